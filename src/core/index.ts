@@ -1,0 +1,20 @@
+/** The only door into the core. */
+export * from './units';
+export * from './model';
+export * from './assumptions';
+export * from './reasons';
+export { areaOf, bodyTemplates, centroidOf, defaultDimensions, mirrored, zonesOf } from './vehicle';
+export { grainOf, hardShareOf, loadOfLevel } from './soil';
+export type { SoilState } from './soil';
+export { holdUp, mixingTemperature } from './surface';
+export { lubrication, marringIndex, limitOf, sensitivityOf } from './method/marring';
+export type { Contacting, Marring } from './method/marring';
+export type { Kit } from './method/kit';
+export type { Option, Usage } from './method/option';
+export type { BlockedZone, Shortage } from './method/choose';
+export * from './mix';
+export * from './towel';
+export { runStages } from './schedule';
+export type { RunStage, Step, StepKind, Timeline } from './schedule';
+export { planJob } from './plan/plan-job';
+export type { Alternative, Plan, Totals, ZonePlan } from './plan/plan';

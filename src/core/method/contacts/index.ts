@@ -1,0 +1,13 @@
+import type { Contact } from '../../model';
+import type { ContactRule } from './contact-rule';
+import { presoakRinseless } from './presoak-rinseless';
+import { rinseless } from './rinseless';
+import { waterless } from './waterless';
+
+export type { Contacted, ContactRule, Layer } from './contact-rule';
+
+export const contactRules: Readonly<Record<Contact, ContactRule>> = {
+  waterless,
+  rinseless,
+  'presoak-rinseless': presoakRinseless,
+};

@@ -1,0 +1,10 @@
+import type { FlushRule } from './flush-rule';
+
+/** Nothing before the contact. */
+export const none: FlushRule = {
+  kits: [],
+  filmUm: () => 0,
+  removes: () => 0,
+  secondsPerM2: () => 0,
+  liquidC: (carriedC) => carriedC,
+};

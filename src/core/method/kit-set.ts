@@ -1,0 +1,79 @@
+import type { Job } from '../model';
+import { type Assigned, type Content, assignVessels, rinseBuckets } from '../mix/vessels';
+import { type Budget, type Gate, budgets } from '../reasons';
+import { type Kit, kitMix, kits, setupMinutes } from './kit';
+import type { Usage } from './option';
+import type { Scene } from './scene';
+
+/** A set of stations with its vessels and what setting it up takes. */
+export interface KitSet {
+  readonly kits: readonly Kit[];
+  readonly usage: Usage;
+  readonly cost: number;
+}
+
+export type KitSetResult =
+  | { readonly ok: true; readonly set: KitSet }
+  | { readonly ok: false; readonly kits: readonly Kit[]; readonly gate: Gate };
+
+export const noUsage: Usage = Object.fromEntries(budgets.map((b) => [b, 0])) as Record<Budget, number>;
+
+/** Everything that stands in a vessel when these stations are set up. */
+export function contentsOf(set: readonly Kit[], job: Job, glassFinish: boolean): readonly Content[] {
+  const mixes = set.flatMap((kit): Content[] => {
+    const mix = kitMix[kit];
+    return mix ? [mix] : [];
+  });
+  const rinse = set.includes('wash') ? rinseBuckets(job.choices.bucket) : 0;
+  return [
+    ...mixes,
+    ...Array.from({ length: rinse }, (): Content => 'rinse'),
+    ...(glassFinish ? (['glass'] as const) : []),
+  ];
+}
+
+/** Is there a dedicated glass cleaner, and does the school want it used? */
+export const finishesGlass = ({ job, recipes }: Scene): boolean =>
+  job.choices.glass === 'last' && recipes.glass !== undefined;
+
+/** What must stay in a vessel beyond what the panels take, mL. */
+const chargeOf = ({ content, vessel }: Assigned, scene: Scene): number =>
+  content === 'rinse' ? scene.a.rinseBucket : vessel.chargeMl;
+
+function setUp(set: readonly Kit[], assigned: readonly Assigned[], scene: Scene): KitSet {
+  const { a, job, recipes } = scene;
+  let [litres, minor] = [0, 0];
+  for (const one of assigned) {
+    const recipe = one.content === 'water' || one.content === 'rinse' ? undefined : recipes[one.content];
+    const charge = chargeOf(one, scene);
+    litres += (charge * (1 - (recipe?.share ?? 0))) / 1000;
+    minor += charge * (recipe?.minorPerMl ?? 0);
+  }
+  const glassSetup = assigned.some(({ content }) => content === 'glass') ? a.setupSpray : 0;
+  const hands = set.reduce((sum, kit) => sum + setupMinutes(kit, a), glassSetup);
+  const minutes = hands / job.site.workers + a.packing;
+  return {
+    kits: set,
+    usage: { ...noUsage, litres, minutes },
+    cost: a.weightMinute * minutes + a.weightLitre * litres + (a.weightCost * minor) / 100,
+  };
+}
+
+function kitSet(set: readonly Kit[], scene: Scene): KitSetResult {
+  const wanted = contentsOf(set, scene.job, finishesGlass(scene)).map((content) => ({
+    content,
+    demandMl: 0,
+  }));
+  const assignment = assignVessels(wanted, scene.job.vessels);
+  return assignment.ok
+    ? { ok: true, set: setUp(set, assignment.vessels, scene) }
+    : { ok: false, kits: set, gate: { code: 'no-vessel', vessel: assignment.kind } };
+}
+
+/** Every set of stations, the empty one too. */
+export const kitSets = (scene: Scene): readonly KitSetResult[] =>
+  Array.from({ length: 2 ** kits.length }, (_, bits) =>
+    kits.filter((_kit, i) => bits & (1 << i)),
+  )
+    .filter((set) => !set.includes('heater') || set.includes('flush'))
+    .map((set) => kitSet(set, scene));

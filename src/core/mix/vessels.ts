@@ -1,0 +1,62 @@
+import type { BucketSystem, MixPurpose, Vessel, VesselKind } from '../model';
+
+/** What stands in a vessel on site. */
+export type Content = MixPurpose | 'water' | 'rinse';
+
+/** Vessels each content can be worked from, best first. */
+const suited: Readonly<Record<Content, readonly VesselKind[]>> = {
+  water: ['pump-sprayer'],
+  wash: ['bucket'],
+  rinse: ['bucket'],
+  waterless: ['spray-bottle'],
+  glass: ['spray-bottle'],
+  presoak: ['pump-sprayer', 'spray-bottle'],
+};
+
+/** Contents with one kind of vessel choose before those with two. */
+const order: readonly Content[] = ['water', 'wash', 'rinse', 'waterless', 'glass', 'presoak'];
+
+/** Buckets of plain rinse water beside the wash bucket. */
+export const rinseBuckets = (system: BucketSystem): 0 | 1 | 2 =>
+  system === 'three-buckets' ? 2 : system === 'two-buckets' ? 1 : 0;
+
+/** A vessel's worth of something that is wanted on site. */
+export interface Wanted {
+  readonly content: Content;
+  /** What the panels take. */
+  readonly demandMl: number;
+}
+
+export interface Assigned extends Wanted {
+  readonly vessel: Vessel;
+}
+
+export type Assignment =
+  | { readonly ok: true; readonly vessels: readonly Assigned[] }
+  | { readonly ok: false; readonly content: Content; readonly kind: VesselKind };
+
+/** Up to its working line; above it there is no room for air, a hand or a guard. */
+export const workingVolume = (vessel: Vessel): number => vessel.capacityMl * vessel.workingShare;
+
+/** The smallest that holds it in one filling, or else the largest. */
+function best(candidates: readonly Vessel[], volumeMl: number): Vessel | undefined {
+  const bySize = [...candidates].sort((p, q) => workingVolume(p) - workingVolume(q));
+  return bySize.find((vessel) => workingVolume(vessel) >= volumeMl) ?? bySize.at(-1);
+}
+
+/** One vessel for each content, none used twice: every strength has a labelled vessel of its own. */
+export function assignVessels(wanted: readonly Wanted[], vessels: readonly Vessel[]): Assignment {
+  const free = new Set(vessels);
+  const assigned: Assigned[] = [];
+  const sorted = [...wanted].sort((p, q) => order.indexOf(p.content) - order.indexOf(q.content));
+  for (const want of sorted) {
+    const kinds = suited[want.content];
+    const vessel = kinds
+      .map((kind) => best([...free].filter((v) => v.kind === kind), want.demandMl))
+      .find((found) => found !== undefined);
+    if (!vessel) return { ok: false, content: want.content, kind: kinds[0]! };
+    free.delete(vessel);
+    assigned.push({ ...want, vessel });
+  }
+  return { ok: true, vessels: assigned };
+}

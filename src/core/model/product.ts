@@ -1,0 +1,46 @@
+import type { Celsius, Millilitres, MinorUnits } from '../units';
+import type { Finish } from './vehicle';
+import type { Surface } from './zone';
+
+/** What a mix is for. Each has one vessel and one strength of its own. */
+export const mixPurposes = ['waterless', 'presoak', 'wash', 'glass'] as const;
+export type MixPurpose = (typeof mixPurposes)[number];
+
+/** How a number on a label is to be read. */
+export const labelReadings = ['water', 'whole', 'percent', 'mLPerLitreOfWater'] as const;
+export type LabelReading = (typeof labelReadings)[number];
+
+/** A dilution as the label says it: the digits as text, so that nothing is lost. */
+export interface DilutionLabel {
+  readonly label: string;
+  readonly reading: LabelReading;
+}
+
+/** Where a default comes from. */
+export const origins = ['label', 'practice', 'computed', 'own', 'judged'] as const;
+export type Origin = (typeof origins)[number];
+
+/** One use of a product: its strength, and the band that its label allows. */
+export interface ProductUse {
+  readonly purpose: MixPurpose;
+  readonly dilution: DilutionLabel;
+  /** Water parts to one part of product, weakest and strongest; null where the label sets no bound. */
+  readonly weakest: number | null;
+  readonly strongest: number | null;
+  readonly origin: Origin;
+}
+
+export interface Product {
+  readonly id: string;
+  readonly name: string;
+  readonly uses: readonly ProductUse[];
+  readonly sizeMl: Millilitres;
+  /** For the whole bottle; null when nobody has entered it. */
+  readonly priceMinor: MinorUnits | null;
+  readonly maxPanelC: Celsius;
+  readonly notOnSurfaces: readonly Surface[];
+  readonly notOnFinishes: readonly Finish[];
+  /** Multiplies the film a spray lays down; 1 is common practice. */
+  readonly filmFactor: number;
+  readonly origin: Origin;
+}

@@ -1,0 +1,36 @@
+import type { ZoneId } from './zone';
+
+export const soilKinds = [
+  'dust',
+  'pollen',
+  'road-film',
+  'fallout',
+  'salt',
+  'grit',
+  'mud',
+  'brake-dust',
+] as const;
+export type SoilKind = (typeof soilKinds)[number];
+
+/** Steps of the scale for the eye, 0 clean to 5 caked. */
+export const soilLevels = [0, 1, 2, 3, 4, 5] as const;
+export type SoilLevel = (typeof soilLevels)[number];
+
+export const spotKinds = ['insects', 'droppings', 'sap', 'tar'] as const;
+export type SpotKind = (typeof spotKinds)[number];
+
+export interface Deposit {
+  readonly kind: SoilKind;
+  readonly level: SoilLevel;
+}
+
+export type SpotCounts = Readonly<Partial<Record<SpotKind, number>>>;
+
+/** What was seen on one zone: at most one deposit of a kind. */
+export interface ZoneSoil {
+  readonly deposits: readonly Deposit[];
+  readonly spots: SpotCounts;
+}
+
+/** Zones that are missing here have not been looked at. */
+export type SoilMap = Readonly<Partial<Record<ZoneId, ZoneSoil>>>;

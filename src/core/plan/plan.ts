@@ -1,0 +1,69 @@
+import type { Gate, Verdict, Caution, Figure } from '../reasons';
+import type { TreatmentId, VehicleMethod, Zone, ZoneId } from '../model';
+import type { BlockedZone, Shortage } from '../method/choose';
+import type { Kit } from '../method/kit';
+import type { Option } from '../method/option';
+import type { MixPlan } from '../mix';
+import type { SoilState } from '../soil';
+import type { RunStage, Timeline } from '../schedule';
+import type { UsedTowel } from '../towel';
+
+/** A zone with its soil, what is done to it, and everything that was weighed against that. */
+export interface ZonePlan {
+  readonly zone: Zone;
+  readonly soil: SoilState;
+  readonly treatment: TreatmentId;
+  /** Left out by hand rather than by the plan. */
+  readonly leftByHand: boolean;
+  /** The chosen treatment worked out; null for a zone that is left. */
+  readonly option: Option | null;
+  readonly options: readonly Option[];
+  readonly stage: RunStage | null;
+}
+
+export interface Totals {
+  readonly minutes: Figure;
+  readonly litres: Figure;
+  readonly productMl: Figure;
+  readonly towels: Figure;
+  /** Mean over the area that is worked on. */
+  readonly index: Figure;
+  readonly runoffL: Figure;
+  /** null when a price is missing. */
+  readonly costMinor: Figure | null;
+}
+
+/** A method laid beside the others. */
+export interface Alternative {
+  readonly method: VehicleMethod;
+  readonly outcome:
+    | {
+        readonly kind: 'feasible';
+        readonly cost: number;
+        readonly totals: Totals;
+        readonly worst: { readonly zoneId: ZoneId; readonly index: number } | null;
+      }
+    | {
+        readonly kind: 'blocked';
+        readonly blocked: readonly BlockedZone[];
+        readonly missing: readonly Gate[];
+        readonly shortages: readonly Shortage[];
+      }
+    /** The best plan with every freedom is a pure one. */
+    | { readonly kind: 'collapses'; readonly into: VehicleMethod }
+    | { readonly kind: 'not-today' };
+}
+
+export interface Plan {
+  readonly method: VehicleMethod;
+  readonly verdicts: readonly Verdict[];
+  readonly zones: readonly ZonePlan[];
+  readonly kits: readonly Kit[];
+  readonly mix: MixPlan;
+  readonly towels: readonly UsedTowel[];
+  readonly timeline: Timeline;
+  readonly totals: Totals;
+  readonly alternatives: readonly Alternative[];
+  readonly cautions: readonly Caution[];
+}
+

@@ -1,0 +1,79 @@
+import type { Option } from '../method/option';
+import type { Choice } from '../method/choose';
+import { contentsOf, finishesGlass } from '../method/kit-set';
+import type { Scene } from '../method/scene';
+import { type Content, type MixPlan, type Wanted, mixPlan, towelsDrink } from '../mix';
+import type { TowelRole, ZoneId } from '../model';
+import type { Budget } from '../reasons';
+import { type Ordered, type Timeline, runOrder, timelineOf } from '../schedule';
+import { type UsedTowel, type Wiping, towelLedger } from '../towel';
+
+/** A choice carried out on paper: real batches, real towels, real clock times. */
+export interface Realised {
+  readonly choice: Choice;
+  readonly ordered: readonly Ordered[];
+  readonly timeline: Timeline;
+  readonly towels: readonly UsedTowel[];
+  readonly mix: MixPlan;
+  readonly runoffL: number;
+  /** What it really takes from each budget. */
+  readonly takes: Readonly<Record<Budget, number>>;
+}
+
+const noMixes: MixPlan = { mixes: [], litres: 0, productMl: 0, costMinor: null };
+
+/** What the panels take of each content, and the bucket's wetted towels with it. */
+function wantedFrom(
+  picks: ReadonlyMap<ZoneId, Option>,
+  contents: readonly Content[],
+  towels: readonly UsedTowel[],
+  { a, job }: Scene,
+): readonly Wanted[] {
+  const options = [...picks.values()];
+  const laid = (content: Content): number =>
+    content === 'rinse'
+      ? 0
+      : options.reduce((sum, { laidMl }) => sum + laidMl[content], 0);
+  const soaked = towelsDrink(job.choices.bucket, countRole(towels, 'wash'), a);
+  return contents.map((content) => ({
+    content,
+    demandMl: laid(content) + (content === 'wash' ? soaked : 0),
+  }));
+}
+
+const countRole = (towels: readonly UsedTowel[], role: TowelRole): number =>
+  towels.filter((towel) => towel.role === role).length;
+
+/** Orders the work, sets it on the clock, deals out towels and fills the vessels. */
+export function realise(choice: Choice, scene: Scene): Realised {
+  const { a, job } = scene;
+  const zones = scene.zones.map(({ zone }) => zone);
+  const ordered = runOrder(zones, choice.picks, job.choices);
+  const timeline = timelineOf(ordered, choice.kitSet.kits, job.site.workers, a);
+  const wipings = timeline.byWorker.map((list) =>
+    list.map(({ zone, option }): Wiping => ({ zoneId: zone.id, needs: option.needs })),
+  );
+  const towels = towelLedger(wipings, job.towels, job.choices, a);
+  const contents = contentsOf(choice.kitSet.kits, job, finishesGlass(scene));
+  const wanted = wantedFrom(choice.picks, contents, towels, scene);
+  const mix = mixPlan(wanted, scene.recipes, job, a) ?? noMixes;
+  const runoffL = [...choice.picks.values()].reduce((sum, o) => sum + o.runoffMl, 0) / 1000;
+  return {
+    choice,
+    ordered,
+    timeline,
+    towels,
+    mix,
+    runoffL,
+    takes: {
+      litres: mix.litres,
+      runoffL,
+      minutes: timeline.elapsedS / 60,
+      wash: countRole(towels, 'wash'),
+      finish: countRole(towels, 'finish'),
+      drying: countRole(towels, 'drying'),
+      glass: countRole(towels, 'glass'),
+      wheels: countRole(towels, 'wheels'),
+    },
+  };
+}

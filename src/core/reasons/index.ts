@@ -1,0 +1,2 @@
+export * from './reason';
+export * from './figure';

@@ -1,0 +1,193 @@
+import type { Kit } from '../method/kit';
+import { setupMinutes } from '../method/kit';
+import type { Assumptions } from '../assumptions';
+import { type Contact, type ZoneId, partsOf } from '../model';
+import type { Ordered } from './run-order';
+import { totalWork } from './work';
+
+export const stepKinds = [
+  'setup',
+  'flush',
+  'pretreat',
+  'spray',
+  'wait',
+  'wipe',
+  'finish',
+  'glass',
+  'pack',
+] as const;
+export type StepKind = (typeof stepKinds)[number];
+
+/** One thing that one worker does without a break. */
+export interface Step {
+  readonly kind: StepKind;
+  readonly zoneId: ZoneId | null;
+  /** What is set up, for set-up steps. */
+  readonly kit: Kit | 'glass' | null;
+  readonly worker: number;
+  readonly startS: number;
+  readonly endS: number;
+}
+
+export interface Timeline {
+  readonly steps: readonly Step[];
+  readonly elapsedS: number;
+  readonly waitingS: number;
+  /** Zones in the order in which each worker wipes them. */
+  readonly byWorker: readonly (readonly Ordered[])[];
+}
+
+interface Task {
+  readonly kind: StepKind;
+  readonly zoneId: ZoneId | null;
+  readonly kit: Step['kit'];
+  readonly seconds: number;
+}
+
+/** Clocks of the workers; what is done next goes to whoever is free first. */
+class Crew {
+  readonly steps: Step[] = [];
+  private readonly clocks: number[];
+
+  constructor(workers: number) {
+    this.clocks = new Array<number>(workers).fill(0);
+  }
+
+  firstFree(): number {
+    return this.clocks.indexOf(Math.min(...this.clocks));
+  }
+
+  now(worker: number): number {
+    return this.clocks[worker]!;
+  }
+
+  /** All wait for the last, e.g. before the first wipe after the flush. */
+  meet(): void {
+    this.clocks.fill(Math.max(...this.clocks));
+  }
+
+  do(worker: number, { kind, zoneId, kit, seconds }: Task): number {
+    const startS = this.now(worker);
+    const endS = startS + seconds;
+    if (seconds > 0) this.steps.push({ kind, zoneId, kit, worker, startS, endS });
+    this.clocks[worker] = endS;
+    return endS;
+  }
+
+  waitUntil(worker: number, time: number, zoneId: ZoneId): void {
+    this.do(worker, { kind: 'wait', zoneId, kit: null, seconds: Math.max(0, time - this.now(worker)) });
+  }
+
+  elapsed(): number {
+    return Math.max(...this.clocks);
+  }
+}
+
+/** How much is wetted ahead of the wipe, so that it dwells while the neighbour is worked on. */
+function aheadM2(contact: Contact, a: Assumptions): number {
+  switch (contact) {
+    case 'waterless':
+      return a.sprayAhead;
+    case 'presoak-rinseless':
+      return a.presoakAhead;
+    case 'rinseless':
+      return 0;
+  }
+}
+
+const contactOf = ({ option }: Ordered): Contact => partsOf(option.treatment).contact;
+
+/** Deals the car out in stretches, each to whoever has least to do so far. */
+function shareOut(ordered: readonly Ordered[], workers: number, a: Assumptions): Ordered[][] {
+  const lists: Ordered[][] = Array.from({ length: workers }, () => []);
+  const load = new Array<number>(workers).fill(0);
+  let worker = 0;
+  let area = Infinity;
+  for (const one of ordered) {
+    if (area + one.zone.areaM2 > a.stretch) {
+      worker = load.indexOf(Math.min(...load));
+      area = 0;
+    }
+    area += one.zone.areaM2;
+    load[worker]! += totalWork(one.option.work);
+    lists[worker]!.push(one);
+  }
+  return lists;
+}
+
+/** A zone that has been wetted and dwells. */
+interface Wet {
+  readonly one: Ordered;
+  readonly readyS: number;
+}
+
+/**
+ * Wets ahead, up to the area allowed, while the first zones dwell; wipes each when its dwell is
+ * over, and waits where there is nothing left to wet.
+ */
+function workThrough(list: readonly Ordered[], worker: number, crew: Crew, a: Assumptions): void {
+  const slow = 1 + a.walking;
+  const task = (one: Ordered, kind: 'pretreat' | 'spray' | 'wipe' | 'finish'): number =>
+    crew.do(worker, { kind, zoneId: one.zone.id, kit: null, seconds: one.option.work[kind] * slow });
+  const wet: Wet[] = [];
+  let [wetM2, next] = [0, 0];
+  const mayWet = (): boolean => {
+    const one = list[next];
+    if (!one) return false;
+    return wet.length === 0 || wetM2 + one.zone.areaM2 <= aheadM2(contactOf(one), a);
+  };
+  while (next < list.length || wet.length > 0) {
+    while (mayWet() && (wet.length === 0 || crew.now(worker) < wet[0]!.readyS)) {
+      const one = list[next++]!;
+      task(one, 'pretreat');
+      const sprayedS = task(one, 'spray');
+      wet.push({ one, readyS: sprayedS + (one.option.work.spray > 0 ? one.option.dwellS : 0) });
+      wetM2 += one.zone.areaM2;
+    }
+    const { one, readyS } = wet.shift()!;
+    crew.waitUntil(worker, readyS, one.zone.id);
+    task(one, 'wipe');
+    task(one, 'finish');
+    wetM2 -= one.zone.areaM2;
+  }
+}
+
+/**
+ * The run as clock times: set-up, flush of everything that is flushed, then zone by zone
+ * spray, dwell, wipe and finish, the glass finish, and packing. Stretches of the car go to whoever
+ * has least to do; waiting for a dwell is a step of its own.
+ */
+export function timelineOf(
+  ordered: readonly Ordered[],
+  kits: readonly Kit[],
+  workers: number,
+  a: Assumptions,
+): Timeline {
+  const crew = new Crew(workers);
+  const byWorker = shareOut(ordered, workers, a);
+  const slow = 1 + a.walking;
+  const share = (kind: 'flush' | 'glass'): void =>
+    ordered.forEach(({ zone, option }) =>
+      crew.do(crew.firstFree(), { kind, zoneId: zone.id, kit: null, seconds: option.work[kind] * slow }),
+    );
+  const glass = ordered.some(({ option }) => option.work.glass > 0);
+  for (const kit of kits)
+    crew.do(crew.firstFree(), { kind: 'setup', zoneId: null, kit, seconds: setupMinutes(kit, a) * 60 });
+  if (glass) crew.do(crew.firstFree(), { kind: 'setup', zoneId: null, kit: 'glass', seconds: a.setupSpray * 60 });
+  crew.meet();
+  share('flush');
+  crew.meet();
+  byWorker.forEach((list, worker) => workThrough(list, worker, crew, a));
+  crew.meet();
+  share('glass');
+  crew.meet();
+  crew.do(0, { kind: 'pack', zoneId: null, kit: null, seconds: a.packing * 60 });
+  return {
+    steps: [...crew.steps].sort((p, q) => p.startS - q.startS || p.worker - q.worker),
+    elapsedS: crew.elapsed(),
+    waitingS: crew.steps
+      .filter(({ kind }) => kind === 'wait')
+      .reduce((sum, step) => sum + step.endS - step.startS, 0),
+    byWorker,
+  };
+}

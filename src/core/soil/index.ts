@@ -1,0 +1,3 @@
+export { grainOf, hardShareOf, loadOfLevel } from './kinds';
+export { soilOn, totalLoad } from './zone-soil';
+export type { Load, SoilState } from './zone-soil';

@@ -1,0 +1,33 @@
+import type { AssumptionKey, Assumptions } from '../assumptions';
+import type { SoilKind, SoilLevel } from '../model';
+import { type GramsPerSquareMetre, type Micrometres, gPerM2, um } from '../units';
+
+const levelKeys = [
+  'soilLevel0',
+  'soilLevel1',
+  'soilLevel2',
+  'soilLevel3',
+  'soilLevel4',
+  'soilLevel5',
+] as const satisfies readonly AssumptionKey[];
+
+const kindKeys = {
+  dust: ['hardDust', 'grainDust'],
+  pollen: ['hardPollen', 'grainPollen'],
+  'road-film': ['hardRoadFilm', 'grainRoadFilm'],
+  fallout: ['hardFallout', 'grainFallout'],
+  salt: ['hardSalt', 'grainSalt'],
+  grit: ['hardGrit', 'grainGrit'],
+  mud: ['hardMud', 'grainMud'],
+  'brake-dust': ['hardBrakeDust', 'grainBrakeDust'],
+} as const satisfies Record<SoilKind, readonly [AssumptionKey, AssumptionKey]>;
+
+/** Load that a step of the scale for the eye stands for: the middle of the step. */
+export const loadOfLevel = (level: SoilLevel, a: Assumptions): GramsPerSquareMetre =>
+  gPerM2(a[levelKeys[level]]);
+
+/** Share of a soil's mass that is hard enough to scratch. */
+export const hardShareOf = (kind: SoilKind, a: Assumptions): number => a[kindKeys[kind][0]];
+
+/** Typical size of a soil's coarsest grains. */
+export const grainOf = (kind: SoilKind, a: Assumptions): Micrometres => um(a[kindKeys[kind][1]]);

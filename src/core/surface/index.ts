@@ -1,0 +1,2 @@
+export { holdUp, runoffOf } from './hold-up';
+export { mixingTemperature, skinHeatCapacity } from './skin';

@@ -1,0 +1,2 @@
+export { jobs as demoJobs } from './jobs';
+export * as demoLibrary from './library';

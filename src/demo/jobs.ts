@@ -1,0 +1,163 @@
+import type { Choices, Job, SoilKind, SoilLevel, SoilMap, ZoneId, ZoneSoil } from '@esmero/core';
+import { celsius, zonesOf } from '@esmero/core';
+import { device, products, sites, towels, vehicles, vessels } from './library';
+
+const choices: Choices = {
+  school: 'balanced',
+  method: 'auto',
+  wheels: 'auto',
+  glass: 'first',
+  bucket: 'one-guarded',
+  soakedTowel: 'demote',
+  soakedSides: 4,
+  fixed: {},
+  assumptions: {},
+};
+
+type Mark = readonly [kind: SoilKind, level: SoilLevel];
+
+/** Soil by part of the car, as a first walk round would see it; single zones on top. */
+interface Seen {
+  readonly top: Mark;
+  readonly upper: Mark;
+  readonly lower: Mark;
+  readonly wheels: Mark;
+  readonly also?: Readonly<Partial<Record<ZoneId, ZoneSoil>>>;
+}
+
+const zoneSoil = ([kind, level]: Mark): ZoneSoil => ({ deposits: [{ kind, level }], spots: {} });
+
+function walkRound(job: Pick<Job, 'vehicle'>, seen: Seen): SoilMap {
+  const marks = zonesOf(job.vehicle).map(({ id, view, cleanliness }): [ZoneId, ZoneSoil] => {
+    if (cleanliness >= 4) return [id, zoneSoil(seen.wheels)];
+    if (cleanliness >= 2) return [id, zoneSoil(seen.lower)];
+    return [id, zoneSoil(view === 'top' ? seen.top : seen.upper)];
+  });
+  return { ...Object.fromEntries(marks), ...seen.also };
+}
+
+const base = {
+  currency: 'EUR',
+  note: '',
+  products: Object.values(products),
+  vessels: Object.values(vessels),
+  towels: Object.values(towels),
+  device,
+  choices,
+};
+
+const job = (rest: Omit<Job, 'soil' | keyof typeof base> & Partial<Job>, seen: Seen): Job => ({
+  ...base,
+  ...rest,
+  soil: walkRound(rest, seen),
+});
+
+const tenTowels = [
+  { ...towels.wash, clean: 3 },
+  { ...towels.finish, clean: 3 },
+  { ...towels.drying, clean: 1 },
+  { ...towels.glass, clean: 1 },
+  { ...towels.wheels, clean: 2 },
+];
+
+export const jobs: readonly Job[] = [
+  job(
+    {
+      id: 'demo-deck',
+      name: 'Family estate on the parking deck',
+      client: 'Household on Lantern Steps',
+      date: '2031-07-14',
+      vehicle: vehicles.family,
+      site: sites.deck,
+      towels: tenTowels,
+      choices: { ...choices, bucket: 'many-towels', soakedSides: 8 },
+      note: 'Nothing may reach the drain. Belongings in the boot.',
+    },
+    {
+      top: ['dust', 1],
+      upper: ['dust', 2],
+      lower: ['road-film', 2],
+      wheels: ['brake-dust', 2],
+      also: { bonnet: { deposits: [{ kind: 'dust', level: 1 }], spots: { insects: 6 } } },
+    },
+  ),
+  job(
+    {
+      id: 'demo-courtyard',
+      name: 'Council sedan in the courtyard',
+      client: 'Town council',
+      date: '2031-07-15',
+      vehicle: vehicles.council,
+      site: sites.courtyard,
+    },
+    { top: ['pollen', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },
+  ),
+  job(
+    {
+      id: 'demo-yard',
+      name: 'Driving school, weekly wash',
+      client: 'Driving school at the Upper Gate',
+      date: '2031-07-16',
+      vehicle: vehicles.school,
+      site: sites.yard,
+      choices: { ...choices, school: 'cautious', glass: 'last', bucket: 'two-buckets' },
+    },
+    {
+      top: ['road-film', 2],
+      upper: ['road-film', 2],
+      lower: ['road-film', 2],
+      wheels: ['brake-dust', 2],
+    },
+  ),
+  job(
+    {
+      id: 'demo-hall',
+      name: 'Coupé before the opening',
+      client: 'Exhibition on the quay',
+      date: '2031-09-02',
+      vehicle: vehicles.show,
+      site: sites.hall,
+      choices: { ...choices, school: 'cautious', glass: 'last' },
+    },
+    { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },
+  ),
+  job(
+    {
+      id: 'demo-track',
+      name: 'Pickup from the orchard',
+      client: 'Orchard above the town',
+      date: '2031-10-08',
+      vehicle: vehicles.farm,
+      site: sites.track,
+    },
+    {
+      top: ['dust', 2],
+      upper: ['dust', 2],
+      lower: ['mud', 3],
+      wheels: ['mud', 3],
+      also: { bonnet: { deposits: [{ kind: 'dust', level: 2 }], spots: { droppings: 2, sap: 1 } } },
+    },
+  ),
+  job(
+    {
+      id: 'demo-frost',
+      name: 'Salted SUV on a frosty morning',
+      client: 'Ferry crew',
+      date: '2032-01-19',
+      vehicle: vehicles.ferry,
+      site: { ...sites.yard, airC: celsius(-9), panelC: celsius(-9), liquidC: celsius(6) },
+    },
+    { top: ['salt', 1], upper: ['salt', 2], lower: ['salt', 3], wheels: ['salt', 3] },
+  ),
+  job(
+    {
+      id: 'demo-refusal',
+      name: 'Gritty van, nothing may run off',
+      client: 'Bakery by the steps',
+      date: '2032-01-20',
+      vehicle: vehicles.baker,
+      site: { ...sites.deck, airC: celsius(8), workers: 2 },
+    },
+    { top: ['dust', 2], upper: ['road-film', 3], lower: ['grit', 4], wheels: ['grit', 4] },
+  ),
+];
