@@ -27,6 +27,8 @@ export interface Choice {
   readonly kitSet: KitSet;
   readonly usage: Usage;
   readonly cost: number;
+  /** No choice costs less; below the cost only where the search could not prove it the best. */
+  readonly atLeast: number;
 }
 
 /** A budget that stands alone between the job and a plan. */
@@ -98,11 +100,16 @@ function candidatesOf(zones: readonly ZoneOptions[], problem: Problem): Candidat
     .sort((p, q) => p.bound - q.bound);
 }
 
-function solve({ set, groups }: Candidate, zones: readonly ZoneOptions[], capacity: Capacity): Choice | undefined {
+function solve(
+  { set, groups }: Candidate,
+  zones: readonly ZoneOptions[],
+  capacity: Capacity,
+  below: number,
+): Choice | undefined {
   const setUse = vectorOf(set.usage);
   const room = vectorOf(capacity).map((cap, b) => cap - setUse[b]!);
   if (room.some((left) => left < 0)) return undefined;
-  const picked = pickOnePerGroup(groups, room);
+  const picked = pickOnePerGroup(groups, room, below - set.cost);
   if (!picked) return undefined;
   const options = picked.picks.map((pick, g) => groups[g]![pick]!);
   return {
@@ -110,6 +117,7 @@ function solve({ set, groups }: Candidate, zones: readonly ZoneOptions[], capaci
     kitSet: set,
     usage: sumUsage(options, set.usage),
     cost: picked.cost + set.cost,
+    atLeast: picked.atLeast + set.cost,
   };
 }
 
@@ -134,8 +142,8 @@ function bestOf({ zones, candidates }: Prepared, capacity: Capacity): Choice | u
   let best: Choice | undefined;
   for (const candidate of candidates) {
     if (best && candidate.bound >= best.cost) break;
-    const choice = solve(candidate, zones, capacity);
-    if (choice && (!best || choice.cost < best.cost)) best = choice;
+    const choice = solve(candidate, zones, capacity, best?.cost ?? Infinity);
+    if (choice) best = { ...choice, atLeast: Math.min(choice.atLeast, best?.atLeast ?? Infinity) };
   }
   return best;
 }

@@ -1,13 +1,13 @@
-/** One way to serve a group: what it costs and what it takes from each budget (same order). */
-export interface Item {
-  readonly cost: number;
-  readonly use: readonly number[];
-}
+import { type Bound, type Groups, type Item, priceBudgets, pricedCost } from './prices';
+
+export type { Item } from './prices';
 
 export interface Picked {
   /** Index of the item taken from each group. */
   readonly picks: readonly number[];
   readonly cost: number;
+  /** Nothing costs less than this; equal to the cost where the pick is proved to be the best. */
+  readonly atLeast: number;
 }
 
 interface Label {
@@ -19,48 +19,24 @@ interface Label {
 
 /** Slack for sums of floating point numbers against a budget. */
 const EPS = 1e-9;
-/** Rounds of the subgradient that tightens the bound; more changes only the speed. */
-const BOUND_ROUNDS = 60;
+/** A pick must beat the best one known by more than this to be looked for. */
+const GAIN = 1e-7;
+/** Partial picks kept per group: while looking for a first good pick, and to settle the rest. */
+const NARROW = 40;
+const WIDE = 300;
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 
-const cheapest = (items: readonly Item[], price: readonly number[]): number => {
-  let best = 0;
-  let bestCost = Infinity;
-  items.forEach((item, i) => {
-    const cost = pricedCost(item, price);
-    if (cost < bestCost) [best, bestCost] = [i, cost];
-  });
-  return best;
-};
+/** Even the most frugal pick breaks some budget. */
+const hopeless = (groups: Groups, capacity: readonly number[]): boolean =>
+  capacity.some((cap, b) => extremeUse(groups, b, Math.min) > cap + EPS);
 
-const pricedCost = (item: Item, price: readonly number[]): number => {
-  let cost = item.cost;
-  for (let b = 0; b < price.length; b++) cost += price[b]! * item.use[b]!;
-  return cost;
-};
-
-/** Items that another item of the group beats in cost and in every budget can't be needed. */
-function undominated(items: readonly Item[]): number[] {
-  const beats = (p: Item, q: Item): boolean =>
-    p.cost <= q.cost && p.use.every((use, b) => use <= q.use[b]!);
-  return items
-    .map((_, i) => i)
-    .filter(
-      (i) =>
-        !items.some(
-          (other, j) =>
-            j !== i && beats(other, items[i]!) && (j < i || !beats(items[i]!, other)),
-        ),
-    );
-}
+/** Budgets that the thirstiest pick of every group together would break. */
+const bindingBudgets = (groups: Groups, capacity: readonly number[]): number[] =>
+  capacity.map((_, b) => b).filter((b) => extremeUse(groups, b, Math.max) > capacity[b]!);
 
 /** Sum over the groups of the least or the most that any of their items takes of one budget. */
-function extremeUse(
-  groups: readonly (readonly Item[])[],
-  budget: number,
-  extreme: (p: number, q: number) => number,
-): number {
+function extremeUse(groups: Groups, budget: number, extreme: (p: number, q: number) => number): number {
   let total = 0;
   for (const items of groups) {
     let use = items[0]!.use[budget]!;
@@ -70,103 +46,81 @@ function extremeUse(
   return total;
 }
 
-/** Even the most frugal pick breaks some budget. */
-const hopeless = (groups: readonly (readonly Item[])[], capacity: readonly number[]): boolean =>
-  capacity.some((cap, b) => extremeUse(groups, b, Math.min) > cap + EPS);
-
-/** Budgets that the thirstiest pick of every group together would break. */
-const bindingBudgets = (groups: readonly (readonly Item[])[], capacity: readonly number[]): number[] =>
-  capacity.map((_, b) => b).filter((b) => extremeUse(groups, b, Math.max) > capacity[b]!);
-
-interface Bound {
-  readonly price: readonly number[];
-  /** Cost of the best full pick seen on the way that keeps every budget. */
-  readonly incumbent: number;
+/** Items that another item of the group beats in cost and in every budget can't be needed. */
+function undominated(items: readonly Choosable[]): Choosable[] {
+  const beats = (p: Item, q: Item): boolean =>
+    p.cost <= q.cost && p.use.every((use, b) => use <= q.use[b]!);
+  return items.filter(
+    (item, i) =>
+      !items.some((other, j) => j !== i && beats(other, item) && (j < i || !beats(item, other))),
+  );
 }
 
-/** Items of all groups side by side in flat arrays: the bound is taken many times over. */
-interface Flat {
-  readonly starts: Int32Array;
-  readonly cost: Float64Array;
-  readonly use: Float64Array;
-  readonly budgets: number;
+/** An item with its place in its group, which survives when others of the group are dropped. */
+interface Choosable extends Item {
+  readonly pick: number;
 }
 
-function flatten(groups: readonly (readonly Item[])[], budgets: number): Flat {
-  const count = groups.reduce((total, items) => total + items.length, 0);
-  const flat: Flat = {
-    starts: new Int32Array(groups.length + 1),
-    cost: new Float64Array(count),
-    use: new Float64Array(count * budgets),
-    budgets,
+/** The groups over the budgets that can bind, each budget in shares of its capacity. */
+interface Reduced {
+  readonly groups: readonly (readonly Choosable[])[];
+  readonly capacity: readonly number[];
+}
+
+function reduce(groups: Groups, capacity: readonly number[]): Reduced {
+  const binding = bindingBudgets(groups, capacity);
+  const scale = binding.map((b) => (capacity[b]! > EPS ? capacity[b]! : 1));
+  return {
+    groups: groups.map((items) =>
+      undominated(
+        items.map(({ cost, use }, pick) => ({
+          cost,
+          pick,
+          use: binding.map((b, k) => use[b]! / scale[k]!),
+        })),
+      ),
+    ),
+    capacity: binding.map((b, k) => capacity[b]! / scale[k]!),
   };
-  let i = 0;
-  groups.forEach((items, g) => {
-    flat.starts[g] = i;
-    for (const item of items) {
-      flat.cost[i] = item.cost;
-      for (let b = 0; b < budgets; b++) flat.use[i * budgets + b] = item.use[b]!;
-      i++;
-    }
-  });
-  flat.starts[groups.length] = i;
-  return flat;
 }
 
-/** Cost and use of the cheapest item of every group at the given prices; use is written in place. */
-function cheapestPicks({ starts, cost, use, budgets }: Flat, price: Float64Array, used: Float64Array): number {
-  let total = 0;
-  used.fill(0);
-  for (let g = 0; g + 1 < starts.length; g++) {
-    let best = starts[g]!;
-    let bestCost = Infinity;
-    for (let i = starts[g]!; i < starts[g + 1]!; i++) {
-      let priced = cost[i]!;
-      for (let b = 0; b < budgets; b++) priced += price[b]! * use[i * budgets + b]!;
-      if (priced < bestCost) [best, bestCost] = [i, priced];
-    }
-    total += cost[best]!;
-    for (let b = 0; b < budgets; b++) used[b]! += use[best * budgets + b]!;
+/** What the groups from each one on must still cost and take, at the least. */
+interface Rest {
+  readonly priced: readonly number[];
+  readonly use: readonly (readonly number[])[];
+}
+
+function restOf(groups: readonly (readonly Item[])[], price: readonly number[]): Rest {
+  const n = groups.length;
+  const priced = new Array<number>(n + 1).fill(0);
+  const use = Array.from({ length: n + 1 }, () => price.map(() => 0));
+  for (let g = n - 1; g >= 0; g--) {
+    const items = groups[g]!;
+    priced[g] = priced[g + 1]! + Math.min(...items.map((item) => pricedCost(item, price)));
+    use[g] = price.map((_, b) => use[g + 1]![b]! + Math.min(...items.map((item) => item.use[b]!)));
   }
-  return total;
+  return { priced, use };
 }
 
-/** Lagrangian prices of the budgets by a subgradient; any prices ≥ 0 give a valid lower bound. */
-function priceBudgets(groups: readonly (readonly Item[])[], capacity: readonly number[]): Bound {
-  const flat = flatten(groups, capacity.length);
-  const used = new Float64Array(capacity.length);
-  const price = new Float64Array(capacity.length);
-  let bestPrice = [...price];
-  let [bestBound, incumbent, step] = [-Infinity, Infinity, 1];
-  for (let round = 0; round < BOUND_ROUNDS; round++) {
-    const cost = cheapestPicks(flat, price, used);
-    let [bound, norm, kept] = [cost, 0, true];
-    for (let b = 0; b < capacity.length; b++) {
-      const excess = used[b]! - capacity[b]!;
-      bound += excess * price[b]!;
-      norm += excess * excess;
-      if (excess > EPS) kept = false;
-    }
-    if (kept) incumbent = Math.min(incumbent, cost);
-    if (bound > bestBound) [bestBound, bestPrice] = [bound, [...price]];
-    else step *= 0.85;
-    if (norm < EPS) break;
-    const scale = (step * Math.max(1e-3, Math.abs(cost) * 0.5)) / norm;
-    for (let b = 0; b < capacity.length; b++)
-      price[b] = Math.max(0, price[b]! + scale * (used[b]! - capacity[b]!));
-  }
-  return { price: bestPrice, incumbent };
-}
-
-/** Keeps the labels that no other beats in cost and every budget. */
-function prune(labels: Label[]): Label[] {
-  labels.sort((p, q) => p.cost - q.cost);
+/** Keeps the labels that no other beats in cost and every budget; they come in order of cost. */
+function prune(labels: readonly Label[]): Label[] {
   const kept: Label[] = [];
   for (const label of labels) {
     const beaten = kept.some((other) => other.use.every((use, b) => use <= label.use[b]! + EPS));
     if (!beaten) kept.push(label);
   }
   return kept;
+}
+
+/** The best pick found, if any beats the mark, and the least that what was not looked at may cost. */
+interface Search {
+  readonly found: Found | undefined;
+  readonly unseen: number;
+}
+
+interface Found {
+  readonly cost: number;
+  readonly picks: readonly number[];
 }
 
 function picksOf(last: Label): number[] {
@@ -176,62 +130,98 @@ function picksOf(last: Label): number[] {
 }
 
 /**
- * Multiple-choice knapsack, exactly: one item from every group, least total cost, every budget
- * kept. A Pareto-label dynamic programme over the budgets that can bind, pruned by a Lagrangian
- * lower bound on what the remaining groups must still cost.
- * @returns undefined when no pick keeps the budgets, or a group is empty
+ * Goes through the groups, keeping the partial picks that may still lead to something better than
+ * `atMost`, the most promising ones where there are more than `width`. Exact when `unseen` says
+ * that none was dropped that could matter.
+ */
+function labelSearch(
+  { groups, capacity }: Reduced,
+  { price }: Bound,
+  atMost: number,
+  width: number,
+): Search {
+  const rest = restOf(groups, price);
+  const credit = sum(capacity.map((cap, b) => cap * price[b]!));
+  const boundOf = (label: Label, g: number): number =>
+    pricedCost(label, price) + rest.priced[g]! - credit;
+  let unseen = Infinity;
+  let labels: Label[] = [{ cost: 0, use: capacity.map(() => 0), pick: -1, parent: null }];
+  for (let g = 0; g < groups.length; g++) {
+    const next: Label[] = [];
+    for (const label of labels)
+      for (const item of groups[g]!) {
+        const use = label.use.map((used, b) => used + item.use[b]!);
+        if (use.some((used, b) => used + rest.use[g + 1]![b]! > capacity[b]! + EPS)) continue;
+        const candidate = { cost: label.cost + item.cost, use, pick: item.pick, parent: label };
+        if (boundOf(candidate, g + 1) <= atMost - GAIN) next.push(candidate);
+      }
+    labels = prune(next.sort((p, q) => p.cost - q.cost));
+    if (labels.length > width) {
+      labels.sort((p, q) => boundOf(p, g + 1) - boundOf(q, g + 1));
+      unseen = Math.min(unseen, boundOf(labels[width]!, g + 1));
+      labels = labels.slice(0, width).sort((p, q) => p.cost - q.cost);
+    }
+  }
+  const [best] = labels;
+  // A bound below the mark is no proof that the pick is: slack budgets are paid for in it, too.
+  const better = best !== undefined && best.cost <= atMost - GAIN;
+  return { found: better ? { cost: best.cost, picks: picksOf(best) } : undefined, unseen };
+}
+
+/** Drops the items that cost too much to be part of a pick better than the one known. */
+function peg({ groups, capacity }: Reduced, { price, value }: Bound, known: number): Reduced {
+  return {
+    capacity,
+    groups: groups.map((items) => {
+      const least = Math.min(...items.map((item) => pricedCost(item, price)));
+      return items.filter((item) => value + pricedCost(item, price) - least <= known - GAIN);
+    }),
+  };
+}
+
+/** Widest spread of costs first: what decides most is decided early, and twins stand together. */
+function searchOrder({ groups }: Reduced): number[] {
+  const spread = groups.map((items) => {
+    const costs = items.map(({ cost }) => cost);
+    return Math.max(...costs) - Math.min(...costs);
+  });
+  return groups.map((_, g) => g).sort((p, q) => spread[q]! - spread[p]!);
+}
+
+/**
+ * Multiple-choice knapsack: one item from every group, least total cost, every budget kept.
+ * Lagrangian prices of the budgets give a lower bound; a narrow search gives a good pick; the gap
+ * between them drops most items, and a wide search over partial picks settles the rest. Where even
+ * that has to pass some over (many zones alike under several tight budgets), `atLeast` says how
+ * far from the best the pick can be.
+ * @param below only a pick that costs less is of interest
+ * @returns undefined when there is none, or a group is empty
  */
 export function pickOnePerGroup(
-  groups: readonly (readonly Item[])[],
+  groups: Groups,
   capacity: readonly number[],
+  below = Infinity,
 ): Picked | undefined {
   if (groups.some((items) => items.length === 0)) return undefined;
   if (hopeless(groups, capacity)) return undefined;
-  const binding = bindingBudgets(groups, capacity);
-  const caps = binding.map((b) => capacity[b]!);
-  const slim = groups.map((items) =>
-    items.map(({ cost, use }) => ({ cost, use: binding.map((b) => use[b]!) })),
-  );
-  if (binding.length === 0) {
-    const picks = slim.map((items) => cheapest(items, []));
-    return { picks, cost: sum(picks.map((pick, g) => slim[g]![pick]!.cost)) };
-  }
-  return labelSearch(slim, caps);
+  const reduced = reduce(groups, capacity);
+  const order = searchOrder(reduced);
+  const { found, unseen } = solve({ ...reduced, groups: order.map((g) => reduced.groups[g]!) }, below);
+  if (!found) return undefined;
+  const picks = new Array<number>(groups.length);
+  order.forEach((g, i) => (picks[g] = found.picks[i]!));
+  const cost = sum(picks.map((pick, g) => groups[g]![pick]!.cost));
+  return { picks, cost, atLeast: Math.min(cost, unseen) };
 }
 
-function labelSearch(
-  groups: readonly (readonly Item[])[],
-  capacity: readonly number[],
-): Picked | undefined {
-  const { price, incumbent } = priceBudgets(groups, capacity);
-  const n = groups.length;
-  const restCost = new Array<number>(n + 1).fill(0);
-  const restUse = Array.from({ length: n + 1 }, () => capacity.map(() => 0));
-  for (let g = n - 1; g >= 0; g--) {
-    const items = groups[g]!;
-    restCost[g] = restCost[g + 1]! + pricedCost(items[cheapest(items, price)]!, price);
-    restUse[g] = capacity.map(
-      (_, b) => restUse[g + 1]![b]! + Math.min(...items.map((item) => item.use[b]!)),
-    );
-  }
-  const credit = sum(capacity.map((cap, b) => cap * price[b]!));
-  let labels: Label[] = [{ cost: 0, use: capacity.map(() => 0), pick: -1, parent: null }];
-  for (let g = 0; g < n; g++) {
-    const candidates = undominated(groups[g]!);
-    const next: Label[] = [];
-    for (const label of labels)
-      for (const pick of candidates) {
-        const item = groups[g]![pick]!;
-        const use = label.use.map((used, b) => used + item.use[b]!);
-        if (use.some((used, b) => used + restUse[g + 1]![b]! > capacity[b]! + EPS)) continue;
-        const cost = label.cost + item.cost;
-        const bound = cost + sum(use.map((used, b) => used * price[b]!)) + restCost[g + 1]! - credit;
-        if (bound > incumbent + EPS) continue;
-        next.push({ cost, use, pick, parent: label });
-      }
-    labels = prune(next);
-    if (labels.length === 0) return undefined;
-  }
-  const best = labels[0]!;
-  return { picks: picksOf(best), cost: best.cost };
+function solve(problem: Reduced, below: number): Search {
+  const bound = priceBudgets(problem.groups, problem.capacity);
+  const dearest = sum(problem.groups.map((items) => Math.max(...items.map(({ cost }) => cost))));
+  const mark = Math.min(below, dearest + 2 * GAIN);
+  const first = labelSearch(problem, bound, mark, NARROW);
+  if (first.unseen >= (first.found?.cost ?? mark)) return { ...first, unseen: Infinity };
+  const known = first.found?.cost ?? mark;
+  const second = labelSearch(peg(problem, bound, known), bound, known, WIDE);
+  const found = second.found ?? first.found;
+  return { found, unseen: second.unseen >= (found?.cost ?? known) ? Infinity : Math.max(second.unseen, bound.value) };
 }

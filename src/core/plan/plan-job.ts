@@ -94,7 +94,7 @@ function worstOf({ choice }: Realised): { zoneId: ZonePlan['zone']['id']; index:
 /** Nothing is done: the plan of a refusal. */
 const nothing = (scene: Scene): Realised =>
   realise(
-    { picks: new Map(), kitSet: { kits: [], usage: noUsage, cost: 0 }, usage: noUsage, cost: 0 },
+    { picks: new Map(), kitSet: { kits: [], usage: noUsage, cost: 0 }, usage: noUsage, cost: 0, atLeast: 0 },
     { ...scene, job: { ...scene.job, choices: { ...scene.job.choices, glass: 'first' } } },
   );
 
@@ -140,6 +140,9 @@ function refusalReasons({ outcome }: Alternative): Verdict[] {
   ];
 }
 
+/** A gap to the best that is worth a word. */
+const UNPROVED = 0.001;
+
 function verdictsOf(
   scene: Scene,
   method: VehicleMethod,
@@ -150,6 +153,8 @@ function verdictsOf(
   const asked = job.choices.method;
   const verdicts: Verdict[] = [];
   if (realised) verdicts.push({ code: 'chosen', method, cost: realised.choice.cost });
+  const within = realised ? 1 - realised.choice.atLeast / realised.choice.cost : 0;
+  if (within > UNPROVED) verdicts.push({ code: 'nearly-best', within });
   if (asked !== 'auto') verdicts.push({ code: 'asked-for', method: asked });
   for (const alternative of alternatives) {
     const { outcome } = alternative;

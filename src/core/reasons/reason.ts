@@ -47,6 +47,8 @@ export type Gate =
 export type Verdict =
   | { readonly code: 'chosen'; readonly method: VehicleMethod; readonly cost: number }
   | { readonly code: 'asked-for'; readonly method: VehicleMethod }
+  /** The search could not prove the choice to be the best; it costs at most this share more. */
+  | { readonly code: 'nearly-best'; readonly within: number }
   | {
       readonly code: 'runner-up';
       readonly method: VehicleMethod;

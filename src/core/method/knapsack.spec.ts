@@ -1,0 +1,57 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Item, pickOnePerGroup } from './knapsack';
+
+const item = fc.record({
+  cost: fc.integer({ min: 0, max: 40 }),
+  use: fc.array(fc.integer({ min: 0, max: 12 }), { minLength: 2, maxLength: 2 }),
+});
+const problem = fc.record({
+  groups: fc.array(fc.array(item, { minLength: 1, maxLength: 4 }), { minLength: 1, maxLength: 6 }),
+  capacity: fc.array(fc.integer({ min: 0, max: 45 }), { minLength: 2, maxLength: 2 }),
+});
+
+/** Every combination there is. */
+function exhaustive(groups: readonly (readonly Item[])[], capacity: readonly number[]): number {
+  const go = (g: number, left: readonly number[]): number => {
+    if (left.some((room) => room < 0)) return Infinity;
+    if (g === groups.length) return 0;
+    return Math.min(
+      ...groups[g]!.map((one) => one.cost + go(g + 1, left.map((room, b) => room - one.use[b]!))),
+    );
+  };
+  return go(0, capacity);
+}
+
+describe('one item from every group within the budgets', () => {
+  it('costs what an exhaustive search finds, and keeps every budget', () => {
+    fc.assert(
+      fc.property(problem, ({ groups, capacity }) => {
+        const picked = pickOnePerGroup(groups, capacity);
+        const best = exhaustive(groups, capacity);
+        expect(picked !== undefined).toBe(best < Infinity);
+        if (!picked) return;
+        expect(picked.cost).toBeCloseTo(best, 9);
+        capacity.forEach((cap, b) => {
+          const used = picked.picks.reduce((sum, pick, g) => sum + groups[g]![pick]!.use[b]!, 0);
+          expect(used).toBeLessThanOrEqual(cap + 1e-9);
+        });
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('never gets worse with a larger budget', () => {
+    fc.assert(
+      fc.property(problem, fc.integer({ min: 0, max: 10 }), ({ groups, capacity }, more) => {
+        const before = pickOnePerGroup(groups, capacity);
+        const after = pickOnePerGroup(groups, capacity.map((cap) => cap + more));
+        if (before) expect(after!.cost).toBeLessThanOrEqual(before.cost + 1e-9);
+      }),
+    );
+  });
+
+  it('has no answer for an empty group', () => {
+    expect(pickOnePerGroup([[]], [1])).toBeUndefined();
+  });
+});

@@ -1,0 +1,32 @@
+import { fileURLToPath } from 'node:url';
+import { defineConfig } from 'vitest/config';
+
+const at = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
+
+const alias = {
+  '@esmero/core': at('./src/core/index.ts'),
+  '@esmero/exchange': at('./src/exchange/index.ts'),
+  '@esmero/messages': at('./src/messages/index.ts'),
+  '@esmero/worker': at('./src/worker/client.ts'),
+  '@esmero/store': at('./src/store/index.ts'),
+  '@esmero/demo': at('./src/demo/index.ts'),
+};
+
+const project = (name: string, include: string[]) => ({
+  resolve: { alias },
+  test: { name, include, environment: 'node' as const, testTimeout: 30_000 },
+});
+
+/** Everything but the Angular application, whose tests run with the framework's own builder. */
+export default defineConfig({
+  test: {
+    projects: [
+      project('core', ['src/core/**/*.spec.ts']),
+      project('edges', [
+        'src/{exchange,messages,worker,store,demo,cli}/**/*.spec.ts',
+        'scripts/**/*.spec.ts',
+      ]),
+      project('server', ['server/**/*.spec.ts']),
+    ],
+  },
+});
