@@ -14,7 +14,7 @@ export type { Option, Usage } from './method/option';
 export type { BlockedZone, Shortage } from './method/choose';
 export * from './mix';
 export * from './towel';
-export { runStages } from './schedule';
+export { runStages, stepKinds } from './schedule';
 export type { RunStage, Step, StepKind, Timeline } from './schedule';
 export { planJob } from './plan/plan-job';
 export type { Alternative, Plan, Totals, ZonePlan } from './plan/plan';

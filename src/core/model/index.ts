@@ -7,3 +7,4 @@ export * from './equipment';
 export * from './treatment';
 export * from './choices';
 export * from './job';
+export * from './library';

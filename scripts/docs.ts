@@ -1,0 +1,22 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { collectionFormat, jobFormat } from '../src/exchange';
+import { assumptionsPage } from './assumptions-page';
+import { schemaOf } from './schema';
+
+/** What `npm run docs` writes, by path; a test holds the committed files against it. */
+export const generatedDocs = (): ReadonlyMap<string, string> => {
+  const json = (value: object): string => `${JSON.stringify(value, null, 2)}\n`;
+  return new Map([
+    ['docs/formats/job.schema.json', json(schemaOf(jobFormat, 'JobDocument', 'Esmero job'))],
+    [
+      'docs/formats/collection.schema.json',
+      json(schemaOf(collectionFormat, 'CollectionDocument', 'Esmero collection')),
+    ],
+    ['docs/assumptions.md', assumptionsPage()],
+  ]);
+};
+
+if (process.argv[1]?.endsWith('docs.ts')) {
+  mkdirSync('docs/formats', { recursive: true });
+  for (const [path, text] of generatedDocs()) writeFileSync(path, text);
+}

@@ -1,0 +1,45 @@
+import 'reflect-metadata';
+// @ts-expect-error the library ships no types for its storage
+import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import '../src/exchange/documents/library';
+import type { Format } from '../src/exchange/envelope';
+
+/**
+ * JSON Schema of a format, made from the very rules that files are validated with. Rules across
+ * fields (a wheelbase within the length) are in the text of the format, not in the schema.
+ */
+export function schemaOf(format: Format, document: string, title: string): object {
+  const definitions = validationMetadatasToSchemas({
+    classTransformerMetadataStorage: defaultMetadataStorage,
+    refPointerPrefix: '#/$defs/',
+    additionalConverters,
+  });
+  return {
+    $schema: 'https://json-schema.org/draft/2020-12/schema',
+    title,
+    type: 'object',
+    required: ['format', 'version', format.key],
+    properties: {
+      format: { const: format.name },
+      version: { const: format.version },
+      [format.key]: { $ref: `#/$defs/${document}` },
+    },
+    additionalProperties: false,
+    $defs: Object.fromEntries(
+      Object.entries(definitions).map(([name, schema]) => [
+        name,
+        { ...schema, additionalProperties: false },
+      ]),
+    ),
+  };
+}
+
+const nothing = () => ({});
+
+/** Rules of our own that a schema cannot say. */
+const additionalConverters = Object.fromEntries(
+  ['isObject', 'uniqueBy', 'dilution', 'band', 'assumption', 'charge']
+    .concat(['height', 'wheelbase', 'overhang', 'clearance', 'wheel'])
+    .map((name) => [name, nothing]),
+);

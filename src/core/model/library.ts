@@ -1,0 +1,32 @@
+import type { TowelBatch, Vessel } from './equipment';
+import type { Job } from './job';
+import type { Product } from './product';
+import type { Site } from './site';
+import type { Vehicle } from './vehicle';
+
+/** What jobs draw on. */
+export const libraryKinds = ['vehicle', 'site', 'product', 'towel', 'vessel'] as const;
+export type LibraryKind = (typeof libraryKinds)[number];
+
+export interface LibraryItems {
+  readonly vehicle: Vehicle;
+  readonly site: Site;
+  readonly product: Product;
+  readonly towel: TowelBatch;
+  readonly vessel: Vessel;
+}
+
+/** An item on the shelf; archived ones stay for old jobs but are not offered. */
+export type LibraryEntry<K extends LibraryKind = LibraryKind> = {
+  readonly [Kind in K]: {
+    readonly kind: Kind;
+    readonly archived: boolean;
+    readonly item: LibraryItems[Kind];
+  };
+}[K];
+
+/** Everything a user has. */
+export interface Collection {
+  readonly library: readonly LibraryEntry[];
+  readonly jobs: readonly Job[];
+}

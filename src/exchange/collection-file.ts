@@ -1,0 +1,47 @@
+import { type Collection, type LibraryEntry, type LibraryKind, libraryKinds } from '@esmero/core';
+import { CollectionDocument } from './documents/library';
+import { type Format, openEnvelope, writeEnvelope } from './envelope';
+import type { Read } from './fault';
+import { faultsIn, jobDocument, jobFrom } from './job-file';
+
+/** Everything a user has, in one file; a job in it is of the job file's newest version. */
+export const collectionFormat: Format = {
+  name: 'esmero-collection',
+  version: 1,
+  most: 60_000_000,
+  key: 'collection',
+  migrations: [],
+};
+
+const listNames = {
+  vehicle: 'vehicles',
+  site: 'sites',
+  product: 'products',
+  towel: 'towels',
+  vessel: 'vessels',
+} as const satisfies Record<LibraryKind, keyof CollectionDocument>;
+
+/** Reads a collection file whole or not at all. Never throws. */
+export function readCollection(text: string): Read<Collection> {
+  const opened = openEnvelope(text, collectionFormat);
+  if (!opened.ok) return opened;
+  const faults = faultsIn(CollectionDocument, opened.value, collectionFormat.key);
+  if (faults.length > 0) return { ok: false, why: { code: 'faults', faults } };
+  const document = opened.value as CollectionDocument;
+  const library = libraryKinds.flatMap((kind) =>
+    document[listNames[kind]].map((entry) => ({ kind, ...entry }) as unknown as LibraryEntry),
+  );
+  return { ok: true, value: { library, jobs: document.jobs.map(jobFrom) } };
+}
+
+export function writeCollection({ library, jobs }: Collection): string {
+  const lists = Object.fromEntries(
+    libraryKinds.map((kind) => [
+      listNames[kind],
+      library
+        .filter((entry) => entry.kind === kind)
+        .map(({ archived, item }) => ({ archived, item })),
+    ]),
+  );
+  return writeEnvelope(collectionFormat, { ...lists, jobs: jobs.map(jobDocument) });
+}

@@ -1,0 +1,35 @@
+import { deviceKinds, origins, towelRoles, vesselKinds } from '@esmero/core';
+import { Between, Id, OneOf, Text, WholeBetween, check } from './rules';
+
+export class TowelBatchDocument {
+  @Id() id!: string;
+  @Text(120, 1) name!: string;
+  @OneOf(towelRoles) role!: string;
+  @Between(0.1, 2) widthM!: number;
+  @Between(0.1, 2) heightM!: number;
+  @Between(50, 3000) gsm!: number;
+  @WholeBetween(0, 10_000) clean!: number;
+  @OneOf(origins) origin!: string;
+}
+
+export class VesselDocument {
+  @Id() id!: string;
+  @Text(120, 1) name!: string;
+  @OneOf(vesselKinds) kind!: string;
+  @Between(50, 1_000_000) capacityMl!: number;
+  @Between(0.1, 1) workingShare!: number;
+  @check('charge', (_value, object) => chargeFits(object as VesselDocument), { code: 'charge' })
+  @Between(0, 500_000)
+  chargeMl!: number;
+  @OneOf(origins) origin!: string;
+}
+
+/** What must stay in a vessel is less than what it is filled to. */
+const chargeFits = ({ chargeMl, capacityMl, workingShare }: VesselDocument): boolean =>
+  !(chargeMl >= capacityMl * workingShare);
+
+export class DeviceDocument {
+  @OneOf(deviceKinds) kind!: string;
+  @Between(0.05, 1000) stepMl!: number;
+  @Between(0.05, 10_000) capacityMl!: number;
+}

@@ -1,0 +1,39 @@
+import { TowelBatchDocument, VesselDocument } from './equipment';
+import { JobDocument } from './job';
+import { ProductDocument } from './product';
+import { Flag, Many, One } from './rules';
+import { SiteDocument } from './site';
+import { VehicleDocument } from './vehicle';
+
+const MOST = 5000;
+
+export class VehicleEntryDocument {
+  @Flag() archived!: boolean;
+  @One(() => VehicleDocument) item!: VehicleDocument;
+}
+export class SiteEntryDocument {
+  @Flag() archived!: boolean;
+  @One(() => SiteDocument) item!: SiteDocument;
+}
+export class ProductEntryDocument {
+  @Flag() archived!: boolean;
+  @One(() => ProductDocument) item!: ProductDocument;
+}
+export class TowelEntryDocument {
+  @Flag() archived!: boolean;
+  @One(() => TowelBatchDocument) item!: TowelBatchDocument;
+}
+export class VesselEntryDocument {
+  @Flag() archived!: boolean;
+  @One(() => VesselDocument) item!: VesselDocument;
+}
+
+/** Everything a user has, in one file. */
+export class CollectionDocument {
+  @Many(() => VehicleEntryDocument, MOST) vehicles!: VehicleEntryDocument[];
+  @Many(() => SiteEntryDocument, MOST) sites!: SiteEntryDocument[];
+  @Many(() => ProductEntryDocument, MOST) products!: ProductEntryDocument[];
+  @Many(() => TowelEntryDocument, MOST) towels!: TowelEntryDocument[];
+  @Many(() => VesselEntryDocument, MOST) vessels!: VesselEntryDocument[];
+  @Many(() => JobDocument, MOST) jobs!: JobDocument[];
+}

@@ -1,0 +1,42 @@
+import { finishes, labelReadings, mixPurposes, origins, readDilution, surfaces } from '@esmero/core';
+import { Between, Id, Many, ManyOf, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, check } from './rules';
+
+type Label = Parameters<typeof readDilution>[0];
+
+export class DilutionDocument {
+  @check(
+    'dilution',
+    (_value, object) => typeof (object as Label).label === 'string' && readDilution(object as Label).ok,
+    { code: 'dilution' },
+  )
+  @Text(20, 1)
+  label!: string;
+  @OneOf(labelReadings) reading!: string;
+}
+
+export class ProductUseDocument {
+  @OneOf(mixPurposes) purpose!: string;
+  @One(() => DilutionDocument) dilution!: DilutionDocument;
+  @OrNull() @Between(0, 100_000) weakest!: number | null;
+  @check('band', (_value, object) => inOrder(object as ProductUseDocument), { code: 'band' })
+  @OrNull()
+  @Between(0, 100_000)
+  strongest!: number | null;
+  @OneOf(origins) origin!: string;
+}
+
+const inOrder = ({ weakest, strongest }: ProductUseDocument): boolean =>
+  typeof weakest !== 'number' || typeof strongest !== 'number' || strongest <= weakest;
+
+export class ProductDocument {
+  @Id() id!: string;
+  @Text(120, 1) name!: string;
+  @UniqueBy('purpose') @Many(() => ProductUseDocument, mixPurposes.length) uses!: ProductUseDocument[];
+  @Between(1, 1_000_000) sizeMl!: number;
+  @OrNull() @WholeBetween(0, 100_000_000) priceMinor!: number | null;
+  @Between(0, 120) maxPanelC!: number;
+  @ManyOf(surfaces) notOnSurfaces!: string[];
+  @ManyOf(finishes) notOnFinishes!: string[];
+  @Between(0.1, 10) filmFactor!: number;
+  @OneOf(origins) origin!: string;
+}

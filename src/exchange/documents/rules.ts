@@ -1,0 +1,126 @@
+import {
+  IsArray,
+  IsBoolean,
+  IsDateString,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsString,
+  Length,
+  Matches,
+  Max,
+  Min,
+  ValidateIf,
+  ValidateNested,
+  ArrayMaxSize,
+  type ValidationArguments,
+  registerDecorator,
+} from 'class-validator';
+import { Type } from 'class-transformer';
+import type { Expected } from '../fault';
+
+type Decorator = PropertyDecorator;
+
+const all =
+  (...decorators: readonly Decorator[]): Decorator =>
+  (target, key) =>
+    decorators.forEach((decorate) => decorate(target, key));
+
+/** What a field must be travels with each rule as data; sentences are made elsewhere. */
+const says = (expected: Expected) => ({ context: expected });
+
+/** A finite number between two bounds, both allowed. */
+export const Between = (min: number, max: number): Decorator => {
+  const options = says({ code: 'number', min, max });
+  return all(
+    IsNumber({ allowNaN: false, allowInfinity: false }, options),
+    Min(min, options),
+    Max(max, options),
+  );
+};
+
+export const WholeBetween = (min: number, max: number): Decorator => {
+  const options = says({ code: 'whole', min, max });
+  return all(IsInt(options), Min(min, options), Max(max, options));
+};
+
+export const OneOf = (values: readonly (string | number)[]): Decorator =>
+  IsIn([...values], says({ code: 'one-of', values }));
+
+export const Text = (max: number, min = 0): Decorator => {
+  const options = says({ code: 'text', min, max });
+  return all(IsString(options), Length(min, max, options));
+};
+
+export const Flag = (): Decorator => IsBoolean(says({ code: 'flag' }));
+
+/** Identifiers stand in addresses and file names: letters, digits, dots, dashes. */
+export const Id = (): Decorator => Matches(/^[\w.-]{1,80}$/, says({ code: 'id' }));
+
+export const Day = (): Decorator => {
+  const options = says({ code: 'day' });
+  return all(Matches(/^\d{4}-\d{2}-\d{2}$/, options), IsDateString({}, options));
+};
+
+export const Currency = (): Decorator => Matches(/^[A-Z]{3}$/, says({ code: 'currency' }));
+
+/** The field may be null; otherwise the other rules hold. */
+export const OrNull = (): Decorator => ValidateIf((_object, value) => value !== null);
+
+/** An object of its own class. */
+export const One = (type: () => new () => object): Decorator =>
+  all(
+    Type(type),
+    ValidateNested(says({ code: 'object' })),
+    check('isObject', (value) => typeof value === 'object' && value !== null && !Array.isArray(value), {
+      code: 'object',
+    }),
+  );
+
+/** A list of objects of one class. */
+export const Many = (type: () => new () => object, most: number): Decorator => {
+  const options = says({ code: 'list', most });
+  return all(
+    Type(type),
+    IsArray(options),
+    ArrayMaxSize(most, options),
+    ValidateNested({ each: true, ...options }),
+  );
+};
+
+/** A list of words out of a fixed set. */
+export const ManyOf = (values: readonly string[]): Decorator =>
+  all(
+    IsArray(says({ code: 'list', most: values.length })),
+    IsIn([...values], { each: true, ...says({ code: 'one-of', values }) }),
+  );
+
+/** A rule of our own with a name under which it is reported. */
+export function check(
+  name: string,
+  holds: (value: unknown, object: object) => boolean,
+  expected: Expected,
+): Decorator {
+  return (target, key) =>
+    registerDecorator({
+      name,
+      target: target.constructor,
+      propertyName: String(key),
+      options: says(expected),
+      validator: {
+        validate: (value: unknown, args?: ValidationArguments) => holds(value, args?.object ?? {}),
+      },
+    });
+}
+
+/** No two entries of a list have the same key. */
+export const UniqueBy = (field: string): Decorator =>
+  check(
+    'uniqueBy',
+    (value) => {
+      if (!Array.isArray(value)) return true;
+      const keys = value.map((entry: Record<string, unknown> | null) => entry?.[field]);
+      return new Set(keys).size === keys.length;
+    },
+    { code: 'unique', field },
+  );

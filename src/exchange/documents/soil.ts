@@ -1,0 +1,18 @@
+import { soilKinds, soilLevels, spotKinds, zoneIds } from '@esmero/core';
+import { Many, OneOf, UniqueBy, WholeBetween } from './rules';
+
+export class DepositDocument {
+  @OneOf(soilKinds) kind!: string;
+  @OneOf(soilLevels) level!: number;
+}
+
+export class SpotsDocument {
+  @OneOf(spotKinds) kind!: string;
+  @WholeBetween(0, 500) count!: number;
+}
+
+export class ZoneSoilDocument {
+  @OneOf(zoneIds) zone!: string;
+  @UniqueBy('kind') @Many(() => DepositDocument, soilKinds.length) deposits!: DepositDocument[];
+  @UniqueBy('kind') @Many(() => SpotsDocument, spotKinds.length) spots!: SpotsDocument[];
+}

@@ -1,0 +1,59 @@
+import { type Migration, migrate } from './migrate';
+import type { Read, Unreadable } from './fault';
+
+/** A family of files: its name, its newest version, and the steps that lead there. */
+export interface Format {
+  readonly name: string;
+  readonly version: number;
+  /** Largest file that is read, bytes. */
+  readonly most: number;
+  /** Under which key the content stands. */
+  readonly key: string;
+  /** migrations[n] turns version n + 1 into version n + 2. */
+  readonly migrations: readonly Migration[];
+}
+
+const no = (why: Unreadable): Read<never> => ({ ok: false, why });
+
+/** A file that was cut off ends in the middle of a value. */
+const isCut = (text: string): boolean => !/[}\]]\s*$/.test(text);
+
+function parse(text: string): Read<unknown> {
+  try {
+    return { ok: true, value: JSON.parse(text) as unknown };
+  } catch (error) {
+    const detail = error instanceof Error ? error.message : String(error);
+    return no({ code: 'not-json', detail, cut: isCut(text) });
+  }
+}
+
+const isRecord = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/**
+ * Opens a file of a format: size, JSON, format name, version, migrations. What it returns is of the
+ * newest version but has not been validated.
+ */
+export function openEnvelope(text: string, format: Format): Read<unknown> {
+  const bytes = new TextEncoder().encode(text).length;
+  if (bytes > format.most) return no({ code: 'too-large', bytes, most: format.most });
+  const parsed = parse(text);
+  if (!parsed.ok) return parsed;
+  const { value } = parsed;
+  if (!isRecord(value) || value['format'] !== format.name)
+    return no({
+      code: 'other-format',
+      format: isRecord(value) ? String(value['format'] ?? '') : '',
+      wanted: format.name,
+    });
+  const { version } = value;
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
+    return no({ code: 'no-version' });
+  if (version > format.version)
+    return no({ code: 'newer-version', version, newest: format.version });
+  return { ok: true, value: migrate(value[format.key], version, format.migrations) };
+}
+
+/** The text of a file: readable, with a line feed at the end. */
+export const writeEnvelope = (format: Format, content: object): string =>
+  `${JSON.stringify({ format: format.name, version: format.version, [format.key]: content }, null, 2)}\n`;

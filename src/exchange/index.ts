@@ -1,0 +1,7 @@
+export { readJob, writeJob, jobFormat } from './job-file';
+export { readCollection, writeCollection, collectionFormat } from './collection-file';
+export { faultsInItem } from './library-item';
+export { mixesCsv, stepsCsv, towelsCsv } from './tables';
+export type { Expected, Fault, Read, Unreadable } from './fault';
+export { calcMixing } from './calc';
+export type { MixingResult } from './calc';

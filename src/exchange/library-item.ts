@@ -1,0 +1,19 @@
+import type { LibraryKind } from '@esmero/core';
+import { TowelBatchDocument, VesselDocument } from './documents/equipment';
+import { ProductDocument } from './documents/product';
+import { SiteDocument } from './documents/site';
+import { VehicleDocument } from './documents/vehicle';
+import type { Fault } from './fault';
+import { faultsIn } from './job-file';
+
+const documents: Readonly<Record<LibraryKind, new () => object>> = {
+  vehicle: VehicleDocument,
+  site: SiteDocument,
+  product: ProductDocument,
+  towel: TowelBatchDocument,
+  vessel: VesselDocument,
+};
+
+/** Holds a form to the same rules as a file. */
+export const faultsInItem = (kind: LibraryKind, plain: unknown): readonly Fault[] =>
+  faultsIn(documents[kind], plain);

@@ -1,0 +1,60 @@
+import type { Figure, MixPurpose, RunStage, StepKind, TowelRole, FigureUnit as Unit, ZoneId } from '@esmero/core';
+import { type Units, fixed, indexText, minutes, money } from './units';
+import { contentName, roleName, stageName, zoneName } from './words';
+
+export const stepName: Readonly<Record<StepKind | 'idle', string>> = {
+  setup: 'setting up',
+  flush: 'flushing',
+  pretreat: 'pre-treating spots',
+  spray: 'wetting',
+  wait: 'waiting for the dwell',
+  wipe: 'washing',
+  finish: 'finishing and drying',
+  glass: 'glass finish',
+  pack: 'packing',
+  idle: 'one of two waits for the other',
+};
+
+/** The name of a part that a figure is made of. */
+export function partName(code: string): string {
+  const [family, rest = ''] = code.split(/\.(.*)/);
+  switch (family) {
+    case 'step':
+      return stepName[rest as StepKind];
+    case 'content':
+      return contentName[rest as MixPurpose];
+    case 'role':
+      return roleName[rest as TowelRole];
+    case 'stage':
+      return stageName[rest as RunStage];
+    case 'zone':
+      return zoneName(rest as ZoneId);
+    default:
+      return code;
+  }
+}
+
+/** A value in the figure's unit. */
+export function figureText(value: number, unit: Unit, u: Units, currency = 'EUR'): string {
+  switch (unit) {
+    case 'min':
+      return minutes(value);
+    case 's':
+      return `${fixed(value)} s`;
+    case 'L':
+      return u.water(value);
+    case 'mL':
+      return u.volume(value);
+    case 'index':
+      return indexText(value);
+    case 'towels':
+      return fixed(value);
+    case 'minor':
+      return money(value, currency);
+    case 'um':
+      return `${fixed(value)} µm`;
+  }
+}
+
+export const figureValue = ({ value, unit }: Figure, u: Units, currency?: string): string =>
+  figureText(value, unit, u, currency);

@@ -1,0 +1,6 @@
+export * from './units';
+export * from './words';
+export * from './reasons';
+export * from './figures';
+export * from './faults';
+export { mixSentences, planSheet, stepText, towelName } from './sheet';

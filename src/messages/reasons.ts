@@ -1,0 +1,104 @@
+import type { Budget, Caution, Gate, Shortage, Verdict } from '@esmero/core';
+import { type Units, indexText, minutes, percent } from './units';
+import {
+  finishName,
+  methodName,
+  roleName,
+  schoolName,
+  surfaceName,
+  vesselKindName,
+  zoneList,
+} from './words';
+
+const purposeName = { waterless: 'waterless', presoak: 'pre-soak', wash: 'rinseless', glass: 'glass' } as const;
+
+/** Why a treatment cannot be used on a zone. */
+export function gateSentence(gate: Gate, u: Units): string {
+  switch (gate.code) {
+    case 'no-product':
+      return `No ${purposeName[gate.purpose]} product is on the job’s list.`;
+    case 'no-vessel':
+      return `No free ${vesselKindName[gate.vessel]} to work from.`;
+    case 'no-power':
+      return 'Heating water needs mains power, and the site has none.';
+    case 'water-short':
+      return `Takes ${u.water(gate.needL)}, and ${u.water(gate.haveL)} are here.`;
+    case 'runoff-forbidden':
+      return `${u.volume(gate.litres * 1000)} would run off, and nothing may here.`;
+    case 'indoors':
+      return 'Water would run off indoors, and nothing is there to catch it.';
+    case 'lumps':
+      return 'Mud or lumps are flushed before anything touches them.';
+    case 'wiped-dry':
+      return `A film of ${indexText(gate.filmUm)} µm is less than ${indexText(gate.leastUm)} µm: that is wiping dry.`;
+    case 'panel-too-hot':
+      return `The panel has ${u.temperature(gate.panelC)}, and the product’s limit is ${u.temperature(gate.maxC)}.`;
+    case 'freezes':
+      return `The liquid would come to ${u.temperature(gate.mixC)} on the panel and freeze.`;
+    case 'surface':
+      return `The product’s label excludes ${surfaceName[gate.surface]}.`;
+    case 'finish':
+      return `The product’s label excludes this finish: ${finishName[gate.finish].toLowerCase()}.`;
+    case 'index-over-limit':
+      return `Marring index ${indexText(gate.index)} is over the ${indexText(gate.limit)} of the ${schoolName[gate.school].toLowerCase()} school.`;
+  }
+}
+
+const isTowels = (budget: Budget): budget is Exclude<Budget, 'litres' | 'runoffL' | 'minutes'> =>
+  budget !== 'litres' && budget !== 'runoffL' && budget !== 'minutes';
+
+/** A budget that is too small, and by how much. */
+export function shortageSentence({ budget, need, have }: Shortage, u: Units): string {
+  if (isTowels(budget)) {
+    // A need beyond any pile stands for "none of that role at all".
+    if (have === 0) return `There are no clean ${roleName[budget]}.`;
+    return `Takes ${Math.ceil(need)} ${roleName[budget]}, and ${have} are clean.`;
+  }
+  if (budget === 'minutes') return `Takes ${minutes(need)}, and there are ${minutes(have)}.`;
+  const what = budget === 'litres' ? 'of water' : 'of runoff';
+  return `Takes ${u.water(need)} ${what}, and there is room for ${u.water(have)}.`;
+}
+
+const zones = (count: number): string => (count === 1 ? 'one zone' : `${count} zones`);
+
+/** Why the plan is as it is. */
+export function verdictSentence(verdict: Verdict, u: Units): string {
+  switch (verdict.code) {
+    case 'chosen':
+      return `${methodName[verdict.method]} weighs least of all plans that keep every limit (${indexText(verdict.cost)} points of marring, minutes, litres, towels and cost together).`;
+    case 'asked-for':
+      return `${methodName[verdict.method]} was asked for.`;
+    case 'nearly-best':
+      return `A better plan might weigh up to ${percent(verdict.within, 1)} less; the search stopped there.`;
+    case 'runner-up':
+      return `${methodName[verdict.method]} would take ${minutes(verdict.minutes)} and ${u.water(verdict.litres)} at a mean index of ${indexText(verdict.index)}.`;
+    case 'method-blocked':
+      return verdict.zones > 0
+        ? `${methodName[verdict.method]} alone is ruled out on ${zones(verdict.zones)}.`
+        : `${methodName[verdict.method]} alone does not fit the site’s or the van’s limits.`;
+    case 'zones-blocked':
+      return `Nothing that is possible here may touch: ${zoneList(verdict.zones)}. They need a full rinse wash.`;
+    case 'zones-left':
+      return `Left out by hand: ${zoneList(verdict.zones)}.`;
+    case 'over-budget':
+      return shortageSentence(verdict, u);
+    case 'missing':
+      return gateSentence(verdict.gate, u);
+    case 'not-seen':
+      return `${verdict.zones === 1 ? 'One zone has' : `${verdict.zones} zones have`} not been looked at and ${verdict.zones === 1 ? 'is' : 'are'} taken as clean.`;
+  }
+}
+
+export const cautionSentence: Readonly<Record<Caution, string>> = {
+  chemicals:
+    'Read each product’s safety data sheet. Gloves and eye protection; never mix products, label every vessel.',
+  'hot-liquid':
+    'Hot water scalds: only vessels rated for it, gloves, let the pressure off first. Never boiling water on frozen glass.',
+  'freezing-ground': 'Water left on the ground will freeze: grit it, put out a cone, and tell people.',
+  runoff:
+    'Waste water to storm drains is restricted in many places: check the local code, collect it, take it to a sanitary drain where that is allowed.',
+  ladder: 'The roof is out of reach: a ladder on level ground only, never on the wheels.',
+  lifting: 'One litre weighs one kilogram: fill at the car, carry two small vessels rather than one large.',
+  brakes: 'Keep sprays and dressings off brake discs, tyre tread and pedals; no acid or solvent on hot wheels.',
+  'hot-panels': 'Panels are hot enough to burn a hand: shade the car and let it cool.',
+};

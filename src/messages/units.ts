@@ -1,0 +1,116 @@
+import {
+  M2_PER_FT2,
+  ML_PER_US_FL_OZ,
+  ML_PER_US_GAL,
+  M_PER_INCH,
+  celsiusToFahrenheit,
+  fahrenheitToCelsius,
+} from '@esmero/core';
+
+export const unitSystems = ['metric', 'us'] as const;
+export type UnitSystem = (typeof unitSystems)[number];
+
+/** A number with at most so many digits after the point, never "-0". */
+export const fixed = (value: number, digits = 0): string => {
+  const text = value.toFixed(digits);
+  return Number(text) === 0 ? (0).toFixed(digits) : text;
+};
+
+/** Fewer digits the larger the number, so that all show about three. */
+const threeDigits = (value: number): string => {
+  const size = Math.abs(value);
+  return fixed(value, size >= 100 ? 0 : size >= 10 ? 1 : size >= 1 ? 2 : 3).replace(/\.?0+$/, (zeros) =>
+    zeros.startsWith('.') ? '' : zeros,
+  );
+};
+
+/** A quantity that a form edits: its unit on the label, and the way there and back. */
+export interface Editable {
+  readonly unit: string;
+  show(value: number): number;
+  read(shown: number): number;
+}
+
+const scaled = (unit: string, factor: number): Editable => ({
+  unit,
+  show: (value) => value / factor,
+  read: (shown) => shown * factor,
+});
+
+const plain = (unit: string): Editable => scaled(unit, 1);
+
+/** How quantities are written in one system of units. Minutes and shares are the same in both. */
+export interface Units {
+  readonly system: UnitSystem;
+  /** Product and mixes: mL or fl oz. */
+  volume(ml: number): string;
+  /** Water: L or gal. */
+  water(litres: number): string;
+  area(m2: number): string;
+  temperature(c: number): string;
+  load(gm2: number): string;
+  readonly edit: Readonly<Record<'length' | 'towel' | 'water' | 'volume' | 'temperature', Editable>>;
+}
+
+const metric: Units = {
+  system: 'metric',
+  volume: (ml) => (ml >= 1000 ? `${threeDigits(ml / 1000)} L` : `${threeDigits(ml)} mL`),
+  water: (litres) => `${fixed(litres, 1)} L`,
+  area: (m2) => `${fixed(m2, 2)} m²`,
+  temperature: (c) => `${fixed(c)} °C`,
+  load: (gm2) => `${threeDigits(gm2)} g/m²`,
+  edit: {
+    length: plain('m'),
+    towel: scaled('cm', 0.01),
+    water: plain('L'),
+    volume: plain('mL'),
+    temperature: plain('°C'),
+  },
+};
+
+const LITRES_PER_GAL = ML_PER_US_GAL / 1000;
+const OUNCE_G = 28.349523125;
+
+const us: Units = {
+  system: 'us',
+  volume: (ml) =>
+    ml >= ML_PER_US_GAL
+      ? `${threeDigits(ml / ML_PER_US_GAL)} gal`
+      : `${threeDigits(ml / ML_PER_US_FL_OZ)} fl oz`,
+  water: (litres) => `${fixed(litres / LITRES_PER_GAL, 2)} gal`,
+  area: (m2) => `${fixed(m2 / M2_PER_FT2, 1)} ft²`,
+  temperature: (c) => `${fixed(celsiusToFahrenheit(c))} °F`,
+  load: (gm2) => `${threeDigits((gm2 * M2_PER_FT2) / OUNCE_G)} oz/ft²`,
+  edit: {
+    length: scaled('in', M_PER_INCH),
+    towel: scaled('in', M_PER_INCH),
+    water: scaled('gal', LITRES_PER_GAL),
+    volume: scaled('fl oz', ML_PER_US_FL_OZ),
+    temperature: { unit: '°F', show: celsiusToFahrenheit, read: fahrenheitToCelsius },
+  },
+};
+
+export const unitsOf = (system: UnitSystem): Units => (system === 'us' ? us : metric);
+
+export const minutes = (value: number): string => `${fixed(value)} min`;
+
+/** Seconds as a clock, minutes and seconds. */
+export const clock = (seconds: number): string => {
+  const whole = Math.round(seconds);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+};
+
+export const percent = (share: number, digits = 0): string => `${fixed(share * 100, digits)} %`;
+
+export const indexText = (index: number): string => fixed(index, 1);
+
+/** Money from minor units; falls back to plain digits for a code the runtime does not know. */
+export function money(minor: number, currency: string): string {
+  try {
+    const format = new Intl.NumberFormat('en', { style: 'currency', currency });
+    const digits = format.resolvedOptions().maximumFractionDigits ?? 2;
+    return format.format(minor / 10 ** digits);
+  } catch {
+    return `${fixed(minor / 100, 2)} ${currency}`;
+  }
+}

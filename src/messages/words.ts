@@ -1,0 +1,305 @@
+import type {
+  Body,
+  BucketSystem,
+  CleanlinessClass,
+  Colour,
+  Content,
+  DeviceKind,
+  Finish,
+  FlankPart,
+  Contact,
+  Flush,
+  Kit,
+  LabelReading,
+  LibraryKind,
+  Origin,
+  RunStage,
+  RunoffRule,
+  School,
+  SideUse,
+  SoilKind,
+  SoilLevel,
+  SpotKind,
+  Surface,
+  TowelRole,
+  TreatmentId,
+  VehicleMethod,
+  VesselKind,
+  View,
+  ZoneId,
+  CentrePart,
+} from '@esmero/core';
+import { partsOf } from '@esmero/core';
+
+const flank: Readonly<Record<FlankPart, string>> = {
+  'front-wing-upper': 'front wing, upper',
+  'front-wing-lower': 'front wing, lower',
+  'front-door-upper': 'front door, upper',
+  'front-door-lower': 'front door, lower',
+  'rear-door-upper': 'rear door, upper',
+  'rear-door-lower': 'rear door, lower',
+  'rear-wing-upper': 'rear wing, upper',
+  'rear-wing-lower': 'rear wing, lower',
+  sill: 'sill',
+  'front-glass': 'front side glass',
+  'rear-glass': 'rear side glass',
+  mirror: 'mirror',
+  'front-shut': 'front door shut',
+  'rear-shut': 'rear door shut',
+  'front-wheel': 'front wheel face',
+  'front-tyre': 'front tyre',
+  'front-arch': 'front arch',
+  'rear-wheel': 'rear wheel face',
+  'rear-tyre': 'rear tyre',
+  'rear-arch': 'rear arch',
+};
+
+const centre: Readonly<Record<CentrePart, string>> = {
+  roof: 'Roof',
+  windscreen: 'Windscreen',
+  'rear-window': 'Rear window',
+  bonnet: 'Bonnet',
+  'boot-lid': 'Boot lid',
+  grille: 'Grille',
+  'front-bumper-upper': 'Front bumper, upper',
+  'front-bumper-lower': 'Front bumper, lower',
+  'rear-face': 'Rear face',
+  badges: 'Badges and plate recess',
+  'rear-bumper-upper': 'Rear bumper, upper',
+  'rear-bumper-lower': 'Rear bumper, lower',
+  'boot-sill': 'Boot sill',
+};
+
+const isSide = (id: ZoneId): id is Exclude<ZoneId, CentrePart> => /^(left|right)-/.test(id);
+
+export function zoneName(id: ZoneId): string {
+  if (!isSide(id)) return centre[id as CentrePart];
+  const side = id.startsWith('left-') ? 'Left' : 'Right';
+  return `${side} ${flank[id.replace(/^(left|right)-/, '') as FlankPart]}`;
+}
+
+/** "Roof, Bonnet and 3 more" */
+export function zoneList(ids: readonly ZoneId[], most = 4): string {
+  const named = ids.slice(0, most).map(zoneName);
+  const more = ids.length - named.length;
+  if (more > 0) return `${named.join('; ')} and ${more} more`;
+  return named.length > 1 ? `${named.slice(0, -1).join('; ')} and ${named.at(-1)}` : (named[0] ?? '');
+}
+
+export const viewName: Readonly<Record<View, string>> = {
+  left: 'left side',
+  right: 'right side',
+  top: 'top',
+  front: 'front',
+  rear: 'rear',
+};
+
+export const className: Readonly<Record<CleanlinessClass, string>> = {
+  0: 'glass',
+  1: 'upper paint',
+  2: 'lower paint',
+  3: 'shuts',
+  4: 'wheel faces',
+  5: 'tyres and arches',
+};
+
+export const soilName: Readonly<Record<SoilKind, string>> = {
+  dust: 'dust',
+  pollen: 'pollen',
+  'road-film': 'road film',
+  fallout: 'industrial fallout',
+  salt: 'road salt',
+  grit: 'sand or grit',
+  mud: 'mud',
+  'brake-dust': 'brake dust',
+};
+
+/** Two letters on the car for a kind of soil. */
+export const soilMark: Readonly<Record<SoilKind, string>> = {
+  dust: 'du',
+  pollen: 'po',
+  'road-film': 'fi',
+  fallout: 'fa',
+  salt: 'sa',
+  grit: 'gr',
+  mud: 'mu',
+  'brake-dust': 'br',
+};
+
+export const levelName: Readonly<Record<SoilLevel, string>> = {
+  0: 'clean',
+  1: 'dust you can write in',
+  2: 'even film',
+  3: 'road film, colour dulled',
+  4: 'gritty to the eye',
+  5: 'caked',
+};
+
+export const spotName: Readonly<Record<SpotKind, string>> = {
+  insects: 'insect splashes',
+  droppings: 'droppings',
+  sap: 'sap spots',
+  tar: 'tar spots',
+};
+
+export const bodyName: Readonly<Record<Body, string>> = {
+  sedan: 'Sedan',
+  hatchback: 'Hatchback',
+  estate: 'Estate',
+  coupe: 'Coupé',
+  suv: 'SUV',
+  pickup: 'Pickup',
+  van: 'Van',
+  minivan: 'Minivan',
+};
+
+export const finishName: Readonly<Record<Finish, string>> = {
+  soft: 'Soft paint',
+  matte: 'Matte',
+  'clear-coat': 'Ordinary clear coat',
+  coated: 'Coated',
+  'film-wrapped': 'Film-wrapped',
+};
+
+export const colourName: Readonly<Record<Colour, string>> = {
+  white: 'White',
+  silver: 'Silver',
+  mid: 'Mid tone',
+  dark: 'Dark',
+  black: 'Black',
+};
+
+export const surfaceName: Readonly<Record<Surface, string>> = {
+  paint: 'paint',
+  glass: 'glass',
+  'bright-metal': 'bright metal',
+  'bare-plastic': 'bare plastic',
+  'wheel-finish': 'wheel finish',
+  rubber: 'rubber',
+};
+
+export const methodName: Readonly<Record<VehicleMethod, string>> = {
+  waterless: 'Waterless',
+  rinseless: 'Rinseless',
+  hybrid: 'Hybrid',
+  decline: 'Not today',
+};
+
+const contactName: Readonly<Record<Contact, string>> = {
+  waterless: 'waterless wipe',
+  rinseless: 'rinseless wash',
+  'presoak-rinseless': 'pre-soak and rinseless wash',
+};
+
+const flushName: Readonly<Record<Flush, string>> = {
+  none: '',
+  pump: 'pump flush, then ',
+  'hot-pump': 'hot pump flush, then ',
+};
+
+export function treatmentName(treatment: TreatmentId): string {
+  if (treatment === 'leave') return 'Left for a full rinse wash';
+  const { flush, contact } = partsOf(treatment);
+  const name = `${flushName[flush]}${contactName[contact]}`;
+  return name[0]!.toUpperCase() + name.slice(1);
+}
+
+export const kitName: Readonly<Record<Kit | 'glass', string>> = {
+  waterless: 'waterless spray',
+  presoak: 'pre-soak sprayer',
+  wash: 'wash bucket',
+  flush: 'flush sprayer',
+  heater: 'water heater',
+  glass: 'glass spray',
+};
+
+export const contentName: Readonly<Record<Content, string>> = {
+  waterless: 'Waterless mix',
+  presoak: 'Pre-soak',
+  wash: 'Rinseless wash',
+  glass: 'Glass mix',
+  water: 'Plain water, for the flush',
+  rinse: 'Plain water, to rinse the mitt',
+};
+
+export const vesselKindName: Readonly<Record<VesselKind, string>> = {
+  'spray-bottle': 'spray bottle',
+  'pump-sprayer': 'pump sprayer',
+  bucket: 'bucket',
+};
+
+export const deviceName: Readonly<Record<DeviceKind, string>> = {
+  cup: 'graduated cup',
+  syringe: 'syringe',
+  cap: 'measured cap',
+  pump: 'pump head',
+};
+
+export const roleName: Readonly<Record<TowelRole, string>> = {
+  wash: 'wash towels',
+  finish: 'finishing towels',
+  drying: 'drying towels',
+  glass: 'glass towels',
+  wheels: 'wheel towels',
+};
+
+export const sideUseName: Readonly<Record<SideUse, string>> = {
+  wash: 'lifts the dirt',
+  finish: 'finishes dry',
+  drying: 'dries',
+};
+
+export const schoolName: Readonly<Record<School, string>> = {
+  cautious: 'Cautious',
+  balanced: 'Balanced',
+  permissive: 'Permissive',
+};
+
+export const bucketName: Readonly<Record<BucketSystem, string>> = {
+  'many-towels': 'One clean bucket, many towels, none goes back',
+  'one-guarded': 'One bucket with a grit guard, mitt rinsed in it',
+  'two-buckets': 'Two buckets, wash and rinse',
+  'three-buckets': 'Three buckets, two rinse stages',
+};
+
+export const runoffName: Readonly<Record<RunoffRule, string>> = {
+  forbidden: 'Nothing may run off',
+  captured: 'Captured on a mat',
+  allowed: 'Allowed',
+};
+
+export const stageName: Readonly<Record<RunStage, string>> = {
+  'wheels-first': 'Wheels first',
+  top: 'Roof',
+  glass: 'Glass',
+  horizontals: 'Bonnet and boot',
+  'upper-sides': 'Upper sides',
+  front: 'Front',
+  rear: 'Tail',
+  'lower-body': 'Lower body',
+  shuts: 'Shuts',
+  'wheels-last': 'Wheels last',
+};
+
+export const readingName: Readonly<Record<LabelReading, string>> = {
+  water: '1 part to N parts of water',
+  whole: '1 part in N parts of mix',
+  percent: 'N per cent of the mix',
+  mLPerLitreOfWater: 'N mL per litre of water',
+};
+
+export const originName: Readonly<Record<Origin, string>> = {
+  label: 'from the label',
+  practice: 'common practice',
+  computed: 'computed',
+  own: 'your own figure',
+  judged: 'our judgement',
+};
+
+export const libraryName: Readonly<Record<LibraryKind, { one: string; many: string }>> = {
+  vehicle: { one: 'vehicle', many: 'Vehicles' },
+  site: { one: 'site', many: 'Sites' },
+  product: { one: 'product', many: 'Products' },
+  towel: { one: 'towel batch', many: 'Towels' },
+  vessel: { one: 'vessel', many: 'Vessels' },
+};
