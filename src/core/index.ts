@@ -18,3 +18,6 @@ export { runStages, stepKinds } from './schedule';
 export type { RunStage, Step, StepKind, Timeline } from './schedule';
 export { planJob } from './plan/plan-job';
 export type { Alternative, Plan, Totals, ZonePlan } from './plan/plan';
+export * from './edit';
+export { runRows } from './plan/run-rows';
+export type { RunRow, SideAt } from './plan/run-rows';

@@ -1,18 +1,6 @@
-import type { Choices, Job, SoilKind, SoilLevel, SoilMap, ZoneId, ZoneSoil } from '@esmero/core';
-import { celsius, zonesOf } from '@esmero/core';
+import type { Job, SoilKind, SoilLevel, SoilMap, ZoneId, ZoneSoil } from '@esmero/core';
+import { celsius, defaultChoices as choices, zonesOf } from '@esmero/core';
 import { device, products, sites, towels, vehicles, vessels } from './library';
-
-const choices: Choices = {
-  school: 'balanced',
-  method: 'auto',
-  wheels: 'auto',
-  glass: 'first',
-  bucket: 'one-guarded',
-  soakedTowel: 'demote',
-  soakedSides: 4,
-  fixed: {},
-  assumptions: {},
-};
 
 type Mark = readonly [kind: SoilKind, level: SoilLevel];
 

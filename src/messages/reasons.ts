@@ -52,7 +52,7 @@ export function shortageSentence({ budget, need, have }: Shortage, u: Units): st
   if (isTowels(budget)) {
     // A need beyond any pile stands for "none of that role at all".
     if (have === 0) return `There are no clean ${roleName[budget]}.`;
-    return `Takes ${Math.ceil(need)} ${roleName[budget]}, and ${have} are clean.`;
+    return `Takes ${Math.ceil(need)} ${roleName[budget]}, and ${have === 1 ? 'one is' : `${have} are`} clean.`;
   }
   if (budget === 'minutes') return `Takes ${minutes(need)}, and there are ${minutes(have)}.`;
   const what = budget === 'litres' ? 'of water' : 'of runoff';

@@ -1,0 +1,155 @@
+import { ChangeDetectionStrategy, Component, DOCUMENT, computed, inject } from '@angular/core';
+import { Button } from 'primeng/button';
+import { type RunRow, type RunStage, type ZoneId, runRows } from '@esmero/core';
+import {
+  cautionSentence,
+  clock,
+  contentName,
+  figureValue,
+  kitName,
+  methodName,
+  mixSentences,
+  roleName,
+  stageName,
+  stepName,
+  towelName,
+  treatmentName,
+  verdictSentence,
+  zoneName,
+} from '@esmero/messages';
+import { JobDesk } from '../../state/job-desk';
+import { markOf, orderLooks } from '../../ui/net/looks';
+import { NetBoard } from '../../ui/net/net-board';
+import { ZoneInView } from '../../ui/net/zone-in-view';
+import { RunChartComponent } from '../../ui/run-chart/run-chart.component';
+
+interface Line {
+  readonly row: RunRow;
+  readonly at: string;
+  readonly name: string;
+  readonly how: string;
+  readonly lasts: string;
+  readonly sides: string;
+}
+
+interface Section {
+  readonly title: string;
+  readonly lines: readonly Line[];
+}
+
+/** "1: 2–4, 2: 1" from towels and sides, in order. */
+function sidesText(row: RunRow): string {
+  const byTowel = new Map<number, number[]>();
+  for (const { towel, side } of row.sides) byTowel.set(towel, [...(byTowel.get(towel) ?? []), side]);
+  return [...byTowel]
+    .map(([towel, sides]) => {
+      const [first, last] = [Math.min(...sides), Math.max(...sides)];
+      return `${towel}:${first === last ? first : `${first}–${last}`}`;
+    })
+    .join('  ');
+}
+
+const jobStep = ({ seconds, kit }: RunRow): string => {
+  const kind = Object.keys(seconds)[0] as keyof typeof stepName;
+  const name = stepName[kind];
+  return `${name[0]!.toUpperCase()}${name.slice(1)}${kit ? `: ${kitName[kit]}` : ''}`;
+};
+
+/** The wash as a list to work down, on screen or on paper. */
+@Component({
+  selector: 'esm-run-sheet-stage',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Button, RunChartComponent],
+  templateUrl: './run-sheet.stage.html',
+  styleUrl: './run-sheet.stage.css',
+})
+export class RunSheetStage {
+  protected readonly desk = inject(JobDesk);
+  private readonly view = inject(ZoneInView);
+  private readonly document = inject(DOCUMENT);
+
+  protected readonly rows = computed(() => {
+    const plan = this.desk.plan();
+    return plan && plan.method !== 'decline' ? runRows(plan) : [];
+  });
+  protected readonly sections = computed(() => this.sectioned(this.rows().map((row) => this.line(row))));
+  protected readonly method = computed(() => methodName[this.desk.plan()?.method ?? 'decline']);
+  protected readonly verdicts = computed(() =>
+    (this.desk.plan()?.verdicts ?? []).map((verdict) => verdictSentence(verdict, this.desk.units())),
+  );
+  protected readonly cautions = computed(() => (this.desk.plan()?.cautions ?? []).map((one) => cautionSentence[one]));
+  protected readonly totals = computed(() => {
+    const plan = this.desk.plan();
+    if (!plan || plan.method === 'decline') return '';
+    const u = this.desk.units();
+    const { minutes, litres, productMl, towels } = plan.totals;
+    return `${figureValue(minutes, u)}, ${figureValue(litres, u)} of water, ${figureValue(productMl, u)} of product, ${figureValue(towels, u)} towels`;
+  });
+  protected readonly mixes = computed(() =>
+    (this.desk.plan()?.mix.mixes ?? []).map((mix) => ({
+      name: contentName[mix.content],
+      vessel: mix.vessel.name,
+      sentences: mixSentences(mix, this.desk.units()),
+    })),
+  );
+  protected readonly towels = computed(() =>
+    (this.desk.plan()?.towels ?? []).map((towel) => ({
+      name: towelName(towel),
+      role: roleName[towel.role],
+      batch: towel.batchName,
+      sides: towel.sides.length,
+      missing: towel.missing,
+    })),
+  );
+
+  constructor() {
+    inject(NetBoard).use({
+      caption: 'The car, unfolded, with the order of work',
+      looks: computed(() =>
+        orderLooks(
+          this.desk.zonePlans().values(),
+          this.rows().flatMap(({ number, zoneId }) => (number && zoneId ? [zoneId] : [])),
+        ),
+      ),
+      paints: false,
+      press: () => undefined,
+    });
+  }
+
+  private line(row: RunRow): Line {
+    return {
+      row,
+      at: clock(row.startS),
+      name: row.zoneId ? zoneName(row.zoneId) : jobStep(row),
+      how: row.treatment ? `${markOf(row.treatment)}  ${treatmentName(row.treatment)}` : row.zoneId ? jobStep(row) : '',
+      lasts: clock(Object.values(row.seconds).reduce((sum, s) => sum + s, 0) - (row.seconds.wait ?? 0)),
+      sides: sidesText(row),
+    };
+  }
+
+  /** Consecutive lines of one stage stand under its name. */
+  private sectioned(lines: readonly Line[]): readonly Section[] {
+    const titleOf = ({ row: { stage, seconds } }: Line): string => {
+      if (stage) return stageName[stage as RunStage];
+      if (seconds.flush) return 'Flush without touching';
+      if (seconds.glass) return 'Glass finish';
+      return seconds.pack ? 'Pack' : 'Set up';
+    };
+    const sections: { title: string; lines: Line[] }[] = [];
+    for (const line of lines) {
+      const title = titleOf(line);
+      const last = sections.at(-1);
+      if (last?.title === title) last.lines.push(line);
+      else sections.push({ title, lines: [line] });
+    }
+    return sections;
+  }
+
+  protected light(zoneId: ZoneId | null): void {
+    this.view.light(zoneId ? [zoneId] : []);
+  }
+
+  protected print(): void {
+    this.document.defaultView?.print();
+  }
+}

@@ -1,0 +1,92 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { InputText } from 'primeng/inputtext';
+import {
+  type BucketSystem,
+  type CleanlinessClass,
+  type Job,
+  type SoakedTowelSchool,
+  type TowelBatch,
+  type ZoneId,
+  bucketSystems,
+  setChoices,
+} from '@esmero/core';
+import { bucketName, className, contentName, roleName } from '@esmero/messages';
+import { JobDesk } from '../../state/job-desk';
+import { treatmentLooks } from '../../ui/net/looks';
+import { NetBoard } from '../../ui/net/net-board';
+import { ZoneInView } from '../../ui/net/zone-in-view';
+import { TowelSquareComponent } from '../../ui/towel/towel-square.component';
+
+const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
+
+/** Most towels of one batch that a job may count. */
+const MOST_TOWELS = 10_000;
+
+/** Every towel with its sides, and the buckets. */
+@Component({
+  selector: 'esm-towels-stage',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [InputText, TowelSquareComponent],
+  templateUrl: './towels.stage.html',
+  styleUrl: './towels.stage.css',
+})
+export class TowelsStage {
+  protected readonly desk = inject(JobDesk);
+  private readonly view = inject(ZoneInView);
+
+  protected readonly systems = bucketSystems;
+  protected readonly bucketName = bucketName;
+  protected readonly roleName = roleName;
+  protected readonly classes = classes;
+  protected readonly className = className;
+  protected readonly said = signal('');
+
+  protected readonly towels = computed(() => this.desk.plan()?.towels ?? []);
+  protected readonly missing = computed(() => this.towels().filter(({ missing }) => missing).length);
+  protected readonly people = computed(() => new Set(this.towels().map(({ worker }) => worker)).size);
+  protected readonly buckets = computed(() =>
+    (this.desk.plan()?.mix.mixes ?? [])
+      .filter(({ vessel }) => vessel.kind === 'bucket')
+      .map((mix) => ({
+        name: mix.vessel.name,
+        content: contentName[mix.content],
+        volume: this.desk.units().volume(mix.fills.reduce((sum, { totalMl }) => sum + totalMl, 0)),
+      })),
+  );
+
+  constructor() {
+    inject(NetBoard).use({
+      caption: 'The car, unfolded; zones of the towel side in hand are lit',
+      looks: computed(() => treatmentLooks(this.desk.zonePlans().values(), this.desk.job()?.choices.fixed ?? {})),
+      paints: false,
+      press: () => undefined,
+    });
+  }
+
+  protected light(zones: readonly ZoneId[]): void {
+    this.view.light(zones);
+  }
+
+  protected count(batch: TowelBatch, text: string): void {
+    const clean = Math.round(Number(text));
+    if (!(clean >= 0 && clean <= MOST_TOWELS)) return;
+    this.desk.edit(`${batch.name}: ${clean} clean`, (job: Job) => ({
+      ...job,
+      towels: job.towels.map((one) => (one.id === batch.id ? { ...one, clean } : one)),
+    }));
+  }
+
+  protected useBucket(bucket: BucketSystem): void {
+    this.desk.edit(bucketName[bucket], (job) => setChoices(job, { bucket }));
+  }
+
+  protected soakedSides(soakedSides: 4 | 8): void {
+    this.desk.edit(`${soakedSides} sides of a pre-soaked towel`, (job) => setChoices(job, { soakedSides }));
+  }
+
+  protected soakedTowel(soakedTowel: SoakedTowelSchool): void {
+    this.desk.edit(soakedTowel === 'demote' ? 'Damp towels go down' : 'Damp towels are put away', (job) =>
+      setChoices(job, { soakedTowel }),
+    );
+  }
+}

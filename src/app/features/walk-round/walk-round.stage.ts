@@ -1,0 +1,83 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import {
+  type CleanlinessClass,
+  type SpotKind,
+  lift,
+  setSpots,
+  soilKinds,
+  soilLevels,
+  spotKinds,
+  views,
+} from '@esmero/core';
+import { className, levelName, soilMark, soilName, spotName, viewName, zoneName } from '@esmero/messages';
+import { JobDesk } from '../../state/job-desk';
+import { soilLooks } from '../../ui/net/looks';
+import { NetBoard } from '../../ui/net/net-board';
+import { ZoneInView } from '../../ui/net/zone-in-view';
+import { SoilBrush } from './brush';
+
+const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
+
+/** What is seen on the car, painted onto it. */
+@Component({
+  selector: 'esm-walk-round-stage',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  providers: [SoilBrush],
+  templateUrl: './walk-round.stage.html',
+  styleUrl: './walk-round.stage.css',
+})
+export class WalkRoundStage {
+  protected readonly desk = inject(JobDesk);
+  protected readonly brush = inject(SoilBrush);
+  private readonly view = inject(ZoneInView);
+
+  protected readonly kinds = soilKinds;
+  protected readonly levels = soilLevels;
+  protected readonly spots = spotKinds;
+  protected readonly views = views;
+  protected readonly classes = classes;
+  protected readonly soilName = soilName;
+  protected readonly soilMark = soilMark;
+  protected readonly levelName = levelName;
+  protected readonly spotName = spotName;
+  protected readonly viewName = viewName;
+  protected readonly className = className;
+
+  /** The zone that was pressed last, with what lies on it. */
+  protected readonly zone = computed(() => {
+    const id = this.view.current();
+    const soil = id ? this.desk.job()?.soil[id] : undefined;
+    return id && this.desk.zone(id) ? { id, name: zoneName(id), soil } : null;
+  });
+  protected readonly unseen = computed(() => {
+    const soil = this.desk.job()?.soil ?? {};
+    return this.desk.zones().filter(({ id }) => !soil[id]).length;
+  });
+
+  constructor() {
+    const brush = this.brush;
+    inject(NetBoard).use({
+      caption: 'The car, unfolded: press a zone to paint it with the brush',
+      looks: computed(() => soilLooks(this.desk.zones(), this.desk.job()?.soil ?? {})),
+      paints: true,
+      press: (id, stroke) => brush.onZone(id, stroke),
+      key: (key, id) => brush.key(key, id),
+    });
+  }
+
+  protected count(kind: SpotKind): number {
+    return this.zone()?.soil?.spots[kind] ?? 0;
+  }
+
+  protected spot(kind: SpotKind, by: 1 | -1): void {
+    const zone = this.zone();
+    if (!zone) return;
+    const count = Math.min(500, Math.max(0, this.count(kind) + by));
+    this.desk.edit(`${zone.name}: ${count} ${spotName[kind]}`, (job) => setSpots(job, zone.id, kind, count));
+  }
+
+  protected lift(kind: (typeof soilKinds)[number]): void {
+    const zone = this.zone();
+    if (zone) this.desk.edit(`${zone.name}: no ${soilName[kind]}`, (job) => lift(job, zone.id, kind));
+  }
+}

@@ -1,0 +1,36 @@
+import { type ApplicationConfig, provideBrowserGlobalErrorListeners } from '@angular/core';
+import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { provideState, provideStore } from '@ngrx/store';
+import { MessageService } from 'primeng/api';
+import { providePrimeNG } from 'primeng/config';
+import { openStore, tabs } from '@esmero/store';
+import { workerPlanner } from '@esmero/worker';
+import * as deskEffects from '../state/desk.effects';
+import { deskFeature } from '../state/desk';
+import { planFeature } from '../state/plan';
+import { PLANNING, STORE, TABS } from '../state/ports';
+import * as settingsEffects from '../state/settings.effects';
+import { settingsFeature } from '../state/settings';
+import { shelfFeature } from '../state/shelf';
+import { loadShelf, reloadAfterWrite, writeShelf } from '../state/shelf.effects';
+import { esmeroPreset } from '../theme/preset';
+import { routes } from './routes';
+
+export const appConfig: ApplicationConfig = {
+  providers: [
+    provideBrowserGlobalErrorListeners(),
+    provideRouter(routes, withComponentInputBinding()),
+    providePrimeNG({ theme: { preset: esmeroPreset, options: { darkModeSelector: '.dark' } } }),
+    provideStore(),
+    provideState(deskFeature),
+    provideState(planFeature),
+    provideState(shelfFeature),
+    provideState(settingsFeature),
+    provideEffects(deskEffects, { loadShelf, reloadAfterWrite, writeShelf }, settingsEffects),
+    { provide: STORE, useFactory: openStore },
+    { provide: TABS, useFactory: tabs },
+    { provide: PLANNING, useFactory: workerPlanner },
+    MessageService,
+  ],
+};

@@ -1,0 +1,55 @@
+import type { Routes } from '@angular/router';
+import { leaveSaved } from './leave-saved';
+
+export const routes: Routes = [
+  { path: '', pathMatch: 'full', redirectTo: 'jobs' },
+  {
+    path: 'jobs',
+    title: 'Jobs · Esmero',
+    loadComponent: () => import('../features/jobs/jobs.page').then((m) => m.JobsPage),
+  },
+  {
+    path: 'library/:kind',
+    title: 'Library · Esmero',
+    loadComponent: () => import('../features/library/library.page').then((m) => m.LibraryPage),
+  },
+  {
+    path: 'job/:id',
+    canDeactivate: [leaveSaved],
+    loadComponent: () => import('./workspace.component').then((m) => m.WorkspaceComponent),
+    children: [
+      { path: '', pathMatch: 'full', redirectTo: 'site' },
+      {
+        path: 'site',
+        title: 'Site · Esmero',
+        loadComponent: () => import('../features/site/site.stage').then((m) => m.SiteStage),
+      },
+      {
+        path: 'walk-round',
+        title: 'Walk-round · Esmero',
+        loadComponent: () => import('../features/walk-round/walk-round.stage').then((m) => m.WalkRoundStage),
+      },
+      {
+        path: 'method',
+        title: 'Method · Esmero',
+        loadComponent: () => import('../features/method/method.stage').then((m) => m.MethodStage),
+      },
+      {
+        path: 'mix',
+        title: 'Mix · Esmero',
+        loadComponent: () => import('../features/mix/mix.stage').then((m) => m.MixStage),
+      },
+      {
+        path: 'towels',
+        title: 'Towels · Esmero',
+        loadComponent: () => import('../features/towels/towels.stage').then((m) => m.TowelsStage),
+      },
+      {
+        path: 'run-sheet',
+        title: 'Run sheet · Esmero',
+        loadComponent: () => import('../features/run-sheet/run-sheet.stage').then((m) => m.RunSheetStage),
+      },
+    ],
+  },
+  { path: '**', redirectTo: 'jobs' },
+];

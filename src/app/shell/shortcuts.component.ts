@@ -1,0 +1,107 @@
+import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
+import { Dialog } from 'primeng/dialog';
+
+const sheet: readonly { readonly title: string; readonly keys: readonly (readonly [string, string])[] }[] = [
+  {
+    title: 'Everywhere',
+    keys: [
+      ['?', 'This sheet'],
+      ['Ctrl Z', 'Undo'],
+      ['Ctrl Shift Z', 'Do again'],
+      ['[  ]', 'Stage before, stage after'],
+    ],
+  },
+  {
+    title: 'On the car',
+    keys: [
+      ['Tab', 'To the car, and on from it'],
+      ['← ↑ → ↓', 'To the next zone that way'],
+      ['Enter, Space', 'Press the zone'],
+    ],
+  },
+  {
+    title: 'Walk-round, on a zone',
+    keys: [
+      ['0 … 5', 'Paint that level'],
+      ['d p f a s g m b', 'Dust, pollen, road film, fallout, salt, grit, mud, brake dust'],
+      ['o', 'On top of what is there, or instead of it'],
+      ['v', 'Paint its whole view'],
+      ['c', 'Paint its whole class'],
+      ['x', 'Not looked at'],
+    ],
+  },
+];
+
+/** Is somebody typing there? Then a letter is a letter. */
+export const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+
+@Component({
+  selector: 'esm-shortcuts',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Dialog],
+  template: `
+    <button type="button" (click)="open.set(true)" aria-label="Keyboard shortcuts" data-tool="shortcuts">?</button>
+    <p-dialog
+      header="Keyboard"
+      [visible]="open()"
+      (visibleChange)="open.set($event)"
+      [modal]="true"
+      [dismissableMask]="true"
+      [draggable]="false"
+      [style]="{ width: 'min(32rem, 94vw)' }"
+    >
+      @for (part of sheet; track part.title) {
+        <h3>{{ part.title }}</h3>
+        <dl>
+          @for (key of part.keys; track key[0]) {
+            <dt>
+              <kbd>{{ key[0] }}</kbd>
+            </dt>
+            <dd>{{ key[1] }}</dd>
+          }
+        </dl>
+      }
+    </p-dialog>
+  `,
+  styles: `
+    button {
+      border: 1px solid var(--line);
+      background: none;
+      color: inherit;
+      border-radius: 5px;
+      width: 2.3rem;
+      height: 2.3rem;
+      cursor: pointer;
+      font-weight: 700;
+    }
+    dl {
+      display: grid;
+      grid-template-columns: 9rem 1fr;
+      gap: 0.3rem 0.75rem;
+      margin: 0 0 1rem;
+    }
+    dd {
+      margin: 0;
+    }
+    kbd {
+      font: inherit;
+      border: 1px solid var(--line);
+      border-radius: 4px;
+      padding: 0.05rem 0.4rem;
+      background: var(--sunk);
+    }
+  `,
+  host: { '(document:keydown)': 'key($event)' },
+})
+export class ShortcutsComponent {
+  protected readonly sheet = sheet;
+  protected readonly open = signal(false);
+
+  protected key(event: KeyboardEvent): void {
+    if (event.key !== '?' || event.ctrlKey || event.metaKey || isTyping(event.target)) return;
+    event.preventDefault();
+    this.open.update((open) => !open);
+  }
+}

@@ -1,0 +1,10 @@
+/** The stages in the order of the work. */
+export const stages = [
+  { path: 'site', name: 'Site' },
+  { path: 'walk-round', name: 'Walk-round' },
+  { path: 'method', name: 'Method' },
+  { path: 'mix', name: 'Mix' },
+  { path: 'towels', name: 'Towels' },
+  { path: 'run-sheet', name: 'Run sheet' },
+] as const;
+export type StagePath = (typeof stages)[number]['path'];

@@ -1,0 +1,95 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import type { ZoneId } from '@esmero/core';
+import { JobDesk } from '../state/job-desk';
+import { CarNetComponent } from '../ui/net/car-net.component';
+import { NetBoard } from '../ui/net/net-board';
+import { ZoneInView } from '../ui/net/zone-in-view';
+import { mediaSignal } from '../ui/media';
+import { TotalsStripComponent } from '../ui/totals-strip.component';
+import { type Asked, WhyComponent } from '../ui/why.component';
+import { ZoneCardComponent } from '../ui/zone-card.component';
+import { SavingBarComponent } from './saving-bar.component';
+import { isTyping } from './shortcuts.component';
+import { stages } from './stages';
+
+/** One job: the car in the middle, the stages around it, the totals below. */
+@Component({
+  selector: 'esm-workspace',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [
+    RouterOutlet,
+    RouterLink,
+    RouterLinkActive,
+    CarNetComponent,
+    SavingBarComponent,
+    TotalsStripComponent,
+    WhyComponent,
+    ZoneCardComponent,
+  ],
+  templateUrl: './workspace.component.html',
+  styleUrl: './workspace.component.css',
+  host: { '(document:keydown)': 'shortcut($event)' },
+})
+export class WorkspaceComponent {
+  readonly id = input.required<string>();
+
+  protected readonly desk = inject(JobDesk);
+  protected readonly board = inject(NetBoard);
+  protected readonly view = inject(ZoneInView);
+  private readonly router = inject(Router);
+
+  protected readonly stages = stages;
+  protected readonly asked = signal<Asked | null>(null);
+  private readonly narrow = mediaSignal('(max-width: 47.99rem) and (orientation: portrait)');
+
+  protected readonly lie = computed(() =>
+    this.narrow() && this.board.mode()?.paints ? ('up' as const) : ('across' as const),
+  );
+  private readonly shownId = computed(() => this.view.hovered() ?? this.view.current());
+  protected readonly shownZone = computed(() => {
+    const id = this.shownId();
+    return id ? this.desk.zone(id) : undefined;
+  });
+  protected readonly shownSoil = computed(() => this.desk.job()?.soil[this.shownZone()?.id ?? 'roof']);
+  protected readonly shownPlan = computed(() => this.desk.zonePlans().get(this.shownZone()?.id ?? 'roof'));
+
+  constructor() {
+    effect(() => {
+      const id = this.id();
+      untracked(() => {
+        if (this.desk.job()?.id === id) return;
+        this.view.choose(null);
+        this.desk.open(id);
+      });
+    });
+  }
+
+  protected press({ id, stroke }: { id: ZoneId; stroke: string }): void {
+    this.view.choose(id);
+    this.board.mode()?.press(id, stroke);
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const id = this.view.current();
+    if (!id || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (this.board.mode()?.key?.(event.key, id)) event.preventDefault();
+  }
+
+  protected shortcut(event: KeyboardEvent): void {
+    if (isTyping(event.target)) return;
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
+      event.preventDefault();
+      if (event.shiftKey) this.desk.redo();
+      else this.desk.undo();
+    } else if (event.key === '[' || event.key === ']') {
+      this.step(event.key === ']' ? 1 : -1);
+    }
+  }
+
+  private step(by: 1 | -1): void {
+    const now = stages.findIndex(({ path }) => this.router.url.endsWith(path));
+    const next = stages[now + by];
+    if (next) void this.router.navigate(['/job', this.id(), next.path]);
+  }
+}

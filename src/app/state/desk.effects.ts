@@ -1,0 +1,131 @@
+import { inject } from '@angular/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { concatLatestFrom } from '@ngrx/operators';
+import { Store as State } from '@ngrx/store';
+import { EMPTY, concatMap, debounceTime, filter, from, map, merge, mergeMap, of, switchMap } from 'rxjs';
+import type { Job } from '@esmero/core';
+import type { Store, Tabs } from '@esmero/store';
+import { deskActions, deskFeature } from './desk';
+import { PLANNING, SAVE_AFTER, STORE, TABS } from './ports';
+import { planActions } from './plan';
+import { shelfActions } from './shelf';
+
+/** Brings a job from the store onto the desk. */
+export const openJob = createEffect(
+  (actions = inject(Actions), store = inject(STORE)) =>
+    actions.pipe(
+      ofType(deskActions.open),
+      switchMap(({ id }) => from(store.then((s) => s.job(id)))),
+      map((stored) => (stored ? deskActions.opened({ stored }) : deskActions.missing())),
+    ),
+  { functional: true },
+);
+
+/** Every change is planned in the worker; answers that come too late never get here. */
+export const planDesk = createEffect(
+  (actions = inject(Actions), state = inject(State), planning = inject(PLANNING)) =>
+    actions.pipe(
+      ofType(
+        deskActions.opened,
+        deskActions.edited,
+        deskActions.undo,
+        deskActions.redo,
+        deskActions.takeTheirs,
+      ),
+      concatLatestFrom(() => [state.select(deskFeature.selectJob), state.select(deskFeature.selectCause)]),
+      mergeMap(([, job, cause]) =>
+        job
+          ? from(planning.plan(job)).pipe(
+              mergeMap((answer) => {
+                if (answer.kind === 'stale') return EMPTY;
+                return answer.kind === 'plan'
+                  ? of(planActions.planned({ plan: answer.plan, cause }))
+                  : of(planActions.failed({ message: answer.message }));
+              }),
+            )
+          : EMPTY,
+      ),
+    ),
+  { functional: true },
+);
+
+async function save(store: Store, tabs: Tabs, job: Job, base: number) {
+  const saved = await store.saveJob(job, base);
+  switch (saved.kind) {
+    case 'saved':
+      tabs.tell({ kind: 'job-saved', id: job.id, revision: saved.revision });
+      return deskActions.saved({ job, revision: saved.revision });
+    case 'conflict':
+      return deskActions.conflictFound({ theirs: saved.theirs });
+    default:
+      return deskActions.saveRefused({ fault: saved });
+  }
+}
+
+/** Saves shortly after the last change, at once when the page is hidden, one save after the other. */
+export const saveDesk = createEffect(
+  (
+    actions = inject(Actions),
+    state = inject(State),
+    store = inject(STORE),
+    tabs = inject(TABS),
+    after = inject(SAVE_AFTER),
+  ) =>
+    merge(
+      actions.pipe(
+        ofType(deskActions.edited, deskActions.undo, deskActions.redo),
+        debounceTime(after),
+      ),
+      actions.pipe(
+        ofType(deskActions.flush, deskActions.keepMine, deskActions.keepBoth, deskActions.retrySave),
+      ),
+    ).pipe(
+      concatMap(() => from(store)),
+      concatLatestFrom(() => state.select(deskFeature.selectDeskState)),
+      filter(([, { job, saving }]) => job !== null && saving.kind !== 'clean' && saving.kind !== 'conflict'),
+      concatMap(([kept]) =>
+        // Taken when its turn has come: an earlier save may have raised the revision meanwhile.
+        of(kept).pipe(
+          concatLatestFrom(() => state.select(deskFeature.selectDeskState)),
+          concatMap(([opened, { job, revision, saving }]) =>
+            job && saving.kind !== 'clean' && saving.kind !== 'conflict'
+              ? from(save(opened, tabs, job, revision))
+              : EMPTY,
+          ),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** Another tab has saved this job: without changes of our own we follow it; with them, we ask. */
+export const followOtherTabs = createEffect(
+  (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>
+    actions.pipe(
+      ofType(deskActions.savedElsewhere),
+      concatLatestFrom(() => state.select(deskFeature.selectDeskState)),
+      filter(([{ id, revision }, desk]) => desk.job?.id === id && desk.revision < revision),
+      switchMap(([{ id }, desk]) =>
+        from(store.then((s) => s.job(id))).pipe(
+          mergeMap((stored) => {
+            if (!stored) return EMPTY;
+            return desk.saving.kind === 'clean'
+              ? of(deskActions.opened({ stored }))
+              : of(deskActions.conflictFound({ theirs: stored }));
+          }),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+/** The list of jobs shows what was just saved. */
+export const relistAfterSave = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(deskActions.saved, deskActions.opened),
+      debounceTime(500),
+      map(() => shelfActions.load()),
+    ),
+  { functional: true },
+);

@@ -1,0 +1,60 @@
+import { Injectable, computed, inject } from '@angular/core';
+import { Store as State } from '@ngrx/store';
+import { type Job, type Zone, type ZoneId, zonesOf } from '@esmero/core';
+import { unitsOf } from '@esmero/messages';
+import { deskActions, deskFeature } from './desk';
+import { planFeature } from './plan';
+import { settingsFeature } from './settings';
+import { shelfFeature } from './shelf';
+
+/** The job on the desk as signals, and the one way to change it. */
+@Injectable({ providedIn: 'root' })
+export class JobDesk {
+  private readonly state = inject(State);
+
+  readonly job = this.state.selectSignal(deskFeature.selectJob);
+  readonly opening = this.state.selectSignal(deskFeature.selectOpening);
+  readonly saving = this.state.selectSignal(deskFeature.selectSaving);
+  readonly canUndo = this.state.selectSignal(deskFeature.selectCanUndo);
+  readonly canRedo = this.state.selectSignal(deskFeature.selectCanRedo);
+  readonly plan = this.state.selectSignal(planFeature.selectPlan);
+  readonly planState = this.state.selectSignal(planFeature.selectPlanState);
+  readonly library = this.state.selectSignal(shelfFeature.selectLibrary);
+  readonly units = computed(() => unitsOf(this.unitSystem()));
+  private readonly unitSystem = this.state.selectSignal(settingsFeature.selectUnits);
+
+  private readonly vehicle = computed(() => this.job()?.vehicle);
+  /** Drawn at once, without waiting for the plan. */
+  readonly zones = computed((): readonly Zone[] => {
+    const vehicle = this.vehicle();
+    return vehicle ? zonesOf(vehicle) : [];
+  });
+  readonly zonePlans = computed(
+    () => new Map((this.plan()?.zones ?? []).map((zone) => [zone.zone.id, zone])),
+  );
+
+  zone(id: ZoneId): Zone | undefined {
+    return this.zones().find((zone) => zone.id === id);
+  }
+
+  /**
+   * @param cause what was done, in words
+   * @param stroke changes with the same stroke are taken back together
+   */
+  edit(cause: string, change: (job: Job) => Job, stroke: string | null = null): void {
+    const job = this.job();
+    if (job) this.state.dispatch(deskActions.edited({ job: change(job), cause, stroke }));
+  }
+
+  open(id: string): void {
+    this.state.dispatch(deskActions.open({ id }));
+  }
+
+  undo(): void {
+    this.state.dispatch(deskActions.undo());
+  }
+
+  redo(): void {
+    this.state.dispatch(deskActions.redo());
+  }
+}

@@ -1,0 +1,75 @@
+import { inject } from '@angular/core';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { from, mergeMap, of, switchMap } from 'rxjs';
+import type { KeepFault, Kept, Store } from '@esmero/store';
+import { STORE, TABS } from './ports';
+import { shelfActions } from './shelf';
+
+const SEEDED = 'seeded';
+
+/** On a first visit the demo is put on the shelf. */
+async function seed(store: Store): Promise<void> {
+  if (await store.setting(SEEDED)) return;
+  const { demo } = await import('@esmero/demo');
+  const kept = await store.merge(demo);
+  if (kept.kind === 'kept') await store.keepSetting(SEEDED, true);
+}
+
+async function contents(store: Store) {
+  await seed(store);
+  const [library, jobs] = await Promise.all([store.library(), store.jobs()]);
+  return shelfActions.loaded({ durable: store.durable, library, jobs });
+}
+
+export const faultText = (fault: KeepFault): string =>
+  fault.kind === 'full'
+    ? 'The browser’s storage is full. Export what matters, free some space, then try again.'
+    : `The browser did not store it: ${fault.message}. Export what matters, then reload.`;
+
+const outcome = (kept: Kept, what: string) =>
+  kept.kind === 'kept'
+    ? shelfActions.merged({ what })
+    : shelfActions.problem({ message: faultText(kept) });
+
+export const loadShelf = createEffect(
+  (actions = inject(Actions), store = inject(STORE)) =>
+    actions.pipe(
+      ofType(shelfActions.load),
+      switchMap(() => from(store.then(contents))),
+    ),
+  { functional: true },
+);
+
+/** Every write to the shelf; what is shown afterwards is what was kept. */
+export const writeShelf = createEffect(
+  (actions = inject(Actions), store = inject(STORE)) =>
+    actions.pipe(
+      ofType(shelfActions.putEntry, shelfActions.addJob, shelfActions.archiveJob, shelfActions.merge),
+      mergeMap(async (action) => {
+        const kept = await store;
+        switch (action.type) {
+          case shelfActions.putEntry.type:
+            return outcome(await kept.saveEntry(action.entry), '');
+          case shelfActions.addJob.type:
+            return outcome(await kept.merge({ library: [], jobs: [action.job] }), '');
+          case shelfActions.archiveJob.type:
+            return outcome(await kept.archiveJob(action.id, action.archived), '');
+          case shelfActions.merge.type:
+            return outcome(await kept.merge(action.collection), action.what);
+        }
+      }),
+    ),
+  { functional: true },
+);
+
+export const reloadAfterWrite = createEffect(
+  (actions = inject(Actions), tabs = inject(TABS)) =>
+    actions.pipe(
+      ofType(shelfActions.merged),
+      mergeMap(() => {
+        tabs.tell({ kind: 'library-changed' });
+        return of(shelfActions.load());
+      }),
+    ),
+  { functional: true },
+);

@@ -1,0 +1,143 @@
+import {
+  type LibraryItems,
+  type LibraryKind,
+  bodies,
+  colours,
+  finishes,
+  origins,
+  runoffRules,
+  surfaces,
+  towelRoles,
+  vesselKinds,
+} from '@esmero/core';
+import {
+  type Units,
+  bodyName,
+  colourName,
+  finishName,
+  originName,
+  roleName,
+  runoffName,
+  surfaceName,
+  vesselKindName,
+} from '@esmero/messages';
+
+export interface Choice {
+  readonly value: string | number;
+  readonly label: string;
+}
+
+/** One field of an item, found by its path; quantities name the unit they are edited in. */
+export type Field = {
+  readonly path: string;
+  readonly label: string;
+  readonly hint?: string;
+} & (
+  | { readonly kind: 'text' | 'flag' }
+  | { readonly kind: 'number'; readonly unit?: keyof Units['edit'] | string; readonly nullable?: boolean }
+  | { readonly kind: 'choice'; readonly choices: readonly Choice[] }
+  | { readonly kind: 'several'; readonly choices: readonly Choice[] }
+  | { readonly kind: 'money' }
+  | { readonly kind: 'uses' }
+);
+
+const choices = <T extends string>(values: readonly T[], names: Readonly<Record<T, string>>): readonly Choice[] =>
+  values.map((value) => ({ value, label: capital(names[value]) }));
+
+const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
+
+const name: Field = { path: 'name', label: 'Name', kind: 'text' };
+const origin: Field = {
+  path: 'origin',
+  label: 'Where the figures come from',
+  kind: 'choice',
+  choices: choices(origins, originName),
+};
+
+/** The fields of every kind of item, in the order in which they are filled in. */
+export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
+  vehicle: [
+    name,
+    { path: 'body', label: 'Body', kind: 'choice', choices: choices(bodies, bodyName) },
+    { path: 'finish', label: 'Finish', kind: 'choice', choices: choices(finishes, finishName) },
+    { path: 'colour', label: 'Colour', kind: 'choice', choices: choices(colours, colourName) },
+    { path: 'cladding', label: 'Sills and lower bumpers in bare plastic', kind: 'flag' },
+    { path: 'dimensions.lengthM', label: 'Length', kind: 'number', unit: 'length' },
+    { path: 'dimensions.widthM', label: 'Width', kind: 'number', unit: 'length' },
+    { path: 'dimensions.heightM', label: 'Height', kind: 'number', unit: 'length' },
+    { path: 'dimensions.wheelbaseM', label: 'Wheelbase', kind: 'number', unit: 'length' },
+    { path: 'dimensions.clearanceM', label: 'Ground clearance', kind: 'number', unit: 'length' },
+    { path: 'dimensions.wheelDiameterM', label: 'Wheel with tyre', kind: 'number', unit: 'length' },
+  ],
+  site: [
+    name,
+    { path: 'runoff', label: 'Runoff', kind: 'choice', choices: choices(runoffRules, runoffName) },
+    { path: 'captureL', label: 'Capture mat holds', kind: 'number', unit: 'water' },
+    { path: 'waterL', label: 'Water brought along', kind: 'number', unit: 'water' },
+    { path: 'tap', label: 'Tap on site', kind: 'flag' },
+    { path: 'power', label: 'Mains power', kind: 'flag' },
+    { path: 'indoors', label: 'Indoors', kind: 'flag' },
+    { path: 'minutes', label: 'Time there', kind: 'number', unit: 'min' },
+    {
+      path: 'workers',
+      label: 'People',
+      kind: 'choice',
+      choices: [
+        { value: 1, label: 'One' },
+        { value: 2, label: 'Two' },
+      ],
+    },
+    { path: 'airC', label: 'Air', kind: 'number', unit: 'temperature' },
+    {
+      path: 'panelC',
+      label: 'Panels, read off',
+      kind: 'number',
+      unit: 'temperature',
+      nullable: true,
+      hint: 'Empty: taken as the air',
+    },
+    { path: 'liquidC', label: 'Water carried', kind: 'number', unit: 'temperature' },
+  ],
+  product: [
+    name,
+    { path: 'sizeMl', label: 'Bottle', kind: 'number', unit: 'volume' },
+    { path: 'priceMinor', label: 'Price of the bottle', kind: 'money', hint: 'Empty: not known' },
+    { path: 'maxPanelC', label: 'Panel at most', kind: 'number', unit: 'temperature' },
+    { path: 'filmFactor', label: 'Sprays on, against common', kind: 'number', unit: '×' },
+    origin,
+    { path: 'uses', label: 'Uses and strengths', kind: 'uses' },
+    { path: 'notOnSurfaces', label: 'Not on', kind: 'several', choices: choices(surfaces, surfaceName) },
+    { path: 'notOnFinishes', label: 'Not on paint that is', kind: 'several', choices: choices(finishes, finishName) },
+  ],
+  towel: [
+    name,
+    { path: 'role', label: 'For', kind: 'choice', choices: choices(towelRoles, roleName) },
+    { path: 'clean', label: 'Clean', kind: 'number', unit: 'towels' },
+    { path: 'widthM', label: 'Width', kind: 'number', unit: 'towel' },
+    { path: 'heightM', label: 'Length', kind: 'number', unit: 'towel' },
+    { path: 'gsm', label: 'Weight', kind: 'number', unit: 'g/m²' },
+    origin,
+  ],
+  vessel: [
+    name,
+    { path: 'kind', label: 'Kind', kind: 'choice', choices: choices(vesselKinds, vesselKindName) },
+    { path: 'capacityMl', label: 'Holds to the brim', kind: 'number', unit: 'volume' },
+    { path: 'workingShare', label: 'Working line, share of that', kind: 'number', unit: 'of 1' },
+    { path: 'chargeMl', label: 'Must stay in it', kind: 'number', unit: 'volume' },
+    origin,
+  ],
+};
+
+export type AnyItem = LibraryItems[LibraryKind];
+
+type Tree = { readonly [key: string]: unknown };
+
+export const valueAt = (item: unknown, path: string): unknown =>
+  path.split('.').reduce<unknown>((value, key) => (value as Tree | undefined)?.[key], item);
+
+/** A copy of the item with one value replaced. */
+export function withValue<T>(item: T, path: string, value: unknown): T {
+  const [key, ...rest] = path.split('.');
+  const inner = rest.length > 0 ? withValue((item as Tree)[key!], rest.join('.'), value) : value;
+  return { ...item, [key!]: inner };
+}

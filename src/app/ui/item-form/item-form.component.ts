@@ -1,0 +1,101 @@
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { InputText } from 'primeng/inputtext';
+import { Select } from 'primeng/select';
+import { ToggleSwitch } from 'primeng/toggleswitch';
+import { type LibraryKind, defaultDimensions, type Body } from '@esmero/core';
+import type { Fault } from '@esmero/exchange';
+import { type Editable, type Units, faultHint } from '@esmero/messages';
+import { type AnyItem, type Field, fieldsOf, valueAt, withValue } from './fields';
+import { ProductUsesComponent } from './product-uses.component';
+
+interface Shown {
+  readonly field: Field;
+  readonly id: string;
+  readonly value: unknown;
+  readonly unit: string;
+  readonly fault: string | null;
+}
+
+let forms = 0;
+
+/** Money is typed in whole units of the currency. */
+const MINOR_PER_UNIT = 100;
+
+/** Reads quantities to the precision that a person types. */
+const tidy = (value: number): number => Number(value.toPrecision(6));
+
+/** A form for one library item: what it holds is a draft until whoever shows it has checked it. */
+@Component({
+  selector: 'esm-item-form',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, InputText, ProductUsesComponent, Select, ToggleSwitch],
+  templateUrl: './item-form.component.html',
+})
+export class ItemFormComponent {
+  readonly kind = input.required<LibraryKind>();
+  readonly item = input.required<AnyItem>();
+  readonly units = input.required<Units>();
+  readonly faults = input<readonly Fault[]>([]);
+  /** Fields to leave out, by path. */
+  readonly without = input<readonly string[]>([]);
+  readonly changed = output<AnyItem>();
+
+  private readonly form = `form-${++forms}`;
+  protected readonly draft = linkedSignal(() => this.item());
+
+  protected readonly shown = computed(() =>
+    fieldsOf[this.kind()].filter(({ path }) => !this.without().includes(path)).map((field) => this.show(field)),
+  );
+
+  private show(field: Field): Shown {
+    const value = valueAt(this.draft(), field.path);
+    const fault = this.faults().find(({ path }) => path === field.path || path.startsWith(`${field.path}[`));
+    return {
+      field,
+      id: `${this.form}-${field.path}`,
+      value: this.display(field, value),
+      unit: this.unitOf(field),
+      fault: fault ? faultHint(fault) : null,
+    };
+  }
+
+  private editable(field: Field): Editable | null {
+    if (field.kind !== 'number') return null;
+    return this.units().edit[field.unit as keyof Units['edit']] ?? null;
+  }
+
+  private unitOf(field: Field): string {
+    if (field.kind !== 'number') return '';
+    return this.editable(field)?.unit ?? field.unit ?? '';
+  }
+
+  private display(field: Field, value: unknown): unknown {
+    if (typeof value !== 'number') return value;
+    if (field.kind === 'money') return value / MINOR_PER_UNIT;
+    return tidy(this.editable(field)?.show(value) ?? value);
+  }
+
+  protected typed(field: Field, text: string): void {
+    const number = text.trim() === '' ? null : Number(text);
+    if (field.kind === 'money') this.set(field.path, number === null ? null : Math.round(number * MINOR_PER_UNIT));
+    else this.set(field.path, number === null ? null : tidy(this.editable(field)?.read(number) ?? number));
+  }
+
+  protected set(path: string, value: unknown): void {
+    let next = withValue(this.draft(), path, value);
+    // Another body starts from its own proportions.
+    if (path === 'body') next = { ...next, dimensions: defaultDimensions(value as Body) } as AnyItem;
+    this.draft.set(next);
+    this.changed.emit(next);
+  }
+
+  protected toggle(path: string, value: string | number, on: boolean): void {
+    const list = valueAt(this.draft(), path) as readonly (string | number)[];
+    this.set(path, on ? [...list, value] : list.filter((one) => one !== value));
+  }
+
+  protected has(path: string, value: string | number): boolean {
+    return (valueAt(this.draft(), path) as readonly (string | number)[]).includes(value);
+  }
+}

@@ -1,0 +1,131 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { InputText } from 'primeng/inputtext';
+import { Select } from 'primeng/select';
+import { type MixPurpose, type ProductUse, labelReadings, mixPurposes, notations, readDilution } from '@esmero/core';
+import { contentName, fixed, readingName } from '@esmero/messages';
+
+const readings = labelReadings.map((value) => ({ value, label: readingName[value] }));
+
+const fresh = (purpose: MixPurpose): ProductUse => ({
+  purpose,
+  dilution: { label: { waterless: '4', presoak: '50', wash: '256', glass: '9' }[purpose], reading: 'water' },
+  weakest: null,
+  strongest: null,
+  origin: 'practice',
+});
+
+interface Row {
+  readonly purpose: MixPurpose;
+  readonly name: string;
+  readonly use: ProductUse | undefined;
+  /** The same strength said in the other ways. */
+  readonly means: string;
+}
+
+function meaning({ dilution }: ProductUse): string {
+  const read = readDilution(dilution);
+  if (!read.ok) return 'This number makes no mix under this reading.';
+  const said = notations(read.dilution);
+  return `1 to ${fixed(said.waterParts, 1)} water, 1 in ${fixed(said.wholeParts, 1)}, ${fixed(said.percent, 2)} %`;
+}
+
+/** What a product is used for, each use with its strength as the label says it. */
+@Component({
+  selector: 'esm-product-uses',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, InputText, Select],
+  template: `
+    @for (row of rows(); track row.purpose) {
+      <fieldset>
+        <legend>
+          <button
+            type="button"
+            class="chip"
+            [attr.aria-pressed]="row.use !== undefined"
+            (click)="row.use ? remove(row.purpose) : put(fresh(row.purpose))"
+          >
+            {{ row.name }}
+          </button>
+        </legend>
+        @if (row.use; as use) {
+          <div class="fields">
+            <div class="field">
+              <label [for]="'n-' + row.purpose">Number on the label (N)</label>
+              <input
+                pInputText
+                class="num"
+                inputmode="decimal"
+                maxlength="20"
+                [id]="'n-' + row.purpose"
+                [value]="use.dilution.label"
+                #label
+                (change)="put({ ...use, dilution: { label: label.value, reading: use.dilution.reading } })"
+              />
+            </div>
+            <div class="field">
+              <span [id]="'r-' + row.purpose">How the label means it</span>
+              <p-select
+                [options]="readings"
+                optionValue="value"
+                optionLabel="label"
+                [ariaLabelledBy]="'r-' + row.purpose"
+                [ngModel]="use.dilution.reading"
+                (ngModelChange)="put({ ...use, dilution: { label: use.dilution.label, reading: $event } })"
+                appendTo="body"
+              />
+            </div>
+            <div class="field">
+              <label [for]="'w-' + row.purpose">Weakest allowed, 1 to</label>
+              <input pInputText class="num" type="number" step="any" [id]="'w-' + row.purpose" [value]="use.weakest" #weak (change)="put({ ...use, weakest: parts(weak.value) })" />
+            </div>
+            <div class="field">
+              <label [for]="'s-' + row.purpose">Strongest allowed, 1 to</label>
+              <input pInputText class="num" type="number" step="any" [id]="'s-' + row.purpose" [value]="use.strongest" #strong (change)="put({ ...use, strongest: parts(strong.value) })" />
+            </div>
+            <p class="wide soft num">{{ row.means }}</p>
+          </div>
+        }
+      </fieldset>
+    }
+  `,
+  styles: `
+    fieldset {
+      border: 0;
+      padding: 0;
+      margin: 0 0 0.6rem;
+    }
+    legend {
+      padding: 0 0 0.35rem;
+    }
+    p {
+      margin: 0;
+    }
+  `,
+})
+export class ProductUsesComponent {
+  readonly uses = input.required<readonly ProductUse[]>();
+  readonly changed = output<readonly ProductUse[]>();
+
+  protected readonly readings = readings;
+  protected readonly fresh = fresh;
+  protected readonly rows = computed(() =>
+    mixPurposes.map((purpose): Row => {
+      const use = this.uses().find((one) => one.purpose === purpose);
+      return { purpose, name: contentName[purpose], use, means: use ? meaning(use) : '' };
+    }),
+  );
+
+  protected put(use: ProductUse): void {
+    const others = this.uses().filter(({ purpose }) => purpose !== use.purpose);
+    this.changed.emit(mixPurposes.flatMap((p) => [...others, use].filter(({ purpose }) => purpose === p)));
+  }
+
+  protected remove(purpose: MixPurpose): void {
+    this.changed.emit(this.uses().filter((use) => use.purpose !== purpose));
+  }
+
+  protected parts(text: string): number | null {
+    return text.trim() === '' ? null : Number(text);
+  }
+}

@@ -1,0 +1,135 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  computed,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
+import type { Vehicle, Zone, ZoneId } from '@esmero/core';
+import { zoneName } from '@esmero/messages';
+import { type Direction, type Lie, type PlacedZone, netOf, neighbour } from './net-layout';
+import { type Looks, type ZoneLook, plainLook } from './zone-look';
+
+const arrows: Readonly<Record<string, Direction>> = {
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+};
+
+interface Drawn extends PlacedZone {
+  readonly look: ZoneLook;
+  readonly label: string;
+  readonly texture: string | null;
+  readonly writes: boolean;
+}
+
+/** Least distance to the edges for writing on a zone, metres. */
+const WRITING_ROOM = 0.085;
+
+const textures: Readonly<Partial<Record<ZoneLook['fill'], string>>> = {
+  unseen: 'url(#unseen)',
+  'soil-1': 'url(#soil-1)',
+  'soil-2': 'url(#soil-2)',
+  'soil-3': 'url(#soil-3)',
+  'soil-4': 'url(#soil-4)',
+  'soil-5': 'url(#soil-5)',
+  leave: 'url(#leave)',
+};
+
+/**
+ * The car unfolded on one surface, drawn from the polygons that the core computes with. One zone at
+ * a time has the keyboard focus; arrows move it across the net.
+ */
+@Component({
+  selector: 'esm-car-net',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './car-net.component.html',
+  styleUrl: './car-net.component.css',
+})
+export class CarNetComponent {
+  readonly zones = input.required<readonly Zone[]>();
+  readonly vehicle = input.required<Vehicle>();
+  readonly looks = input.required<Looks>();
+  readonly lie = input<Lie>('across');
+  readonly current = input<ZoneId | null>(null);
+  readonly lit = input<ReadonlySet<ZoneId>>(new Set());
+  /** Dragging paints: the page must not scroll under the finger. */
+  readonly paints = input(false);
+  readonly caption = input('The car, unfolded');
+
+  /** A zone was pressed, or dragged over within the same stroke. */
+  readonly pressed = output<{ id: ZoneId; stroke: string }>();
+  readonly pointed = output<ZoneId | null>();
+  readonly focused = output<ZoneId>();
+
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  private readonly stroke = signal<{ name: string; last: ZoneId } | null>(null);
+  private strokes = 0;
+
+  protected readonly net = computed(() => netOf(this.zones(), this.vehicle().dimensions, this.lie()));
+  protected readonly drawn = computed(() =>
+    this.net().zones.map((placed): Drawn => {
+      const look = this.looks().get(placed.zone.id) ?? plainLook;
+      return {
+        ...placed,
+        look,
+        label: look.says ? `${zoneName(placed.zone.id)}: ${look.says}` : zoneName(placed.zone.id),
+        texture: textures[look.fill] ?? null,
+        writes: look.mark !== '' && placed.room >= WRITING_ROOM,
+      };
+    }),
+  );
+  /** The zone that Tab reaches. */
+  protected readonly entry = computed(() => this.current() ?? this.drawn()[0]?.zone.id ?? null);
+
+  protected press(event: PointerEvent, id: ZoneId): void {
+    if (event.button !== 0) return;
+    // Without capture, a drag over other zones reports those zones.
+    (event.target as Element).releasePointerCapture?.(event.pointerId);
+    this.stroke.set({ name: this.nextStroke(), last: id });
+    this.pressed.emit({ id, stroke: this.stroke()!.name });
+  }
+
+  protected move(event: PointerEvent): void {
+    const stroke = this.stroke();
+    if (!stroke || !this.paints() || event.buttons === 0) return;
+    const id = this.zoneAt(event);
+    if (!id || id === stroke.last) return;
+    this.stroke.set({ ...stroke, last: id });
+    this.pressed.emit({ id, stroke: stroke.name });
+  }
+
+  protected release(): void {
+    this.stroke.set(null);
+  }
+
+  protected key(event: KeyboardEvent, id: ZoneId): void {
+    const direction = arrows[event.key];
+    if (direction) {
+      event.preventDefault();
+      const next = neighbour(this.net(), id, direction);
+      if (next) this.focus(next);
+    } else if (event.key === 'Enter' || event.key === ' ') {
+      event.preventDefault();
+      this.pressed.emit({ id, stroke: this.nextStroke() });
+    }
+  }
+
+  focus(id: ZoneId): void {
+    this.host.nativeElement.querySelector<SVGElement>(`[data-zone="${id}"]`)?.focus();
+  }
+
+  private nextStroke(): string {
+    return `stroke-${Date.now()}-${++this.strokes}`;
+  }
+
+  /** Touch keeps reporting the zone where it began: look at what lies under the finger. */
+  private zoneAt(event: PointerEvent): ZoneId | null {
+    const at = document.elementFromPoint(event.clientX, event.clientY);
+    return (at?.closest('[data-zone]')?.getAttribute('data-zone') as ZoneId | null) ?? null;
+  }
+}

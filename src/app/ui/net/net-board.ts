@@ -1,0 +1,26 @@
+import { Injectable, type Signal, computed, signal } from '@angular/core';
+import type { ZoneId } from '@esmero/core';
+import { type Looks } from './zone-look';
+
+/** What the one net shows and does while a stage is open. */
+export interface NetMode {
+  readonly caption: string;
+  readonly looks: Signal<Looks>;
+  /** Dragging over zones presses each of them. */
+  readonly paints: boolean;
+  press(id: ZoneId, stroke: string): void;
+  /** A key on a zone; true when it meant something here. */
+  key?(key: string, id: ZoneId): boolean;
+}
+
+/** Stages take turns at the net: each brings its own mode and leaves nothing behind. */
+@Injectable({ providedIn: 'root' })
+export class NetBoard {
+  private readonly _mode = signal<NetMode | null>(null);
+  readonly mode = this._mode.asReadonly();
+  readonly looks = computed((): Looks => this._mode()?.looks() ?? new Map());
+
+  use(mode: NetMode): void {
+    this._mode.set(mode);
+  }
+}

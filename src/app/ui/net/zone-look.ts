@@ -1,0 +1,35 @@
+import type { SoilLevel, TreatmentId, ZoneId } from '@esmero/core';
+
+/** How a zone shows on the net in a stage. */
+export interface ZoneLook {
+  /** A soil level, a kind of treatment, or nothing. */
+  readonly fill: 'unseen' | `soil-${SoilLevel}` | 'waterless' | 'rinseless' | 'presoak' | 'leave' | 'plain';
+  readonly flushed: boolean;
+  /** Short writing on the zone where there is room. */
+  readonly mark: string;
+  /** Spoken after the zone's name. */
+  readonly says: string;
+  readonly faded: boolean;
+}
+
+export type Looks = ReadonlyMap<ZoneId, ZoneLook>;
+
+export const plainLook: ZoneLook = { fill: 'plain', flushed: false, mark: '', says: '', faded: false };
+
+/** The family of marks and colours that a treatment belongs to. */
+export function treatmentFill(treatment: TreatmentId): ZoneLook['fill'] {
+  if (treatment === 'leave') return 'leave';
+  if (treatment.endsWith('/presoak-rinseless')) return 'presoak';
+  return treatment.endsWith('/rinseless') ? 'rinseless' : 'waterless';
+}
+
+export const isFlushed = (treatment: TreatmentId): boolean =>
+  treatment !== 'leave' && !treatment.startsWith('none/');
+
+/** One letter and a stroke for a flush: the same marks on the car, in the list and on paper. */
+export const treatmentMark: Readonly<Record<ZoneLook['fill'] & ('waterless' | 'rinseless' | 'presoak' | 'leave'), string>> = {
+  waterless: 'W',
+  rinseless: 'R',
+  presoak: 'P+R',
+  leave: '×',
+};

@@ -1,0 +1,88 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { scaleLinear } from 'd3-scale';
+import type { Plan, Step, ZoneId } from '@esmero/core';
+import { clock, stepText } from '@esmero/messages';
+
+interface Bar {
+  readonly step: Step;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly says: string;
+}
+
+const WIDTH = 600;
+const LANE = 26;
+const TOP = 18;
+
+/** The clock from left to right, one lane a person; waiting is left open. */
+@Component({
+  selector: 'esm-run-chart',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg [attr.viewBox]="'0 0 ' + width + ' ' + height()" role="img" [attr.aria-label]="says()">
+      @for (tick of ticks(); track tick.x) {
+        <path class="tick" [attr.d]="'M' + tick.x + ' 14V' + height()" />
+        <text [attr.x]="tick.x" y="10" [attr.text-anchor]="tick.x > 580 ? 'end' : 'middle'">{{ tick.text }}</text>
+      }
+      @for (bar of bars(); track $index) {
+        <rect
+          [attr.x]="bar.x"
+          [attr.y]="bar.y"
+          [attr.width]="bar.width"
+          height="20"
+          [attr.data-kind]="bar.step.kind"
+          (pointerenter)="pointed.emit(bar.step.zoneId)"
+          (pointerleave)="pointed.emit(null)"
+        >
+          <title>{{ bar.says }}</title>
+        </rect>
+      }
+    </svg>
+    <p class="key soft">
+      @for (one of key; track one[0]) {
+        <span><i [attr.data-kind]="one[0]"></i>{{ one[1] }}</span>
+      }
+    </p>
+  `,
+  styleUrl: './run-chart.component.css',
+})
+export class RunChartComponent {
+  readonly plan = input.required<Plan>();
+  readonly pointed = output<ZoneId | null>();
+
+  protected readonly width = WIDTH;
+  protected readonly key = [
+    ['setup', 'set up, pack'],
+    ['flush', 'flush'],
+    ['spray', 'wet'],
+    ['wipe', 'wash'],
+    ['finish', 'finish, dry'],
+    ['wait', 'waiting'],
+  ] as const;
+
+  private readonly workers = computed(() => Math.max(1, ...this.plan().timeline.steps.map(({ worker }) => worker + 1)));
+  protected readonly height = computed(() => TOP + LANE * this.workers());
+  private readonly minute = computed(() =>
+    scaleLinear([0, Math.max(1, this.plan().timeline.elapsedS / 60)], [0, WIDTH]),
+  );
+  protected readonly ticks = computed(() =>
+    this.minute()
+      .ticks(7)
+      .map((minute) => ({ x: this.minute()(minute), text: String(minute) })),
+  );
+  protected readonly bars = computed(() => {
+    const time = (seconds: number): number => this.minute()(seconds / 60);
+    return this.plan().timeline.steps.map((step): Bar => ({
+      step,
+      x: time(step.startS),
+      y: TOP + step.worker * LANE,
+      width: Math.max(0.7, time(step.endS) - time(step.startS)),
+      says: `${clock(step.startS)} to ${clock(step.endS)} ${stepText(step)}`,
+    }));
+  });
+  protected readonly says = computed(() => {
+    const { elapsedS, waitingS } = this.plan().timeline;
+    return `The run by the clock: ${clock(elapsedS)} in all, of it ${clock(waitingS)} waiting for dwell`;
+  });
+}

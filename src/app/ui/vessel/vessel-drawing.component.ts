@@ -1,0 +1,129 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { scaleLinear } from 'd3-scale';
+import type { Fill, Mix } from '@esmero/core';
+import { type Units, contentName } from '@esmero/messages';
+
+interface Shape {
+  /** Outline from the brim down and around, in a box 100 wide and 150 high. */
+  readonly outline: string;
+  readonly brim: number;
+  readonly floor: number;
+  readonly fittings: string;
+}
+
+const shapes: Readonly<Record<Mix['vessel']['kind'], Shape>> = {
+  bucket: { outline: 'M8 30L18 142H82L92 30Z', brim: 30, floor: 142, fittings: 'M8 30C20 4 80 4 92 30M5 30H95' },
+  'pump-sprayer': {
+    outline: 'M22 50Q22 38 36 38H64Q78 38 78 50V142H22Z',
+    brim: 38,
+    floor: 142,
+    fittings: 'M43 38V22H57V38M50 22V8M38 8H62M62 28H90V36',
+  },
+  'spray-bottle': {
+    outline: 'M38 46C26 54 24 62 24 72V142H76V72C76 62 74 54 62 46Z',
+    brim: 46,
+    floor: 142,
+    fittings: 'M40 46V34H60V46M40 34V20H78V26L60 30M40 22L30 40',
+  },
+};
+
+interface Line {
+  readonly y: number;
+  readonly text: string;
+  readonly textY: number;
+}
+
+/** Least distance between two writings beside the vessel. */
+const APART = 13;
+
+/** A vessel with its lines: water to here, then product to there, never above the working line. */
+@Component({
+  selector: 'esm-vessel-drawing',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <svg viewBox="0 0 230 150" role="img" [attr.aria-label]="says()">
+      <defs>
+        <clipPath [attr.id]="clip()">
+          <path [attr.d]="shape().outline" />
+        </clipPath>
+      </defs>
+      <g [attr.clip-path]="'url(#' + clip() + ')'">
+        <rect x="0" [attr.y]="waterY()" width="100" height="150" class="water" />
+        <rect x="0" [attr.y]="totalY()" width="100" [attr.height]="waterY() - totalY()" class="product" />
+      </g>
+      <path [attr.d]="shape().outline" class="wall" />
+      <path [attr.d]="shape().fittings" class="wall" />
+      @for (line of lines(); track line.text) {
+        <path class="line" [attr.d]="'M4 ' + line.y + 'H100L112 ' + line.textY" />
+        <text x="115" [attr.y]="line.textY" dominant-baseline="central">{{ line.text }}</text>
+      }
+    </svg>
+  `,
+  styles: `
+    svg {
+      width: 100%;
+      max-width: 21rem;
+      display: block;
+    }
+    .wall {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 2;
+      stroke-linejoin: round;
+    }
+    .water {
+      fill: #a9cfe0;
+    }
+    .product {
+      fill: #e5a43c;
+    }
+    .line {
+      fill: none;
+      stroke: var(--ink-soft);
+      stroke-dasharray: 3 2;
+    }
+    text {
+      font-size: 9.5px;
+      fill: var(--ink);
+      font-variant-numeric: tabular-nums;
+    }
+  `,
+})
+export class VesselDrawingComponent {
+  readonly mix = input.required<Mix>();
+  readonly fill = input.required<Fill>();
+  readonly units = input.required<Units>();
+
+  protected readonly shape = computed(() => shapes[this.mix().vessel.kind]);
+  protected readonly clip = computed(() => `clip-${this.mix().content}-${this.fill().totalMl.toFixed(0)}`);
+  private readonly level = computed(() => {
+    const { brim, floor } = this.shape();
+    return scaleLinear([0, this.mix().vessel.capacityMl], [floor, brim]).clamp(true);
+  });
+  protected readonly waterY = computed(() => this.level()(this.fill().waterMl));
+  /** A thin layer is still drawn so that it can be seen. */
+  protected readonly totalY = computed(() => {
+    const { dose, totalMl } = this.fill();
+    return dose ? Math.min(this.level()(totalMl), this.waterY() - 2.5) : this.waterY();
+  });
+
+  protected readonly lines = computed((): readonly Line[] => {
+    const { vessel } = this.mix();
+    const { waterMl, dose } = this.fill();
+    const u = this.units();
+    const wanted = [
+      { y: this.level()(vessel.capacityMl * vessel.workingShare), text: `working line ${u.volume(vessel.capacityMl * vessel.workingShare)}` },
+      ...(dose ? [{ y: this.totalY(), text: `then product ${u.volume(dose.measured.deliveredMl)}` }] : []),
+      { y: this.waterY(), text: `water to ${u.volume(waterMl)}` },
+    ].sort((p, q) => p.y - q.y);
+    let below = -Infinity;
+    return wanted.map((line) => {
+      below = Math.max(line.y, below + APART);
+      return { ...line, textY: Math.min(below, 144) };
+    });
+  });
+
+  protected readonly says = computed(
+    () => `${contentName[this.mix().content]} in ${this.mix().vessel.name}: ${this.lines().map(({ text }) => text).join(', ')}`,
+  );
+}

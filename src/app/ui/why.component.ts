@@ -1,0 +1,91 @@
+import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
+import { Dialog } from 'primeng/dialog';
+import { type Figure, assumptionTable } from '@esmero/core';
+import { type Units, figureText, figureValue, originName, partName } from '@esmero/messages';
+
+/** A figure that is asked about. */
+export interface Asked {
+  readonly title: string;
+  readonly figure: Figure;
+}
+
+/** Where a number comes from: its parts, and the assumptions behind it. */
+@Component({
+  selector: 'esm-why',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Dialog],
+  template: `
+    <p-dialog
+      [header]="asked()?.title ?? ''"
+      [visible]="asked() !== null"
+      (visibleChange)="asked.set(null)"
+      [modal]="true"
+      [dismissableMask]="true"
+      [draggable]="false"
+      [style]="{ width: 'min(34rem, 94vw)' }"
+    >
+      @if (asked(); as asked) {
+        <p>
+          <strong class="num">{{ total() }}</strong>, {{ origin() }}@if (asked.figure.unit === 'index') {: a relative
+          index of ours, not a measurement}.
+        </p>
+        @if (parts().length > 0) {
+          <table>
+            <caption class="sr-only">Parts of the figure</caption>
+            <tbody>
+              @for (part of parts(); track part.name) {
+                <tr>
+                  <td>{{ part.name }}</td>
+                  <td class="num">{{ part.text }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        }
+        @if (uses().length > 0) {
+          <h3>Figures it rests on</h3>
+          <table>
+            <tbody>
+              @for (use of uses(); track use.note) {
+                <tr>
+                  <td>{{ use.note }}</td>
+                  <td class="num">{{ use.value }} {{ use.unit }}</td>
+                  <td class="soft">{{ use.origin }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        }
+      }
+    </p-dialog>
+  `,
+  styles: `
+    h3 {
+      margin-top: 1rem;
+    }
+  `,
+})
+export class WhyComponent {
+  readonly asked = model<Asked | null>(null);
+  readonly units = input.required<Units>();
+  readonly currency = input('EUR');
+
+  protected readonly total = computed(() => {
+    const asked = this.asked();
+    return asked ? figureValue(asked.figure, this.units(), this.currency()) : '';
+  });
+  protected readonly origin = computed(() => originName[this.asked()?.figure.origin ?? 'computed']);
+  protected readonly parts = computed(() => {
+    const figure = this.asked()?.figure;
+    if (!figure) return [];
+    return [...figure.parts]
+      .sort((p, q) => q.value - p.value)
+      .map(({ code, value }) => ({
+        name: partName(code),
+        text: figureText(value, figure.unit, this.units(), this.currency()),
+      }));
+  });
+  protected readonly uses = computed(() =>
+    (this.asked()?.figure.uses ?? []).map((key) => assumptionTable[key]),
+  );
+}

@@ -1,0 +1,53 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import type { Zone, ZonePlan, ZoneSoil } from '@esmero/core';
+import { type Units, indexText, surfaceName, treatmentName, zoneName } from '@esmero/messages';
+import { soilWords } from './net/looks';
+
+/** One zone in a few lines: what it is, what lies on it, what will be done. */
+@Component({
+  selector: 'esm-zone-card',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (zone(); as zone) {
+      <strong>{{ name() }}</strong>
+      <span class="num soft">{{ facts() }}</span>
+      <span><span class="soft">Seen:</span> {{ soil() }}</span>
+      <span><span class="soft">Plan:</span> {{ treatment() }}</span>
+    } @else {
+      <span class="soft">Point at, press or Tab to a zone to read it here.</span>
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.15rem 1rem;
+      align-items: baseline;
+      min-height: 3.1rem;
+      padding: 0.35rem 0.75rem;
+      border-top: 1px solid var(--line);
+      font-size: 0.95rem;
+    }
+  `,
+})
+export class ZoneCardComponent {
+  readonly zone = input.required<Zone | undefined>();
+  readonly seen = input.required<ZoneSoil | undefined>();
+  readonly plan = input.required<ZonePlan | undefined>();
+  readonly units = input.required<Units>();
+
+  protected readonly name = computed(() => zoneName(this.zone()!.id));
+  protected readonly facts = computed(() => {
+    const { areaM2, tiltDeg, surface } = this.zone()!;
+    return `${this.units().area(areaM2)} · ${surfaceName[surface]} · tilted ${tiltDeg.toFixed(0)}°`;
+  });
+  protected readonly soil = computed(() => soilWords(this.seen()));
+  protected readonly treatment = computed(() => {
+    const plan = this.plan();
+    if (!plan) return 'being worked out';
+    const { option, treatment } = plan;
+    return option
+      ? `${treatmentName(treatment)}, index ${indexText(option.marring.index)}`
+      : treatmentName(treatment);
+  });
+}

@@ -1,0 +1,110 @@
+import type { Choices, Job, LibraryEntry, LibraryItems, LibraryKind, MeasuringDevice } from '../model';
+import { celsius, metres, ml } from '../units';
+import { defaultDimensions } from '../vehicle';
+
+/** Choices that most would make; each is a school that a job may change. */
+export const defaultChoices: Choices = {
+  school: 'balanced',
+  method: 'auto',
+  wheels: 'auto',
+  glass: 'first',
+  bucket: 'one-guarded',
+  soakedTowel: 'demote',
+  soakedSides: 4,
+  fixed: {},
+  assumptions: {},
+};
+
+const syringe: MeasuringDevice = { kind: 'syringe', stepMl: ml(1), capacityMl: ml(60) };
+
+/** A new item of a kind with sensible values to start from. */
+export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItems[K] } = {
+  vehicle: (id) => ({
+    id,
+    name: 'New vehicle',
+    body: 'sedan',
+    dimensions: defaultDimensions('sedan'),
+    finish: 'clear-coat',
+    colour: 'mid',
+    cladding: false,
+  }),
+  site: (id) => ({
+    id,
+    name: 'New site',
+    waterL: 20,
+    tap: false,
+    power: false,
+    runoff: 'forbidden',
+    captureL: 0,
+    indoors: false,
+    minutes: 120,
+    workers: 1,
+    airC: celsius(20),
+    panelC: null,
+    liquidC: celsius(18),
+  }),
+  product: (id) => ({
+    id,
+    name: 'New product',
+    uses: [
+      {
+        purpose: 'waterless',
+        dilution: { label: '4', reading: 'water' },
+        weakest: null,
+        strongest: null,
+        origin: 'practice',
+      },
+    ],
+    sizeMl: ml(500),
+    priceMinor: null,
+    maxPanelC: celsius(40),
+    notOnSurfaces: [],
+    notOnFinishes: [],
+    filmFactor: 1,
+    origin: 'practice',
+  }),
+  towel: (id) => ({
+    id,
+    name: 'New towels',
+    role: 'wash',
+    widthM: metres(0.4),
+    heightM: metres(0.4),
+    gsm: 350,
+    clean: 10,
+    origin: 'practice',
+  }),
+  vessel: (id) => ({
+    id,
+    name: 'New vessel',
+    kind: 'spray-bottle',
+    capacityMl: ml(750),
+    workingShare: 0.93,
+    chargeMl: ml(30),
+    origin: 'practice',
+  }),
+};
+
+const onShelf = <K extends LibraryKind>(library: readonly LibraryEntry[], kind: K): LibraryItems[K][] =>
+  library.filter((e) => e.kind === kind && !e.archived).map((e) => e.item as LibraryItems[K]);
+
+/** A new job on what is on the shelf; nothing has been looked at yet. */
+export function newJob(id: string, date: string, library: readonly LibraryEntry[]): Job {
+  const vehicle = onShelf(library, 'vehicle')[0] ?? newItem.vehicle('vehicle');
+  return {
+    id,
+    name: 'New job',
+    client: '',
+    date,
+    note: '',
+    currency: 'EUR',
+    vehicle,
+    site: onShelf(library, 'site')[0] ?? newItem.site('site'),
+    products: onShelf(library, 'product'),
+    vessels: onShelf(library, 'vessel'),
+    towels: onShelf(library, 'towel'),
+    device: syringe,
+    soil: {},
+    choices: defaultChoices,
+  };
+}
+

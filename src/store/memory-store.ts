@@ -1,0 +1,44 @@
+import type { LibraryEntry } from '@esmero/core';
+import type { StoredJob } from './schema';
+import { type Kept, type Store, entryId, nextStored } from './store';
+
+const kept: Kept = { kind: 'kept' };
+
+/** Stands in where the browser keeps nothing: all is there until the tab closes. */
+export function memoryStore(): Store {
+  const jobs = new Map<string, StoredJob>();
+  const entries = new Map<string, LibraryEntry>();
+  const settings = new Map<string, unknown>();
+  const saveJob: Store['saveJob'] = async (job, base) => {
+    const next = nextStored(jobs.get(job.id), job, base);
+    if (!next.ok) return { kind: 'conflict', theirs: next.theirs };
+    jobs.set(job.id, next.stored);
+    return { kind: 'saved', revision: next.stored.revision };
+  };
+  return {
+    durable: false,
+    jobs: async () => [...jobs.values()].sort((p, q) => q.changedAt - p.changedAt),
+    job: async (id) => jobs.get(id),
+    saveJob,
+    archiveJob: async (id, archived) => {
+      const present = jobs.get(id);
+      if (present) jobs.set(id, { ...present, archived });
+      return kept;
+    },
+    library: async () => [...entries.values()],
+    saveEntry: async (entry) => {
+      entries.set(entryId(entry), entry);
+      return kept;
+    },
+    merge: async (collection) => {
+      for (const entry of collection.library) entries.set(entryId(entry), entry);
+      for (const job of collection.jobs) await saveJob(job, null);
+      return kept;
+    },
+    setting: async (key) => settings.get(key),
+    keepSetting: async (key, value) => {
+      settings.set(key, value);
+      return kept;
+    },
+  };
+}

@@ -1,0 +1,56 @@
+import type { Job } from '@esmero/core';
+import { wrap } from 'comlink';
+import type { Answer, Planner } from './protocol';
+
+export type { Answer, Planner } from './protocol';
+
+/** Asks the planner, wherever it runs. */
+type Ask = (job: Job) => Promise<Answer>;
+
+export type Latest = Answer | { readonly kind: 'stale' };
+
+/**
+ * One question at a time, and only the newest one waits: a question that has been overtaken is
+ * answered `stale` without being asked, and an answer that comes too late is dropped.
+ */
+export class LatestOnly {
+  private newest = 0;
+  private busy: Promise<unknown> = Promise.resolve();
+
+  constructor(private readonly ask: Ask) {}
+
+  async plan(job: Job): Promise<Latest> {
+    const mine = ++this.newest;
+    const before = this.busy;
+    let done = (): void => {};
+    this.busy = new Promise<void>((resolve) => (done = resolve));
+    await before;
+    if (mine !== this.newest) {
+      done();
+      return { kind: 'stale' };
+    }
+    const answer = await this.ask(job).catch((error: unknown): Answer => ({
+      kind: 'failed',
+      message: error instanceof Error ? error.message : String(error),
+    }));
+    done();
+    return mine === this.newest ? answer : { kind: 'stale' };
+  }
+}
+
+/** Rejects as soon as the worker itself breaks, so that no question waits for ever. */
+const broken = (worker: Worker): Promise<never> =>
+  new Promise((_resolve, reject) => {
+    worker.addEventListener('error', (event) =>
+      reject(new Error(event.message || 'The planner could not be started. Reload the page.')),
+    );
+  });
+
+/** The planner in a web worker of its own. */
+export function workerPlanner(): LatestOnly {
+  const worker = new Worker(new URL('./planner.worker', import.meta.url), { type: 'module' });
+  const remote = wrap<Planner>(worker);
+  const failure = broken(worker);
+  failure.catch(() => undefined);
+  return new LatestOnly((job) => Promise.race([remote.plan(job), failure]));
+}
