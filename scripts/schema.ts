@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 // @ts-expect-error the library ships no types for its storage
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
+import { getMetadataStorage } from 'class-validator';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import '../src/exchange/documents/library';
 import type { Format } from '../src/exchange/envelope';
@@ -29,7 +30,7 @@ export function schemaOf(format: Format, document: string, title: string): objec
     $defs: Object.fromEntries(
       Object.entries(definitions).map(([name, schema]) => [
         name,
-        { ...schema, additionalProperties: false },
+        { ...schema, properties: withNulls(name, schema.properties ?? {}), additionalProperties: false },
       ]),
     ),
   };
@@ -37,9 +38,30 @@ export function schemaOf(format: Format, document: string, title: string): objec
 
 const nothing = () => ({});
 
+type Properties = Readonly<Record<string, object>>;
+
+/** Fields that may be null, as `Document.field`. */
+const nullable = (): ReadonlySet<string> =>
+  new Set(
+    [...getMetadataStorage()['validationMetadatas'].values()]
+      .flat()
+      .filter(({ type }) => type === 'conditionalValidation')
+      .map(({ target, propertyName }) => `${(target as { name: string }).name}.${propertyName}`),
+  );
+
+const withNulls = (document: string, properties: Properties): Properties => {
+  const may = nullable();
+  return Object.fromEntries(
+    Object.entries(properties).map(([field, schema]) => [
+      field,
+      may.has(`${document}.${field}`) ? { anyOf: [schema, { type: 'null' }] } : schema,
+    ]),
+  );
+};
+
 /** Rules of our own that a schema cannot say. */
 const additionalConverters = Object.fromEntries(
-  ['isObject', 'uniqueBy', 'dilution', 'band', 'assumption', 'charge']
+  ['isObject', 'uniqueBy', 'dilution', 'band', 'assumption', 'charge', 'day']
     .concat(['height', 'wheelbase', 'overhang', 'clearance', 'wheel'])
     .map((name) => [name, nothing]),
 );

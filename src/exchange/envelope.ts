@@ -15,15 +15,19 @@ export interface Format {
 
 const no = (why: Unreadable): Read<never> => ({ ok: false, why });
 
-/** A file that was cut off ends in the middle of a value. */
-const isCut = (text: string): boolean => !/[}\]]\s*$/.test(text);
+/** A file that was cut off is sound up to its end; engines say so in words or by position. */
+function isCut(text: string, detail: string): boolean {
+  if (/end of (JSON|data|input)|unterminated/i.test(detail)) return true;
+  const position = /position (\d+)/.exec(detail)?.[1];
+  return position !== undefined && Number(position) >= text.trimEnd().length;
+}
 
 function parse(text: string): Read<unknown> {
   try {
     return { ok: true, value: JSON.parse(text) as unknown };
   } catch (error) {
     const detail = error instanceof Error ? error.message : String(error);
-    return no({ code: 'not-json', detail, cut: isCut(text) });
+    return no({ code: 'not-json', detail, cut: isCut(text, detail) });
   }
 }
 

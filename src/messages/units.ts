@@ -10,18 +10,17 @@ import {
 export const unitSystems = ['metric', 'us'] as const;
 export type UnitSystem = (typeof unitSystems)[number];
 
-/** A number with at most so many digits after the point, never "-0". */
+/** A number with so many digits after the point, with a true minus, never "-0". */
 export const fixed = (value: number, digits = 0): string => {
   const text = value.toFixed(digits);
-  return Number(text) === 0 ? (0).toFixed(digits) : text;
+  return Number(text) === 0 ? (0).toFixed(digits) : text.replace('-', '−');
 };
 
 /** Fewer digits the larger the number, so that all show about three. */
 const threeDigits = (value: number): string => {
   const size = Math.abs(value);
-  return fixed(value, size >= 100 ? 0 : size >= 10 ? 1 : size >= 1 ? 2 : 3).replace(/\.?0+$/, (zeros) =>
-    zeros.startsWith('.') ? '' : zeros,
-  );
+  const text = fixed(value, size >= 100 ? 0 : size >= 10 ? 1 : size >= 1 ? 2 : 3);
+  return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
 };
 
 /** A quantity that a form edits: its unit on the label, and the way there and back. */

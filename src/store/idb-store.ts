@@ -66,11 +66,18 @@ export async function idbStore(name = DB_NAME): Promise<Store> {
     merge: ({ library, jobs }) =>
       keep(async () => {
         const tx = db.transaction(['jobs', 'library'], 'readwrite');
-        for (const entry of library) await tx.objectStore('library').put(storedEntry(entry));
-        const store = tx.objectStore('jobs');
-        for (const job of jobs) {
-          const next = nextStored(await store.get(job.id), job, null);
-          if (next.ok) await store.put(next.stored);
+        try {
+          for (const entry of library) await tx.objectStore('library').put(storedEntry(entry));
+          const store = tx.objectStore('jobs');
+          for (const job of jobs) {
+            const next = nextStored(await store.get(job.id), job, null);
+            if (next.ok) await store.put(next.stored);
+          }
+        } catch (error) {
+          // Without this the part that went well would stay.
+          tx.done.catch(() => undefined);
+          tx.abort();
+          throw error;
         }
         await tx.done;
       }),

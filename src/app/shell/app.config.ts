@@ -11,6 +11,8 @@ import { deskFeature } from '../state/desk';
 import { planFeature } from '../state/plan';
 import { PLANNING, STORE, TABS } from '../state/ports';
 import * as settingsEffects from '../state/settings.effects';
+import { takenUp } from '../state/rescue';
+import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
 import { shelfFeature } from '../state/shelf';
 import { loadShelf, reloadAfterWrite, writeShelf } from '../state/shelf.effects';
@@ -28,7 +30,7 @@ export const appConfig: ApplicationConfig = {
     provideState(shelfFeature),
     provideState(settingsFeature),
     provideEffects(deskEffects, { loadShelf, reloadAfterWrite, writeShelf }, settingsEffects),
-    { provide: STORE, useFactory: openStore },
+    { provide: STORE, useFactory: () => openStore().then(seeded).then(takenUp) },
     { provide: TABS, useFactory: tabs },
     { provide: PLANNING, useFactory: workerPlanner },
     MessageService,

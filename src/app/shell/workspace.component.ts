@@ -70,9 +70,8 @@ export class WorkspaceComponent {
     this.board.mode()?.press(id, stroke);
   }
 
-  protected key(event: KeyboardEvent): void {
-    const id = this.view.current();
-    if (!id || event.ctrlKey || event.metaKey || event.altKey) return;
+  protected key({ id, event }: { id: ZoneId; event: KeyboardEvent }): void {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
     if (this.board.mode()?.key?.(event.key, id)) event.preventDefault();
   }
 

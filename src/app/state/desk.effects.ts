@@ -2,11 +2,12 @@ import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
-import { EMPTY, concatMap, debounceTime, filter, from, map, merge, mergeMap, of, switchMap } from 'rxjs';
+import { EMPTY, concatMap, debounceTime, filter, from, map, merge, mergeMap, of, switchMap, tap, throttleTime } from 'rxjs';
 import type { Job } from '@esmero/core';
 import type { Store, Tabs } from '@esmero/store';
 import { deskActions, deskFeature } from './desk';
 import { PLANNING, SAVE_AFTER, STORE, TABS } from './ports';
+import { leaveBehind } from './rescue';
 import { planActions } from './plan';
 import { shelfActions } from './shelf';
 
@@ -62,7 +63,7 @@ async function save(store: Store, tabs: Tabs, job: Job, base: number) {
   }
 }
 
-/** Saves shortly after the last change, at once when the page is hidden, one save after the other. */
+/** Saves a change at once, a stroke of them in steps, all when the page is hidden; never two saves at a time. */
 export const saveDesk = createEffect(
   (
     actions = inject(Actions),
@@ -74,7 +75,8 @@ export const saveDesk = createEffect(
     merge(
       actions.pipe(
         ofType(deskActions.edited, deskActions.undo, deskActions.redo),
-        debounceTime(after),
+        // The first change at once, so that a reload right after it finds it; a stroke in steps.
+        throttleTime(after, undefined, { leading: true, trailing: true }),
       ),
       actions.pipe(
         ofType(deskActions.flush, deskActions.keepMine, deskActions.keepBoth, deskActions.retrySave),
@@ -96,6 +98,19 @@ export const saveDesk = createEffect(
       ),
     ),
   { functional: true },
+);
+
+/** A page that goes away with something unsaved leaves it where the next one looks first. */
+export const rescueDesk = createEffect(
+  (actions = inject(Actions), state = inject(State)) =>
+    actions.pipe(
+      ofType(deskActions.flush),
+      concatLatestFrom(() => state.select(deskFeature.selectDeskState)),
+      tap(([, { job, revision, saving }]) => {
+        if (job && saving.kind === 'dirty') leaveBehind({ job, base: revision });
+      }),
+    ),
+  { functional: true, dispatch: false },
 );
 
 /** Another tab has saved this job: without changes of our own we follow it; with them, we ask. */

@@ -12,5 +12,5 @@ export interface Planning {
 }
 export const PLANNING = new InjectionToken<Planning>('planning');
 
-/** Milliseconds without a change before a job is saved. */
-export const SAVE_AFTER = new InjectionToken<number>('save-after', { factory: () => 250 });
+/** Milliseconds between two saves while changes keep coming. */
+export const SAVE_AFTER = new InjectionToken<number>('save-after', { factory: () => 150 });

@@ -5,18 +5,7 @@ import type { KeepFault, Kept, Store } from '@esmero/store';
 import { STORE, TABS } from './ports';
 import { shelfActions } from './shelf';
 
-const SEEDED = 'seeded';
-
-/** On a first visit the demo is put on the shelf. */
-async function seed(store: Store): Promise<void> {
-  if (await store.setting(SEEDED)) return;
-  const { demo } = await import('@esmero/demo');
-  const kept = await store.merge(demo);
-  if (kept.kind === 'kept') await store.keepSetting(SEEDED, true);
-}
-
 async function contents(store: Store) {
-  await seed(store);
   const [library, jobs] = await Promise.all([store.library(), store.jobs()]);
   return shelfActions.loaded({ durable: store.durable, library, jobs });
 }

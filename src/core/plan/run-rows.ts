@@ -17,6 +17,8 @@ export interface RunRow {
   readonly treatment: TreatmentId | null;
   readonly worker: number;
   readonly startS: number;
+  /** When the wipe begins; a wetted zone dwells until then. The start for everything else. */
+  readonly wipeS: number;
   readonly endS: number;
   /** Seconds of each kind of step in this row. */
   readonly seconds: Readonly<Partial<Record<StepKind, number>>>;
@@ -78,6 +80,7 @@ export function runRows(plan: Plan): readonly RunRow[] {
         treatment: contact ? (zone?.treatment ?? null) : null,
         worker: first.worker,
         startS: Math.min(...steps.map(({ startS }) => startS)),
+        wipeS: beginsAt(steps),
         endS: Math.max(...steps.map(({ endS }) => endS)),
         seconds: secondsBy(steps),
         kit: first.kit,

@@ -115,40 +115,69 @@ function shareOut(ordered: readonly Ordered[], workers: number, a: Assumptions):
   return lists;
 }
 
-/** A zone that has been wetted and dwells. */
-interface Wet {
-  readonly one: Ordered;
-  readonly readyS: number;
-}
+const dwells = ({ option }: Ordered): boolean => option.work.spray > 0;
 
-/**
- * Wets ahead, up to the area allowed, while the first zones dwell; wipes each when its dwell is
- * over, and waits where there is nothing left to wet.
- */
-function workThrough(list: readonly Ordered[], worker: number, crew: Crew, a: Assumptions): void {
-  const slow = 1 + a.walking;
-  const task = (one: Ordered, kind: 'pretreat' | 'spray' | 'wipe' | 'finish'): number =>
-    crew.do(worker, { kind, zoneId: one.zone.id, kit: null, seconds: one.option.work[kind] * slow });
-  const wet: Wet[] = [];
-  let [wetM2, next] = [0, 0];
-  const mayWet = (): boolean => {
-    const one = list[next];
-    if (!one) return false;
-    return wet.length === 0 || wetM2 + one.zone.areaM2 <= aheadM2(contactOf(one), a);
-  };
-  while (next < list.length || wet.length > 0) {
-    while (mayWet() && (wet.length === 0 || crew.now(worker) < wet[0]!.readyS)) {
-      const one = list[next++]!;
-      task(one, 'pretreat');
-      const sprayedS = task(one, 'spray');
-      wet.push({ one, readyS: sprayedS + (one.option.work.spray > 0 ? one.option.dwellS : 0) });
-      wetM2 += one.zone.areaM2;
+/** One worker's way through a list of zones, wetting ahead so that dwells overlap with work. */
+class Way {
+  private readonly readyS = new Map<ZoneId, number>();
+  private wetM2 = 0;
+  private next = 0;
+
+  constructor(
+    private readonly list: readonly Ordered[],
+    private readonly worker: number,
+    private readonly crew: Crew,
+    private readonly a: Assumptions,
+  ) {}
+
+  walk(): void {
+    for (const one of this.list) {
+      if (dwells(one)) this.await(one);
+      else {
+        this.wetAheadOf(one);
+        this.do(one, 'pretreat');
+      }
+      this.do(one, 'wipe');
+      this.do(one, 'finish');
+      if (dwells(one)) this.wetM2 -= one.zone.areaM2;
     }
-    const { one, readyS } = wet.shift()!;
-    crew.waitUntil(worker, readyS, one.zone.id);
-    task(one, 'wipe');
-    task(one, 'finish');
-    wetM2 -= one.zone.areaM2;
+  }
+
+  /** Wets the zone if that has not been done, and others while it dwells; then waits for the rest. */
+  private await(one: Ordered): void {
+    while (!this.readyS.has(one.zone.id)) this.wet();
+    const ready = this.readyS.get(one.zone.id)!;
+    while (this.crew.now(this.worker) < ready && this.mayWet()) this.wet();
+    this.crew.waitUntil(this.worker, ready, one.zone.id);
+  }
+
+  /** A long dwell begins before work that needs none. */
+  private wetAheadOf(one: Ordered): void {
+    while (this.mayWet() && this.upcoming()!.option.dwellS > totalWork(one.option.work)) this.wet();
+  }
+
+  /** The next zone that is to be wetted; zones that are not are passed over. */
+  private upcoming(): Ordered | undefined {
+    while (this.next < this.list.length && !dwells(this.list[this.next]!)) this.next++;
+    return this.list[this.next];
+  }
+
+  private mayWet(): boolean {
+    const one = this.upcoming();
+    return one !== undefined && this.wetM2 + one.zone.areaM2 <= aheadM2(contactOf(one), this.a);
+  }
+
+  private wet(): void {
+    const one = this.upcoming()!;
+    this.next++;
+    this.do(one, 'pretreat');
+    this.readyS.set(one.zone.id, this.do(one, 'spray') + one.option.dwellS);
+    this.wetM2 += one.zone.areaM2;
+  }
+
+  private do(one: Ordered, kind: 'pretreat' | 'spray' | 'wipe' | 'finish'): number {
+    const seconds = one.option.work[kind] * (1 + this.a.walking);
+    return this.crew.do(this.worker, { kind, zoneId: one.zone.id, kit: null, seconds });
   }
 }
 
@@ -177,7 +206,7 @@ export function timelineOf(
   crew.meet();
   share('flush');
   crew.meet();
-  byWorker.forEach((list, worker) => workThrough(list, worker, crew, a));
+  byWorker.forEach((list, worker) => new Way(list, worker, crew, a).walk());
   crew.meet();
   share('glass');
   crew.meet();

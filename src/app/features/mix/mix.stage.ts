@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import { type DeviceKind, type Job, type Mix, deviceKinds, ml } from '@esmero/core';
-import { contentName, deviceName, fixed, mixSentences, money, originName, percent } from '@esmero/messages';
+import { type DeviceKind, type Dosed, type Job, type Mix, deviceKinds, ml } from '@esmero/core';
+import { type Units, contentName, deviceName, fixed, mixSentences, money, originName, percent } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
@@ -30,6 +30,14 @@ const bandText = {
   'too-weak': 'After rounding, this is weaker than the label allows: measure with a finer device.',
   'too-strong': 'After rounding, this is stronger than the label allows: measure with a finer device.',
 } as const;
+
+/** What whole steps of the device make of the exact amount. */
+function roundingText({ productMl, measured }: Dosed, u: Units): string {
+  const exact = `Exactly it would be ${u.volume(productMl)}`;
+  if (Math.abs(measured.error) < 0.0005) return `${exact}, and the device can measure that.`;
+  const off = percent(Math.abs(measured.error), 1);
+  return `${exact}; whole steps of the device give ${off} too ${measured.error > 0 ? 'much' : 'little'}.`;
+}
 
 const devices: Readonly<Record<DeviceKind, { readonly stepMl: number; readonly capacityMl: number }>> = {
   cup: { stepMl: 5, capacityMl: 100 },
@@ -76,7 +84,7 @@ export class MixStage {
         ? `1 to ${fixed(mix.strength.waterParts, 1)} water = 1 in ${fixed(mix.strength.wholeParts, 1)} = ${fixed(mix.strength.percent, 2)} % (${originName[mix.use?.origin ?? 'label']})`
         : '',
       warning: dose && dose.band !== 'within' ? bandText[dose.band] : null,
-      rounding: dose ? `Exactly ${u.volume(dose.productMl)}; measured in whole steps it is ${percent(dose.measured.error, 1)} off.` : '',
+      rounding: dose ? roundingText(dose, u) : '',
       rest: `Panels take ${u.volume(mix.demandMl)}; ${u.volume(mix.leftoverMl)} stay in the vessel.`,
       cost: !mix.productName ? '' : mix.costMinor === null ? 'Price not known.' : money(mix.costMinor, currency),
     };

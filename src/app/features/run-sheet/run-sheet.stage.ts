@@ -27,6 +27,7 @@ interface Line {
   readonly row: RunRow;
   readonly at: string;
   readonly name: string;
+  readonly mark: string;
   readonly how: string;
   readonly lasts: string;
   readonly sides: string;
@@ -54,6 +55,16 @@ const jobStep = ({ seconds, kit }: RunRow): string => {
   const name = stepName[kind];
   return `${name[0]!.toUpperCase()}${name.slice(1)}${kit ? `: ${kitName[kit]}` : ''}`;
 };
+
+/** A dwell shorter than this needs no time of its own for the wetting. */
+const WORTH_A_TIME_S = 60;
+
+/** What is done, and when the zone is wetted where that is well before its turn. */
+function howText(row: RunRow): string {
+  if (!row.zoneId) return '';
+  const what = row.treatment ? treatmentName(row.treatment) : jobStep(row);
+  return row.wipeS - row.startS > WORTH_A_TIME_S ? `${what}, wet at ${clock(row.startS)}` : what;
+}
 
 /** The wash as a list to work down, on screen or on paper. */
 @Component({
@@ -119,9 +130,10 @@ export class RunSheetStage {
   private line(row: RunRow): Line {
     return {
       row,
-      at: clock(row.startS),
+      at: clock(row.wipeS),
       name: row.zoneId ? zoneName(row.zoneId) : jobStep(row),
-      how: row.treatment ? `${markOf(row.treatment)}  ${treatmentName(row.treatment)}` : row.zoneId ? jobStep(row) : '',
+      mark: row.treatment ? markOf(row.treatment) : '',
+      how: howText(row),
       lasts: clock(Object.values(row.seconds).reduce((sum, s) => sum + s, 0) - (row.seconds.wait ?? 0)),
       sides: sidesText(row),
     };

@@ -130,7 +130,7 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
 
 export type AnyItem = LibraryItems[LibraryKind];
 
-type Tree = { readonly [key: string]: unknown };
+type Tree = Readonly<Record<string, unknown>>;
 
 export const valueAt = (item: unknown, path: string): unknown =>
   path.split('.').reduce<unknown>((value, key) => (value as Tree | undefined)?.[key], item);

@@ -24,11 +24,22 @@ interface Drawn extends PlacedZone {
   readonly look: ZoneLook;
   readonly label: string;
   readonly texture: string | null;
-  readonly writes: boolean;
+  /** Height of the writing, metres; 0 where none would be readable. */
+  readonly letters: number;
 }
 
-/** Least distance to the edges for writing on a zone, metres. */
-const WRITING_ROOM = 0.085;
+/** Writing on a zone, metres: as high as it is read with ease, and no lower than it can be read. */
+const LETTERS = 0.135;
+const LEAST_LETTERS = 0.095;
+/** Width of a letter against its height, on average. */
+const LETTER_WIDTH = 0.56;
+
+/** The largest letters that fit between the edges. */
+function lettersFor(mark: string, room: number): number {
+  if (mark === '') return 0;
+  const fits = Math.min(LETTERS, (2 * room) / (mark.length * LETTER_WIDTH), 1.6 * room);
+  return fits >= LEAST_LETTERS ? fits : 0;
+}
 
 const textures: Readonly<Partial<Record<ZoneLook['fill'], string>>> = {
   unseen: 'url(#unseen)',
@@ -65,6 +76,8 @@ export class CarNetComponent {
   readonly pressed = output<{ id: ZoneId; stroke: string }>();
   readonly pointed = output<ZoneId | null>();
   readonly focused = output<ZoneId>();
+  /** A key on a zone that the net itself has no use for. */
+  readonly keyed = output<{ id: ZoneId; event: KeyboardEvent }>();
 
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly stroke = signal<{ name: string; last: ZoneId } | null>(null);
@@ -79,7 +92,7 @@ export class CarNetComponent {
         look,
         label: look.says ? `${zoneName(placed.zone.id)}: ${look.says}` : zoneName(placed.zone.id),
         texture: textures[look.fill] ?? null,
-        writes: look.mark !== '' && placed.room >= WRITING_ROOM,
+        letters: lettersFor(look.mark, placed.room),
       };
     }),
   );
@@ -116,7 +129,7 @@ export class CarNetComponent {
     } else if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault();
       this.pressed.emit({ id, stroke: this.nextStroke() });
-    }
+    } else this.keyed.emit({ id, event });
   }
 
   focus(id: ZoneId): void {

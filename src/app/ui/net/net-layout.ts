@@ -87,11 +87,13 @@ export function netOf(zones: readonly Zone[], dimensions: Dimensions, lie: Lie):
   const places = placesOf(zones, dimensions);
   const put = (view: View): Place => (point) => turned[lie](places[view](point));
   const placed = zones.map((zone): PlacedZone => {
-    const polygons = zone.polygons.map((polygon) => polygon.map(put(zone.view)));
+    const place = put(zone.view);
+    const { centre, room } = widest(zone.polygons);
     return {
       zone,
-      path: pathOf(polygons),
-      ...widest(polygons),
+      path: pathOf(zone.polygons.map((polygon) => polygon.map(place))),
+      centre: place(centre),
+      room,
     };
   });
   const points = zones.flatMap(({ view, polygons }) => polygons.flat().map(put(view)));

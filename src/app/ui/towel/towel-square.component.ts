@@ -34,7 +34,7 @@ function words(number: number, side: UsedSide | undefined): string {
   selector: 'esm-towel-square',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h4>
+    <h3>
       {{ name() }} <span class="soft">{{ role() }}</span>
       @if (towel().missing) {
         <span class="missing">not in the pile</span>
@@ -42,7 +42,7 @@ function words(number: number, side: UsedSide | undefined): string {
       @if (towel().demoted) {
         <span class="demoted">damp, gone down to washing</span>
       }
-    </h4>
+    </h3>
     <svg viewBox="-1 -1 164 78" role="group" [attr.aria-label]="name() + ', eight sides'">
       @for (cell of cells(); track cell.number) {
         <g

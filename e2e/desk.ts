@@ -1,0 +1,41 @@
+import { type Locator, type Page, expect } from '@playwright/test';
+
+/** The demo job that the story begins with. */
+export const deck = '/job/demo-deck';
+
+export const zone = (page: Page, id: string): Locator => page.locator(`[data-zone="${id}"]`);
+export const total = (page: Page, key: string): Locator => page.locator(`[data-total="${key}"] strong`);
+export const method = (page: Page): Locator => page.locator('esm-totals-strip .method strong');
+
+/** Opens a stage and waits until its plan stands. */
+export async function openStage(page: Page, stage: string, job = deck): Promise<void> {
+  await page.goto(`${job}/${stage}`);
+  await expect(method(page)).not.toHaveText('…');
+}
+
+/** Errors that a page must not have. */
+export function watchErrors(page: Page): string[] {
+  const errors: string[] = [];
+  page.on('pageerror', (error) => errors.push(error.message));
+  page.on('console', (message) => {
+    if (message.type() === 'error') errors.push(message.text());
+  });
+  return errors;
+}
+
+export const storedJob = (page: Page, id: string): Promise<{ revision: number; job: Record<string, unknown> } | undefined> =>
+  page.evaluate(
+    (key) =>
+      new Promise((resolve, reject) => {
+        const open = indexedDB.open('esmero');
+        open.onerror = () => reject(open.error);
+        open.onsuccess = () => {
+          const get = open.result.transaction('jobs').objectStore('jobs').get(key);
+          get.onsuccess = () => {
+            open.result.close();
+            resolve(get.result as never);
+          };
+        };
+      }),
+    id,
+  );

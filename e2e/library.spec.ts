@@ -1,0 +1,35 @@
+import { expect, test } from '@playwright/test';
+
+test('an item is added, changed, copied, put away and brought back', async ({ page }) => {
+  await page.goto('/library/towel');
+  await page.getByRole('button', { name: 'Add a towel batch' }).click();
+  await page.getByLabel('Name').fill('Sill towels, orange');
+  await page.getByLabel('Name').blur();
+  await expect(page.getByRole('heading', { name: 'Sill towels, orange' })).toBeVisible();
+  await page.getByLabel('Clean, towels').fill('-1');
+  await page.getByLabel('Clean, towels').blur();
+  await expect(page.getByText('Not kept')).toBeVisible();
+  await page.getByLabel('Clean, towels').fill('6');
+  await page.getByLabel('Clean, towels').blur();
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await page.getByRole('button', { name: 'Copy' }).click();
+  await expect(page.getByRole('heading', { name: 'Sill towels, orange (copy)' })).toBeVisible();
+  await page.locator('.head').getByRole('button', { name: 'Put away' }).last().click();
+  await expect(page.getByRole('button', { name: /\(copy\)/ })).toBeHidden();
+  await page.getByRole('button', { name: 'Put away' }).first().click();
+  await page.getByRole('button', { name: /\(copy\)/ }).click();
+  await page.getByRole('button', { name: 'Bring back' }).click();
+  await page.reload();
+  await expect(page.getByRole('button', { name: /Sill towels, orange/ })).toHaveCount(2);
+});
+
+test('a label shows the same strength in every notation', async ({ page }) => {
+  await page.goto('/library/product');
+  await page.getByRole('button', { name: /Waterless concentrate/ }).click();
+  await expect(page.getByText('1 to 4.0 water, 1 in 5.0, 20.00 %')).toBeVisible();
+  await page.getByLabel('Number on the label (N)').fill('0');
+  await page.getByLabel('Number on the label (N)').blur();
+  await page.getByRole('combobox', { name: 'How the label means it' }).click();
+  await page.getByRole('option', { name: 'N per cent of the mix' }).click();
+  await expect(page.getByText('Not kept')).toBeVisible();
+});

@@ -1,0 +1,104 @@
+import eslint from '@eslint/js';
+import angular from 'angular-eslint';
+import ngrx from '@ngrx/eslint-plugin/v9';
+import tseslint from 'typescript-eslint';
+
+/**
+ * The rooms of the house, from the ground up. Each may import what stands in `uses`, and nothing
+ * else of ours; its neighbours come in by their one door, the alias.
+ */
+export const rooms = [
+  { room: 'src/core', uses: [] },
+  { room: 'src/exchange', uses: ['core'] },
+  { room: 'src/messages', uses: ['core', 'exchange'] },
+  { room: 'src/worker', uses: ['core'] },
+  { room: 'src/store', uses: ['core'] },
+  { room: 'src/demo', uses: ['core'] },
+  { room: 'src/cli', uses: ['core', 'exchange', 'messages'] },
+  { room: 'src/app/theme', uses: [] },
+  { room: 'src/app/state', uses: ['core', 'exchange', 'messages', 'store', 'worker', 'demo'] },
+  { room: 'src/app/ui', uses: ['core', 'exchange', 'messages'] },
+  { room: 'src/app/features', uses: ['core', 'exchange', 'messages', 'store'] },
+  { room: 'src/app/shell', uses: ['core', 'messages', 'store', 'worker'] },
+  { room: 'server', uses: ['core', 'exchange'] },
+  { room: 'e2e', uses: [] },
+];
+
+const doors = ['core', 'exchange', 'messages', 'worker', 'store', 'demo'];
+
+/** Ways into parts of the application that stand above a room. */
+const above = {
+  'src/app/state': ['**/ui/**', '**/features/**', '**/shell/**'],
+  'src/app/ui': ['**/state/**', '**/features/**', '**/shell/**'],
+  'src/app/features': ['**/shell/**'],
+};
+
+const frameworks = ['@angular/*', '@ngrx/*', 'primeng/*', 'rxjs', 'express', 'idb', 'd3-*'];
+const withoutFrameworks = ['src/core', 'src/exchange', 'src/messages', 'src/demo', 'src/cli'];
+
+const importRule = ({ room, uses }) => ({
+  files: [`${room}/**/*.ts`],
+  rules: {
+    'no-restricted-imports': [
+      'error',
+      {
+        patterns: [
+          {
+            group: doors
+              .filter((door) => !uses.includes(door))
+              .map((door) => `@esmero/${door}`)
+              .concat('@esmero/*/**'),
+            message: `${room} does not know that room.`,
+          },
+          {
+            group: ['**/src/**', ...doors.map((door) => `**/../${door}`), ...doors.map((door) => `**/../${door}/**`)]
+              // Within the core, folders have such names too, and see each other.
+              .filter((pattern) => room !== 'src/core' || pattern === '**/src/**'),
+            message: 'Other rooms are entered by their alias, @esmero/….',
+          },
+          ...(room === 'src/app/features'
+            ? [{ regex: '^\\.\\./(?!\\.\\./)', message: 'A feature does not know another feature.' }]
+            : []),
+          ...(above[room] ? [{ group: above[room], message: `${room} does not know what stands above it.` }] : []),
+          ...(withoutFrameworks.includes(room)
+            ? [{ group: frameworks, message: `${room} is plain TypeScript.` }]
+            : []),
+        ],
+      },
+    ],
+  },
+});
+
+export default tseslint.config(
+  { ignores: ['dist/', '.angular/', '.cache/', 'coverage/', 'node_modules/', 'test-results/', 'playwright-report/'] },
+  eslint.configs.recommended,
+  {
+    files: ['**/*.ts'],
+    extends: [...tseslint.configs.strict, ...tseslint.configs.stylistic],
+    rules: {
+      // Numbers that an array is known to hold are asserted where the type cannot say so.
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-extraneous-class': 'off',
+      '@typescript-eslint/no-empty-function': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+    },
+  },
+  {
+    files: ['src/app/**/*.ts'],
+    extends: [...angular.configs.tsRecommended, ...ngrx.configs.store, ...ngrx.configs.effects],
+    processor: angular.processInlineTemplates,
+    rules: {
+      '@angular-eslint/component-class-suffix': 'off',
+      // An effect that is one pipe reads best as one expression.
+      '@ngrx/prefer-effect-callback-in-block-statement': 'off',
+      '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'esm', style: 'kebab-case' }],
+    },
+  },
+  {
+    files: ['src/app/**/*.html'],
+    extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+  },
+  ...rooms.map(importRule),
+  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', performance: 'readonly', setTimeout: 'readonly', fetch: 'readonly', structuredClone: 'readonly' } } },
+);

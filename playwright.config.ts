@@ -1,0 +1,36 @@
+import { defineConfig, devices } from '@playwright/test';
+
+const PORT = 4399;
+const executablePath = process.env['CHROMIUM'] ?? '/usr/bin/chromium';
+
+/** Drives the production build, as it is served, in Debian's Chromium. */
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
+  forbidOnly: !!process.env['CI'],
+  outputDir: 'test-results',
+  use: {
+    ...devices['Desktop Chrome'],
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath,
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--no-first-run',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node --import tsx server/main.ts',
+    env: { PORT: String(PORT) },
+    url: `http://127.0.0.1:${PORT}/health`,
+    reuseExistingServer: false,
+  },
+});

@@ -1,0 +1,76 @@
+import { spawnSync } from 'node:child_process';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { build, installChromium, installPackages } from './prepare.mjs';
+
+/** Runs everything that a change must pass, goes on after a failure, and closes with the count. */
+
+const REPORTS = '.cache/reports';
+const report = (name) => `${REPORTS}/${name}.json`;
+
+const run = (command, args, env = {}) =>
+  spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...env } }).status === 0;
+
+const read = (name) => {
+  try {
+    return JSON.parse(readFileSync(report(name), 'utf8'));
+  } catch {
+    return undefined;
+  }
+};
+
+/** A check without tests of its own counts as one. */
+const check = (command, args) => () => (run(command, args) ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
+
+/** Counts out of a report; a suite that failed without a failed test has not run as a whole. */
+const counted = (ok, counts) => {
+  const { passed, failed } = counts ?? { passed: 0, failed: 0 };
+  return { passed, failed: ok ? failed : Math.max(1, failed) };
+};
+
+const vitestCounts = (name) => {
+  const found = read(name);
+  return found && { passed: found.numPassedTests, failed: found.numFailedTests };
+};
+
+const vitest = (name, command, args) => () => counted(run(command, args), vitestCounts(name));
+
+const playwright = () => {
+  const ok = run('npx', ['playwright', 'test', '--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: report('browser') });
+  const stats = read('browser')?.stats;
+  return counted(ok, stats && { passed: stats.expected + stats.flaky, failed: stats.unexpected });
+};
+
+const typeChecked = ['src/core', 'src/exchange', 'src/messages', 'src/worker', 'src/store', 'src/demo', 'src/cli', 'server', 'scripts', 'e2e'];
+
+const checks = [
+  ['lint and import rules', check('npx', ['eslint', '.', '--max-warnings', '0'])],
+  ...typeChecked.map((room) => [`types of ${room}`, check('npx', ['tsc', '-p', room, '--noEmit'])]),
+  [
+    'core, edges and server',
+    vitest('units', 'npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report('units')}`]),
+  ],
+  [
+    'app',
+    vitest('app', 'npx', ['ng', 'test', '--reporters=json', `--output-file=${report('app')}`]),
+  ],
+  ['browser', playwright],
+];
+
+installPackages();
+installChromium();
+build();
+rmSync(REPORTS, { recursive: true, force: true });
+mkdirSync(REPORTS, { recursive: true });
+
+let [passed, failed] = [0, 0];
+const broken = [];
+for (const [name, perform] of checks) {
+  process.stdout.write(`\n== ${name}\n`);
+  const counts = perform();
+  passed += counts.passed;
+  failed += counts.failed;
+  if (counts.failed > 0) broken.push(name);
+}
+if (broken.length > 0) process.stdout.write(`\nFailed in: ${broken.join(', ')}\n`);
+process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
+process.exit(failed > 0 ? 1 : 0);

@@ -1,0 +1,59 @@
+import { describe, expect, it } from 'vitest';
+import { TestBed } from '@angular/core/testing';
+import { Router } from '@angular/router';
+import { writeJob } from '@esmero/exchange';
+import { deck, deskWith } from '../../testing/desk';
+import { JobsPage } from './jobs.page';
+
+async function show() {
+  const desk = await deskWith();
+  TestBed.inject(Router).resetConfig([{ path: '**', component: JobsPage }]);
+  const fixture = TestBed.createComponent(JobsPage);
+  fixture.detectChanges();
+  const element = fixture.nativeElement as HTMLElement;
+  const give = async (name: string, text: string): Promise<void> => {
+    const input = element.querySelector<HTMLInputElement>('input[type="file"]')!;
+    Object.defineProperty(input, 'files', { configurable: true, value: [new File([text], name)] });
+    Object.defineProperty(input, 'value', { configurable: true, writable: true, value: '' });
+    input.dispatchEvent(new Event('change'));
+    for (let i = 0; i < 5; i++) await desk.settle();
+    fixture.detectChanges();
+  };
+  return { ...desk, fixture, element, give };
+}
+
+describe('the list of jobs', () => {
+  it('shows every job and puts one away', async () => {
+    const { element, fixture, settle, store } = await show();
+    expect(element.querySelectorAll('.jobs li')).toHaveLength(7);
+    const away = [...element.querySelectorAll('button')].find((b) => b.textContent?.includes('Put away'))!;
+    away.click();
+    await settle();
+    fixture.detectChanges();
+    expect(element.querySelectorAll('.jobs li')).toHaveLength(6);
+    expect((await store.jobs()).filter(({ archived }) => archived)).toHaveLength(1);
+  });
+
+  it('brings in a job file', async () => {
+    const { element, give, store } = await show();
+    await give('new.json', writeJob({ ...deck, id: 'brought', name: 'Brought in' }));
+    expect((await store.job('brought'))?.job.name).toBe('Brought in');
+    expect(element.textContent).toContain('Brought in');
+    expect(element.querySelector('[data-refusal]')).toBeNull();
+  });
+
+  it('refuses a broken file with its reasons and changes nothing', async () => {
+    const { element, give, store } = await show();
+    const before = await store.jobs();
+    await give('broken.json', writeJob(deck).replace('"roof"', '"hat"'));
+    expect(element.querySelector('[data-refusal]')?.textContent).toContain('soil');
+    expect(await store.jobs()).toEqual(before);
+  });
+
+  it('shows HTML in a name as text', async () => {
+    const { element, give } = await show();
+    await give('html.json', writeJob({ ...deck, id: 'html', name: '<img src=x onerror=alert(1)>' }));
+    expect(element.querySelector('.jobs img')).toBeNull();
+    expect(element.textContent).toContain('<img src=x');
+  });
+});

@@ -1,0 +1,111 @@
+import { describe, expect, it } from 'vitest';
+import { TestBed } from '@angular/core/testing';
+import { setChoices } from '@esmero/core';
+import { memoryStore } from '@esmero/store';
+import { deck, deskWith } from '../testing/desk';
+import { deskActions, deskFeature } from './desk';
+import { JobDesk } from './job-desk';
+import { PLANNING } from './ports';
+
+const savingOf = (): string => TestBed.inject(JobDesk).saving().kind;
+
+describe('the desk at work', () => {
+  it('opens a job and plans it', async () => {
+    await deskWith();
+    const desk = TestBed.inject(JobDesk);
+    expect(desk.job()?.id).toBe(deck.id);
+    expect(desk.plan()?.method).toBe('hybrid');
+    expect(desk.zonePlans().size).toBe(desk.zones().length);
+  });
+
+  it('plans and saves what is changed, and tells the other tabs', async () => {
+    const { store, told, settle } = await deskWith();
+    const desk = TestBed.inject(JobDesk);
+    desk.edit('School', (job) => setChoices(job, { method: 'decline' }));
+    expect(savingOf()).toBe('dirty');
+    await settle();
+    expect(desk.plan()?.method).toBe('decline');
+    expect(desk.planState().cause).toBe('School');
+    expect(savingOf()).toBe('clean');
+    expect((await store.job(deck.id))?.job.choices.method).toBe('decline');
+    expect(told).toContainEqual({ kind: 'job-saved', id: deck.id, revision: 2 });
+  });
+
+  it('says when a job is not here', async () => {
+    const { state, settle } = await deskWith();
+    state.dispatch(deskActions.open({ id: 'nowhere' }));
+    await settle();
+    expect(TestBed.inject(JobDesk).opening()).toBe('missing');
+  });
+
+  it('finds that another tab has saved in between, and writes nothing until that is settled', async () => {
+    const { state, store, settle } = await deskWith();
+    const desk = TestBed.inject(JobDesk);
+    await store.saveJob({ ...deck, name: 'Theirs' }, 1);
+    desk.edit('Mine', (job) => ({ ...job, name: 'Mine' }));
+    await settle();
+    expect(savingOf()).toBe('conflict');
+    expect((await store.job(deck.id))?.job.name).toBe('Theirs');
+    state.dispatch(deskActions.keepMine());
+    await settle();
+    expect(savingOf()).toBe('clean');
+    expect((await store.job(deck.id))?.job.name).toBe('Mine');
+  });
+
+  it('follows another tab when there is nothing of its own to lose', async () => {
+    const { state, store, settle } = await deskWith();
+    await store.saveJob({ ...deck, name: 'Theirs' }, 1);
+    state.dispatch(deskActions.savedElsewhere({ id: deck.id, revision: 2 }));
+    await settle();
+    expect(TestBed.inject(JobDesk).job()?.name).toBe('Theirs');
+  });
+
+  it('keeps the job on the desk when the disk is full, and saves it when there is room', async () => {
+    const inner = memoryStore();
+    let full = false;
+    const { state, store, settle } = await deskWith({
+      ...inner,
+      saveJob: async (job, base) => (full ? { kind: 'full' } : inner.saveJob(job, base)),
+    });
+    full = true;
+    TestBed.inject(JobDesk).edit('Renamed', (job) => ({ ...job, name: 'Renamed' }));
+    await settle();
+    expect(savingOf()).toBe('full');
+    expect(TestBed.inject(JobDesk).job()?.name).toBe('Renamed');
+    full = false;
+    state.dispatch(deskActions.retrySave());
+    await settle();
+    expect(savingOf()).toBe('clean');
+    expect((await store.job(deck.id))?.job.name).toBe('Renamed');
+  });
+
+  it('shows that the planner failed, and keeps the last plan', async () => {
+    let broken = false;
+    const { settle } = await deskWith(memoryStore(), [
+      {
+        provide: PLANNING,
+        useFactory: () => ({
+          plan: async () => (broken ? { kind: 'failed', message: 'gone' } : { kind: 'stale' }),
+        }),
+      },
+    ]);
+    const desk = TestBed.inject(JobDesk);
+    expect(desk.plan()).toBeNull();
+    broken = true;
+    desk.edit('Anything', (job) => ({ ...job, note: 'x' }));
+    await settle();
+    expect(desk.planState().failure).toBe('gone');
+  });
+
+  it('undoes on the state and saves that, too', async () => {
+    const { state, store, settle } = await deskWith();
+    TestBed.inject(JobDesk).edit('Renamed', (job) => ({ ...job, name: 'Renamed' }));
+    await settle();
+    state.dispatch(deskActions.undo());
+    await settle();
+    expect((await store.job(deck.id))?.job.name).toBe(deck.name);
+    let canRedo = false;
+    state.select(deskFeature.selectCanRedo).subscribe((can) => (canRedo = can));
+    expect(canRedo).toBe(true);
+  });
+});

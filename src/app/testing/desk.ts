@@ -1,0 +1,63 @@
+import type { Provider, EnvironmentProviders } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { provideRouter } from '@angular/router';
+import { provideEffects } from '@ngrx/effects';
+import { Store as State, provideState, provideStore } from '@ngrx/store';
+import { MessageService } from 'primeng/api';
+import { type Job, planJob } from '@esmero/core';
+import { demoJobs } from '@esmero/demo';
+import { type Store, type TabMessage, memoryStore } from '@esmero/store';
+import * as deskEffects from '../state/desk.effects';
+import { deskActions, deskFeature } from '../state/desk';
+import { planFeature } from '../state/plan';
+import { type Planning, PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
+import { seeded } from '../state/seeded';
+import { settingsFeature } from '../state/settings';
+import { shelfActions, shelfFeature } from '../state/shelf';
+import { loadShelf, reloadAfterWrite, writeShelf } from '../state/shelf.effects';
+
+export const deck = demoJobs[0]!;
+
+/** The whole state on a store in memory, with the core planning at once. */
+export interface Desk {
+  readonly state: State;
+  readonly store: Store;
+  readonly told: TabMessage[];
+  /** Lets effects, timers and promises run. */
+  settle(): Promise<void>;
+}
+
+const planning: Planning = {
+  plan: async (job: Job) => ({ kind: 'plan', plan: planJob(job) }),
+};
+
+export async function deskWith(
+  store: Store = memoryStore(),
+  providers: readonly (Provider | EnvironmentProviders)[] = [],
+): Promise<Desk> {
+  await seeded(store);
+  const told: TabMessage[] = [];
+  TestBed.configureTestingModule({
+    providers: [
+      provideStore(),
+      provideState(deskFeature),
+      provideState(planFeature),
+      provideState(shelfFeature),
+      provideState(settingsFeature),
+      provideEffects(deskEffects, { loadShelf, reloadAfterWrite, writeShelf }),
+      provideRouter([]),
+      MessageService,
+      { provide: STORE, useValue: Promise.resolve(store) },
+      { provide: TABS, useValue: { tell: (m: TabMessage) => told.push(m), onMessage: () => undefined } },
+      { provide: PLANNING, useValue: planning },
+      { provide: SAVE_AFTER, useValue: 5 },
+      ...providers,
+    ],
+  });
+  const state = TestBed.inject(State);
+  const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 40));
+  state.dispatch(shelfActions.load());
+  state.dispatch(deskActions.open({ id: deck.id }));
+  await settle();
+  return { state, store, told, settle };
+}

@@ -1,0 +1,19 @@
+import { vi } from 'vitest';
+
+/** Stands in for what the test DOM lacks. */
+vi.stubGlobal(
+  'matchMedia',
+  (query: string): Partial<MediaQueryList> => ({
+    matches: false,
+    media: query,
+    addEventListener: () => undefined,
+    removeEventListener: () => undefined,
+  }),
+);
+
+class StillObserver {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+}
+vi.stubGlobal('ResizeObserver', StillObserver);

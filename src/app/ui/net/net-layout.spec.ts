@@ -1,0 +1,65 @@
+import { describe, expect, it } from 'vitest';
+import { bodies, defaultDimensions, mirrored, newItem, zonesOf } from '@esmero/core';
+import { type Net, neighbour, netOf } from './net-layout';
+
+const netFor = (body: (typeof bodies)[number], lie: 'across' | 'up' = 'across'): Net => {
+  const vehicle = { ...newItem.vehicle('v'), body, dimensions: defaultDimensions(body) };
+  return netOf(zonesOf(vehicle), vehicle.dimensions, lie);
+};
+
+describe('the car unfolded', () => {
+  it.each(bodies)('%s: every zone lies inside the picture, with its writing on it', (body) => {
+    const net = netFor(body);
+    const [x, y, width, height] = net.viewBox.split(' ').map(Number) as [number, number, number, number];
+    for (const { centre, room, path, zone } of net.zones) {
+      expect(centre[0]).toBeGreaterThan(x);
+      expect(centre[0]).toBeLessThan(x + width);
+      expect(centre[1]).toBeGreaterThan(y);
+      expect(centre[1]).toBeLessThan(y + height);
+      expect(room, zone.id).toBeGreaterThan(0);
+      expect(path).not.toContain('NaN');
+    }
+  });
+
+  it('hinges the flanks on the roof: right above and upside down, left below', () => {
+    const centreOf = (id: string) => netFor('sedan').zones.find(({ zone }) => zone.id === id)!.centre;
+    expect(centreOf('right-sill')[1]).toBeLessThan(centreOf('right-front-glass')[1]);
+    expect(centreOf('right-front-glass')[1]).toBeLessThan(centreOf('roof')[1]);
+    expect(centreOf('left-sill')[1]).toBeGreaterThan(centreOf('left-front-glass')[1]);
+    for (const { zone, centre } of netFor('sedan').zones)
+      if (zone.id.startsWith('left-')) {
+        const twin = centreOf(mirrored(zone.id));
+        expect(twin[0]).toBeCloseTo(centre[0], 1);
+        expect(twin[1]).toBeCloseTo(-centre[1], 1);
+      }
+  });
+
+  it('stands nose up on a narrow screen', () => {
+    const [, , width, height] = netFor('estate', 'up').viewBox.split(' ').map(Number) as [number, number, number, number];
+    expect(height).toBeGreaterThan(width);
+  });
+
+  it('leads from every zone to every other by arrows', () => {
+    const net = netFor('sedan');
+    const reached = new Set(['roof']);
+    const queue = ['roof'];
+    while (queue.length > 0) {
+      const from = queue.pop()!;
+      for (const direction of ['left', 'right', 'up', 'down'] as const) {
+        const next = neighbour(net, from as 'roof', direction);
+        if (next && !reached.has(next)) {
+          reached.add(next);
+          queue.push(next);
+        }
+      }
+    }
+    expect(net.zones.map(({ zone }) => zone.id).filter((id) => !reached.has(id))).toEqual([]);
+  });
+
+  it('goes the way that is asked', () => {
+    const net = netFor('sedan');
+    expect(neighbour(net, 'roof', 'left')).toBe('windscreen');
+    expect(neighbour(net, 'windscreen', 'left')).toBe('bonnet');
+    expect(neighbour(net, 'bonnet', 'right')).toBe('windscreen');
+  });
+});

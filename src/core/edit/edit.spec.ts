@@ -1,0 +1,102 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { libraryKinds, soilKinds, soilLevels, zoneIds } from '../model';
+import { planJob } from '../plan/plan-job';
+import { sampleJob, soilAll } from '../testing/sample';
+import { mirrored } from '../vehicle';
+import { fixTreatment, lift, mirrorSoil, newItem, newJob, paint, setAssumption, setSpots, unsee } from '.';
+
+const job = sampleJob({ soil: {} });
+const brush = fc.record({
+  deposit: fc.record({ kind: fc.constantFrom(...soilKinds), level: fc.constantFrom(...soilLevels) }),
+  onTop: fc.boolean(),
+});
+const zones = fc.uniqueArray(fc.constantFrom(...zoneIds), { minLength: 1, maxLength: 8 });
+
+describe('painting', () => {
+  it('changes the zones that it touches and no others, and never the job before', () => {
+    fc.assert(
+      fc.property(zones, brush, (ids, one) => {
+        const before = sampleJob({ soil: soilAll('salt', 2) });
+        const frozen = structuredClone(before);
+        const after = paint(before, ids, one);
+        for (const id of zoneIds) {
+          if (ids.includes(id)) expect(after.soil[id]!.deposits).toContainEqual(one.deposit);
+          else expect(after.soil[id]).toBe(before.soil[id]);
+        }
+        expect(before).toEqual(frozen);
+      }),
+    );
+  });
+
+  it('lays on top or instead, at most one deposit of a kind', () => {
+    const dusty = paint(job, ['roof'], { deposit: { kind: 'dust', level: 1 }, onTop: false });
+    const both = paint(dusty, ['roof'], { deposit: { kind: 'pollen', level: 2 }, onTop: true });
+    expect(both.soil.roof!.deposits).toHaveLength(2);
+    const more = paint(both, ['roof'], { deposit: { kind: 'dust', level: 3 }, onTop: true });
+    expect(more.soil.roof!.deposits).toEqual([
+      { kind: 'pollen', level: 2 },
+      { kind: 'dust', level: 3 },
+    ]);
+    expect(paint(more, ['roof'], { deposit: { kind: 'mud', level: 1 }, onTop: false }).soil.roof!.deposits).toHaveLength(1);
+    expect(lift(more, 'roof', 'dust').soil.roof!.deposits).toEqual([{ kind: 'pollen', level: 2 }]);
+  });
+
+  it('takes a zone back to not looked at', () => {
+    const seen = paint(job, ['roof', 'bonnet'], { deposit: { kind: 'dust', level: 1 }, onTop: false });
+    expect(Object.keys(unsee(seen, ['roof']).soil)).toEqual(['bonnet']);
+  });
+
+  it('counts spots and drops a count of nothing', () => {
+    const three = setSpots(job, 'bonnet', 'insects', 3);
+    expect(three.soil.bonnet!.spots).toEqual({ insects: 3 });
+    expect(setSpots(three, 'bonnet', 'insects', 0).soil.bonnet!.spots).toEqual({});
+  });
+
+  it('mirrors one flank onto the other, and twice is once', () => {
+    fc.assert(
+      fc.property(zones, brush, (ids, one) => {
+        const mirroredOnce = mirrorSoil(paint(job, ids, one), 'left');
+        for (const id of zoneIds) expect(mirroredOnce.soil[mirrored(id)]).toEqual(mirroredOnce.soil[id]);
+        expect(mirrorSoil(mirroredOnce, 'left')).toEqual(mirroredOnce);
+      }),
+    );
+  });
+});
+
+describe('choices', () => {
+  it('fixes treatments by hand and hands them back', () => {
+    const fixed = fixTreatment(job, ['roof', 'bonnet'], 'none/rinseless');
+    expect(fixed.choices.fixed).toEqual({ roof: 'none/rinseless', bonnet: 'none/rinseless' });
+    expect(fixTreatment(fixed, ['roof'], null).choices.fixed).toEqual({ bonnet: 'none/rinseless' });
+  });
+
+  it('takes a figure of one’s own and gives it back', () => {
+    const own = setAssumption(job, 'walking', 0.3);
+    expect(own.choices.assumptions).toEqual({ walking: 0.3 });
+    expect(setAssumption(own, 'walking', null).choices.assumptions).toEqual({});
+  });
+});
+
+describe('new things', () => {
+  it('start from what is on the shelf and not put away', () => {
+    const library = [
+      { kind: 'vehicle', archived: true, item: { ...newItem.vehicle('gone'), name: 'Gone' } },
+      { kind: 'vehicle', archived: false, item: newItem.vehicle('here') },
+      { kind: 'towel', archived: false, item: newItem.towel('t') },
+    ] as const;
+    const made = newJob('j', '2031-05-05', library);
+    expect(made.vehicle.id).toBe('here');
+    expect(made.towels.map(({ id }) => id)).toEqual(['t']);
+  });
+
+  it('make a job that can be planned even from an empty shelf', () => {
+    const plan = planJob(newJob('j', '2031-05-05', []));
+    expect(plan.method).toBe('decline');
+    expect(plan.verdicts.length).toBeGreaterThan(0);
+  });
+
+  it.each(libraryKinds)('a new %s has a name and its own id', (kind) => {
+    expect(newItem[kind]('x')).toMatchObject({ id: 'x', name: expect.stringMatching(/^New/) as string });
+  });
+});

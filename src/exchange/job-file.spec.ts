@@ -1,0 +1,181 @@
+import Ajv2020 from 'ajv/dist/2020.js';
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Job, paint, planJob, setAssumption, soilKinds, soilLevels, zoneIds } from '@esmero/core';
+import { demo, demoJobs } from '@esmero/demo';
+import { schemaOf } from '../../scripts/schema';
+import { collectionFormat, jobFormat, readCollection, readJob, writeCollection, writeJob } from '.';
+import type { Fault } from './fault';
+
+const deck = demoJobs[0]!;
+
+/** The text of a job file with one thing changed. */
+function changed(change: (job: Record<string, any>) => void): string {
+  const file = JSON.parse(writeJob(deck)) as { job: Record<string, unknown> };
+  change(file.job);
+  return JSON.stringify(file);
+}
+
+function faultsOf(text: string): readonly Fault[] {
+  const read = readJob(text);
+  if (read.ok || read.why.code !== 'faults') throw new Error(`No faults: ${JSON.stringify(read)}`);
+  return read.why.faults;
+}
+
+describe('job file', () => {
+  it.each(demoJobs.map((job) => [job.id, job] as const))('%s comes back as it was, and byte for byte', (_id, job) => {
+    const text = writeJob(job);
+    const read = readJob(text);
+    expect(read).toEqual({ ok: true, value: job });
+    if (read.ok) expect(writeJob(read.value)).toBe(text);
+  });
+
+  it('keeps whatever is painted or chosen', () => {
+    const edits = fc.array(
+      fc.record({
+        ids: fc.uniqueArray(fc.constantFrom(...zoneIds), { minLength: 1, maxLength: 5 }),
+        kind: fc.constantFrom(...soilKinds),
+        level: fc.constantFrom(...soilLevels),
+        onTop: fc.boolean(),
+      }),
+    );
+    fc.assert(
+      fc.property(edits, (strokes) => {
+        const job = strokes.reduce(
+          (now: Job, { ids, kind, level, onTop }) => paint(now, ids, { deposit: { kind, level }, onTop }),
+          setAssumption(deck, 'walking', 0.3),
+        );
+        expect(readJob(writeJob(job))).toEqual({ ok: true, value: job });
+      }),
+      { numRuns: 50 },
+    );
+  });
+
+  it.each<[string, (job: Record<string, any>) => void, string, string]>([
+    ['a negative size', (j) => (j['vehicle'].dimensions.lengthM = -3), 'job.vehicle.dimensions.lengthM', 'number'],
+    ['a size of nothing', (j) => (j['vehicle'].dimensions.widthM = 0), 'job.vehicle.dimensions.widthM', 'number'],
+    ['a size beyond all measure', (j) => (j['vehicle'].dimensions.widthM = 1e308), 'job.vehicle.dimensions.widthM', 'number'],
+    ['not a number', (j) => (j['site'].waterL = null), 'job.site.waterL', 'number'],
+    ['a roof higher than the car is long', (j) => Object.assign(j['vehicle'].dimensions, { lengthM: 2.4, heightM: 2.6, wheelbaseM: 1.5 }), 'job.vehicle.dimensions.heightM', 'height'],
+    ['a wheelbase as long as the car', (j) => (j['vehicle'].dimensions.wheelbaseM = 4.6), 'job.vehicle.dimensions.wheelbaseM', 'wheelbase'],
+    ['a zone nobody knows', (j) => (j['soil'][2].zone = 'hat'), 'job.soil[2].zone', 'one-of'],
+    ['a zone twice', (j) => (j['soil'][2].zone = j['soil'][3].zone), 'job.soil', 'unique'],
+    ['a dilution of nothing', (j) => (j['products'][0].uses[0].dilution = { label: '0', reading: 'percent' }), 'job.products[0].uses[0].dilution.label', 'dilution'],
+    ['a label that is no number', (j) => (j['products'][0].uses[0].dilution.label = 'a capful'), 'job.products[0].uses[0].dilution.label', 'dilution'],
+    ['a band the wrong way round', (j) => Object.assign(j['products'][0].uses[0], { weakest: 100, strongest: 200 }), 'job.products[0].uses[0].strongest', 'band'],
+    ['half a towel', (j) => (j['towels'][0].clean = 2.5), 'job.towels[0].clean', 'whole'],
+    ['a field from elsewhere', (j) => (j['site'].colour = 'red'), 'job.site.colour', 'unknown-field'],
+    ['no site', (j) => delete j['site'], 'job.site', 'object'],
+    ['a list for a car', (j) => (j['vehicle'] = []), 'job.vehicle', 'object'],
+    ['an assumption out of bounds', (j) => (j['choices'].assumptions = [{ name: 'walking', value: 7 }]), 'job.choices.assumptions[0].value', 'assumption'],
+    ['a day that is none', (j) => (j['date'] = '2031-02-31'), 'job.date', 'day'],
+    ['a vessel that must hold more than it can', (j) => (j['vessels'][0].chargeMl = 5000), 'job.vessels[0].chargeMl', 'charge'],
+  ])('names %s by its path', (_name, change, path, code) => {
+    const fault = faultsOf(changed(change)).find((one) => one.path === path);
+    expect(fault?.expected.code).toBe(code);
+  });
+
+  it('names every fault, not only the first', () => {
+    const text = changed((job) => {
+      job['site'].waterL = -1;
+      job['vehicle'].body = 'boat';
+      job['name'] = '';
+    });
+    expect(faultsOf(text).map(({ path }) => path).sort()).toEqual(['job.name', 'job.site.waterL', 'job.vehicle.body']);
+  });
+
+  it('plans a job without towels, water, products or prices without a number going astray', () => {
+    const bare = readJob(changed((job) => Object.assign(job, { towels: [], vessels: [], products: [] })));
+    const dry = readJob(changed((job) => (job['site'].waterL = 0)));
+    const unpriced = readJob(changed((job) => job['products'].forEach((p: any) => (p.priceMinor = null))));
+    for (const read of [bare, dry, unpriced]) {
+      if (!read.ok) throw new Error('should be readable');
+      // Anything but finite numbers would come back from JSON as null where a number was.
+      const plan = planJob(read.value);
+      expect(JSON.stringify(plan.totals)).not.toMatch(/"value":null/);
+    }
+    if (unpriced.ok) expect(planJob(unpriced.value).totals.costMinor).toBeNull();
+  });
+
+  it('refuses a newer version, another format, no version, a cut file and a huge one, each by name', () => {
+    const why = (text: string) => {
+      const read = readJob(text);
+      return read.ok ? null : read.why;
+    };
+    expect(why('{"format":"esmero-job","version":99,"job":{}}')).toEqual({ code: 'newer-version', version: 99, newest: 2 });
+    expect(why('{"format":"recipe","version":1}')).toMatchObject({ code: 'other-format', format: 'recipe' });
+    expect(why('{"format":"esmero-job"}')).toEqual({ code: 'no-version' });
+    expect(why(writeJob(deck).slice(0, 900))).toMatchObject({ code: 'not-json', cut: true });
+    expect(why('[1, 2, 3]')).toMatchObject({ code: 'other-format' });
+    expect(why(' '.repeat(10_000_000))).toMatchObject({ code: 'too-large' });
+    expect(why('{"format":"esmero-job","version":2,"job":null}')).toMatchObject({ code: 'faults' });
+  });
+
+  it('takes a file of version 1 to the present', () => {
+    const file = JSON.parse(writeJob(deck)) as { version: number; job: any };
+    file.version = 1;
+    file.job.soil = { roof: { kind: 'dust', level: 2 }, 'left-sill': { kind: 'mud', level: 3 } };
+    file.job.choices = { ...file.job.choices, fixed: { roof: 'leave' }, assumptions: { walking: 0.2 } };
+    const read = readJob(JSON.stringify(file));
+    if (!read.ok) throw new Error(JSON.stringify(read.why));
+    expect(read.value.soil).toEqual({
+      roof: { deposits: [{ kind: 'dust', level: 2 }], spots: {} },
+      'left-sill': { deposits: [{ kind: 'mud', level: 3 }], spots: {} },
+    });
+    expect(read.value.choices.fixed).toEqual({ roof: 'leave' });
+    expect(read.value.choices.assumptions).toEqual({ walking: 0.2 });
+    expect(readJob('{"format":"esmero-job","version":1,"job":7}').ok).toBe(false);
+  });
+
+  it('never throws, whatever the text', () => {
+    fc.assert(fc.property(fc.oneof(fc.string(), fc.json()), (text) => void readJob(text)), { numRuns: 200 });
+    fc.assert(
+      fc.property(fc.jsonValue(), (job) => {
+        expect(readJob(JSON.stringify({ format: 'esmero-job', version: 2, job })).ok).toBe(false);
+        expect(readJob(JSON.stringify({ format: 'esmero-job', version: 1, job })).ok).toBe(false);
+      }),
+      { numRuns: 100 },
+    );
+  });
+});
+
+describe('collection file', () => {
+  it('comes back as it was', () => {
+    const archived = { ...demo, library: demo.library.map((entry, i) => ({ ...entry, archived: i === 0 })) };
+    expect(readCollection(writeCollection(archived))).toEqual({ ok: true, value: archived });
+  });
+
+  it('is read whole or not at all', () => {
+    const file = JSON.parse(writeCollection(demo)) as any;
+    file.collection.jobs[3].site.minutes = 'soon';
+    const read = readCollection(JSON.stringify(file));
+    expect(read).toMatchObject({ ok: false, why: { code: 'faults', faults: [{ path: 'collection.jobs[3].site.minutes' }] } });
+  });
+});
+
+describe('published schemas', () => {
+  const ajv = new Ajv2020({ strict: false });
+  const job = ajv.compile(schemaOf(jobFormat, 'JobDocument', 'job'));
+  const collection = ajv.compile(schemaOf(collectionFormat, 'CollectionDocument', 'collection'));
+
+  it('accept what the app writes', () => {
+    for (const one of demoJobs) {
+      job(JSON.parse(writeJob(one)));
+      expect(job.errors ?? [], one.id).toEqual([]);
+    }
+    collection(JSON.parse(writeCollection(demo)));
+    expect(collection.errors ?? []).toEqual([]);
+  });
+
+  it.each<(job: Record<string, any>) => void>([
+    (j) => (j['vehicle'].body = 'boat'),
+    (j) => (j['site'].waterL = -1),
+    (j) => (j['soil'][0].deposits[0].level = 9),
+    (j) => delete j['device'],
+    (j) => (j['extra'] = 1),
+  ])('refuse what the app refuses %#', (change) => {
+    const text = changed(change);
+    expect(readJob(text).ok).toBe(false);
+    expect(job(JSON.parse(text))).toBe(false);
+  });
+});

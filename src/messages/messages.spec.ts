@@ -1,0 +1,131 @@
+import { describe, expect, it } from 'vitest';
+import {
+  type Gate,
+  cautions,
+  planJob,
+  treatmentIds,
+  zoneIds,
+} from '@esmero/core';
+import { demoJobs } from '@esmero/demo';
+import { readJob } from '@esmero/exchange';
+import {
+  cautionSentence,
+  clock,
+  figureText,
+  fixed,
+  gateSentence,
+  money,
+  partName,
+  planSheet,
+  shortageSentence,
+  treatmentName,
+  unitsOf,
+  unreadableText,
+  verdictSentence,
+  zoneList,
+  zoneName,
+} from '.';
+
+const metric = unitsOf('metric');
+const us = unitsOf('us');
+
+describe('words', () => {
+  it('name every zone and treatment once', () => {
+    expect(new Set(zoneIds.map(zoneName)).size).toBe(zoneIds.length);
+    expect(new Set(treatmentIds.map(treatmentName)).size).toBe(treatmentIds.length);
+    expect(zoneName('left-front-door-upper')).toBe('Left front door, upper');
+    expect(treatmentName('hot-pump/presoak-rinseless')).toBe('Hot pump flush, then pre-soak and rinseless wash');
+  });
+
+  it('list zones and count the rest', () => {
+    expect(zoneList(['roof', 'bonnet', 'grille'], 2)).toBe('Roof; Bonnet and 1 more');
+    expect(zoneList(['roof', 'bonnet'])).toBe('Roof and Bonnet');
+  });
+
+  it('have a sentence for every caution', () => {
+    for (const caution of cautions) expect(cautionSentence[caution]).toMatch(/\.$/);
+  });
+
+  it('word every verdict, gate and part that the demo brings up, without a gap', () => {
+    for (const job of demoJobs) {
+      const plan = planJob(job);
+      const gates: Gate[] = plan.zones.flatMap(({ options }) => options.flatMap((option) => option.gates));
+      const said = [
+        ...plan.verdicts.map((verdict) => verdictSentence(verdict, metric)),
+        ...gates.map((gate) => gateSentence(gate, us)),
+        ...Object.values(plan.totals).flatMap((figure) => figure?.parts.map(({ code }) => partName(code)) ?? []),
+      ];
+      for (const sentence of said) expect(sentence).not.toMatch(/undefined|NaN|Infinity|\[object|^$/);
+    }
+  });
+});
+
+describe('units', () => {
+  it('writes volumes, water and temperatures in both systems', () => {
+    expect(metric.volume(29.3)).toBe('29.3 mL');
+    expect(metric.volume(5500)).toBe('5.5 L');
+    expect(us.volume(29.5735295625)).toBe('1 fl oz');
+    expect(us.water(3.785411784)).toBe('1.00 gal');
+    expect(us.temperature(-40)).toBe('−40 °F');
+    expect(us.area(0.09290304 * 12)).toBe('12.0 ft²');
+  });
+
+  it.each(['length', 'towel', 'water', 'volume', 'temperature'] as const)('reads back the %s that it shows', (what) => {
+    for (const { edit } of [metric, us]) expect(edit[what].read(edit[what].show(12.34))).toBeCloseTo(12.34, 9);
+  });
+
+  it('never writes a negative nothing, and reads a clock', () => {
+    expect(fixed(-0.004, 2)).toBe('0.00');
+    expect(clock(125.4)).toBe('2:05');
+    expect(money(135, 'EUR')).toBe('€1.35');
+    expect(money(500, 'JPY')).toBe('¥500');
+    expect(figureText(0.5, 'index', metric)).toBe('0.5');
+  });
+});
+
+describe('refusals to read', () => {
+  it('say what is wrong, where, and what to do', () => {
+    const text = (file: string) => {
+      const read = readJob(file);
+      if (read.ok) throw new Error('was read');
+      const { headline, details } = unreadableText(read.why);
+      return [headline, ...details].join(' ');
+    };
+    expect(text('{"format":"esmero-job","version":3}')).toMatch(/version 3.*reads up to 2.*Update/);
+    expect(text('{"format":')).toMatch(/cut off.*Export it again/);
+    expect(text('{"format":"other","version":1}')).toMatch(/“esmero-job”.*“other”/);
+    expect(text('{"format":"esmero-job","version":2,"job":{}}')).toMatch(/things in the file are wrong.*expected.*and \d+ more/);
+  });
+});
+
+describe('shortages', () => {
+  it('speak of towels by role, of time and of water', () => {
+    expect(shortageSentence({ budget: 'wash', need: 6.2, have: 3 }, metric)).toBe('Takes 7 wash towels, and 3 are clean.');
+    expect(shortageSentence({ budget: 'glass', need: 1e6, have: 0 }, metric)).toBe('There are no clean glass towels.');
+    expect(shortageSentence({ budget: 'litres', need: 12.7, have: 8 }, metric)).toContain('12.7 L');
+    expect(shortageSentence({ budget: 'minutes', need: 80, have: 60 }, metric)).toContain('80 min');
+  });
+});
+
+describe('the sheet', () => {
+  it('holds method, mixes, towels, steps and care', () => {
+    const job = demoJobs[0]!;
+    const sheet = planSheet(job, planJob(job), metric);
+    for (const part of ['**Hybrid**', '## Mixes', '## Towels', '## Zones', '## Steps', '## Care', 'not a measurement'])
+      expect(sheet).toContain(part);
+  });
+
+  it('says no with reasons', () => {
+    const job = demoJobs.find(({ id }) => id === 'demo-refusal')!;
+    const sheet = planSheet(job, planJob(job), metric);
+    expect(sheet).toContain('**Not today**');
+    expect(sheet).toContain('full rinse wash');
+    expect(sheet).not.toContain('## Mixes');
+  });
+
+  it('lets no name act as markup', () => {
+    const job = { ...demoJobs[0]!, name: '<img src=x onerror=alert(1)> *bold*' };
+    expect(planSheet(job, planJob(job), metric)).not.toMatch(/<img| \*bold\*/);
+  });
+});
+

@@ -1,0 +1,111 @@
+import 'fake-indexeddb/auto';
+import { openDB } from 'idb';
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { demo, demoJobs } from '@esmero/demo';
+import { type Store, idbStore, memoryStore, openStore } from '.';
+
+const job = demoJobs[0]!;
+let names = 0;
+
+describe.each<[string, () => Promise<Store>]>([
+  ['in the browser', () => idbStore(`test-${++names}`)],
+  ['in memory', async () => memoryStore()],
+])('the store %s', (_where, open) => {
+  let store: Store;
+  beforeEach(async () => (store = await open()));
+
+  it('keeps a job and raises its revision with every save', async () => {
+    expect(await store.saveJob(job, 0)).toEqual({ kind: 'saved', revision: 1 });
+    expect(await store.saveJob({ ...job, name: 'Again' }, 1)).toEqual({ kind: 'saved', revision: 2 });
+    expect(await store.job(job.id)).toMatchObject({ revision: 2, job: { name: 'Again' }, archived: false });
+    expect(await store.job('none')).toBeUndefined();
+  });
+
+  it('writes nothing over what somebody else has saved since', async () => {
+    await store.saveJob(job, 0);
+    await store.saveJob({ ...job, name: 'Theirs' }, 1);
+    const refused = await store.saveJob({ ...job, name: 'Mine' }, 1);
+    expect(refused).toMatchObject({ kind: 'conflict', theirs: { revision: 2, job: { name: 'Theirs' } } });
+    expect((await store.job(job.id))?.job.name).toBe('Theirs');
+    expect(await store.saveJob({ ...job, name: 'Mine' }, null)).toEqual({ kind: 'saved', revision: 3 });
+  });
+
+  it('lists jobs, puts them away and brings them back', async () => {
+    await store.merge(demo);
+    expect(await store.jobs()).toHaveLength(demoJobs.length);
+    await store.archiveJob(job.id, true);
+    expect((await store.job(job.id))?.archived).toBe(true);
+    await store.saveJob(job, 1);
+    expect((await store.job(job.id))?.archived).toBe(true);
+  });
+
+  it('keeps the library by kind and id', async () => {
+    await store.merge(demo);
+    expect(await store.library()).toHaveLength(demo.library.length);
+    const [entry] = demo.library;
+    await store.saveEntry({ ...entry!, archived: true });
+    const again = await store.library();
+    expect(again).toHaveLength(demo.library.length);
+    expect(again.filter(({ archived }) => archived)).toHaveLength(1);
+  });
+
+  it('keeps settings', async () => {
+    expect(await store.setting('units')).toBeUndefined();
+    await store.keepSetting('units', { units: 'us' });
+    expect(await store.setting('units')).toEqual({ units: 'us' });
+  });
+});
+
+describe('the database', () => {
+  it('is taken from version 1 to the present with its jobs in it', async () => {
+    const name = `old-${++names}`;
+    const old = await openDB(name, 1, {
+      upgrade(db) {
+        db.createObjectStore('jobs', { keyPath: 'id' });
+        db.createObjectStore('library', { keyPath: 'id' });
+      },
+    });
+    await old.put('jobs', { id: job.id, job, revision: 4 });
+    old.close();
+    const store = await idbStore(name);
+    expect(await store.jobs()).toEqual([{ id: job.id, job, revision: 4, changedAt: 0, archived: false }]);
+    expect(await store.keepSetting('a', 1)).toEqual({ kind: 'kept' });
+  });
+
+  it('says that the disk is full, and keeps what was there', async () => {
+    const store = await idbStore(`full-${++names}`);
+    await store.saveJob(job, 0);
+    const put = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError');
+    });
+    expect(await store.saveJob({ ...job, name: 'Too much' }, 1)).toEqual({ kind: 'full' });
+    expect(await store.merge(demo)).toEqual({ kind: 'full' });
+    put.mockRestore();
+    expect((await store.job(job.id))?.job.name).toBe(job.name);
+    expect(await store.saveJob({ ...job, name: 'Room again' }, 1)).toEqual({ kind: 'saved', revision: 2 });
+  });
+
+  it('puts in all of a collection or nothing', async () => {
+    const store = await idbStore(`merge-${++names}`);
+    const broken = { ...demo, jobs: [...demo.jobs.slice(0, 2), { ...job, id: Symbol('no key') as never }] };
+    expect(await store.merge(broken)).toMatchObject({ kind: 'failed' });
+    expect(await store.jobs()).toEqual([]);
+    expect(await store.library()).toEqual([]);
+  });
+});
+
+describe('a browser that keeps nothing', () => {
+  const real = globalThis.indexedDB;
+  afterEach(() => (globalThis.indexedDB = real));
+
+  it('gets a store in memory that says so', async () => {
+    globalThis.indexedDB = {
+      open: () => {
+        throw new DOMException('refused', 'SecurityError');
+      },
+    } as unknown as IDBFactory;
+    const store = await openStore();
+    expect(store.durable).toBe(false);
+    expect(await store.saveJob(job, 0)).toEqual({ kind: 'saved', revision: 1 });
+  });
+});

@@ -1,0 +1,79 @@
+import { describe, expect, it } from 'vitest';
+import { type Job, planJob } from '@esmero/core';
+import { demoJobs } from '@esmero/demo';
+import { LatestOnly } from './client';
+import { planner } from './planner';
+import type { Answer } from './protocol';
+
+const [first, second, third] = demoJobs as readonly [Job, Job, Job];
+
+/** A planner that answers when it is told to. */
+function slow() {
+  const waiting: (() => void)[] = [];
+  const asked: string[] = [];
+  const ask = (job: Job): Promise<Answer> => {
+    asked.push(job.id);
+    return new Promise((resolve) => waiting.push(() => resolve({ kind: 'plan', plan: planJob(job) })));
+  };
+  const next = async (): Promise<void> => {
+    waiting.shift()!();
+    await new Promise((resolve) => setTimeout(resolve, 0));
+  };
+  return { client: new LatestOnly(ask), asked, next };
+}
+
+describe('the planner in the worker', () => {
+  it('plans with the very core, in plain data that survives the crossing', () => {
+    const answer = structuredClone(planner.plan(first));
+    expect(answer).toEqual({ kind: 'plan', plan: planJob(first) });
+  });
+
+  it('turns what is thrown into data', () => {
+    const answer = planner.plan({ ...first, vehicle: null as never });
+    expect(answer.kind).toBe('failed');
+  });
+});
+
+describe('asking for the latest only', () => {
+  it('answers a single question', async () => {
+    const { client, next } = slow();
+    const answer = client.plan(first);
+    await new Promise((resolve) => setTimeout(resolve, 0));
+    await next();
+    expect((await answer).kind).toBe('plan');
+  });
+
+  it('never asks what has been overtaken, and drops an answer that comes too late', async () => {
+    const { client, asked, next } = slow();
+    const answers = [client.plan(first), client.plan(second), client.plan(third)];
+    await new Promise((resolve) => setTimeout(resolve, 0));
+    // The first had not been sent when the third overtook it: only the third is asked.
+    expect(asked).toEqual([third.id]);
+    await next();
+    const kinds = (await Promise.all(answers)).map(({ kind }) => kind);
+    expect(kinds).toEqual(['stale', 'stale', 'plan']);
+  });
+
+  it('drops the answer to a question that was overtaken while it was worked on', async () => {
+    const { client, asked, next } = slow();
+    const early = client.plan(first);
+    await new Promise((resolve) => setTimeout(resolve, 0));
+    const late = client.plan(second);
+    await next();
+    expect((await early).kind).toBe('stale');
+    await next();
+    expect((await late).kind).toBe('plan');
+    expect(asked).toEqual([first.id, second.id]);
+  });
+
+  it('says so when the planner breaks, and goes on asking afterwards', async () => {
+    let broken = true;
+    const client = new LatestOnly(async (job) => {
+      if (broken) throw new Error('worker gone');
+      return planner.plan(job);
+    });
+    expect(await client.plan(first)).toEqual({ kind: 'failed', message: 'worker gone' });
+    broken = false;
+    expect((await client.plan(first)).kind).toBe('plan');
+  });
+});
