@@ -1,36 +1,5 @@
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
-import { Dialog } from 'primeng/dialog';
-
-const sheet: readonly { readonly title: string; readonly keys: readonly (readonly [string, string])[] }[] = [
-  {
-    title: 'Everywhere',
-    keys: [
-      ['?', 'This sheet'],
-      ['Ctrl Z', 'Undo'],
-      ['Ctrl Shift Z', 'Do again'],
-      ['[  ]', 'Stage before, stage after'],
-    ],
-  },
-  {
-    title: 'On the car',
-    keys: [
-      ['Tab', 'To the car, and on from it'],
-      ['← ↑ → ↓', 'To the next zone that way'],
-      ['Enter, Space', 'Press the zone'],
-    ],
-  },
-  {
-    title: 'Walk-round, on a zone',
-    keys: [
-      ['0 … 5', 'Paint that level'],
-      ['d p f a s g m b', 'Dust, pollen, road film, fallout, salt, grit, mud, brake dust'],
-      ['o', 'On top of what is there, or instead of it'],
-      ['v', 'Paint its whole view'],
-      ['c', 'Paint its whole class'],
-      ['x', 'Not looked at'],
-    ],
-  },
-];
+import { ShortcutSheetComponent } from './shortcut-sheet.component';
 
 /** Is somebody typing there? Then a letter is a letter. */
 export const isTyping = (target: EventTarget | null): boolean =>
@@ -40,30 +9,12 @@ export const isTyping = (target: EventTarget | null): boolean =>
 @Component({
   selector: 'esm-shortcuts',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Dialog],
+  imports: [ShortcutSheetComponent],
   template: `
     <button type="button" (click)="open.set(true)" aria-label="Keyboard shortcuts" data-tool="shortcuts">?</button>
-    <p-dialog
-      header="Keyboard"
-      [visible]="open()"
-      (visibleChange)="open.set($event)"
-      [modal]="true"
-      [dismissableMask]="true"
-      [draggable]="false"
-      [style]="{ width: 'min(32rem, 94vw)' }"
-    >
-      @for (part of sheet; track part.title) {
-        <h3>{{ part.title }}</h3>
-        <dl>
-          @for (key of part.keys; track key[0]) {
-            <dt>
-              <kbd>{{ key[0] }}</kbd>
-            </dt>
-            <dd>{{ key[1] }}</dd>
-          }
-        </dl>
-      }
-    </p-dialog>
+    @defer (when open()) {
+      <esm-shortcut-sheet [(open)]="open" />
+    }
   `,
   styles: `
     button {
@@ -76,27 +27,10 @@ export const isTyping = (target: EventTarget | null): boolean =>
       cursor: pointer;
       font-weight: 700;
     }
-    dl {
-      display: grid;
-      grid-template-columns: 9rem 1fr;
-      gap: 0.3rem 0.75rem;
-      margin: 0 0 1rem;
-    }
-    dd {
-      margin: 0;
-    }
-    kbd {
-      font: inherit;
-      border: 1px solid var(--line);
-      border-radius: 4px;
-      padding: 0.05rem 0.4rem;
-      background: var(--sunk);
-    }
   `,
   host: { '(document:keydown)': 'key($event)' },
 })
 export class ShortcutsComponent {
-  protected readonly sheet = sheet;
   protected readonly open = signal(false);
 
   protected key(event: KeyboardEvent): void {

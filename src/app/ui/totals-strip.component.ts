@@ -79,7 +79,8 @@ export class TotalsStripComponent {
 
   protected readonly news = computed(() => {
     const [plan, before, cause] = [this.plan(), this.before(), this.cause()];
-    if (!plan || !cause) return '';
+    if (!plan) return '';
+    if (!cause) return plan.method === 'decline' ? 'The method says why, and what the car needs.' : '';
     if (before && before.method !== plan.method)
       return `${cause}: from ${methodName[before.method].toLowerCase()} to ${methodName[plan.method].toLowerCase()}.`;
     const changed = this.shown().some(({ change }) => change !== '');

@@ -63,7 +63,7 @@ function meaning({ dilution }: ProductUse): string {
                 (change)="put({ ...use, dilution: { label: label.value, reading: use.dilution.reading } })"
               />
             </div>
-            <div class="field">
+            <div class="field double">
               <span [id]="'r-' + row.purpose">How the label means it</span>
               <p-select
                 [options]="readings"

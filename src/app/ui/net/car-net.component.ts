@@ -32,7 +32,7 @@ interface Drawn extends PlacedZone {
 const LETTERS = 0.135;
 const LEAST_LETTERS = 0.095;
 /** Width of a letter against its height, on average. */
-const LETTER_WIDTH = 0.56;
+const LETTER_WIDTH = 0.68;
 
 /** The largest letters that fit between the edges. */
 function lettersFor(mark: string, room: number): number {

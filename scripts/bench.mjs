@@ -1,0 +1,28 @@
+import { existsSync, readFileSync, readdirSync } from 'node:fs';
+import { join } from 'node:path';
+import { brotliCompressSync } from 'node:zlib';
+import { build, installPackages, must } from './prepare.mjs';
+
+/** What a first visit downloads before anything is seen: the page, and all that it names. */
+function initialBytes(folder) {
+  const page = readFileSync(join(folder, 'index.html'), 'utf8');
+  const named = [...page.matchAll(/(?:src|href)="([^"]+\.(?:js|css))"/g)].map(([, name]) => name);
+  const all = new Set(['index.html', ...named]);
+  // Scripts name further scripts that they cannot begin without.
+  for (const name of all)
+    if (name.endsWith('.js'))
+      for (const [, next] of readFileSync(join(folder, name), 'utf8').matchAll(/(?:from|import)\s*"\.\/([^"]+\.js)"/g))
+        all.add(next);
+  return [...all].reduce((sum, name) => sum + brotliCompressSync(readFileSync(join(folder, name))).length, 0);
+}
+
+const kilobytes = (bytes) => `${(bytes / 1000).toFixed(1)} kB`;
+
+installPackages();
+build();
+must('npx', ['ng', 'build', 'empty'], 'The build of the empty app');
+const [own, empty] = ['dist/app/browser', 'dist/empty/browser'].map(initialBytes);
+process.stdout.write(`\nInitial download (brotli): ${kilobytes(own)}; an empty app of the same framework and theme: ${kilobytes(empty)}; ratio ${(own / empty).toFixed(2)}\n`);
+const fonts = existsSync('dist/app/browser/media') ? readdirSync('dist/app/browser/media').length : 0;
+process.stdout.write(`Fonts, fetched by script as needed: ${fonts} files\n`);
+must('npx', ['tsx', '--tsconfig', 'tsconfig.base.json', 'bench/plan.ts'], 'The benchmark of the core');

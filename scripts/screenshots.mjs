@@ -1,0 +1,56 @@
+import { spawn } from 'node:child_process';
+import { chromium } from '@playwright/test';
+import { build, chromiumPath, installChromium, installPackages } from './prepare.mjs';
+
+/** Takes one picture of each main view from the demo data, for the README. */
+
+const PORT = 4398;
+const FOLDER = 'docs/screenshots';
+const desktop = { viewport: { width: 1280, height: 800 } };
+const phone = { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true };
+
+const choose = (id) => (page) => page.locator(`[data-zone="${id}"]`).click();
+const views = [
+  { name: 'jobs', path: 'jobs' },
+  { name: 'site', path: 'job/demo-deck/site' },
+  { name: 'walk-round', path: 'job/demo-deck/walk-round' },
+  { name: 'walk-round-phone', path: 'job/demo-deck/walk-round', device: phone },
+  { name: 'method', path: 'job/demo-deck/method', act: choose('left-sill') },
+  { name: 'refusal', path: 'job/demo-refusal/method', act: choose('left-sill') },
+  { name: 'mix', path: 'job/demo-deck/mix' },
+  {
+    name: 'towels',
+    path: 'job/demo-deck/towels',
+    act: (page) => page.locator('esm-towel-square g[role="button"]').nth(14).hover(),
+  },
+  { name: 'run-sheet', path: 'job/demo-deck/run-sheet' },
+  { name: 'run-sheet-phone', path: 'job/demo-deck/run-sheet', device: phone },
+  { name: 'method-dark', path: 'job/demo-frost/method', device: { ...desktop, colorScheme: 'dark' }, act: choose('bonnet') },
+  { name: 'library', path: 'library/product', act: (page) => page.locator('.item').nth(1).click() },
+];
+
+installPackages();
+installChromium();
+build();
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+await new Promise((resolve) => server.stdout.once('data', resolve));
+const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox', '--disable-gpu'] });
+try {
+  for (const { name, path, device = desktop, act } of views) {
+    const context = await browser.newContext({ reducedMotion: 'reduce', ...device });
+    const page = await context.newPage();
+    await page.goto(`http://127.0.0.1:${PORT}/${path}`);
+    await page.locator(path.startsWith('job/') ? 'esm-totals-strip .method strong:not(:text("…"))' : 'main li').first().waitFor();
+    await page.evaluate(() => document.fonts.ready);
+    if (act) await act(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: `${FOLDER}/${name}.png` });
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  server.kill();
+}
