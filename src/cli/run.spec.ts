@@ -1,9 +1,13 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import fixture from '../core/testing/fixtures/mixing.json';
 import { planJob } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { writeJob } from '@esmero/exchange';
 import { run } from './run';
+
+const fixture = JSON.parse(readFileSync('src/core/testing/fixtures/mixing.json', 'utf8')) as {
+  readonly cases: readonly { readonly input: object; readonly expect: object }[];
+};
 
 const files: Readonly<Record<string, string>> = {
   'deck.json': writeJob(demoJobs[0]!),

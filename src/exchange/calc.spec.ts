@@ -1,6 +1,10 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
-import fixture from '../core/testing/fixtures/mixing.json';
 import { calcMixing } from './calc';
+
+const fixture = JSON.parse(readFileSync('src/core/testing/fixtures/mixing.json', 'utf8')) as {
+  readonly cases: readonly { readonly input: object; readonly expect: object }[];
+};
 
 describe('the mixing calculator', () => {
   it('answers the reference cases under their own names', () => {

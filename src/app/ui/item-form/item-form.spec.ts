@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { type LibraryKind, libraryKinds, newItem } from '@esmero/core';
 import { unitsOf } from '@esmero/messages';
-import { checked } from '../../state/checked';
+import { faultsInItem } from '@esmero/exchange';
 import { type AnyItem, fieldsOf, valueAt, withValue } from './fields';
 import { ItemFormComponent } from './item-form.component';
 
@@ -31,7 +31,7 @@ describe('the form', () => {
   });
 
   it.each(libraryKinds)('starts a %s that the rules accept', async (kind) => {
-    expect(await checked(kind, newItem[kind]('x'))).toEqual([]);
+    expect(faultsInItem(kind, newItem[kind]('x'))).toEqual([]);
   });
 
   it('reads lengths in the units that it shows', () => {
@@ -52,7 +52,7 @@ describe('the form', () => {
 
   it('shows a fault beside its field', async () => {
     const { fixture, element } = show('vehicle');
-    const faults = await checked('vehicle', withValue(newItem.vehicle('x'), 'dimensions.lengthM', -1));
+    const faults = faultsInItem('vehicle', withValue(newItem.vehicle('x'), 'dimensions.lengthM', -1));
     fixture.componentRef.setInput('faults', faults);
     fixture.detectChanges();
     expect(element.querySelector('.fault')?.textContent).toContain('a number from 1.5 to 9');

@@ -5,12 +5,12 @@ import { JobDesk } from '../state/job-desk';
 import { deskWith } from '../testing/desk';
 import { NetBoard } from '../ui/net/net-board';
 import { ZoneInView } from '../ui/net/zone-in-view';
-import { MethodStage } from './method/method.stage';
-import { MixStage } from './mix/mix.stage';
-import { RunSheetStage } from './run-sheet/run-sheet.stage';
-import { SiteStage } from './site/site.stage';
-import { TowelsStage } from './towels/towels.stage';
-import { WalkRoundStage } from './walk-round/walk-round.stage';
+import { MethodStage } from '../features/method/method.stage';
+import { MixStage } from '../features/mix/mix.stage';
+import { RunSheetStage } from '../features/run-sheet/run-sheet.stage';
+import { SiteStage } from '../features/site/site.stage';
+import { TowelsStage } from '../features/towels/towels.stage';
+import { WalkRoundStage } from '../features/walk-round/walk-round.stage';
 
 async function show<T>(stage: Type<T>) {
   const desk = await deskWith();
