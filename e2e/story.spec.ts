@@ -112,7 +112,18 @@ test('totals follow the brush, say what changed, and can say why', async ({ page
   await page.locator('[data-total="minutes"]').click();
   const why = page.getByRole('dialog', { name: 'Time' });
   await expect(why).toContainText('setting up');
-  await expect(why).toContainText('Trigger spray');
+  await expect(why).toContainText('Rinseless wash');
+  // A figure of one’s own shows at once what it does, and undo takes it back.
+  const before = await total(page, 'minutes').textContent();
+  await why.getByLabel('Added for walking and folding').fill('0.9');
+  await why.getByLabel('Added for walking and folding').blur();
+  await expect(total(page, 'minutes')).not.toHaveText(before!);
+  await why.getByLabel('Added for walking and folding').fill('7');
+  await why.getByLabel('Added for walking and folding').blur();
+  await expect(why).toContainText('From 0 to 1, please.');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(total(page, 'minutes')).toHaveText(before!);
 });
 
 test('a reload in the middle of a stroke loses nothing that was seen', async ({ page }) => {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import {
+  type Figure,
   type Gate,
   cautions,
   planJob,
@@ -53,7 +54,9 @@ describe('words', () => {
       const said = [
         ...plan.verdicts.map((verdict) => verdictSentence(verdict, metric)),
         ...gates.map((gate) => gateSentence(gate, us)),
-        ...Object.values(plan.totals).flatMap((figure) => figure?.parts.map(({ code }) => partName(code)) ?? []),
+        ...(Object.values(plan.totals) as (Figure | null)[]).flatMap((figure) =>
+          (figure?.parts ?? []).map(({ code }) => partName(code)),
+        ),
       ];
       for (const sentence of said) expect(sentence).not.toMatch(/undefined|NaN|Infinity|\[object|^$/);
     }

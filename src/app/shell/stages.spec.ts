@@ -1,6 +1,7 @@
 import { describe, expect, it, vi } from 'vitest';
 import type { Type } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
+import { minutes } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
 import { deskWith } from '../testing/desk';
 import { NetBoard } from '../ui/net/net-board';
@@ -67,9 +68,10 @@ describe('walk-round', () => {
 
 describe('method', () => {
   it('lays the methods side by side with totals and what blocks them', async () => {
-    const { element } = await show(MethodStage);
+    const { element, job } = await show(MethodStage);
+    const time = minutes(job.plan()!.totals.minutes.value);
     expect(element.querySelectorAll('article')).toHaveLength(4);
-    expect(element.querySelector('[data-method="hybrid"]')?.textContent).toMatch(/the plan.*33 min/s);
+    expect(element.querySelector('[data-method="hybrid"]')?.textContent).toMatch(new RegExp(`the plan.*${time}`, 's'));
     expect(element.querySelector('[data-method="rinseless"]')?.textContent).toContain('glass towels');
   });
 
@@ -84,6 +86,29 @@ describe('method', () => {
     expect(job.plan()!.method).toBe('waterless');
     await ask();
     expect(job.job()!.choices.method).toBe('auto');
+  });
+
+  it('lets every figure of the model be set otherwise, within its bounds', async () => {
+    const { element, fixture, job } = await show(MethodStage);
+    const all = element.querySelector('details')!;
+    all.open = true;
+    all.dispatchEvent(new Event('toggle'));
+    fixture.detectChanges();
+    const field = element.querySelector<HTMLInputElement>('[id="a-limitBalanced"]')!;
+    const type = (text: string): void => {
+      field.value = text;
+      Object.defineProperty(field, 'valueAsNumber', { configurable: true, value: Number(text) });
+      field.dispatchEvent(new Event('change'));
+      fixture.detectChanges();
+    };
+    type('101');
+    expect(job.job()!.choices.assumptions).toEqual({});
+    expect(element.querySelector('.bad')?.textContent).toContain('From 1 to 100');
+    type('20');
+    expect(job.job()!.choices.assumptions).toEqual({ limitBalanced: 20 });
+    const back = [...element.querySelectorAll('button')].find((b) => b.textContent?.includes('Back to 30'))!;
+    back.click();
+    expect(job.job()!.choices.assumptions).toEqual({});
   });
 
   it('fixes a treatment on a zone by hand', async () => {

@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import type { ZoneId } from '@esmero/core';
+import type { Totals, ZoneId } from '@esmero/core';
 import { JobDesk } from '../state/job-desk';
 import { CarNetComponent } from '../ui/net/car-net.component';
 import { NetBoard } from '../ui/net/net-board';
 import { ZoneInView } from '../ui/net/zone-in-view';
 import { mediaSignal } from '../ui/media';
-import { TotalsStripComponent } from '../ui/totals-strip.component';
+import { TotalsStripComponent, totalTitles } from '../ui/totals-strip.component';
 import { type Asked, WhyComponent } from '../ui/why.component';
 import { ZoneCardComponent } from '../ui/zone-card.component';
 import { SavingBarComponent } from './saving-bar.component';
@@ -40,7 +40,14 @@ export class WorkspaceComponent {
   private readonly router = inject(Router);
 
   protected readonly stages = stages;
-  protected readonly asked = signal<Asked | null>(null);
+  protected readonly asked = signal<keyof Totals | null>(null);
+  /** Follows the plan while it is open: a figure set otherwise shows at once what it does. */
+  protected readonly question = computed((): Asked | null => {
+    const key = this.asked();
+    const figure = key ? this.desk.plan()?.totals[key] : null;
+    const title = totalTitles.find(([known]) => known === key)?.[1];
+    return figure && title ? { title, figure } : null;
+  });
   private readonly narrow = mediaSignal('(max-width: 47.99rem) and (orientation: portrait)');
 
   protected readonly lie = computed(() =>

@@ -1,6 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Job, type Zone, type ZoneId, zonesOf } from '@esmero/core';
+import { type AssumptionKey, type Job, type Zone, type ZoneId, assumptionTable, setAssumption, zonesOf } from '@esmero/core';
 import { unitsOf } from '@esmero/messages';
 import { deskActions, deskFeature } from './desk';
 import { planFeature } from './plan';
@@ -44,6 +44,11 @@ export class JobDesk {
   edit(cause: string, change: (job: Job) => Job, stroke: string | null = null): void {
     const job = this.job();
     if (job) this.state.dispatch(deskActions.edited({ job: change(job), cause, stroke }));
+  }
+
+  /** Sets a figure of the model otherwise for this job; null goes back to ours. */
+  assume({ key, value }: { readonly key: AssumptionKey; readonly value: number | null }): void {
+    this.edit(assumptionTable[key].note, (job) => setAssumption(job, key, value));
   }
 
   open(id: string): void {

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { Figure, Plan, Totals } from '@esmero/core';
 import { type Units, figureText, figureValue, methodName } from '@esmero/messages';
-import type { Asked } from './why.component';
 
 interface Shown {
   readonly key: keyof Totals;
@@ -11,7 +10,8 @@ interface Shown {
   readonly figure: Figure;
 }
 
-const titles: readonly (readonly [keyof Totals, string])[] = [
+/** The totals in the order of the strip, and what they are called. */
+export const totalTitles: readonly (readonly [keyof Totals, string])[] = [
   ['minutes', 'Time'],
   ['litres', 'Water'],
   ['productMl', 'Product'],
@@ -33,7 +33,7 @@ const NEWS: Readonly<Partial<Record<Figure['unit'], number>>> = { min: 0.5, L: 0
       <strong>{{ method() }}</strong>
     </div>
     @for (total of shown(); track total.key) {
-      <button type="button" [attr.data-total]="total.key" (click)="ask.emit({ title: total.title, figure: total.figure })">
+      <button type="button" [attr.data-total]="total.key" (click)="ask.emit(total.key)">
         <span class="label">{{ total.title }}</span>
         <strong class="num">{{ total.text }}</strong>
         <span class="change num">{{ total.change }}</span>
@@ -60,7 +60,7 @@ export class TotalsStripComponent {
   readonly failure = input.required<string | null>();
   readonly units = input.required<Units>();
   readonly currency = input('EUR');
-  readonly ask = output<Asked>();
+  readonly ask = output<keyof Totals>();
 
   protected readonly method = computed(() => {
     const plan = this.plan();
@@ -70,7 +70,7 @@ export class TotalsStripComponent {
   protected readonly shown = computed((): readonly Shown[] => {
     const plan = this.plan();
     if (!plan || plan.method === 'decline') return [];
-    return titles.flatMap(([key, title]): Shown[] => {
+    return totalTitles.flatMap(([key, title]): Shown[] => {
       const figure = plan.totals[key];
       if (!figure) return [];
       return [{ key, title, figure, text: figureValue(figure, this.units(), this.currency()), change: this.change(key, figure) }];

@@ -1,7 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, input, model } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, model, output } from '@angular/core';
 import { Dialog } from 'primeng/dialog';
-import { type Figure, assumptionTable } from '@esmero/core';
+import type { AssumptionOverrides, Figure } from '@esmero/core';
 import { type Units, figureText, figureValue, originName, partName } from '@esmero/messages';
+
+import { AssumptionTableComponent, type Assumed } from './assumption-table.component';
 
 /** A figure that is asked about. */
 export interface Asked {
@@ -13,7 +15,7 @@ export interface Asked {
 @Component({
   selector: 'esm-why',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Dialog],
+  imports: [AssumptionTableComponent, Dialog],
   template: `
     <p-dialog
       [header]="asked()?.title ?? ''"
@@ -22,7 +24,7 @@ export interface Asked {
       [modal]="true"
       [dismissableMask]="true"
       [draggable]="false"
-      [style]="{ width: 'min(34rem, 94vw)' }"
+      [style]="{ width: 'min(40rem, 94vw)' }"
     >
       @if (asked(); as asked) {
         <p>
@@ -42,19 +44,9 @@ export interface Asked {
             </tbody>
           </table>
         }
-        @if (uses().length > 0) {
-          <h3>Figures it rests on</h3>
-          <table>
-            <tbody>
-              @for (use of uses(); track use.note) {
-                <tr>
-                  <td>{{ use.note }}</td>
-                  <td class="num">{{ use.value }} {{ use.unit }}</td>
-                  <td class="soft">{{ use.origin }}</td>
-                </tr>
-              }
-            </tbody>
-          </table>
+        @if (asked.figure.uses.length > 0) {
+          <h3>Figures it rests on, for this job</h3>
+          <esm-assumption-table [keys]="asked.figure.uses" [overrides]="overrides()" (assumed)="assumed.emit($event)" />
         }
       }
     </p-dialog>
@@ -69,6 +61,8 @@ export class WhyComponent {
   readonly asked = model<Asked | null>(null);
   readonly units = input.required<Units>();
   readonly currency = input('EUR');
+  readonly overrides = input.required<AssumptionOverrides>();
+  readonly assumed = output<Assumed>();
 
   protected readonly total = computed(() => {
     const asked = this.asked();
@@ -85,7 +79,4 @@ export class WhyComponent {
         text: figureText(value, figure.unit, this.units(), this.currency()),
       }));
   });
-  protected readonly uses = computed(() =>
-    (this.asked()?.figure.uses ?? []).map((key) => assumptionTable[key]),
-  );
 }

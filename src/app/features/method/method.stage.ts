@@ -1,12 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   type Alternative,
+  type AssumptionGroup,
+  type AssumptionKey,
   type BlockedZone,
   type Choices,
   type Option,
   type TreatmentId,
   type VehicleMethod,
   type ZoneId,
+  assumptionGroups,
   fixTreatment,
   glassSchools,
   schools,
@@ -27,6 +30,7 @@ import {
   zoneName,
 } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
+import { AssumptionTableComponent } from '../../ui/assumption-table.component';
 import { markOf, treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
@@ -57,10 +61,17 @@ interface OptionRow {
 const wheelName = { auto: 'As it suits', first: 'First', last: 'Last' } as const;
 const glassName = { first: 'Right after the roof', last: 'Last, with a cleaner of its own' } as const;
 
+/** Every figure of the model, by what it belongs to. */
+const figures = (Object.keys(assumptionGroups) as AssumptionGroup[]).map((group) => ({
+  group,
+  keys: Object.keys(assumptionGroups[group]) as AssumptionKey[],
+}));
+
 /** The methods side by side, what decided between them, and what each zone gets. */
 @Component({
   selector: 'esm-method-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AssumptionTableComponent],
   templateUrl: './method.stage.html',
   styleUrl: './method.stage.css',
 })
@@ -74,6 +85,8 @@ export class MethodStage {
   protected readonly wheelName = wheelName;
   protected readonly glassSchools = glassSchools;
   protected readonly glassName = glassName;
+  protected readonly figures = figures;
+  protected readonly figuresOpen = signal(false);
 
   protected readonly verdicts = computed(() =>
     (this.desk.plan()?.verdicts ?? []).map((verdict) => verdictSentence(verdict, this.desk.units())),

@@ -1,0 +1,96 @@
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { InputText } from 'primeng/inputtext';
+import { type AssumptionKey, type AssumptionOverrides, assumptionTable } from '@esmero/core';
+
+/** A figure that a user sets otherwise for this job; null goes back to ours. */
+export interface Assumed {
+  readonly key: AssumptionKey;
+  readonly value: number | null;
+}
+
+const originWord = { measured: 'measured', practice: 'common practice', judged: 'our judgement' } as const;
+
+/** Constants of the model with their origin, each of which a job may set otherwise. */
+@Component({
+  selector: 'esm-assumption-table',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [InputText],
+  template: `
+    <table>
+      <tbody>
+        @for (row of rows(); track row.key) {
+          <tr>
+            <td>
+              <label [for]="'a-' + row.key">{{ row.note }}</label>
+              @if (refused() === row.key) {
+                <div class="bad" role="alert">From {{ row.min }} to {{ row.max }}, please.</div>
+              }
+            </td>
+            <td class="value">
+              <input
+                pInputText
+                class="num"
+                type="number"
+                step="any"
+                [id]="'a-' + row.key"
+                [min]="row.min"
+                [max]="row.max"
+                [value]="row.value"
+                #field
+                (change)="set(row.key, field)"
+              />
+              <span class="soft">{{ row.unit }}</span>
+            </td>
+            <td class="soft">
+              @if (row.own) {
+                yours
+                <button type="button" class="chip" (click)="assumed.emit({ key: row.key, value: null })">
+                  Back to {{ row.ours }}<span class="sr-only">: {{ row.note }}</span>
+                </button>
+              } @else {
+                {{ row.origin }}
+              }
+            </td>
+          </tr>
+        }
+      </tbody>
+    </table>
+  `,
+  styles: `
+    td {
+      vertical-align: middle;
+    }
+    .value {
+      white-space: nowrap;
+    }
+    input {
+      width: 6.5rem;
+      text-align: right;
+    }
+    .bad {
+      color: var(--rust);
+    }
+  `,
+})
+export class AssumptionTableComponent {
+  readonly keys = input.required<readonly AssumptionKey[]>();
+  readonly overrides = input.required<AssumptionOverrides>();
+  readonly assumed = output<Assumed>();
+
+  protected readonly refused = signal<AssumptionKey | null>(null);
+  protected readonly rows = computed(() =>
+    this.keys().map((key) => {
+      const { value, unit, origin, min, max, note } = assumptionTable[key];
+      const own = this.overrides()[key];
+      return { key, note, unit, min, max, ours: value, own: own !== undefined, value: own ?? value, origin: originWord[origin] };
+    }),
+  );
+
+  protected set(key: AssumptionKey, field: HTMLInputElement): void {
+    const { min, max } = assumptionTable[key];
+    const value = field.valueAsNumber;
+    const good = value >= min && value <= max;
+    this.refused.set(good ? null : key);
+    if (good) this.assumed.emit({ key, value });
+  }
+}

@@ -1,0 +1,94 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { type Job, type TreatmentId, type ZoneId, soilKinds } from '../model';
+import { planJob } from '../plan/plan-job';
+import { sampleJob, sampleSite, soilAll } from '../testing/sample';
+import { zonesOf } from '../vehicle';
+import type { Step } from './timeline';
+
+const ids = zonesOf(sampleJob().vehicle).map(({ id }) => id);
+
+const withTreatments = (fixed: Partial<Record<ZoneId, TreatmentId>>, workers: 1 | 2 = 1): Job =>
+  sampleJob({
+    site: { ...sampleSite, workers },
+    choices: { ...sampleJob().choices, fixed },
+  });
+
+const all = (treatment: TreatmentId): Partial<Record<ZoneId, TreatmentId>> =>
+  Object.fromEntries(ids.map((id) => [id, treatment]));
+
+const anyMix = fc
+  .array(fc.constantFrom<TreatmentId>('none/waterless', 'none/rinseless', 'none/presoak-rinseless', 'pump/rinseless'), {
+    minLength: ids.length,
+    maxLength: ids.length,
+  })
+  .map((treatments) => Object.fromEntries(ids.map((id, i) => [id, treatments[i]!])));
+
+const timed = (job: Job) => planJob(job).timeline;
+const of = (steps: readonly Step[], kind: Step['kind']): readonly Step[] => steps.filter((step) => step.kind === kind);
+
+describe('the clock of a run', () => {
+  it('wipes every zone once, after its dwell, one thing at a time, for one or two people', () => {
+    fc.assert(
+      fc.property(anyMix, fc.constantFrom<1 | 2>(1, 2), (fixed, workers) => {
+        const plan = planJob(withTreatments(fixed, workers));
+        const { steps, elapsedS, waitingS } = plan.timeline;
+        expect(of(steps, 'wipe').map(({ zoneId }) => zoneId).sort()).toEqual([...ids].sort());
+        for (const { zone, option } of plan.zones) {
+          const spray = of(steps, 'spray').find(({ zoneId }) => zoneId === zone.id);
+          const wipe = of(steps, 'wipe').find(({ zoneId }) => zoneId === zone.id)!;
+          if (spray) expect(wipe.startS).toBeGreaterThanOrEqual(spray.endS + option!.dwellS - 1e-6);
+          if (spray) expect(wipe.worker).toBe(spray.worker);
+        }
+        for (const worker of [0, 1]) {
+          const own = steps.filter((step) => step.worker === worker);
+          own.slice(1).forEach((step, i) => expect(step.startS).toBeGreaterThanOrEqual(own[i]!.endS - 1e-6));
+        }
+        expect(Math.max(...steps.map(({ endS }) => endS))).toBeCloseTo(elapsedS, 6);
+        expect(of(steps, 'wait').reduce((sum, { startS, endS }) => sum + endS - startS, 0)).toBeCloseTo(waitingS, 6);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('does not wait longer because a zone in the middle needs no dwell', () => {
+    const soaked = all('none/presoak-rinseless');
+    const one = { ...soaked, 'left-rear-door-upper': 'none/rinseless' as const };
+    expect(timed(withTreatments(one)).elapsedS).toBeLessThanOrEqual(timed(withTreatments(soaked)).elapsedS + 1e-6);
+  });
+
+  it('begins a long dwell before work that needs none', () => {
+    const mixed = { ...all('none/rinseless'), 'left-sill': 'none/presoak-rinseless', 'right-sill': 'none/presoak-rinseless' } as const;
+    const { steps } = timed(withTreatments(mixed));
+    const sprayed = of(steps, 'spray').find(({ zoneId }) => zoneId === 'left-sill')!;
+    expect(sprayed.startS).toBeLessThan(of(steps, 'wipe')[0]!.startS);
+    expect(of(steps, 'wait')).toEqual([]);
+  });
+
+  it('never keeps more panel wet than may be wetted ahead', () => {
+    const { steps } = timed(withTreatments(all('none/waterless')));
+    const area = new Map(zonesOf(sampleJob().vehicle).map((zone) => [zone.id, zone.areaM2]));
+    for (const { endS } of of(steps, 'spray')) {
+      const wet = of(steps, 'spray').filter((spray) => {
+        const wipe = of(steps, 'wipe').find(({ zoneId }) => zoneId === spray.zoneId)!;
+        return spray.endS <= endS && wipe.startS >= endS;
+      });
+      const m2 = wet.reduce((sum, { zoneId }) => sum + area.get(zoneId!)!, 0);
+      // A single zone may be larger than what is wetted ahead.
+      if (wet.length > 1) expect(m2).toBeLessThanOrEqual(1.5 + Math.max(...wet.map(({ zoneId }) => area.get(zoneId!)!)));
+    }
+  });
+
+  it('takes longer for dirtier wheels', () => {
+    const minutes = (level: 1 | 3): number =>
+      timed(sampleJob({ soil: { ...soilAll('dust', 1), 'left-front-wheel': { deposits: [{ kind: 'brake-dust', level }], spots: {} } } })).elapsedS;
+    expect(minutes(3)).toBeGreaterThan(minutes(1));
+  });
+
+  it.each(soilKinds)('adds time for spots on %s', (kind) => {
+    const soil = soilAll(kind, 1);
+    const spotted = { ...soil, bonnet: { ...soil.bonnet!, spots: { tar: 3 } } };
+    const base = timed(sampleJob({ soil }));
+    expect(timed(sampleJob({ soil: spotted })).elapsedS).toBeGreaterThan(base.elapsedS);
+  });
+});
