@@ -6,7 +6,20 @@ export * from './reasons';
 export { areaOf, bodyTemplates, centroidOf, defaultDimensions, mirrored, zonesOf } from './vehicle';
 export { grainOf, hardShareOf, loadOfLevel } from './soil';
 export type { SoilState } from './soil';
-export { holdUp, mixingTemperature } from './surface';
+export {
+  airOn,
+  freezeTimeS,
+  holdUp,
+  leastLiquidC,
+  openTimeS,
+  saturationPa,
+  skinCapacity,
+  skins,
+  startC,
+  steadyPanelC,
+} from './surface';
+export type { Observed, Skin, Wetting } from './surface';
+export { settlingMs } from './bucket/settling';
 export { lubrication, marringIndex, limitOf, sensitivityOf } from './method/marring';
 export type { Contacting, Marring } from './method/marring';
 export type { Kit } from './method/kit';

@@ -5,6 +5,7 @@ import { holdUp, runoffOf } from '../surface';
 import { type TowelNeed, SIDES, sidesFor, towelNeeds } from '../towel';
 import { type Micrometres, gPerM2, um } from '../units';
 import { type Contacted, contactRules } from './contacts';
+import { dryingOf } from './drying-window';
 import { type FlushRule, flushRules } from './flushes';
 import { gatesOf } from './gates';
 import { marringIndex, sensitivityOf } from './marring';
@@ -134,6 +135,7 @@ export function evaluate(soiled: SoiledZone, treatment: Working, scene: Scene): 
     a,
   );
   const { areaM2, cleanliness } = soiled.zone;
+  const drying = dryingOf(soiled.zone, flush, contact, scene);
   const runoffMl = runoffOn(soiled, flush, film, scene);
   const laidMl = laidOn(soiled, flush, contact, scene);
   const work = workOn(soiled, flush, contact, loadGm2, scene);
@@ -147,11 +149,12 @@ export function evaluate(soiled: SoiledZone, treatment: Working, scene: Scene): 
   return {
     treatment,
     kits: [...rule.kits, ...flush.kits],
-    gates: gatesOf(soiled, { flush, contact, runoffMl, index: marring.index }, scene),
+    gates: gatesOf(soiled, { flush, contact, runoffMl, index: marring.index, drying }, scene),
     marring,
     loadAfterFlushGm2: loadGm2,
     filmUm: film,
     dwellS: contact.dwellS,
+    drying,
     laidMl,
     runoffMl,
     work,

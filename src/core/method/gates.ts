@@ -1,8 +1,7 @@
 import type { Zone } from '../model';
 import type { Gate } from '../reasons';
-import { mixingTemperature, skinHeatCapacity } from '../surface';
-import { celsius, um } from '../units';
 import type { Contacted } from './contacts';
+import { type Drying, windowGates } from './drying-window';
 import type { FlushRule } from './flushes';
 import type { Scene, SoiledZone } from './scene';
 
@@ -12,25 +11,24 @@ export interface Gated {
   readonly contact: Contacted;
   readonly runoffMl: number;
   readonly index: number;
+  readonly drying: Drying;
 }
 
 /** Temperature after flush and first layer have landed. */
-function landedC({ zone }: SoiledZone, { flush, contact }: Gated, scene: Scene): number {
-  const { a, job, panelC } = scene;
-  const skin = skinHeatCapacity(zone.surface, a);
+function landedC({ zone }: SoiledZone, { flush, contact }: Gated, { a, climate, job }: Scene): number {
   const carried = job.site.liquidC;
-  const flushed = mixingTemperature(
-    celsius(panelC),
-    skin,
-    um(flush.filmUm(a)),
-    celsius(flush.liquidC(carried, a)),
-  );
+  const flushUm = flush.filmUm(a);
+  const flushed =
+    flushUm > 0 ? climate.landedC(zone, flushUm, flush.liquidC(carried, a)) : climate.panelC(zone);
   const [first] = contact.layers;
-  return first ? Math.min(flushed, mixingTemperature(flushed, skin, first.film, carried)) : flushed;
+  if (!first) return flushed;
+  const landed = climate.landedC(zone, first.film, carried, flushed);
+  return flushUm > 0 ? Math.min(flushed, landed) : landed;
 }
 
 function productGates(zone: Zone, { contact }: Gated, scene: Scene): Gate[] {
-  const { job, panelC, recipes } = scene;
+  const { climate, job, recipes } = scene;
+  const panelC = climate.panelC(zone);
   return contact.layers.flatMap(({ purpose }): Gate[] => {
     const product = recipes[purpose]?.product;
     if (!product) return [{ code: 'no-product', purpose }];
@@ -66,6 +64,7 @@ export function gatesOf(soiled: SoiledZone, gated: Gated, scene: Scene): readonl
   if (film < a.leastFilm) gates.push({ code: 'wiped-dry', filmUm: film, leastUm: a.leastFilm });
   const mixC = landedC(soiled, gated, scene);
   if (mixC <= a.slushC) gates.push({ code: 'freezes', mixC, limitC: a.slushC });
+  else gates.push(...windowGates(soiled.zone, gated.drying, a));
   if (gated.index > limit)
     gates.push({
       code: 'index-over-limit',

@@ -2,6 +2,7 @@ import type { MixPurpose, Working } from '../model';
 import { type Budget, type Gate, budgets } from '../reasons';
 import type { WorkSeconds } from '../schedule/work';
 import type { TowelNeed } from '../towel';
+import type { Drying } from './drying-window';
 import type { Kit } from './kit';
 import type { Marring } from './marring';
 
@@ -24,6 +25,7 @@ export interface Option {
   readonly loadAfterFlushGm2: number;
   readonly filmUm: number;
   readonly dwellS: number;
+  readonly drying: Drying;
   readonly laidMl: Laid;
   readonly runoffMl: number;
   readonly work: WorkSeconds;

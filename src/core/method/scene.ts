@@ -3,6 +3,7 @@ import type { Job, TowelBatch, TowelRole, Zone } from '../model';
 import { type Recipes, recipesOf } from '../mix/recipe';
 import { type SoilState, soilOn } from '../soil';
 import { type RolesAtHand, rolesAtHand } from '../towel';
+import { type Climate, climateOf } from '../surface';
 import { zonesOf } from '../vehicle';
 import { limitOf } from './marring';
 
@@ -19,7 +20,7 @@ export interface Scene {
   readonly zones: readonly SoiledZone[];
   readonly totalAreaM2: number;
   readonly recipes: Recipes;
-  readonly panelC: number;
+  readonly climate: Climate;
   readonly limit: number;
   readonly roles: RolesAtHand;
   /** First batch of each role on hand: what a fraction of a side is reckoned with. */
@@ -35,7 +36,7 @@ export function sceneOf(job: Job): Scene {
     zones,
     totalAreaM2: zones.reduce((sum, { zone }) => sum + zone.areaM2, 0),
     recipes: recipesOf(job),
-    panelC: job.site.panelC ?? job.site.airC,
+    climate: climateOf(job.site, job.vehicle.colour, a),
     limit: limitOf(job.choices.school, a),
     roles: rolesAtHand(job.towels),
     typicalTowel: Object.fromEntries(

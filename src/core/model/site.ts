@@ -20,7 +20,14 @@ export interface Site {
   readonly minutes: number;
   readonly workers: 1 | 2;
   readonly airC: Celsius;
-  /** Read off the panels with a thermometer; null takes them to be at air temperature. */
+  /** Relative humidity, 0 to 1. */
+  readonly humidity: number;
+  readonly windMs: number;
+  /** The car stands in the shade or under a roof. */
+  readonly shade: boolean;
+  /** Sun on a level panel; in the shade what gets through. */
+  readonly sunWm2: number;
+  /** Read off the panels with a thermometer; null computes them from air, sun and colour. */
   readonly panelC: Celsius | null;
   /** Temperature of the water that is carried. */
   readonly liquidC: Celsius;

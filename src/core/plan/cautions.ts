@@ -10,12 +10,12 @@ const HOT_PANEL_C = 45;
 const LADDER_M = 1.75;
 
 /** What to be careful about, from what the plan really uses. */
-export function cautionsOf(job: Job, { choice, mix, runoffL }: Realised): readonly Caution[] {
+export function cautionsOf(job: Job, hottestC: number, { choice, mix, runoffL }: Realised): readonly Caution[] {
   const applies: readonly [Caution, boolean][] = [
     ['chemicals', mix.productMl > 0],
     ['hot-liquid', choice.kitSet.kits.includes('heater')],
     ['freezing-ground', !job.site.indoors && job.site.airC <= FREEZING_AIR_C],
-    ['hot-panels', (job.site.panelC ?? job.site.airC) >= HOT_PANEL_C],
+    ['hot-panels', hottestC >= HOT_PANEL_C],
     ['runoff', runoffL > 0 || mix.litres > 0],
     ['ladder', job.vehicle.dimensions.heightM > LADDER_M],
     ['lifting', mix.litres > 10],

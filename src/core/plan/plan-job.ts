@@ -91,6 +91,9 @@ function worstOf({ choice }: Realised): { zoneId: ZonePlan['zone']['id']; index:
   return worst;
 }
 
+const hottestOf = ({ zones, climate }: Scene): number =>
+  Math.max(...zones.map(({ zone }) => climate.panelC(zone)));
+
 /** Nothing is done: the plan of a refusal. */
 const nothing = (scene: Scene): Realised =>
   realise(
@@ -221,7 +224,7 @@ export function planJob(job: Job): Plan {
     timeline: carried.timeline,
     totals: totalsOf(carried, scene),
     alternatives,
-    cautions: realised ? cautionsOf(job, realised) : [],
+    cautions: realised ? cautionsOf(job, hottestOf(scene), realised) : [],
   };
 }
 

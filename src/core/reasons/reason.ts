@@ -33,6 +33,8 @@ export type Gate =
   | { readonly code: 'lumps' }
   | { readonly code: 'wiped-dry'; readonly filmUm: number; readonly leastUm: number }
   | { readonly code: 'panel-too-hot'; readonly panelC: number; readonly maxC: number }
+  | { readonly code: 'dries-first'; readonly openS: number; readonly needS: number }
+  | { readonly code: 'freezes-first'; readonly freezeS: number; readonly needS: number }
   | { readonly code: 'freezes'; readonly mixC: number; readonly limitC: number }
   | { readonly code: 'surface'; readonly surface: Surface }
   | { readonly code: 'finish'; readonly finish: Finish }

@@ -2,6 +2,7 @@ import type { Kit } from '../method/kit';
 import { setupMinutes } from '../method/kit';
 import type { Assumptions } from '../assumptions';
 import { type Contact, type ZoneId, partsOf } from '../model';
+import type { Option } from '../method/option';
 import type { Ordered } from './run-order';
 import { totalWork } from './work';
 
@@ -115,12 +116,17 @@ function shareOut(ordered: readonly Ordered[], workers: number, a: Assumptions):
   return lists;
 }
 
+/** In frost a flush is not left to freeze: the zone is flushed when its turn has come. */
+const atItsTurn = ({ option }: Ordered): boolean =>
+  option.work.flush > 0 && option.drying.freezeS !== null;
+
 const dwells = ({ option }: Ordered): boolean => option.work.spray > 0;
 
 /** One worker's way through a list of zones, wetting ahead so that dwells overlap with work. */
 class Way {
   private readonly readyS = new Map<ZoneId, number>();
   private wetM2 = 0;
+  private backlogS = 0;
   private next = 0;
 
   constructor(
@@ -132,6 +138,7 @@ class Way {
 
   walk(): void {
     for (const one of this.list) {
+      if (atItsTurn(one)) this.do(one, 'flush');
       if (dwells(one)) this.await(one);
       else {
         this.wetAheadOf(one);
@@ -139,7 +146,9 @@ class Way {
       }
       this.do(one, 'wipe');
       this.do(one, 'finish');
-      if (dwells(one)) this.wetM2 -= one.zone.areaM2;
+      if (!dwells(one)) continue;
+      this.wetM2 -= one.zone.areaM2;
+      this.backlogS -= this.handS(one.option);
     }
   }
 
@@ -164,7 +173,20 @@ class Way {
 
   private mayWet(): boolean {
     const one = this.upcoming();
-    return one !== undefined && this.wetM2 + one.zone.areaM2 <= aheadM2(contactOf(one), this.a);
+    if (!one || atItsTurn(one)) return false;
+    return this.wetM2 + one.zone.areaM2 <= aheadM2(contactOf(one), this.a) && this.inTime(one);
+  }
+
+  /** What is wet already can be wiped, and this zone's first section too, before it dries. */
+  private inTime({ zone, option }: Ordered): boolean {
+    const { windowS, sectionM2 } = option.drying;
+    const own = this.handS(option) * Math.min(1, sectionM2 / zone.areaM2);
+    return Math.max(option.dwellS, this.backlogS) + own <= windowS;
+  }
+
+  /** Seconds of wiping and finishing. */
+  private handS({ work }: Option): number {
+    return (work.wipe + work.finish) * (1 + this.a.walking);
   }
 
   private wet(): void {
@@ -173,9 +195,10 @@ class Way {
     this.do(one, 'pretreat');
     this.readyS.set(one.zone.id, this.do(one, 'spray') + one.option.dwellS);
     this.wetM2 += one.zone.areaM2;
+    this.backlogS += this.handS(one.option);
   }
 
-  private do(one: Ordered, kind: 'pretreat' | 'spray' | 'wipe' | 'finish'): number {
+  private do(one: Ordered, kind: 'flush' | 'pretreat' | 'spray' | 'wipe' | 'finish'): number {
     const seconds = one.option.work[kind] * (1 + this.a.walking);
     return this.crew.do(this.worker, { kind, zoneId: one.zone.id, kit: null, seconds });
   }
@@ -195,8 +218,8 @@ export function timelineOf(
   const crew = new Crew(workers);
   const byWorker = shareOut(ordered, workers, a);
   const slow = 1 + a.walking;
-  const share = (kind: 'flush' | 'glass'): void =>
-    ordered.forEach(({ zone, option }) =>
+  const share = (kind: 'flush' | 'glass', of: readonly Ordered[]): void =>
+    of.forEach(({ zone, option }) =>
       crew.do(crew.firstFree(), { kind, zoneId: zone.id, kit: null, seconds: option.work[kind] * slow }),
     );
   const glass = ordered.some(({ option }) => option.work.glass > 0);
@@ -204,11 +227,11 @@ export function timelineOf(
     crew.do(crew.firstFree(), { kind: 'setup', zoneId: null, kit, seconds: setupMinutes(kit, a) * 60 });
   if (glass) crew.do(crew.firstFree(), { kind: 'setup', zoneId: null, kit: 'glass', seconds: a.setupSpray * 60 });
   crew.meet();
-  share('flush');
+  share('flush', ordered.filter((one) => !atItsTurn(one)));
   crew.meet();
   byWorker.forEach((list, worker) => new Way(list, worker, crew, a).walk());
   crew.meet();
-  share('glass');
+  share('glass', ordered);
   crew.meet();
   crew.do(0, { kind: 'pack', zoneId: null, kit: null, seconds: a.packing * 60 });
   return {

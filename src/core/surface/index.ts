@@ -1,2 +1,8 @@
 export { holdUp, runoffOf } from './hold-up';
-export { mixingTemperature, skinHeatCapacity } from './skin';
+export { saturationPa } from './air';
+export { freezeTimeS, leastLiquidC, openTimeS, startC, steadyPanelC } from './drying';
+export type { Wetting } from './drying';
+export { airOn, skinCapacity, skinOf, skins } from './panel';
+export type { Observed, Skin } from './panel';
+export { climateOf } from './window';
+export type { Climate } from './window';

@@ -1,8 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { defaultAssumptions as a } from '../assumptions';
-import { celsius, degrees, m2, um } from '../units';
+import { degrees, m2, um } from '../units';
 import { holdUp, runoffOf } from './hold-up';
-import { mixingTemperature, skinHeatCapacity } from './skin';
 
 describe('hold-up and runoff', () => {
   it('runs from 250 µm on a level panel to 70 µm on a vertical one', () => {
@@ -15,16 +14,5 @@ describe('hold-up and runoff', () => {
     expect(runoffOf(um(900), um(70), m2(0.5), a)).toBe(415);
     expect(runoffOf(um(75), um(70), m2(2), a)).toBe(0);
     expect(runoffOf(um(30), um(70), m2(2), a)).toBe(0);
-  });
-});
-
-describe('mixing temperature', () => {
-  // Reference starts for a mist and for a flood on steel at −5 °C.
-  it.each([
-    [20, 18, -4.395],
-    [900, 70, 36.144],
-  ])('%i µm at %i °C', (film, liquid, expected) => {
-    const start = mixingTemperature(celsius(-5), skinHeatCapacity('paint', a), um(film), celsius(liquid));
-    expect(start).toBeCloseTo(expected, 2);
   });
 });

@@ -26,6 +26,10 @@ export const sampleSite: Site = {
   minutes: 240,
   workers: 1,
   airC: celsius(20),
+  humidity: 0.6,
+  windMs: 0.5,
+  shade: true,
+  sunWm2: 0,
   panelC: null,
   liquidC: celsius(18),
 };
