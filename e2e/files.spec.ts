@@ -25,13 +25,13 @@ test('a job goes out as a file and comes back', async ({ page }) => {
 
 test('everything goes out in one file and comes back', async ({ page }) => {
   await page.goto('/jobs');
-  await expect(page.locator('.jobs > li')).toHaveCount(7);
+  await expect(page.locator('.jobs > li')).toHaveCount(8);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Export everything' }).click();
   const text = readFileSync(await (await download).path(), 'utf8');
   await give(page, 'all.json', text);
-  await expect(page.getByText(/7 jobs and \d+ library items/)).toBeVisible();
-  await expect(page.locator('.jobs > li')).toHaveCount(7);
+  await expect(page.getByText(/8 jobs and \d+ library items/)).toBeVisible();
+  await expect(page.locator('.jobs > li')).toHaveCount(8);
 });
 
 test('broken files change nothing and say why', async ({ page }) => {
@@ -44,7 +44,7 @@ test('broken files change nothing and say why', async ({ page }) => {
     [good.replace(/"lengthM": [\d.]+/, '"lengthM": 1e308'), /lengthM.*from 1\.5 to 9/],
     [good.replace('"zone": "roof"', '"zone": "hat"'), /soil\[\d+\]\.zone/],
     ['hello', /not JSON/],
-    [`{"format":"esmero-job","version":2,"pad":"${'x'.repeat(10_000_000)}"}`, /at most 4\.0 MB/],
+    [`{"format":"esmero-job","version":3,"pad":"${'x'.repeat(10_000_000)}"}`, /at most 4\.0 MB/],
   ];
   for (const [text, says] of cases) {
     await give(page, 'broken.json', text);

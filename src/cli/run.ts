@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { type Job, type Plan, planJob } from '@esmero/core';
-import { type Read, calcMixing, mixesCsv, readJob, stepsCsv, towelsCsv } from '@esmero/exchange';
+import { type Read, calc as answersTo, calcTopics, mixesCsv, readJob, stepsCsv, towelsCsv } from '@esmero/exchange';
 import { type UnitSystem, planSheet, unitSystems, unitsOf, unreadableText } from '@esmero/messages';
 
 /** What the command line needs of its surroundings. */
@@ -17,7 +17,7 @@ export interface Outcome {
 
 const usage = `Usage:
   npm run --silent plan -- FILE.json [--format json|md|csv] [--units metric|us]
-  npm run --silent calc -- mixing < INPUT.json
+  npm run --silent calc -- ${calcTopics.join('|')} < INPUT.json
 `;
 
 const fine = (out: string): Outcome => ({ out, err: '', code: 0 });
@@ -89,8 +89,8 @@ function plan(args: readonly string[], around: Surroundings): Outcome {
 }
 
 function calc([topic]: readonly string[], around: Surroundings): Outcome {
-  if (topic !== 'mixing') return wrong(usage);
-  const answered = calcMixing(around.readInput());
+  if (topic === undefined || !isOneOf(calcTopics, topic)) return wrong(usage);
+  const answered = answersTo(topic, around.readInput());
   return answered.ok ? fine(`${JSON.stringify(answered.value, null, 2)}\n`) : said(answered);
 }
 

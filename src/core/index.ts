@@ -34,3 +34,5 @@ export type { Alternative, Plan, Totals, ZonePlan } from './plan/plan';
 export * from './edit';
 export { runRows } from './plan/run-rows';
 export type { RunRow, SideAt } from './plan/run-rows';
+export { indexOf } from './method/index-of';
+export type { IndexAnswer, IndexQuestion } from './method/index-of';

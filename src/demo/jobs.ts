@@ -133,9 +133,20 @@ export const jobs: readonly Job[] = [
       client: 'Ferry crew',
       date: '2032-01-19',
       vehicle: vehicles.ferry,
-      site: { ...sites.yard, airC: celsius(-9), panelC: celsius(-9), liquidC: celsius(6) },
+      site: { ...sites.yard, airC: celsius(-9), panelC: celsius(-9), liquidC: celsius(6), shade: true, sunWm2: 0, humidity: 0.8 },
     },
     { top: ['salt', 1], upper: ['salt', 2], lower: ['salt', 3], wheels: ['salt', 3] },
+  ),
+  job(
+    {
+      id: 'demo-noon',
+      name: 'Coupé in the noon sun',
+      client: 'Exhibition on the quay',
+      date: '2031-09-03',
+      vehicle: vehicles.show,
+      site: { ...sites.track, airC: celsius(31), sunWm2: 850, humidity: 0.4 },
+    },
+    { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },
   ),
   job(
     {

@@ -5,6 +5,7 @@ import {
   type TowelBatch,
   type Vehicle,
   type Vessel,
+  calmShade,
   celsius,
   defaultDimensions,
   metres,
@@ -44,6 +45,7 @@ const place = (id: string, name: string, rest: Partial<Site>): Site => ({
   minutes: 120,
   workers: 2,
   airC: celsius(24),
+  ...calmShade,
   panelC: null,
   liquidC: celsius(20),
   ...rest,
@@ -63,6 +65,9 @@ export const sites = {
     power: true,
     runoff: 'captured',
     captureL: 30,
+    shade: false,
+    sunWm2: 250,
+    windMs: 1,
   }),
   hall: place('s-hall', 'Indoor exhibition', {
     waterL: 15,
@@ -70,7 +75,14 @@ export const sites = {
     indoors: true,
     airC: celsius(20),
   }),
-  track: place('s-track', 'Orchard track', { waterL: 60, tap: true, runoff: 'allowed' }),
+  track: place('s-track', 'Orchard track', {
+    waterL: 60,
+    tap: true,
+    runoff: 'allowed',
+    shade: false,
+    sunWm2: 200,
+    windMs: 2,
+  }),
 } as const;
 
 const use = (

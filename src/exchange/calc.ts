@@ -1,34 +1,39 @@
 import {
+  type Colour,
   type DilutionLabel,
   type FillMode,
+  type IndexQuestion,
+  type Skin,
+  type Wetting,
+  airOn,
+  defaultAssumptions,
   exactText,
+  freezeTimeS,
+  indexOf,
   mixFor,
   notations,
+  openTimeS,
   readDilution,
+  settlingMs,
+  skinCapacity,
+  startC,
+  steadyPanelC,
   toNumber,
 } from '@esmero/core';
-import { MixingInputDocument } from './documents/mixing-input';
+import { FilmInputDocument, IndexInputDocument, MixingInputDocument, SettlingInputDocument } from './documents/calc-inputs';
 import type { Fault, Read } from './fault';
 import { faultsIn } from './job-file';
+
+const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
+const roundedOrNull = (value: number | null, digits: number): number | null =>
+  value === null ? null : rounded(value, digits);
 
 interface MixingInput extends DilutionLabel {
   readonly fill: FillMode;
   readonly volumeMl: number;
 }
 
-/** What the calculator answers, under the names that scripts and spreadsheets use. */
-export interface MixingResult {
-  /** Exact, as num/den. */
-  readonly productMl: string;
-  readonly productMlRounded: number;
-  readonly waterMl: number;
-  readonly waterPartsPerProduct: number;
-  readonly productPercent: number;
-}
-
-const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
-
-function mixing({ label, reading, fill, volumeMl }: MixingInput): MixingResult {
+function mixing({ label, reading, fill, volumeMl }: MixingInput): object {
   const read = readDilution({ label, reading });
   if (!read.ok) throw new Error(`The label ${label} was validated before, and yet ${read.fault.code}.`);
   const mix = mixFor(read.dilution, fill, volumeMl);
@@ -42,20 +47,82 @@ function mixing({ label, reading, fill, volumeMl }: MixingInput): MixingResult {
   };
 }
 
-/** Reads a JSON array of questions and answers each, or says what is wrong with which. */
-export function calcMixing(text: string): Read<readonly MixingResult[]> {
-  let value: unknown;
+const wettingOf = (input: FilmInputDocument): Wetting => ({
+  air: airOn(
+    {
+      airC: input.airC,
+      humidity: input.relativeHumidity,
+      windMs: input.windMs,
+      sunWm2: input.sunOnPanelWm2,
+      shaded: input.shaded,
+      colour: input.colour as Colour,
+    },
+    defaultAssumptions,
+  ),
+  heatCapacity: skinCapacity(input.skin as Skin, defaultAssumptions),
+  appliedUm: input.appliedUm,
+  holdUpUm: input.holdUpUm,
+  liquidC: input.liquidC,
+  panelReadingC: input.panelReadingC,
+});
+
+function drying(input: FilmInputDocument): object {
+  const wetting = wettingOf(input);
+  return {
+    steadyPanelC: rounded(steadyPanelC(wetting.air), 3),
+    startC: rounded(startC(wetting), 3),
+    openTimeS: roundedOrNull(openTimeS(wetting), 2),
+  };
+}
+
+function freezing(input: FilmInputDocument): object {
+  const wetting = wettingOf(input);
+  return { startC: rounded(startC(wetting), 3), freezeTimeS: roundedOrNull(freezeTimeS(wetting), 2) };
+}
+
+interface Topic {
+  readonly document: new () => object;
+  answer(input: never): object;
+}
+
+const topics = {
+  mixing: { document: MixingInputDocument, answer: mixing },
+  drying: { document: FilmInputDocument, answer: drying },
+  freezing: { document: FilmInputDocument, answer: freezing },
+  settling: {
+    document: SettlingInputDocument,
+    answer: ({ diameterUm, waterC }: SettlingInputDocument) => ({ settlingMs: settlingMs(diameterUm, waterC) }),
+  },
+  index: {
+    document: IndexInputDocument,
+    answer: (input: IndexQuestion) => indexOf(input, defaultAssumptions),
+  },
+} as const satisfies Record<string, Topic>;
+
+export type CalcTopic = keyof typeof topics;
+export const calcTopics = Object.keys(topics) as readonly CalcTopic[];
+
+const no = (why: (Read<never> & { ok: false })['why']): Read<never> => ({ ok: false, why });
+
+function parsed(text: string): Read<unknown> {
   try {
-    value = JSON.parse(text);
+    return { ok: true, value: JSON.parse(text) as unknown };
   } catch (error) {
     const detail = error instanceof Error ? error.message : String(error);
-    return { ok: false, why: { code: 'not-json', detail, cut: false } };
+    return no({ code: 'not-json', detail, cut: false });
   }
-  const list: readonly unknown[] | undefined = Array.isArray(value) ? value : undefined;
-  const faults: readonly Fault[] = list
-    ? list.flatMap((input, i) => faultsIn(MixingInputDocument, input, `[${i}]`))
-    : [{ path: '', expected: { code: 'list', most: 100_000 }, found: typeof value }];
+}
+
+/** Reads a JSON array of questions on a topic and answers each, or says what is wrong with which. */
+export function calc(topic: CalcTopic, text: string): Read<readonly object[]> {
+  const read = parsed(text);
+  if (!read.ok) return read;
+  const { document, answer }: Topic = topics[topic];
+  if (!Array.isArray(read.value))
+    return no({ code: 'faults', faults: [{ path: '', expected: { code: 'list', most: 100_000 }, found: typeof read.value }] });
+  const list: readonly unknown[] = read.value;
+  const faults: readonly Fault[] = list.flatMap((input, i) => faultsIn(document, input, `[${i}]`));
   return faults.length > 0
-    ? { ok: false, why: { code: 'faults', faults } }
-    : { ok: true, value: (list as readonly MixingInput[]).map(mixing) };
+    ? no({ code: 'faults', faults })
+    : { ok: true, value: list.map((input) => answer(input as never)) };
 }

@@ -3,5 +3,5 @@ export { readCollection, writeCollection, collectionFormat } from './collection-
 export { faultsInItem } from './library-item';
 export { mixesCsv, stepsCsv, towelsCsv } from './tables';
 export type { Expected, Fault, Read, Unreadable } from './fault';
-export { calcMixing } from './calc';
-export type { MixingResult } from './calc';
+export { calc, calcTopics } from './calc';
+export type { CalcTopic } from './calc';

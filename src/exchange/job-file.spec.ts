@@ -1,7 +1,7 @@
 import Ajv2020 from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Job, paint, planJob, setAssumption, soilKinds, soilLevels, zoneIds } from '@esmero/core';
+import { type Job, calmShade, paint, planJob, setAssumption, soilKinds, soilLevels, zoneIds } from '@esmero/core';
 import { demo, demoJobs } from '@esmero/demo';
 import { schemaOf } from '../../scripts/schema';
 import { collectionFormat, jobFormat, readCollection, readJob, writeCollection, writeJob } from '.';
@@ -102,13 +102,13 @@ describe('job file', () => {
       const read = readJob(text);
       return read.ok ? null : read.why;
     };
-    expect(why('{"format":"esmero-job","version":99,"job":{}}')).toEqual({ code: 'newer-version', version: 99, newest: 2 });
+    expect(why('{"format":"esmero-job","version":99,"job":{}}')).toEqual({ code: 'newer-version', version: 99, newest: 3 });
     expect(why('{"format":"recipe","version":1}')).toMatchObject({ code: 'other-format', format: 'recipe' });
     expect(why('{"format":"esmero-job"}')).toEqual({ code: 'no-version' });
     expect(why(writeJob(deck).slice(0, 900))).toMatchObject({ code: 'not-json', cut: true });
     expect(why('[1, 2, 3]')).toMatchObject({ code: 'other-format' });
     expect(why(' '.repeat(10_000_000))).toMatchObject({ code: 'too-large' });
-    expect(why('{"format":"esmero-job","version":2,"job":null}')).toMatchObject({ code: 'faults' });
+    expect(why('{"format":"esmero-job","version":3,"job":null}')).toMatchObject({ code: 'faults' });
   });
 
   it('takes a file of version 1 to the present', () => {
@@ -127,11 +127,28 @@ describe('job file', () => {
     expect(readJob('{"format":"esmero-job","version":1,"job":7}').ok).toBe(false);
   });
 
+  it('takes sites from before version 3 for calm shade, in jobs and collections', () => {
+    const withoutAir = (site: Record<string, unknown>): void => {
+      for (const field of ['humidity', 'windMs', 'shade', 'sunWm2']) delete site[field];
+    };
+    const file = JSON.parse(writeJob(deck)) as any;
+    file.version = 2;
+    withoutAir(file.job.site);
+    expect(readJob(JSON.stringify(file))).toMatchObject({ ok: true, value: { site: calmShade } });
+    const all = JSON.parse(writeCollection(demo)) as any;
+    all.version = 1;
+    for (const { item } of all.collection.sites) withoutAir(item);
+    for (const { site } of all.collection.jobs) withoutAir(site);
+    const read = readCollection(JSON.stringify(all));
+    if (!read.ok) throw new Error(JSON.stringify(read.why));
+    for (const { site } of read.value.jobs) expect(site).toMatchObject(calmShade);
+  });
+
   it('never throws, whatever the text', () => {
     fc.assert(fc.property(fc.oneof(fc.string(), fc.json()), (text) => void readJob(text)), { numRuns: 200 });
     fc.assert(
       fc.property(fc.jsonValue(), (job) => {
-        expect(readJob(JSON.stringify({ format: 'esmero-job', version: 2, job })).ok).toBe(false);
+        expect(readJob(JSON.stringify({ format: 'esmero-job', version: 3, job })).ok).toBe(false);
         expect(readJob(JSON.stringify({ format: 'esmero-job', version: 1, job })).ok).toBe(false);
       }),
       { numRuns: 100 },

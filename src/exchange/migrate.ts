@@ -1,3 +1,5 @@
+import { calmShade } from '@esmero/core';
+
 /** Turns content of one version into the next; gets whatever a file held, so it must not throw. */
 export type Migration = (content: unknown) => unknown;
 
@@ -34,6 +36,24 @@ export const jobFrom1To2: Migration = (content) => {
       : choices,
   };
 };
+
+/** Version 3 knows the air and sun of a site; before it every site was calm shade. */
+export const jobFrom2To3: Migration = (content) =>
+  isRecord(content) ? { ...content, site: withAir(content['site']) } : content;
+
+/** The same for a collection: its sites, and the sites of its jobs. */
+export const collectionFrom1To2: Migration = (content) => {
+  if (!isRecord(content)) return content;
+  const { sites, jobs } = content;
+  const entry = (held: unknown): unknown => (isRecord(held) ? { ...held, item: withAir(held['item']) } : held);
+  return {
+    ...content,
+    sites: Array.isArray(sites) ? sites.map(entry) : sites,
+    jobs: Array.isArray(jobs) ? jobs.map(jobFrom2To3) : jobs,
+  };
+};
+
+const withAir = (site: unknown): unknown => (isRecord(site) ? { ...calmShade, ...site } : site);
 
 const listOf = (record: unknown, key: string, value: string): unknown =>
   isRecord(record)

@@ -73,7 +73,7 @@ describe('units', () => {
     expect(us.area(0.09290304 * 12)).toBe('12.0 ft²');
   });
 
-  it.each(['length', 'towel', 'water', 'volume', 'temperature'] as const)('reads back the %s that it shows', (what) => {
+  it.each(['length', 'towel', 'water', 'volume', 'temperature', 'wind', 'share'] as const)('reads back the %s that it shows', (what) => {
     for (const { edit } of [metric, us]) expect(edit[what].read(edit[what].show(12.34))).toBeCloseTo(12.34, 9);
   });
 
@@ -94,10 +94,10 @@ describe('refusals to read', () => {
       const { headline, details } = unreadableText(read.why);
       return [headline, ...details].join(' ');
     };
-    expect(text('{"format":"esmero-job","version":3}')).toMatch(/version 3.*reads up to 2.*Update/);
+    expect(text('{"format":"esmero-job","version":4}')).toMatch(/version 4.*reads up to 3.*Update/);
     expect(text('{"format":')).toMatch(/cut off.*Export it again/);
     expect(text('{"format":"other","version":1}')).toMatch(/“esmero-job”.*“other”/);
-    expect(text('{"format":"esmero-job","version":2,"job":{}}')).toMatch(/things in the file are wrong.*expected.*and \d+ more/);
+    expect(text('{"format":"esmero-job","version":3,"job":{}}')).toMatch(/things in the file are wrong.*expected.*and \d+ more/);
   });
 });
 

@@ -1,5 +1,5 @@
 import type { Budget, Caution, Gate, Shortage, Verdict } from '@esmero/core';
-import { type Units, indexText, minutes, percent } from './units';
+import { type Units, clock, indexText, minutes, percent } from './units';
 import {
   finishName,
   methodName,
@@ -33,6 +33,10 @@ export function gateSentence(gate: Gate, u: Units): string {
       return `A film of ${indexText(gate.filmUm)} µm is less than ${indexText(gate.leastUm)} µm: that is wiping dry.`;
     case 'panel-too-hot':
       return `The panel has ${u.temperature(gate.panelC)}, and the product’s limit is ${u.temperature(gate.maxC)}.`;
+    case 'dries-first':
+      return `It would dry by itself in ${clock(gate.openS)}; dwell and work on even a small section take ${clock(gate.needS)} of what is safe.`;
+    case 'freezes-first':
+      return `It would freeze in ${clock(gate.freezeS)}, before ${clock(gate.needS)} of dwell and work are over.`;
     case 'freezes':
       return `The liquid would come to ${u.temperature(gate.mixC)} on the panel and freeze.`;
     case 'surface':

@@ -48,7 +48,7 @@ export interface Units {
   area(m2: number): string;
   temperature(c: number): string;
   load(gm2: number): string;
-  readonly edit: Readonly<Record<'length' | 'towel' | 'water' | 'volume' | 'temperature', Editable>>;
+  readonly edit: Readonly<Record<'length' | 'towel' | 'water' | 'volume' | 'temperature' | 'wind' | 'share', Editable>>;
 }
 
 const metric: Units = {
@@ -64,11 +64,15 @@ const metric: Units = {
     water: plain('L'),
     volume: plain('mL'),
     temperature: plain('°C'),
+    wind: plain('m/s'),
+    share: scaled('%', 0.01),
   },
 };
 
 const LITRES_PER_GAL = ML_PER_US_GAL / 1000;
 const OUNCE_G = 28.349523125;
+/** Statute mile an hour in m/s (exact). */
+const MS_PER_MPH = 0.44704;
 
 const us: Units = {
   system: 'us',
@@ -86,6 +90,8 @@ const us: Units = {
     water: scaled('gal', LITRES_PER_GAL),
     volume: scaled('fl oz', ML_PER_US_FL_OZ),
     temperature: { unit: '°F', show: celsiusToFahrenheit, read: fahrenheitToCelsius },
+    wind: scaled('mph', MS_PER_MPH),
+    share: scaled('%', 0.01),
   },
 };
 

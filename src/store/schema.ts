@@ -24,6 +24,9 @@ type Upgrade = (
   tx: IDBPTransaction<EsmeroDb, StoreNames<EsmeroDb>[], 'versionchange'>,
 ) => void | Promise<void>;
 
+/** As sites were before they knew of air and sun. An upgrade does not follow later changes of defaults. */
+const calmShade = { humidity: 0.6, windMs: 0.5, shade: true, sunWm2: 0 };
+
 /** upgrades[n] takes the database from version n to n + 1; steps are only ever added. */
 export const upgrades: readonly Upgrade[] = [
   (db) => {
@@ -37,5 +40,13 @@ export const upgrades: readonly Upgrade[] = [
     jobs.createIndex('changed', 'changedAt');
     for (const stored of await jobs.getAll())
       await jobs.put({ ...stored, changedAt: stored.changedAt ?? 0, archived: stored.archived ?? false });
+  },
+  // Sites learned of air and sun; those from before stood in calm shade.
+  async (_db, tx) => {
+    const [jobs, library] = [tx.objectStore('jobs'), tx.objectStore('library')];
+    for (const stored of await jobs.getAll())
+      await jobs.put({ ...stored, job: { ...stored.job, site: { ...calmShade, ...stored.job.site } } });
+    for (const entry of await library.getAll())
+      if (entry.kind === 'site') await library.put({ ...entry, item: { ...calmShade, ...entry.item } });
   },
 ];

@@ -1,6 +1,7 @@
 import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { calmShade } from '@esmero/core';
 import { demo, demoJobs } from '@esmero/demo';
 import { type Store, idbStore, memoryStore, openStore } from '.';
 
@@ -65,10 +66,15 @@ describe('the database', () => {
         db.createObjectStore('library', { keyPath: 'id' });
       },
     });
-    await old.put('jobs', { id: job.id, job, revision: 4 });
+    const { humidity: _h, windMs: _w, shade: _s, sunWm2: _g, ...site } = job.site;
+    await old.put('jobs', { id: job.id, job: { ...job, site }, revision: 4 });
+    await old.put('library', { id: 'site/s', kind: 'site', archived: false, item: site });
     old.close();
     const store = await idbStore(name);
-    expect(await store.jobs()).toEqual([{ id: job.id, job, revision: 4, changedAt: 0, archived: false }]);
+    expect(await store.jobs()).toEqual([
+      { id: job.id, job: { ...job, site: { ...site, ...calmShade } }, revision: 4, changedAt: 0, archived: false },
+    ]);
+    expect((await store.library())[0]!.item).toMatchObject(calmShade);
     expect(await store.keepSetting('a', 1)).toEqual({ kind: 'kept' });
   });
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { type Plan, type Totals, paint, planJob } from '@esmero/core';
+import { type Plan, type Totals, paint, planJob, zoneIds } from '@esmero/core';
 import { unitsOf } from '@esmero/messages';
 import { deck } from '../testing/desk';
 import { TotalsStripComponent } from './totals-strip.component';
@@ -8,7 +8,7 @@ import { RunChartComponent } from './run-chart/run-chart.component';
 import { VesselDrawingComponent } from './vessel/vessel-drawing.component';
 
 const before = planJob(deck);
-const after = planJob(paint(deck, ['roof', 'bonnet'], { deposit: { kind: 'road-film', level: 3 }, onTop: false }));
+const after = planJob(paint(deck, zoneIds, { deposit: { kind: 'dust', level: 0 }, onTop: false }));
 const refused = planJob({ ...deck, choices: { ...deck.choices, method: 'decline' } });
 
 function strip(plan: Plan | null, past: Plan | null, more: { cause?: string; pending?: boolean; failure?: string | null } = {}) {
@@ -32,8 +32,8 @@ describe('the strip of totals', () => {
   });
 
   it('says what the last change did and why', () => {
-    const { element } = strip(after, before, { cause: 'Roof: road film 3' });
-    expect(element.querySelector('.cause')?.textContent).toContain('Roof: road film 3');
+    const { element } = strip(after, before, { cause: 'Whole car: clean' });
+    expect(element.querySelector('.cause')?.textContent).toContain('Whole car: clean');
     const changes = [...element.querySelectorAll('.change')].map(({ textContent }) => textContent).filter(Boolean);
     expect(changes.length).toBeGreaterThan(0);
     for (const change of changes) expect(change).toMatch(/^[+−]/);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Zone, ZonePlan, ZoneSoil } from '@esmero/core';
-import { type Units, indexText, surfaceName, treatmentName, zoneName } from '@esmero/messages';
+import { type Units, clock, indexText, surfaceName, treatmentName, zoneName } from '@esmero/messages';
 import { soilWords } from './net/looks';
 
 /** One zone in a few lines: what it is, what lies on it, what will be done. */
@@ -13,6 +13,7 @@ import { soilWords } from './net/looks';
       <span class="num soft">{{ facts() }}</span>
       <span><span class="soft">Seen:</span> {{ soil() }}</span>
       <span><span class="soft">Plan:</span> {{ treatment() }}</span>
+      <span class="num soft">{{ drying() }}</span>
     } @else {
       <span class="soft">Point at, press or Tab to a zone to read it here.</span>
     }
@@ -42,6 +43,16 @@ export class ZoneCardComponent {
     return `${this.units().area(areaM2)} · ${surfaceName[surface]} · tilted ${tiltDeg.toFixed(0)}°`;
   });
   protected readonly soil = computed(() => soilWords(this.seen()));
+  /** How long the liquid lasts, and in how many sections the zone is done. */
+  protected readonly drying = computed(() => {
+    const option = this.plan()?.option;
+    if (!option) return '';
+    const { openS, sectionM2, freezeS } = option.drying;
+    const sections = Math.ceil(this.zone()!.areaM2 / sectionM2 - 1e-9);
+    const inSections = sections > 1 ? `, in ${sections} sections` : '';
+    if (freezeS !== null) return `freezes in ${clock(freezeS)}${inSections}`;
+    return `${openS === null ? 'stays wet for an hour and more' : `dries by itself in ${clock(openS)}`}${inSections}`;
+  });
   protected readonly treatment = computed(() => {
     const plan = this.plan();
     if (!plan) return 'being worked out';

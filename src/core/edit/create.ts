@@ -1,4 +1,12 @@
-import type { Choices, Job, LibraryEntry, LibraryItems, LibraryKind, MeasuringDevice } from '../model';
+import {
+  type Choices,
+  type Job,
+  type LibraryEntry,
+  type LibraryItems,
+  type LibraryKind,
+  type MeasuringDevice,
+  calmShade,
+} from '../model';
 import { celsius, metres, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
 
@@ -40,10 +48,7 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
     minutes: 120,
     workers: 1,
     airC: celsius(20),
-    humidity: 0.6,
-    windMs: 0.5,
-    shade: true,
-    sunWm2: 0,
+    ...calmShade,
     panelC: null,
     liquidC: celsius(18),
   }),

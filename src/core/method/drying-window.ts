@@ -3,11 +3,11 @@ import type { Zone } from '../model';
 import type { Gate } from '../reasons';
 import type { Contacted } from './contacts';
 import type { FlushRule } from './flushes';
-import type { Scene } from './scene';
+import type { Scene, SoiledZone } from './scene';
 
 /** How long the liquid of a treatment lasts on a zone, and what that allows. */
 export interface Drying {
-  /** Until the first film dries by itself; null: it stays wet for hours. */
+  /** Until the first film dries by itself; null: it stays wet for an hour. */
   readonly openS: number | null;
   /** The share of it that is planned with; Infinity where it stays wet. */
   readonly windowS: number;
@@ -26,18 +26,18 @@ const share = (openS: number | null, a: Assumptions): number =>
  * The windows of a treatment. The first layer must last through the dwell, on top of what a flush
  * has left; the last one through wipe and finish. A single layer must last through all of it.
  */
-export function dryingOf(zone: Zone, flush: FlushRule, contact: Contacted, scene: Scene): Drying {
-  const { a, climate, job } = scene;
+export function dryingOf({ zone, panel }: SoiledZone, flush: FlushRule, contact: Contacted, scene: Scene): Drying {
+  const { a, job } = scene;
   const slow = 1 + a.walking;
   const handS = (contact.wipeRate + contact.finishRate) * slow;
   const sprayS = contact.sprayRate * slow;
   const flushUm = flush.filmUm(a);
   const liquidC = flushUm > 0 ? flush.liquidC(job.site.liquidC, a) : job.site.liquidC;
   const [first, last] = [contact.layers[0]!, contact.layers.at(-1)!];
-  const openS = climate.openS(zone, flushUm + first.film, liquidC);
+  const openS = panel.openS(flushUm + first.film, liquidC);
   const windowS = share(openS, a);
   const one = contact.layers.length === 1;
-  const lastS = one ? windowS : share(climate.openS(zone, last.film, job.site.liquidC), a);
+  const lastS = one ? windowS : share(panel.openS(last.film, job.site.liquidC), a);
   const fits = one
     ? (windowS - contact.dwellS) / (handS + sprayS)
     : Math.min((windowS - contact.dwellS) / Math.max(1e-9, sprayS), lastS / handS);
@@ -45,7 +45,7 @@ export function dryingOf(zone: Zone, flush: FlushRule, contact: Contacted, scene
     openS,
     windowS,
     sectionM2: Math.max(0, Math.min(zone.areaM2, a.largestSection, fits)),
-    freezeS: climate.freezeS(zone, flushUm + first.film, liquidC),
+    freezeS: panel.freezeS(flushUm + first.film, liquidC),
     needS: contact.dwellS + (handS + sprayS) * Math.min(zone.areaM2, a.leastSection),
   };
 }

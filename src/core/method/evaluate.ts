@@ -135,7 +135,7 @@ export function evaluate(soiled: SoiledZone, treatment: Working, scene: Scene): 
     a,
   );
   const { areaM2, cleanliness } = soiled.zone;
-  const drying = dryingOf(soiled.zone, flush, contact, scene);
+  const drying = dryingOf(soiled, flush, contact, scene);
   const runoffMl = runoffOn(soiled, flush, film, scene);
   const laidMl = laidOn(soiled, flush, contact, scene);
   const work = workOn(soiled, flush, contact, loadGm2, scene);

@@ -1,4 +1,3 @@
-import type { Zone } from '../model';
 import type { Gate } from '../reasons';
 import type { Contacted } from './contacts';
 import { type Drying, windowGates } from './drying-window';
@@ -15,20 +14,19 @@ export interface Gated {
 }
 
 /** Temperature after flush and first layer have landed. */
-function landedC({ zone }: SoiledZone, { flush, contact }: Gated, { a, climate, job }: Scene): number {
+function landedC({ panel }: SoiledZone, { flush, contact }: Gated, { a, job }: Scene): number {
   const carried = job.site.liquidC;
   const flushUm = flush.filmUm(a);
   const flushed =
-    flushUm > 0 ? climate.landedC(zone, flushUm, flush.liquidC(carried, a)) : climate.panelC(zone);
+    flushUm > 0 ? panel.landedC(flushUm, flush.liquidC(carried, a)) : panel.panelC;
   const [first] = contact.layers;
   if (!first) return flushed;
-  const landed = climate.landedC(zone, first.film, carried, flushed);
+  const landed = panel.landedC(first.film, carried, flushed);
   return flushUm > 0 ? Math.min(flushed, landed) : landed;
 }
 
-function productGates(zone: Zone, { contact }: Gated, scene: Scene): Gate[] {
-  const { climate, job, recipes } = scene;
-  const panelC = climate.panelC(zone);
+function productGates({ zone, panel: { panelC } }: SoiledZone, { contact }: Gated, scene: Scene): Gate[] {
+  const { job, recipes } = scene;
   return contact.layers.flatMap(({ purpose }): Gate[] => {
     const product = recipes[purpose]?.product;
     if (!product) return [{ code: 'no-product', purpose }];
@@ -58,7 +56,7 @@ function siteGates({ flush, runoffMl }: Gated, { job: { site } }: Scene): Gate[]
  */
 export function gatesOf(soiled: SoiledZone, gated: Gated, scene: Scene): readonly Gate[] {
   const { a, job, limit } = scene;
-  const gates = [...siteGates(gated, scene), ...productGates(soiled.zone, gated, scene)];
+  const gates = [...siteGates(gated, scene), ...productGates(soiled, gated, scene)];
   if (soiled.soil.lumps && gated.flush.filmUm(a) === 0) gates.push({ code: 'lumps' });
   const film = gated.contact.layers.reduce((sum, layer) => sum + layer.film, 0);
   if (film < a.leastFilm) gates.push({ code: 'wiped-dry', filmUm: film, leastUm: a.leastFilm });

@@ -3,7 +3,7 @@ import type { Job, TowelBatch, TowelRole, Zone } from '../model';
 import { type Recipes, recipesOf } from '../mix/recipe';
 import { type SoilState, soilOn } from '../soil';
 import { type RolesAtHand, rolesAtHand } from '../towel';
-import { type Climate, climateOf } from '../surface';
+import { type Panel, panelsOf } from '../surface';
 import { zonesOf } from '../vehicle';
 import { limitOf } from './marring';
 
@@ -11,6 +11,7 @@ import { limitOf } from './marring';
 export interface SoiledZone {
   readonly zone: Zone;
   readonly soil: SoilState;
+  readonly panel: Panel;
 }
 
 /** A job with everything looked up once that every zone and treatment asks for. */
@@ -20,7 +21,6 @@ export interface Scene {
   readonly zones: readonly SoiledZone[];
   readonly totalAreaM2: number;
   readonly recipes: Recipes;
-  readonly climate: Climate;
   readonly limit: number;
   readonly roles: RolesAtHand;
   /** First batch of each role on hand: what a fraction of a side is reckoned with. */
@@ -29,14 +29,19 @@ export interface Scene {
 
 export function sceneOf(job: Job): Scene {
   const a = resolveAssumptions(job.choices.assumptions);
-  const zones = zonesOf(job.vehicle).map((zone) => ({ zone, soil: soilOn(zone, job.soil, a) }));
+  const outlines = zonesOf(job.vehicle);
+  const panels = panelsOf(outlines, job.site, job.vehicle.colour, a);
+  const zones = outlines.map((zone) => ({
+    zone,
+    soil: soilOn(zone, job.soil, a),
+    panel: panels.get(zone)!,
+  }));
   return {
     job,
     a,
     zones,
     totalAreaM2: zones.reduce((sum, { zone }) => sum + zone.areaM2, 0),
     recipes: recipesOf(job),
-    climate: climateOf(job.site, job.vehicle.colour, a),
     limit: limitOf(job.choices.school, a),
     roles: rolesAtHand(job.towels),
     typicalTowel: Object.fromEntries(

@@ -32,3 +32,6 @@ export interface Site {
   /** Temperature of the water that is carried. */
   readonly liquidC: Celsius;
 }
+
+/** Weather that asks for nothing: what a site has until somebody says otherwise. */
+export const calmShade = { humidity: 0.6, windMs: 0.5, shade: true, sunWm2: 0 } as const;

@@ -91,8 +91,7 @@ function worstOf({ choice }: Realised): { zoneId: ZonePlan['zone']['id']; index:
   return worst;
 }
 
-const hottestOf = ({ zones, climate }: Scene): number =>
-  Math.max(...zones.map(({ zone }) => climate.panelC(zone)));
+const hottestOf = ({ zones }: Scene): number => Math.max(...zones.map(({ panel }) => panel.panelC));
 
 /** Nothing is done: the plan of a refusal. */
 const nothing = (scene: Scene): Realised =>

@@ -27,9 +27,8 @@ const vapourDensity = (c: number, humidity: number): number =>
 /** Convective heat transfer to a panel, W/m²K, for a wind of up to about 5 m/s. */
 const heatTransfer = (windMs: number): number => 5.7 + 3.8 * windMs;
 
-/** Mass transfer by the Lewis analogy, m/s. */
-const massTransfer = (windMs: number): number =>
-  heatTransfer(windMs) / (AIR_DENSITY * AIR_HEAT * LEWIS ** (2 / 3));
+/** What heat transfer is divided by for mass transfer, by the Lewis analogy, J/m³K. */
+const LEWIS_ANALOGY = AIR_DENSITY * AIR_HEAT * LEWIS ** (2 / 3);
 
 /** The air and sun that a panel stands in. */
 export interface Air {
@@ -46,9 +45,15 @@ export interface Air {
 
 /** Evaporation from a film, kg/m²s; never below 0: dew is left out. */
 export const evaporation = (panelC: number, { airC, humidity, windMs }: Air): number =>
-  Math.max(0, massTransfer(windMs) * (vapourDensity(panelC, 1) - vapourDensity(airC, humidity)));
+  Math.max(
+    0,
+    (heatTransfer(windMs) / LEWIS_ANALOGY) * (vapourDensity(panelC, 1) - vapourDensity(airC, humidity)),
+  );
 
-const fourth = (c: number): number => (c + KELVIN) ** 4;
+const fourth = (c: number): number => {
+  const square = (c + KELVIN) * (c + KELVIN);
+  return square * square;
+};
 
 /** Heat that a dry panel gains, W/m²; falls with its own temperature. */
 export const heatGain = (panelC: number, air: Air): number =>

@@ -2,12 +2,12 @@ import { type Air, LATENT, evaporation, heatGain } from './air';
 
 /** Heat capacity of water, J/gK; a film of 1 µm is 1 g/m². */
 const WATER = 4.186;
-/** Longest that a film is followed, s: past it nobody waits. */
-const HORIZON_S = 4 * 3600;
+/** Longest that a film is followed, s: work on a panel is long over by then. */
+const HORIZON_S = 3600;
 /** What one step may change: halving these moves the time by less than 1 % (tested). */
-const FILM_STEP_UM = 3;
+const FILM_STEP_UM = 6;
 const DEGREE_STEP = 1;
-const LONGEST_STEP_S = 30;
+const LONGEST_STEP_S = 40;
 /** Film below which a panel is dry, µm. */
 const DRY_UM = 1e-3;
 
@@ -81,7 +81,7 @@ const stepFor = (rates: Rates, fineness: number): number =>
 /**
  * Follows a film by the midpoint rule until `ends` holds.
  * @returns seconds, to a fraction of the last step by `ends` as a falling signed measure; null when
- * it does not happen within four hours
+ * it does not happen within the hour
  */
 function follow(wetting: Wetting, ends: (film: Film) => number, fineness: number): number | null {
   let film: Film = { um: Math.min(wetting.appliedUm, wetting.holdUpUm), panelC: startC(wetting) };
@@ -102,7 +102,7 @@ function follow(wetting: Wetting, ends: (film: Film) => number, fineness: number
 
 /**
  * Seconds until the film has dried by itself, counted from the spray; null when it stays wet for
- * hours.
+ * an hour and more.
  * @param fineness 2 takes steps half as long, to see that it makes no odds
  */
 export const openTimeS = (wetting: Wetting, fineness = 1): number | null =>

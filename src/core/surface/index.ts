@@ -4,5 +4,4 @@ export { freezeTimeS, leastLiquidC, openTimeS, startC, steadyPanelC } from './dr
 export type { Wetting } from './drying';
 export { airOn, skinCapacity, skinOf, skins } from './panel';
 export type { Observed, Skin } from './panel';
-export { climateOf } from './window';
-export type { Climate } from './window';
+export { Panel, panelsOf } from './wet-panel';

@@ -25,12 +25,12 @@ async function show() {
 describe('the list of jobs', () => {
   it('shows every job and puts one away', async () => {
     const { element, fixture, settle, store } = await show();
-    expect(element.querySelectorAll('.jobs li')).toHaveLength(7);
+    expect(element.querySelectorAll('.jobs li')).toHaveLength(8);
     const away = [...element.querySelectorAll('button')].find((b) => b.textContent?.includes('Put away'))!;
     away.click();
     await settle();
     fixture.detectChanges();
-    expect(element.querySelectorAll('.jobs li')).toHaveLength(6);
+    expect(element.querySelectorAll('.jobs li')).toHaveLength(7);
     expect((await store.jobs()).filter(({ archived }) => archived)).toHaveLength(1);
   });
 

@@ -1,0 +1,59 @@
+import {
+  colours,
+  contacts,
+  fillModes,
+  flushes,
+  labelReadings,
+  readDilution,
+  skins,
+  soilKinds,
+} from '@esmero/core';
+import { Between, Flag, OneOf, OrNull, Text, check } from './rules';
+
+/** One question to the mixing calculator. */
+export class MixingInputDocument {
+  @check(
+    'dilution',
+    (_value, object) => {
+      const { label, reading } = object as MixingInputDocument;
+      return typeof label === 'string' && readDilution({ label, reading: reading as 'water' }).ok;
+    },
+    { code: 'dilution' },
+  )
+  @Text(20, 1)
+  label!: string;
+  @OneOf(labelReadings) reading!: string;
+  @OneOf(fillModes) fill!: string;
+  @Between(0.001, 10_000_000) volumeMl!: number;
+}
+
+/** A panel with a film on it, for drying and freezing. */
+export class FilmInputDocument {
+  @OneOf(skins) skin!: string;
+  @OneOf(colours) colour!: string;
+  @Between(-40, 60) airC!: number;
+  @Between(0, 1) relativeHumidity!: number;
+  @Between(0, 20) windMs!: number;
+  @Between(0, 1400) sunOnPanelWm2!: number;
+  @Flag() shaded!: boolean;
+  @Between(0.1, 10_000) appliedUm!: number;
+  @Between(0.1, 10_000) holdUpUm!: number;
+  @Between(0, 95) liquidC!: number;
+  @OrNull() @Between(-40, 110) panelReadingC!: number | null;
+}
+
+export class SettlingInputDocument {
+  @Between(0.1, 2000) diameterUm!: number;
+  @Between(0, 95) waterC!: number;
+}
+
+export class IndexInputDocument {
+  @OneOf(soilKinds) kind!: string;
+  @Between(0, 1000) loadGm2!: number;
+  @OneOf(contacts) treatment!: string;
+  @OneOf(flushes) flush!: string;
+  @Between(0, 10_000) filmUm!: number;
+  @Between(0, 36_000) dwellS!: number;
+  @Between(0, 1) sideLoading!: number;
+  @Between(0.01, 100) sensitivity!: number;
+}
