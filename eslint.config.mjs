@@ -18,7 +18,7 @@ export const rooms = [
   { room: 'src/app/theme', uses: [] },
   { room: 'src/app/state', uses: ['core', 'exchange', 'messages', 'store', 'worker', 'demo'] },
   { room: 'src/app/ui', uses: ['core', 'exchange', 'messages'] },
-  { room: 'src/app/features', uses: ['core', 'exchange', 'messages', 'store'] },
+  { room: 'src/app/features', uses: ['core', 'exchange', 'messages', 'store', 'worker'] },
   { room: 'src/app/shell', uses: ['core', 'messages', 'store', 'worker'] },
   { room: 'server', uses: ['core', 'exchange'] },
   { room: 'e2e', uses: [] },

@@ -140,6 +140,13 @@ test('the frosty, the gritty and the dusty car get different answers with reason
   await openStage(page, 'method', '/job/demo-refusal');
   await expect(method(page)).toHaveText('Not today');
   await expect(page.locator('.verdicts')).toContainText('full rinse wash');
+  await openStage(page, 'method', '/job/demo-noon');
+  await expect(page.locator('.verdicts')).toContainText('Shade the car');
+  await page.getByRole('button', { name: 'What would change the answer?' }).click();
+  await page.getByRole('button', { name: 'Try it: In the shade' }).click();
+  await expect(method(page)).toHaveText('Rinseless');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(method(page)).toHaveText('Not today');
   await openStage(page, 'method', '/job/demo-courtyard');
   await expect(method(page)).toHaveText('Waterless');
   await openStage(page, 'run-sheet', '/job/demo-frost');

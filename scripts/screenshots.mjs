@@ -16,7 +16,15 @@ const views = [
   { name: 'walk-round', path: 'job/demo-deck/walk-round' },
   { name: 'walk-round-phone', path: 'job/demo-deck/walk-round', device: phone },
   { name: 'method', path: 'job/demo-deck/method', act: choose('left-sill') },
-  { name: 'refusal', path: 'job/demo-refusal/method', act: choose('left-sill') },
+  {
+    name: 'refusal',
+    path: 'job/demo-noon/method',
+    act: async (page) => {
+      await choose('bonnet')(page);
+      await page.getByRole('button', { name: 'What would change' }).click();
+      await page.locator('.what-if li').first().waitFor();
+    },
+  },
   { name: 'mix', path: 'job/demo-deck/mix' },
   {
     name: 'towels',

@@ -36,3 +36,5 @@ export { runRows } from './plan/run-rows';
 export type { RunRow, SideAt } from './plan/run-rows';
 export { indexOf } from './method/index-of';
 export type { IndexAnswer, IndexQuestion } from './method/index-of';
+export { whatIf, withChange } from './plan/what-if';
+export type { Change, WhatIf } from './plan/what-if';

@@ -1,5 +1,3 @@
-import { calmShade } from '@esmero/core';
-
 /** Turns content of one version into the next; gets whatever a file held, so it must not throw. */
 export type Migration = (content: unknown) => unknown;
 
@@ -52,6 +50,9 @@ export const collectionFrom1To2: Migration = (content) => {
     jobs: Array.isArray(jobs) ? jobs.map(jobFrom2To3) : jobs,
   };
 };
+
+/** As sites were before version 3; it does not follow later changes of defaults. */
+const calmShade = { humidity: 0.6, windMs: 0.5, shade: true, sunWm2: 0 };
 
 const withAir = (site: unknown): unknown => (isRecord(site) ? { ...calmShade, ...site } : site);
 

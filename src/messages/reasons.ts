@@ -1,4 +1,4 @@
-import type { Budget, Caution, Gate, Shortage, Verdict } from '@esmero/core';
+import type { Budget, Caution, Gate, Obstacle, Shortage, Verdict } from '@esmero/core';
 import { type Units, clock, indexText, minutes, percent } from './units';
 import {
   finishName,
@@ -65,6 +65,13 @@ export function shortageSentence({ budget, need, have }: Shortage, u: Units): st
 
 const zones = (count: number): string => (count === 1 ? 'one zone' : `${count} zones`);
 
+const helpFor: Readonly<Record<Obstacle, string>> = {
+  heat: 'Shade the car, let the panels cool, or come at another hour.',
+  frost: 'Bring the car indoors, or hot water; or come on a milder day.',
+  kit: 'A product or a vessel is missing that would serve them.',
+  soil: 'They need a full rinse wash.',
+};
+
 /** Why the plan is as it is. */
 export function verdictSentence(verdict: Verdict, u: Units): string {
   switch (verdict.code) {
@@ -81,7 +88,7 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
         ? `${methodName[verdict.method]} alone is ruled out on ${zones(verdict.zones)}.`
         : `${methodName[verdict.method]} alone does not fit the site’s or the van’s limits.`;
     case 'zones-blocked':
-      return `Nothing that is possible here may touch: ${zoneList(verdict.zones)}. They need a full rinse wash.`;
+      return `Nothing that is possible here and now may touch: ${zoneList(verdict.zones)}. ${helpFor[verdict.because]}`;
     case 'zones-left':
       return `Left out by hand: ${zoneList(verdict.zones)}.`;
     case 'over-budget':

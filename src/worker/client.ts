@@ -1,8 +1,8 @@
 import type { Job } from '@esmero/core';
 import { wrap } from 'comlink';
-import type { Answer, Planner } from './protocol';
+import type { Answer, Planner, WhatIfAnswer } from './protocol';
 
-export type { Answer, Planner } from './protocol';
+export type { Answer, Planner, WhatIfAnswer } from './protocol';
 
 /** Asks the planner, wherever it runs. */
 type Ask = (job: Job) => Promise<Answer>;
@@ -46,11 +46,25 @@ const broken = (worker: Worker): Promise<never> =>
     );
   });
 
+/** What the application asks of the worker. */
+export interface Planning {
+  plan(job: Job): Promise<Latest>;
+  whatIf(job: Job): Promise<WhatIfAnswer>;
+}
+
 /** The planner in a web worker of its own. */
-export function workerPlanner(): LatestOnly {
+export function workerPlanner(): Planning {
   const worker = new Worker(new URL('./planner.worker', import.meta.url), { type: 'module' });
   const remote = wrap<Planner>(worker);
   const failure = broken(worker);
   failure.catch(() => undefined);
-  return new LatestOnly((job) => Promise.race([remote.plan(job), failure]));
+  const latest = new LatestOnly((job) => Promise.race([remote.plan(job), failure]));
+  return {
+    plan: (job) => latest.plan(job),
+    whatIf: (job) =>
+      Promise.race([remote.whatIf(job), failure]).catch((error: unknown) => ({
+        kind: 'failed',
+        message: error instanceof Error ? error.message : String(error),
+      })),
+  };
 }

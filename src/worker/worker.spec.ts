@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Job, planJob } from '@esmero/core';
+import { type Job, planJob, whatIf } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { LatestOnly } from './client';
 import { planner } from './planner';
@@ -26,6 +26,12 @@ describe('the planner in the worker', () => {
   it('plans with the very core, in plain data that survives the crossing', () => {
     const answer = structuredClone(planner.plan(first));
     expect(answer).toEqual({ kind: 'plan', plan: planJob(first) });
+  });
+
+  it('says what would change the answer', () => {
+    const answer = planner.whatIf(first);
+    expect(answer).toEqual({ kind: 'what-if', answers: whatIf(first, planJob(first)) });
+    expect(planner.whatIf({ ...first, vehicle: null as never }).kind).toBe('failed');
   });
 
   it('turns what is thrown into data', () => {

@@ -111,6 +111,20 @@ describe('method', () => {
     expect(job.job()!.choices.assumptions).toEqual({});
   });
 
+  it('says what would change the answer, and tries it', async () => {
+    const { element, press, job, settle, fixture } = await show(MethodStage);
+    await press('What would change');
+    await settle();
+    fixture.detectChanges();
+    expect(element.querySelector('.what-if')?.textContent).toContain('With 2 clean glass towels: rinseless');
+    const row = [...element.querySelectorAll('.what-if li')].find((li) => li.textContent?.includes('glass towels'))!;
+    row.querySelector('button')!.click();
+    await settle();
+    fixture.detectChanges();
+    expect(job.plan()!.method).toBe('rinseless');
+    expect(element.querySelector('.what-if')?.textContent).toContain('What would change the answer?');
+  });
+
   it('fixes a treatment on a zone by hand', async () => {
     const { fixture, view, press, job } = await show(MethodStage);
     view.choose('roof');

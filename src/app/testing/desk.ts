@@ -4,13 +4,14 @@ import { provideRouter } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { Store as State, provideState, provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
-import { type Job, planJob } from '@esmero/core';
+import { type Job, planJob, whatIf } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { type Store, type TabMessage, memoryStore } from '@esmero/store';
 import * as deskEffects from '../state/desk.effects';
 import { deskActions, deskFeature } from '../state/desk';
 import { planFeature } from '../state/plan';
-import { type Planning, PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
+import type { Planning } from '@esmero/worker';
+import { PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
 import { shelfActions, shelfFeature } from '../state/shelf';
@@ -29,6 +30,7 @@ export interface Desk {
 
 const planning: Planning = {
   plan: async (job: Job) => ({ kind: 'plan', plan: planJob(job) }),
+  whatIf: async (job: Job) => ({ kind: 'what-if', answers: whatIf(job, planJob(job)) }),
 };
 
 export async function deskWith(

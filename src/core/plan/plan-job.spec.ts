@@ -201,6 +201,55 @@ describe('the method', () => {
   });
 });
 
+describe('weather', () => {
+  const verdict = (job: Job) => planJob(job).verdicts.find(({ code }) => code === 'zones-blocked');
+
+  it('refuses a black car in the noon sun for its heat, and takes it in the shade', () => {
+    const noon = (shade: boolean): Job =>
+      withSite(
+        { airC: celsius(31), humidity: 0.4, windMs: 1, shade, sunWm2: shade ? 0 : 850 },
+        { vehicle: { ...sampleVehicle(), colour: 'black' } },
+      );
+    expect(verdict(noon(false))).toMatchObject({ because: 'heat' });
+    expect(planJob(noon(true)).method).not.toBe('decline');
+  });
+
+  it('names frost where only that stands in the way, and soil where it does', () => {
+    expect(verdict(withSite({ airC: celsius(-9), liquidC: celsius(6), power: false }))).toMatchObject({ because: 'frost' });
+    expect(verdict(withSite({ runoff: 'forbidden' }, { soil: soilAll('mud', 3) }))).toMatchObject({ because: 'soil' });
+    expect(verdict(sampleJob({ products: [] }))).toMatchObject({ because: 'kit' });
+  });
+
+  it('never plans a treatment that dries before its smallest section is done', () => {
+    fc.assert(
+      fc.property(
+        anyJob,
+        fc.record({ airC: fc.integer({ min: -5, max: 38 }), sunWm2: fc.integer({ min: 0, max: 900 }), windMs: fc.integer({ min: 0, max: 5 }) }),
+        (job, air) => {
+          const site = { ...job.site, ...air, airC: celsius(air.airC), shade: air.sunWm2 === 0 };
+          for (const { option } of planJob({ ...job, site }).zones) {
+            if (!option) continue;
+            const { windowS, freezeS, needS, sectionM2 } = option.drying;
+            expect(sectionM2).toBeGreaterThan(0);
+            expect(option.dwellS).toBeLessThanOrEqual(windowS);
+            if (freezeS !== null) expect(freezeS).toBeGreaterThan(needS);
+          }
+        },
+      ),
+      { numRuns: 40 },
+    );
+  });
+
+  it('flushes zone by zone in frost, so that nothing freezes before its turn', () => {
+    const { timeline, zones } = planJob(withSite({ airC: celsius(-9), liquidC: celsius(6) }));
+    for (const { zone, option } of zones) {
+      const flush = timeline.steps.find(({ kind, zoneId }) => kind === 'flush' && zoneId === zone.id)!;
+      const wipe = timeline.steps.find(({ kind, zoneId }) => kind === 'wipe' && zoneId === zone.id)!;
+      if (option?.drying.freezeS) expect(wipe.startS - flush.endS).toBeLessThan(option.drying.freezeS);
+    }
+  });
+});
+
 describe('schools of order', () => {
   const order = (job: Job): string[] =>
     planJob(job).timeline.steps.filter(({ kind }) => kind === 'wipe').map(({ zoneId }) => zoneId!);

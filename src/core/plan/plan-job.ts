@@ -12,6 +12,7 @@ import {
   vehicleMethods,
 } from '../model';
 import type { Verdict } from '../reasons';
+import { obstacleOf } from './obstacle';
 import { type Fitted, fit } from './fit';
 import { cautionsOf } from './cautions';
 import type { Alternative, Plan, ZonePlan } from './plan';
@@ -135,7 +136,13 @@ function refusalReasons({ outcome }: Alternative): Verdict[] {
   if (outcome.kind !== 'blocked') return [];
   return [
     ...(outcome.blocked.length > 0
-      ? [{ code: 'zones-blocked', zones: outcome.blocked.map(({ zoneId }) => zoneId) } as const]
+      ? [
+          {
+            code: 'zones-blocked',
+            zones: outcome.blocked.map(({ zoneId }) => zoneId),
+            because: obstacleOf(outcome.blocked),
+          } as const,
+        ]
       : []),
     ...outcome.missing.map((gate) => ({ code: 'missing', gate }) as const),
     ...outcome.shortages.map((shortage) => ({ code: 'over-budget', ...shortage }) as const),

@@ -45,6 +45,9 @@ export type Gate =
       readonly school: School;
     };
 
+/** What keeps zones from being washed here and now, and so what would help. */
+export type Obstacle = 'heat' | 'frost' | 'kit' | 'soil';
+
 /** Why the vehicle's plan is as it is. */
 export type Verdict =
   | { readonly code: 'chosen'; readonly method: VehicleMethod; readonly cost: number }
@@ -59,7 +62,7 @@ export type Verdict =
       readonly index: number;
     }
   | { readonly code: 'method-blocked'; readonly method: VehicleMethod; readonly zones: number }
-  | { readonly code: 'zones-blocked'; readonly zones: readonly ZoneId[] }
+  | { readonly code: 'zones-blocked'; readonly zones: readonly ZoneId[]; readonly because: Obstacle }
   | { readonly code: 'zones-left'; readonly zones: readonly ZoneId[] }
   | {
       readonly code: 'over-budget';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { bodies, type Body, type Vehicle, type Zone } from '../model';
+import { bodies, type Body, type Point, type Vehicle, type Zone } from '../model';
 import { metres } from '../units';
 import { sampleVehicle } from '../testing/sample';
 import { mirrored } from './mirror';
@@ -55,6 +55,21 @@ describe('zones of a vehicle', () => {
       expect(twin.areaM2).toBe(zone.areaM2);
       expect(mirrored(twin.id)).toBe(zone.id);
     }
+  });
+
+  it.each(bodies)('%s: no outline crosses itself', (body) => {
+    const turn = ([ax, ay]: Point, [bx, by]: Point, [cx, cy]: Point): number =>
+      Math.sign(Math.round(((bx - ax) * (cy - ay) - (by - ay) * (cx - ax)) * 1e9));
+    const crosses = (a: Point, b: Point, c: Point, d: Point): boolean =>
+      turn(a, b, c) * turn(a, b, d) < 0 && turn(c, d, a) * turn(c, d, b) < 0;
+    for (const { id, polygons } of zonesOf(sampleVehicle(body)))
+      for (const polygon of polygons)
+        polygon.forEach((a, i) =>
+          polygon.forEach((c, j) => {
+            const [b, d] = [polygon[(i + 1) % polygon.length]!, polygon[(j + 1) % polygon.length]!];
+            expect(crosses(a, b, c, d), id).toBe(false);
+          }),
+        );
   });
 
   it('scales areas with the square of a uniform factor', () => {

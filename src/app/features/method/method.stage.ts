@@ -1,13 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import {
   type Alternative,
   type AssumptionGroup,
   type AssumptionKey,
   type BlockedZone,
   type Choices,
+  type Job,
   type Option,
   type TreatmentId,
   type VehicleMethod,
+  type WhatIf,
   type ZoneId,
   assumptionGroups,
   fixTreatment,
@@ -15,8 +17,11 @@ import {
   schools,
   setChoices,
   wheelSchools,
+  withChange,
 } from '@esmero/core';
+import type { WhatIfAnswer } from '@esmero/worker';
 import {
+  changeText,
   figureValue,
   gateSentence,
   indexText,
@@ -26,10 +31,12 @@ import {
   shortageSentence,
   treatmentName,
   verdictSentence,
+  whatIfSentence,
   zoneList,
   zoneName,
 } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
+import { PLANNING } from '../../state/ports';
 import { AssumptionTableComponent } from '../../ui/assumption-table.component';
 import { markOf, treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
@@ -87,6 +94,24 @@ export class MethodStage {
   protected readonly glassName = glassName;
   protected readonly figures = figures;
   protected readonly figuresOpen = signal(false);
+
+  private readonly planning = inject(PLANNING);
+  /** What was found for the job as it is; another job asks anew. */
+  private readonly found = linkedSignal<Job | null, WhatIfAnswer | 'working' | null>({
+    source: this.desk.job,
+    computation: () => null,
+  });
+  protected readonly working = computed(() => this.found() === 'working');
+  protected readonly asked = computed(() => this.found() !== null && !this.working());
+  protected readonly failure = computed(() => {
+    const found = this.found();
+    return found !== null && found !== 'working' && found.kind === 'failed' ? found.message : null;
+  });
+  protected readonly changes = computed(() => {
+    const found = this.found();
+    if (found === null || found === 'working' || found.kind !== 'what-if') return [];
+    return found.answers.map((answer) => ({ answer, says: whatIfSentence(answer, this.desk.units()) }));
+  });
 
   protected readonly verdicts = computed(() =>
     (this.desk.plan()?.verdicts ?? []).map((verdict) => verdictSentence(verdict, this.desk.units())),
@@ -186,6 +211,18 @@ export class MethodStage {
       minutes: minutes(option.usage.minutes),
       gates: option.gates.map((gate) => gateSentence(gate, u)),
     };
+  }
+
+  protected async askWhatIf(): Promise<void> {
+    const job = this.desk.job();
+    if (!job) return;
+    this.found.set('working');
+    const found = await this.planning.whatIf(job);
+    if (this.desk.job() === job) this.found.set(found);
+  }
+
+  protected take({ change }: WhatIf): void {
+    this.desk.edit(changeText(change, this.desk.units()), (job) => withChange(job, change));
   }
 
   protected choose(cause: string, choices: Partial<Choices>): void {

@@ -1,0 +1,51 @@
+import { describe, expect, it } from 'vitest';
+import type { Job } from '../model';
+import { celsius } from '../units';
+import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
+import { planJob } from './plan-job';
+import { type WhatIf, whatIf, withChange } from './what-if';
+
+const ask = (job: Job): readonly WhatIf[] => whatIf(job, planJob(job));
+const of = (answers: readonly WhatIf[], code: string): WhatIf | undefined => answers.find(({ change }) => change.code === code);
+const withSite = (site: Partial<Job['site']>, rest: Partial<Job> = {}): Job => sampleJob({ ...rest, site: { ...sampleSite, ...site } });
+
+describe('what would change the answer', () => {
+  const cases: readonly (readonly [string, Job])[] = [
+    ['dust', sampleJob()],
+    ['road film', sampleJob({ soil: soilAll('road-film', 2) })],
+    ['mud, nothing may run off', withSite({ runoff: 'forbidden' }, { soil: soilAll('mud', 2) })],
+    ['frost without power', withSite({ airC: celsius(-9), liquidC: celsius(6), power: false })],
+    ['no time', withSite({ minutes: 12 })],
+  ];
+
+  it.each(cases)('%s: every change that is named does what is said', (_name, job) => {
+    const plan = planJob(job);
+    for (const { change, method } of whatIf(job, plan)) {
+      expect(method).not.toBe(plan.method);
+      expect(planJob(withChange(job, change)).method).toBe(method);
+    }
+  });
+
+  it('finds the smallest budget that makes a refusal feasible', () => {
+    const short = withSite({ minutes: 12 });
+    const answer = of(ask(short), 'minutes')!;
+    if (answer.change.code !== 'minutes') throw new Error('minutes');
+    expect(planJob(withChange(short, { code: 'minutes', minutes: answer.change.minutes - 1 })).method).toBe('decline');
+  });
+
+  it('asks for shade in the sun, hot water in frost, a mat for mud, towels where there are none', () => {
+    const black = { ...sampleVehicle(), colour: 'black' as const };
+    const noon = withSite({ airC: celsius(31), humidity: 0.4, windMs: 1, shade: false, sunWm2: 850 }, { vehicle: black });
+    expect(of(ask(noon), 'shade')?.method).not.toBe('decline');
+    expect(of(ask(withSite({ airC: celsius(-9), liquidC: celsius(6), power: false })), 'power')?.method).toBe('hybrid');
+    expect(of(ask(withSite({ runoff: 'forbidden' }, { soil: soilAll('mud', 1) })), 'capture')?.method).toBe('hybrid');
+    const bare = sampleJob({ towels: sampleJob().towels.map((b) => (b.role === 'glass' ? { ...b, clean: 0 } : b)) });
+    const towels = ask({ ...bare, towels: bare.towels.filter(({ role }) => role !== 'finish') });
+    expect(towels.every(({ change }) => change.code !== 'leave')).toBe(true);
+  });
+
+  it('offers to leave the zones that nothing may touch', () => {
+    const gritty = withSite({ runoff: 'forbidden' }, { soil: { ...soilAll('dust', 1), 'left-sill': { deposits: [{ kind: 'mud', level: 3 }], spots: {} } } });
+    expect(of(ask(gritty), 'leave')?.change).toEqual({ code: 'leave', zones: ['left-sill'] });
+  });
+});
