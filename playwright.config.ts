@@ -15,6 +15,7 @@ export default defineConfig({
     ...devices['Desktop Chrome'],
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    actionTimeout: 20_000,
     launchOptions: {
       executablePath,
       args: [

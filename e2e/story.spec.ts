@@ -143,7 +143,7 @@ test('the frosty, the gritty and the dusty car get different answers with reason
   await openStage(page, 'method', '/job/demo-noon');
   await expect(page.locator('.verdicts')).toContainText('Shade the car');
   await page.getByRole('button', { name: 'What would change the answer?' }).click();
-  await page.getByRole('button', { name: 'Try it: In the shade' }).click();
+  await page.locator('.what-if li', { hasText: 'In the shade' }).getByRole('button').click();
   await expect(method(page)).toHaveText('Rinseless');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(method(page)).toHaveText('Not today');
