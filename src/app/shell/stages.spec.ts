@@ -195,13 +195,13 @@ describe('site', () => {
       input.dispatchEvent(new Event('change'));
     };
     type('Water brought', '30');
-    await vi.waitFor(() => expect(job.job()!.site.waterL).toBe(30), 5000);
+    await vi.waitFor(() => expect(job.job()!.site.waterL).toBe(30), 20_000);
     fixture.detectChanges();
     type('Water brought', '-5');
     await vi.waitFor(() => {
       fixture.detectChanges();
       expect(element.querySelector('.fault')?.textContent).toContain('from 0');
-    }, 5000);
+    }, 20_000);
     expect(job.job()!.site.waterL).toBe(30);
   });
 });

@@ -1,5 +1,8 @@
 import { vi } from 'vitest';
 
+// Machines are shared: a slow one is no failure.
+vi.setConfig({ testTimeout: 30_000 });
+
 /** Stands in for what the test DOM lacks. */
 vi.stubGlobal(
   'matchMedia',

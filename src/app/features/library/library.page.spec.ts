@@ -39,13 +39,13 @@ describe('the library', () => {
     const before = (await kept()).length;
     await press('Add a vessel');
     type('Name', 'Little bottle');
-    await vi.waitFor(async () => expect((await kept()).some(({ item }) => item.name === 'Little bottle')).toBe(true), 5000);
+    await vi.waitFor(async () => expect((await kept()).some(({ item }) => item.name === 'Little bottle')).toBe(true), 20_000);
     fixture.detectChanges();
     await press('Copy');
     expect(await kept()).toHaveLength(before + 2);
     const [, away] = [...element.querySelectorAll('button')].filter((b) => b.textContent?.trim() === 'Put away');
     away!.click();
-    await vi.waitFor(async () => expect((await kept()).filter(({ archived }) => archived)).toHaveLength(1), 5000);
+    await vi.waitFor(async () => expect((await kept()).filter(({ archived }) => archived)).toHaveLength(1), 20_000);
     fixture.detectChanges();
     await press('Put away');
     await press('Little bottle (copy)');
@@ -60,7 +60,7 @@ describe('the library', () => {
     await vi.waitFor(() => {
       fixture.detectChanges();
       expect(element.querySelector('.state')?.textContent).toContain('Not kept');
-    }, 5000);
+    }, 20_000);
     expect(element.querySelector('.fault')?.textContent).toContain('Should be');
     const family = (await kept()).find(({ item }) => item.id === 'v-family')!;
     expect(family.item).toMatchObject({ dimensions: { heightM: 1.47 } });

@@ -40,6 +40,7 @@ import { PLANNING } from '../../state/ports';
 import { AssumptionTableComponent } from '../../ui/assumption-table.component';
 import { markOf, treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
+import { RadioGroupDirective } from '../../ui/radio-group.directive';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 
 /** A method as a column beside the others. */
@@ -78,7 +79,7 @@ const figures = (Object.keys(assumptionGroups) as AssumptionGroup[]).map((group)
 @Component({
   selector: 'esm-method-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AssumptionTableComponent],
+  imports: [AssumptionTableComponent, RadioGroupDirective],
   templateUrl: './method.stage.html',
   styleUrl: './method.stage.css',
 })

@@ -15,6 +15,7 @@ import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
+import { RadioGroupDirective } from '../../ui/radio-group.directive';
 import { TowelSquareComponent } from '../../ui/towel/towel-square.component';
 
 const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
@@ -26,7 +27,7 @@ const MOST_TOWELS = 10_000;
 @Component({
   selector: 'esm-towels-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText, TowelSquareComponent],
+  imports: [InputText, RadioGroupDirective, TowelSquareComponent],
   templateUrl: './towels.stage.html',
   styleUrl: './towels.stage.css',
 })

@@ -14,6 +14,7 @@ import { JobDesk } from '../../state/job-desk';
 import { soilLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
+import { RadioGroupDirective } from '../../ui/radio-group.directive';
 import { SoilBrush } from './brush';
 
 const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
@@ -22,6 +23,7 @@ const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 @Component({
   selector: 'esm-walk-round-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [RadioGroupDirective],
   providers: [SoilBrush],
   templateUrl: './walk-round.stage.html',
   styleUrl: './walk-round.stage.css',
