@@ -43,9 +43,10 @@ const NEWS: Readonly<Partial<Record<Figure['unit'], number>>> = { min: 0.5, L: 0
     <p class="cause" aria-live="polite">
       @if (failure(); as failure) {
         <span class="bad">The plan could not be worked out: {{ failure }}</span>
-      } @else if (pending()) {
-        Working it out …
       } @else {
+        @if (pending()) {
+          <span class="late">Working it out …</span>
+        }
         {{ news() }}
       }
     </p>

@@ -5,7 +5,7 @@ import { type Job, type SoilKind, type SoilLevel, bodies, schools, soilKinds } f
 import { type Budget, budgets } from '../reasons';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { type Prepared, choose, prepare } from './choose';
-import { optionsFor } from './evaluate';
+import { optionsFor, zoneOptions } from './evaluate';
 import { kitSets } from './kit-set';
 import { type Option, type Usage, vectorOf } from './option';
 import { sceneOf } from './scene';
@@ -17,7 +17,7 @@ beforeAll(async () => (highs = await loadHighs()));
 const preparedFor = (job: Job): Prepared => {
   const scene = sceneOf(job);
   return prepare({
-    zones: scene.zones.map((soiled) => ({ zoneId: soiled.zone.id, options: optionsFor(soiled, scene) })),
+    zones: zoneOptions(scene),
     kitSets: kitSets(scene),
     fixed: {},
     allows: () => true,
@@ -109,6 +109,12 @@ describe('the choice of treatments', () => {
       { numRuns: 120, seed: 20310714 },
     );
     expect(proved).toBeGreaterThan(20);
+  });
+
+  it('works out both sides as one, and each as if it stood alone', () => {
+    const scene = sceneOf(sampleJob({ soil: { ...soilAll('dust', 1), 'left-sill': { deposits: [{ kind: 'salt', level: 2 }], spots: {} } } }));
+    const all = zoneOptions(scene);
+    scene.zones.forEach((soiled, i) => expect(all[i]!.options).toEqual(optionsFor(soiled, scene)));
   });
 
   it('never gets dearer with more of any budget', () => {

@@ -9,6 +9,7 @@ import { dryingOf } from './drying-window';
 import { type FlushRule, flushRules } from './flushes';
 import { gatesOf } from './gates';
 import { marringIndex, sensitivityOf } from './marring';
+import type { ZoneOptions } from './choose';
 import { type Laid, type Option, type Usage, vectorOf } from './option';
 import type { Scene, SoiledZone } from './scene';
 
@@ -168,3 +169,17 @@ export function evaluate(soiled: SoiledZone, treatment: Working, scene: Scene): 
 /** Every treatment on one zone. */
 export const optionsFor = (soiled: SoiledZone, scene: Scene): readonly Option[] =>
   workingTreatments.map((treatment) => evaluate(soiled, treatment, scene));
+
+/**
+ * Every treatment on every zone. Left and right are mirror images: where they are equally dirty,
+ * one is worked out for both.
+ */
+export function zoneOptions(scene: Scene): readonly ZoneOptions[] {
+  const known = new Map<string, readonly Option[]>();
+  return scene.zones.map((soiled) => {
+    const key = `${soiled.zone.id.replace(/^right-/, 'left-')}/${JSON.stringify(soiled.soil)}`;
+    const options = known.get(key) ?? optionsFor(soiled, scene);
+    known.set(key, options);
+    return { zoneId: soiled.zone.id, options };
+  });
+}

@@ -1,5 +1,5 @@
 import { type Capacity, type Problem } from '../method/choose';
-import { optionsFor } from '../method/evaluate';
+import { zoneOptions } from '../method/evaluate';
 import { kitSets, noUsage } from '../method/kit-set';
 import type { Option } from '../method/option';
 import { type Scene, sceneOf } from '../method/scene';
@@ -205,10 +205,7 @@ function verdictsOf(
  */
 export function planJob(job: Job): Plan {
   const scene = sceneOf(job);
-  const zones = scene.zones.map((soiled) => ({
-    zoneId: soiled.zone.id,
-    options: optionsFor(soiled, scene),
-  }));
+  const zones = zoneOptions(scene);
   const problem: Problem = {
     zones,
     kitSets: kitSets(scene),
