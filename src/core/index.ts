@@ -32,6 +32,7 @@ export type { RunStage, Step, StepKind, Timeline } from './schedule';
 export { planJob } from './plan/plan-job';
 export type { Alternative, Plan, Totals, ZonePlan } from './plan/plan';
 export * from './edit';
+export { sectionsOf } from './method/drying-window';
 export { runRows } from './plan/run-rows';
 export type { RunRow, SideAt } from './plan/run-rows';
 export { indexOf } from './method/index-of';

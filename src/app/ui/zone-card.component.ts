@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Zone, ZonePlan, ZoneSoil } from '@esmero/core';
+import { type Zone, type ZonePlan, type ZoneSoil, sectionsOf } from '@esmero/core';
 import { type Units, clock, indexText, surfaceName, treatmentName, zoneName } from '@esmero/messages';
 import { soilWords } from './net/looks';
 
@@ -47,8 +47,8 @@ export class ZoneCardComponent {
   protected readonly drying = computed(() => {
     const option = this.plan()?.option;
     if (!option) return '';
-    const { openS, sectionM2, freezeS } = option.drying;
-    const sections = Math.ceil(this.zone()!.areaM2 / sectionM2 - 1e-9);
+    const { openS, freezeS } = option.drying;
+    const sections = sectionsOf(this.zone()!, option.drying);
     const inSections = sections > 1 ? `, in ${sections} sections` : '';
     if (freezeS !== null) return `freezes in ${clock(freezeS)}${inSections}`;
     return `${openS === null ? 'stays wet for an hour and more' : `dries by itself in ${clock(openS)}`}${inSections}`;

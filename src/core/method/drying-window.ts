@@ -50,6 +50,10 @@ export function dryingOf({ zone, panel }: SoiledZone, flush: FlushRule, contact:
   };
 }
 
+/** Equal parts in which a zone is done, none larger than fits the window. */
+export const sectionsOf = ({ areaM2 }: Zone, { sectionM2 }: Drying): number =>
+  sectionM2 > 0 ? Math.max(1, Math.ceil(areaM2 / sectionM2 - 1e-9)) : 1;
+
 /** The liquid dries, or freezes, before even the smallest section is done. */
 export function windowGates(zone: Zone, drying: Drying, a: Assumptions): readonly Gate[] {
   const { openS, freezeS, sectionM2, needS } = drying;

@@ -4,6 +4,9 @@ import { sampleJob, sampleSite, soilAll } from '../testing/sample';
 import { planJob } from './plan-job';
 import { runRows } from './run-rows';
 
+const sections = (all: ReturnType<typeof runRows>, zoneId: string): number =>
+  all.find((row) => row.zoneId === zoneId)!.sections;
+
 describe('run rows', () => {
   const jobs = [
     sampleJob(),
@@ -26,6 +29,14 @@ describe('run rows', () => {
       expect(wipeS).toBeGreaterThanOrEqual(startS);
       expect(endS).toBeGreaterThan(wipeS);
     });
+  });
+
+  it('split a zone into sections that fit its window', () => {
+    const within = (largestSection: number) =>
+      runRows(planJob(sampleJob({ choices: { ...sampleJob().choices, assumptions: { largestSection } } })));
+    expect(sections(within(5), 'roof')).toBe(1);
+    expect(sections(within(0.5), 'roof')).toBeGreaterThanOrEqual(2);
+    expect(sections(within(0.5), 'left-mirror')).toBe(1);
   });
 
   it('name the towel sides that work on a zone', () => {

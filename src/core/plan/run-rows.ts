@@ -1,4 +1,5 @@
 import type { TreatmentId, ZoneId } from '../model';
+import { sectionsOf } from '../method/drying-window';
 import type { RunStage, Step, StepKind } from '../schedule';
 import type { Plan } from './plan';
 
@@ -24,6 +25,8 @@ export interface RunRow {
   readonly seconds: Readonly<Partial<Record<StepKind, number>>>;
   readonly kit: Step['kit'];
   readonly sides: readonly SideAt[];
+  /** Parts in which the zone is wetted and wiped, so that none dries before it is done; at least 1. */
+  readonly sections: number;
 }
 
 /** Steps for a zone that stand apart from its contact, because the whole car is gone over at once. */
@@ -84,6 +87,7 @@ export function runRows(plan: Plan): readonly RunRow[] {
         endS: Math.max(...steps.map(({ endS }) => endS)),
         seconds: secondsBy(steps),
         kit: first.kit,
+        sections: zone?.option ? sectionsOf(zone.zone, zone.option.drying) : 1,
         sides: contact && first.zoneId ? sidesOn(plan, first.zoneId) : [],
       };
     });

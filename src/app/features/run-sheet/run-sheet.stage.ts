@@ -62,7 +62,8 @@ const WORTH_A_TIME_S = 60;
 /** What is done, and when the zone is wetted where that is well before its turn. */
 function howText(row: RunRow): string {
   if (!row.zoneId) return '';
-  const what = row.treatment ? treatmentName(row.treatment) : jobStep(row);
+  const whole = row.treatment ? treatmentName(row.treatment) : jobStep(row);
+  const what = row.treatment && row.sections > 1 ? `${whole}, in ${row.sections} sections` : whole;
   return row.wipeS - row.startS > WORTH_A_TIME_S ? `${what}, wet at ${clock(row.startS)}` : what;
 }
 
