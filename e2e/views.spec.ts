@@ -45,6 +45,8 @@ test.describe('on a phone', () => {
       await openStage(page, stage);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect(wide, stage).toBeLessThanOrEqual(0);
+      // The stage that is open is in sight in the row of stages.
+      await expect(page.locator('.stages a.here')).toBeInViewport({ ratio: 0.9 });
     }
   });
 });

@@ -72,6 +72,11 @@ export class WorkspaceComponent {
     });
   }
 
+  /** On a narrow screen the row of stages is longer than what is seen of it. */
+  protected bringIntoView(tab: HTMLElement, active: boolean): void {
+    if (active) tab.scrollIntoView({ inline: 'nearest', block: 'nearest' });
+  }
+
   protected press({ id, stroke }: { id: ZoneId; stroke: string }): void {
     this.view.choose(id);
     this.board.mode()?.press(id, stroke);
