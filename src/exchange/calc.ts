@@ -77,7 +77,7 @@ function drying(input: FilmInputDocument): object {
 
 function freezing(input: FilmInputDocument): object {
   const wetting = wettingOf(input);
-  return { startC: rounded(startC(wetting), 3), freezeTimeS: roundedOrNull(freezeTimeS(wetting), 2) };
+  return { startC: rounded(startC(wetting), 3), freezeTimeS: roundedOrNull(freezeTimeS(wetting, defaultAssumptions.slushC), 2) };
 }
 
 interface Topic {

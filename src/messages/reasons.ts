@@ -21,8 +21,6 @@ export function gateSentence(gate: Gate, u: Units): string {
       return `No free ${vesselKindName[gate.vessel]} to work from.`;
     case 'no-power':
       return 'Heating water needs mains power, and the site has none.';
-    case 'water-short':
-      return `Takes ${u.water(gate.needL)}, and ${u.water(gate.haveL)} are here.`;
     case 'runoff-forbidden':
       return `${u.volume(gate.litres * 1000)} would run off, and nothing may here.`;
     case 'indoors':
@@ -34,7 +32,7 @@ export function gateSentence(gate: Gate, u: Units): string {
     case 'panel-too-hot':
       return `The panel has ${u.temperature(gate.panelC)}, and the product’s limit is ${u.temperature(gate.maxC)}.`;
     case 'dries-first':
-      return `It would dry by itself in ${clock(gate.openS)}; dwell and work on even a small section take ${clock(gate.needS)} of what is safe.`;
+      return `It would dry by itself in ${clock(gate.openS)}; dwell and work on even a small section need ${clock(gate.needS)} and a margin. Shade the panel or let it cool.`;
     case 'freezes-first':
       return `It would freeze in ${clock(gate.freezeS)}, before ${clock(gate.needS)} of dwell and work are over.`;
     case 'freezes':

@@ -166,8 +166,12 @@ describe('towels', () => {
   });
 
   it('plans again when fewer towels are clean', async () => {
-    const { element, job, settle } = await show(TowelsStage);
+    const { element, fixture, job, settle } = await show(TowelsStage);
     const wheels = element.querySelector<HTMLInputElement>('[id="clean-t-wheels"]')!;
+    wheels.value = '-3';
+    wheels.dispatchEvent(new Event('change'));
+    fixture.detectChanges();
+    expect(element.querySelector('.fault')?.textContent).toContain('from 0');
     wheels.value = '0';
     wheels.dispatchEvent(new Event('change'));
     await settle();

@@ -7,4 +7,3 @@ export const stages = [
   { path: 'towels', name: 'Towels' },
   { path: 'run-sheet', name: 'Run sheet' },
 ] as const;
-export type StagePath = (typeof stages)[number]['path'];

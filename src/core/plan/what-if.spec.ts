@@ -39,9 +39,11 @@ describe('what would change the answer', () => {
     expect(of(ask(noon), 'shade')?.method).not.toBe('decline');
     expect(of(ask(withSite({ airC: celsius(-9), liquidC: celsius(6), power: false })), 'power')?.method).toBe('hybrid');
     expect(of(ask(withSite({ runoff: 'forbidden' }, { soil: soilAll('mud', 1) })), 'capture')?.method).toBe('hybrid');
-    const bare = sampleJob({ towels: sampleJob().towels.map((b) => (b.role === 'glass' ? { ...b, clean: 0 } : b)) });
-    const towels = ask({ ...bare, towels: bare.towels.filter(({ role }) => role !== 'finish') });
-    expect(towels.every(({ change }) => change.code !== 'leave')).toBe(true);
+    const many = sampleJob({
+      towels: sampleJob().towels.map((batch) => (batch.role === 'wash' ? { ...batch, clean: 1 } : batch)),
+      choices: { ...sampleJob().choices, bucket: 'many-towels' },
+    });
+    expect(of(ask(many), 'towels')?.change).toMatchObject({ role: 'wash' });
   });
 
   it('offers to leave the zones that nothing may touch', () => {

@@ -27,7 +27,6 @@ export type Gate =
   | { readonly code: 'no-product'; readonly purpose: MixPurpose }
   | { readonly code: 'no-vessel'; readonly vessel: VesselKind }
   | { readonly code: 'no-power' }
-  | { readonly code: 'water-short'; readonly needL: number; readonly haveL: number }
   | { readonly code: 'runoff-forbidden'; readonly litres: number; readonly rule: RunoffRule }
   | { readonly code: 'indoors' }
   | { readonly code: 'lumps' }

@@ -45,7 +45,7 @@ describe('freezing against the reference', () => {
   it.each(fixture.freezing)('$name', ({ input, expect: expected }) => {
     const wetting = wettingOf(input);
     within(startC(wetting), expected.startC);
-    within(freezeTimeS(wetting), expected.freezeTimeS);
+    within(freezeTimeS(wetting, a.slushC), expected.freezeTimeS);
   });
 });
 
@@ -100,13 +100,13 @@ describe('cold', () => {
   it('names the liquid temperature at which the film would start where it should', () => {
     const liquidC = leastLiquidC(cold, 0.5);
     expect(startC({ ...cold, liquidC })).toBeCloseTo(0.5, 9);
-    expect(freezeTimeS({ ...cold, liquidC: liquidC - 1 })).toBe(0);
-    expect(freezeTimeS({ ...cold, liquidC: liquidC + 5 })).toBeGreaterThan(0);
+    expect(freezeTimeS({ ...cold, liquidC: liquidC - 1 }, a.slushC)).toBe(0);
+    expect(freezeTimeS({ ...cold, liquidC: liquidC + 5 }, a.slushC)).toBeGreaterThan(0);
   });
 
   it('gives more time with a larger flood, and does not freeze a mild car', () => {
     const flood = wettingOf(fixture.freezing[1]!.input);
-    expect(freezeTimeS({ ...flood, appliedUm: 500 })!).toBeLessThan(freezeTimeS(flood)!);
-    expect(freezeTimeS(wettingOf(fixture.drying[0]!.input))).toBeNull();
+    expect(freezeTimeS({ ...flood, appliedUm: 500 }, a.slushC)!).toBeLessThan(freezeTimeS(flood, a.slushC)!);
+    expect(freezeTimeS(wettingOf(fixture.drying[0]!.input), a.slushC)).toBeNull();
   });
 });

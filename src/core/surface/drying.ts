@@ -108,15 +108,13 @@ function follow(wetting: Wetting, ends: (film: Film) => number, fineness: number
 export const openTimeS = (wetting: Wetting, fineness = 1): number | null =>
   follow(wetting, ({ um }) => um - DRY_UM, fineness);
 
-/** At or below this the liquid slushes as it lands. */
-const SLUSH_C = 0.5;
-
 /**
  * Seconds of work before the film that is held freezes; 0 when it slushes at once, null when it
  * dries first or stays above freezing.
+ * @param slushC at or below this the liquid slushes as it lands
  */
-export function freezeTimeS(wetting: Wetting): number | null {
-  if (startC(wetting) <= SLUSH_C) return 0;
+export function freezeTimeS(wetting: Wetting, slushC: number): number | null {
+  if (startC(wetting) <= slushC) return 0;
   const dries = openTimeS(wetting);
   const freezes = follow(wetting, ({ panelC }) => panelC, 1);
   return freezes !== null && (dries === null || freezes < dries) ? freezes : null;

@@ -41,6 +41,7 @@ export class Panel {
     private readonly air: Air,
     private readonly heatCapacity: number,
     private readonly holdUpUm: number,
+    private readonly slushC: number,
     reading: number | null,
     /** Of the dry panel. */
     readonly panelC = reading ?? steadyPanelC(air),
@@ -59,7 +60,9 @@ export class Panel {
   /** Seconds until it freezes; null when it does not. */
   freezeS(appliedUm: number, liquidC: number): number | null {
     if (this.air.airC > NO_FROST_C) return null;
-    return known(this.freezes, keyOf(appliedUm, liquidC), () => freezeTimeS(this.wetting(appliedUm, liquidC)));
+    return known(this.freezes, keyOf(appliedUm, liquidC), () =>
+      freezeTimeS(this.wetting(appliedUm, liquidC), this.slushC),
+    );
   }
 
   private wetting(appliedUm: number, liquidC: number): Wetting {
@@ -97,5 +100,6 @@ const panelFor = (zone: Zone, site: Site, paint: Colour, a: Assumptions): Panel 
     airOn({ ...site, shaded: site.shade, sunWm2: sunOn(zone, site, a), colour: colourOf(zone, paint) }, a),
     skinCapacity(skinOf(zone.surface), a),
     holdUp(zone.tiltDeg, a),
+    a.slushC,
     site.panelC,
   );

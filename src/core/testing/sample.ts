@@ -1,4 +1,4 @@
-import type { Body, Finish, Job, Site, SoilKind, SoilLevel, SoilMap, Vehicle, Zone } from '../model';
+import type { Body, Finish, Job, Site, SoilKind, SoilLevel, SoilMap, Vehicle } from '../model';
 import { zoneIds } from '../model';
 import { celsius, metres, minorUnits, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
@@ -130,9 +130,3 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
   },
   ...rest,
 });
-
-export const zoneNamed = (zones: readonly Zone[], id: Zone['id']): Zone => {
-  const zone = zones.find((candidate) => candidate.id === id);
-  if (!zone) throw new Error(`No zone ${id} on this body.`);
-  return zone;
-};

@@ -4,8 +4,6 @@
 export const ML_PER_US_FL_OZ = 29.5735295625;
 /** US gallon in mL (exact). */
 export const ML_PER_US_GAL = 3785.411784;
-/** Imperial fluid ounce in mL (exact). */
-export const ML_PER_IMPERIAL_FL_OZ = 28.4130625;
 /** Square foot in m² (exact). */
 export const M2_PER_FT2 = 0.09290304;
 /** Inch in m (exact). */

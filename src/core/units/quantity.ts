@@ -8,7 +8,6 @@ export type Quantity<Unit extends string> = number & { readonly __unit: Unit };
 export type Metres = Quantity<'m'>;
 export type SquareMetres = Quantity<'m2'>;
 export type Seconds = Quantity<'s'>;
-export type Grams = Quantity<'g'>;
 export type GramsPerSquareMetre = Quantity<'g/m2'>;
 export type Millilitres = Quantity<'mL'>;
 /** Film thickness. 1 µm on 1 m² is 1 mL. */
@@ -26,7 +25,6 @@ const as =
 export const metres = as<Metres>();
 export const m2 = as<SquareMetres>();
 export const seconds = as<Seconds>();
-export const grams = as<Grams>();
 export const gPerM2 = as<GramsPerSquareMetre>();
 export const ml = as<Millilitres>();
 export const um = as<Micrometres>();
@@ -35,6 +33,3 @@ export const degrees = as<Degrees>();
 
 /** Rounds to whole minor units: money is rounded once, at the end. */
 export const minorUnits = (value: number): MinorUnits => Math.round(value) as MinorUnits;
-
-/** Liquid in a film of the given thickness over the given area: 1 µm · 1 m² = 1 mL. */
-export const filmVolume = (film: Micrometres, area: SquareMetres): Millilitres => ml(film * area);

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
@@ -45,6 +45,10 @@ const devices: Readonly<Record<DeviceKind, { readonly stepMl: number; readonly c
   cap: { stepMl: 10, capacityMl: 10 },
   pump: { stepMl: 2, capacityMl: 2 },
 };
+
+/** Steps that a measuring device may have. */
+const LEAST_STEP_ML = 0.05;
+const MOST_STEP_ML = 1000;
 
 /** What goes into which vessel, drawn with its lines. */
 @Component({
@@ -115,9 +119,17 @@ export class MixStage {
     }));
   }
 
+  protected readonly stepRefused = signal(false);
+  protected readonly stepBounds = computed(() => {
+    const u = this.desk.units();
+    return `From ${u.volume(LEAST_STEP_ML)} to ${u.volume(MOST_STEP_ML)}, please.`;
+  });
+
   protected setStep(text: string): void {
     const step = this.desk.units().edit.volume.read(Number(text));
-    if (!(step >= 0.05 && step <= 1000)) return;
+    const good = step >= LEAST_STEP_ML && step <= MOST_STEP_ML;
+    this.stepRefused.set(!good);
+    if (!good) return;
     this.desk.edit('Measuring step changed', (job) => ({
       ...job,
       device: { ...job.device, stepMl: ml(step), capacityMl: ml(Math.max(step, job.device.capacityMl)) },

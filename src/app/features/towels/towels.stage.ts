@@ -41,6 +41,9 @@ export class TowelsStage {
   protected readonly classes = classes;
   protected readonly className = className;
   protected readonly said = signal('');
+  /** The batch whose count was not taken. */
+  protected readonly refused = signal<string | null>(null);
+  protected readonly most = MOST_TOWELS;
 
   protected readonly towels = computed(() => this.desk.plan()?.towels ?? []);
   protected readonly missing = computed(() => this.towels().filter(({ missing }) => missing).length);
@@ -70,7 +73,9 @@ export class TowelsStage {
 
   protected count(batch: TowelBatch, text: string): void {
     const clean = Math.round(Number(text));
-    if (!(clean >= 0 && clean <= MOST_TOWELS)) return;
+    const good = clean >= 0 && clean <= MOST_TOWELS;
+    this.refused.set(good ? null : batch.id);
+    if (!good) return;
     this.desk.edit(`${batch.name}: ${clean} clean`, (job: Job) => ({
       ...job,
       towels: job.towels.map((one) => (one.id === batch.id ? { ...one, clean } : one)),
