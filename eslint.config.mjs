@@ -33,7 +33,7 @@ const above = {
   'src/app/features': ['**/shell/**'],
 };
 
-const frameworks = ['@angular/*', '@ngrx/*', 'primeng/*', 'rxjs', 'express', 'idb', 'd3-*'];
+const frameworks = ['@angular/*', '@ngrx/*', 'primeng/*', 'rxjs', 'express', 'idb', 'd3-*', '!d3-random'];
 const withoutFrameworks = ['src/core', 'src/exchange', 'src/messages', 'src/demo', 'src/cli'];
 
 const importRule = ({ room, uses }, files = `${room}/**/*.ts`) => ({

@@ -7,15 +7,15 @@ const executablePath = process.env['CHROMIUM'] ?? '/usr/bin/chromium';
 export default defineConfig({
   testDir: 'e2e',
   workers: 1,
-  timeout: 90_000,
-  expect: { timeout: 15_000 },
+  timeout: 180_000,
+  expect: { timeout: 30_000 },
   forbidOnly: !!process.env['CI'],
   outputDir: 'test-results',
   use: {
     ...devices['Desktop Chrome'],
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 20_000,
+    actionTimeout: 40_000,
     launchOptions: {
       executablePath,
       args: [
@@ -33,5 +33,6 @@ export default defineConfig({
     env: { PORT: String(PORT) },
     url: `http://127.0.0.1:${PORT}/health`,
     reuseExistingServer: false,
+    timeout: 180_000,
   },
 });

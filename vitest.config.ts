@@ -14,7 +14,7 @@ const alias = {
 
 const project = (name: string, include: string[]) => ({
   resolve: { alias },
-  test: { name, include, environment: 'node' as const, testTimeout: 30_000 },
+  test: { name, include, environment: 'node' as const, testTimeout: 120_000 },
 });
 
 /** Everything but the Angular application, whose tests run with the framework's own builder. */

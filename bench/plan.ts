@@ -1,4 +1,4 @@
-import { type Job, planJob, zonesOf } from '@esmero/core';
+import { type Job, type Study, dayOf, bucketSpread, carryOf, finish, frontOf, planJob, whatIf, whatMattered, zonesOf } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 
 /** Times of full plans, in milliseconds. */
@@ -30,3 +30,28 @@ for (const job of demoJobs) {
 const start = performance.now();
 for (let i = 0; i < 50; i++) planJob(demoJobs[i % demoJobs.length]!);
 process.stdout.write(`\n50 cars, one after the other: ${(performance.now() - start).toFixed(0)} ms\n`);
+
+/** Long questions, which the worker answers in slices with their progress shown. */
+const studies: readonly (readonly [string, (job: Job) => Study<unknown>])[] = [
+  ['what would change', (job) => whatIf(job, planJob(job))],
+  ['where the school mattered', whatMattered],
+  ['front', frontOf],
+  ['the day', dayOf],
+  ['what to carry, 1,000 draws', (job) => carryOf(job, planJob(job))],
+  ['buckets, 1,000 draws of 6 ways', (job) => bucketSpread(job, planJob(job))],
+];
+const STUDY_RUNS = 12;
+
+process.stdout.write('\nOne long question, all demo jobs    median ms   p95 ms\n');
+for (const [name, study] of studies) {
+  const sorted = demoJobs
+    .flatMap((job) =>
+      Array.from({ length: STUDY_RUNS }, () => {
+        const from = performance.now();
+        finish(study(job));
+        return performance.now() - from;
+      }),
+    )
+    .sort((p, q) => p - q);
+  process.stdout.write(`${name.padEnd(34)} ${at(sorted, 0.5).padStart(11)} ${at(sorted, 0.95).padStart(8)}\n`);
+}

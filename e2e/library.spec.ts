@@ -27,9 +27,9 @@ test('a label shows the same strength in every notation', async ({ page }) => {
   await page.goto('/library/product');
   await page.getByRole('button', { name: /Waterless concentrate/ }).click();
   await expect(page.getByText('1 to 4.0 water, 1 in 5.0, 20.00 %')).toBeVisible();
-  await page.getByLabel('Number on the label (N)').fill('0');
-  await page.getByLabel('Number on the label (N)').blur();
-  await page.getByRole('combobox', { name: 'How the label means it' }).click();
+  await page.getByRole('group', { name: 'Waterless mix' }).getByLabel('Number on the label (N)').fill('0');
+  await page.getByRole('group', { name: 'Waterless mix' }).getByLabel('Number on the label (N)').blur();
+  await page.getByRole('group', { name: 'Waterless mix' }).getByRole('combobox', { name: 'How the label means it' }).click();
   await page.getByRole('option', { name: 'N per cent of the mix' }).click();
   await expect(page.getByText('Not kept')).toBeVisible();
 });

@@ -43,7 +43,7 @@ test('from arrival to a towel count, by mouse', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Left sill: what was weighed' })).toBeVisible();
   await expect(page.getByText('would run off, and nothing may here.').first()).toBeVisible();
 
-  await page.getByRole('link', { name: 'Mix' }).click();
+  await page.getByRole('link', { name: 'Mix', exact: true }).click();
   await expect(page.locator('esm-vessel-drawing').first()).toBeVisible();
   await expect(page.getByText(/water, then .* of product/).first()).toBeVisible();
 
@@ -143,8 +143,8 @@ test('the frosty, the gritty and the dusty car get different answers with reason
   await openStage(page, 'method', '/job/demo-noon');
   await expect(page.locator('.verdicts')).toContainText('Shade the car');
   await page.getByRole('button', { name: 'What would change the answer?' }).click();
-  await page.locator('.what-if li', { hasText: 'In the shade' }).getByRole('button').click();
-  await expect(method(page)).toHaveText('Rinseless');
+  await page.locator('esm-what-if li', { hasText: 'In the shade' }).getByRole('button').click();
+  await expect(method(page)).toHaveText('Waterless');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(method(page)).toHaveText('Not today');
   await openStage(page, 'method', '/job/demo-courtyard');

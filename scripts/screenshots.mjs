@@ -22,14 +22,51 @@ const views = [
     act: async (page) => {
       await choose('bonnet')(page);
       await page.getByRole('button', { name: 'What would change' }).click();
-      await page.locator('.what-if li').first().waitFor();
+      await page.locator('esm-what-if li').first().waitFor();
     },
   },
+  {
+    name: 'day',
+    path: 'job/demo-noon/site',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Weather by the hour' }).click();
+      await page.locator('esm-day li').first().waitFor();
+      await page.locator('esm-day').evaluate((one) => one.scrollIntoView());
+    },
+  },
+  {
+    name: 'front',
+    path: 'job/demo-yard/method',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Where does the school matter' }).click();
+      await page.locator('esm-mattered li').first().waitFor();
+      await page.getByRole('button', { name: 'What may be traded' }).click();
+      await page.locator('esm-front .dot').first().waitFor();
+      await page.locator('esm-front').evaluate((one) => one.scrollIntoView());
+    },
+  },
+  {
+    name: 'habits',
+    path: 'job/demo-deck/method',
+    act: async (page) => {
+      await page.getByText('Habits and the client’s wishes').click();
+      await page.locator('esm-habits').evaluate((one) => one.scrollIntoView());
+    },
+  },
+  { name: 'bench', path: 'bench', act: (page) => page.getByRole('button', { name: 'Vessel label' }).click() },
   { name: 'mix', path: 'job/demo-deck/mix' },
   {
     name: 'towels',
     path: 'job/demo-deck/towels',
     act: (page) => page.locator('esm-towel-square g[role="button"]').nth(14).hover(),
+  },
+  {
+    name: 'buckets',
+    path: 'job/demo-yard/towels',
+    act: async (page) => {
+      await page.getByLabel('Dip', { exact: true }).fill('40');
+      await page.locator('esm-buckets').evaluate((one) => one.scrollIntoView());
+    },
   },
   { name: 'run-sheet', path: 'job/demo-deck/run-sheet' },
   { name: 'run-sheet-phone', path: 'job/demo-deck/run-sheet', device: phone },

@@ -3,6 +3,8 @@ import { join } from 'node:path';
 import compression from 'compression';
 import express, { type Express, type Request, type Response } from 'express';
 import helmet from 'helmet';
+import { weatherQuestion, writeWeather } from '@esmero/exchange';
+import { simulatedWeather } from './weather';
 
 /** Hashed files never change; the page that names them is asked for every time. */
 const cacheFor = (path: string): string =>
@@ -12,8 +14,8 @@ const missing = (root: string): string =>
   `Esmero has not been built: ${join(root, 'index.html')} is missing. Run npm start, which builds it.`;
 
 /**
- * Serves the built application. All computation and all data stay in the browser, so there is
- * nothing else to serve; every address of the application gets its one page.
+ * Serves the built application and the simulated services. All computation and all data stay in the
+ * browser; every address of the application gets its one page.
  * @param root folder of the built application
  */
 export function esmeroServer(root: string): Express {
@@ -39,6 +41,11 @@ export function esmeroServer(root: string): Express {
   );
   app.use(compression());
   app.get('/health', (_request: Request, response: Response) => void response.json({ ok: true }));
+  app.get('/api/weather', (request: Request, response: Response) => {
+    const question = weatherQuestion(request.query);
+    if ('date' in question) return void response.type('json').send(writeWeather(simulatedWeather(question)));
+    response.status(400).json({ faults: question });
+  });
   app.use(
     express.static(root, {
       index: false,

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import type { Server } from 'node:http';
 import { afterEach, describe, expect, it } from 'vitest';
+import { readWeather } from '@esmero/exchange';
 import { esmeroServer } from './app';
 import { listen, portFrom } from './listen';
 
@@ -42,6 +43,16 @@ describe('the server', () => {
     expect(script.headers.get('cache-control')).toContain('immutable');
     expect(script.headers.get('content-encoding')).toBe('gzip');
     expect((await fetch(`${url}gone.js`)).status).toBe(404);
+  });
+
+  it('answers for the weather, and says what is wrong with a question', async () => {
+    const url = await serve();
+    const good = await fetch(`${url}api/weather?latitude=43.4&longitude=5.2&utcOffset=1&date=2031-07-14`);
+    expect(good.status).toBe(200);
+    expect(readWeather(await good.text())).toMatchObject({ ok: true, value: { source: 'simulated weather service' } });
+    const bad = await fetch(`${url}api/weather?latitude=north&date=2031-07-14`);
+    expect(bad.status).toBe(400);
+    expect(((await bad.json()) as { faults: { path: string }[] }).faults.map(({ path }) => path)).toContain('latitude');
   });
 
   it('lets no foreign script in and does not name its maker', async () => {

@@ -1,6 +1,6 @@
 import type { Job, SoilKind, SoilLevel, SoilMap, ZoneId, ZoneSoil } from '@esmero/core';
 import { celsius, defaultChoices as choices, zonesOf } from '@esmero/core';
-import { device, products, sites, towels, vehicles, vessels } from './library';
+import { device, foamer, gear, products, sites, towels, vehicles, vessels } from './library';
 
 type Mark = readonly [kind: SoilKind, level: SoilLevel];
 
@@ -11,6 +11,8 @@ interface Seen {
   readonly lower: Mark;
   readonly wheels: Mark;
   readonly also?: Readonly<Partial<Record<ZoneId, ZoneSoil>>>;
+  /** Not looked at: these keep to the forecast. */
+  readonly missed?: readonly ZoneId[];
 }
 
 const zoneSoil = ([kind, level]: Mark): ZoneSoil => ({ deposits: [{ kind, level }], spots: {} });
@@ -21,12 +23,21 @@ function walkRound(job: Pick<Job, 'vehicle'>, seen: Seen): SoilMap {
     if (cleanliness >= 2) return [id, zoneSoil(seen.lower)];
     return [id, zoneSoil(view === 'top' ? seen.top : seen.upper)];
   });
-  return { ...Object.fromEntries(marks), ...seen.also };
+  const looked = marks.filter(([id]) => !seen.missed?.includes(id));
+  return { ...Object.fromEntries(looked), ...seen.also };
 }
 
 const base = {
   currency: 'EUR',
   note: '',
+  hour: 10,
+  gear: Object.values(gear),
+  since: [],
+  readings: {},
+  marks: [],
+  weather: null,
+  consent: null,
+  wishes: {},
   products: Object.values(products),
   vessels: Object.values(vessels),
   towels: Object.values(towels),
@@ -41,8 +52,8 @@ const job = (rest: Omit<Job, 'soil' | keyof typeof base> & Partial<Job>, seen: S
 });
 
 const tenTowels = [
-  { ...towels.wash, clean: 3 },
-  { ...towels.finish, clean: 3 },
+  { ...towels.wash, clean: 4 },
+  { ...towels.finish, clean: 2 },
   { ...towels.drying, clean: 1 },
   { ...towels.glass, clean: 1 },
   { ...towels.wheels, clean: 2 },
@@ -60,6 +71,11 @@ export const jobs: readonly Job[] = [
       towels: tenTowels,
       choices: { ...choices, bucket: 'many-towels', soakedSides: 8 },
       note: 'Nothing may reach the drain. Belongings in the boot.',
+      since: [{ days: 9, surroundings: 'coast', shelter: 'deck', km: 140, road: 'dry' }],
+      marks: [
+        { id: 'm-1', zone: 'left-front-door-lower', kind: 'scratch', note: 'A hand’s breadth below the handle.', photo: null },
+        { id: 'm-2', zone: 'roof', kind: 'swirls', note: 'Seen in raking light only.', photo: null },
+      ],
     },
     {
       top: ['dust', 1],
@@ -105,6 +121,7 @@ export const jobs: readonly Job[] = [
       date: '2031-09-02',
       vehicle: vehicles.show,
       site: sites.hall,
+      vessels: [...Object.values(vessels), foamer],
       choices: { ...choices, school: 'cautious', glass: 'last' },
     },
     { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },
@@ -134,8 +151,18 @@ export const jobs: readonly Job[] = [
       date: '2032-01-19',
       vehicle: vehicles.ferry,
       site: { ...sites.yard, airC: celsius(-9), panelC: celsius(-9), liquidC: celsius(6), shade: true, sunWm2: 0, humidity: 0.8 },
+      since: [
+        { days: 5, surroundings: 'coast', shelter: 'street', km: 60, road: 'wet' },
+        { days: 4, surroundings: 'coast', shelter: 'street', km: 90, road: 'salted' },
+      ],
     },
-    { top: ['salt', 1], upper: ['salt', 2], lower: ['salt', 3], wheels: ['salt', 3] },
+    {
+      top: ['salt', 1],
+      upper: ['salt', 2],
+      lower: ['salt', 3],
+      wheels: ['salt', 3],
+      missed: ['roof', 'left-mirror', 'right-mirror', 'badges'],
+    },
   ),
   job(
     {
@@ -144,6 +171,7 @@ export const jobs: readonly Job[] = [
       client: 'Exhibition on the quay',
       date: '2031-09-03',
       vehicle: vehicles.show,
+      hour: 13,
       site: { ...sites.track, airC: celsius(31), sunWm2: 850, humidity: 0.4 },
     },
     { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },

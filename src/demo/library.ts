@@ -5,7 +5,12 @@ import {
   type TowelBatch,
   type Vehicle,
   type Vessel,
+  type Gear,
+  type HabitSet,
   calmShade,
+  defaultHabits,
+  degrees,
+  somewhere,
   celsius,
   defaultDimensions,
   metres,
@@ -33,6 +38,14 @@ export const vehicles = {
   baker: vehicle('v-baker', 'Baker’s van, matte black', 'van', 'matte', 'black', true),
 } as const;
 
+/** The town lies on a hillside above its harbour, looking south over the water. */
+const town = {
+  latitudeDeg: degrees(43.4),
+  longitudeDeg: degrees(5.2),
+  utcOffsetH: 1,
+  headingDeg: degrees(200),
+} as const;
+
 const place = (id: string, name: string, rest: Partial<Site>): Site => ({
   id,
   name,
@@ -46,6 +59,8 @@ const place = (id: string, name: string, rest: Partial<Site>): Site => ({
   workers: 2,
   airC: celsius(24),
   ...calmShade,
+  ...somewhere,
+  ...town,
   panelC: null,
   liquidC: celsius(20),
   ...rest,
@@ -68,6 +83,9 @@ export const sites = {
     shade: false,
     sunWm2: 250,
     windMs: 1,
+    headingDeg: degrees(110),
+    shadeHours: [6, 7, 8, 17, 18, 19, 20],
+    noiseDb: 80,
   }),
   hall: place('s-hall', 'Indoor exhibition', {
     waterL: 15,
@@ -82,6 +100,9 @@ export const sites = {
     shade: false,
     sunWm2: 200,
     windMs: 2,
+    headingDeg: degrees(90),
+    shadeHours: [6, 7, 17, 18, 19, 20],
+    bay: false,
   }),
 } as const;
 
@@ -109,18 +130,22 @@ export const products = {
     notOnSurfaces: [],
     notOnFinishes: [],
     filmFactor: 1,
+    leavesLayer: false,
+    notWith: [],
     origin: 'label',
   },
   amberSpray: {
     id: 'p-amber',
     name: 'Waterless concentrate, amber cap',
-    uses: [use('waterless', '4', 5, 1)],
+    uses: [use('waterless', '4', 5, 1), use('foam', '20', 30, 10)],
     sizeMl: ml(750),
     priceMinor: minorUnits(1950),
     maxPanelC: celsius(40),
     notOnSurfaces: [],
     notOnFinishes: ['matte'],
     filmFactor: 1,
+    leavesLayer: false,
+    notWith: [],
     origin: 'label',
   },
   clearGlass: {
@@ -133,9 +158,72 @@ export const products = {
     notOnSurfaces: [],
     notOnFinishes: [],
     filmFactor: 1,
+    leavesLayer: false,
+    notWith: [],
+    origin: 'label',
+  },
+  tarLift: {
+    id: 'p-tar',
+    name: 'Tar and sap lifter, ready to use',
+    uses: [use('solvent', '0', null, null)],
+    sizeMl: ml(500),
+    priceMinor: minorUnits(1200),
+    maxPanelC: celsius(30),
+    notOnSurfaces: ['bare-plastic', 'rubber'],
+    notOnFinishes: ['matte', 'film-wrapped'],
+    filmFactor: 1,
+    leavesLayer: false,
+    notWith: [],
     origin: 'label',
   },
 } as const satisfies Record<string, Product>;
+
+const gearOf = (id: string, name: string, kind: Gear['kind'], flow: number, battery: number | null, noise: number): Gear => ({
+  id,
+  name,
+  kind,
+  flowLMin: flow,
+  batteryMin: battery,
+  noiseDb: noise,
+  origin: 'own',
+});
+
+export const gear = {
+  heater: gearOf('g-heater', 'Immersion heater', 'heater', 0, null, 50),
+  wand: gearOf('g-wand', 'Battery wand, two packs', 'cordless-wand', 3.2, 24, 74),
+} as const;
+
+/** On the shelf, but seldom in the van. */
+export const spareGear = {
+  steamer: gearOf('g-steam', 'Small steamer', 'steamer', 0.06, null, 66),
+  mains: gearOf('g-mains', 'Pressure wand on mains', 'mains-wand', 7, null, 86),
+} as const;
+
+export const habits = {
+  usual: { ...defaultHabits, id: 'h-usual', name: 'How we usually do it' },
+  gentle: {
+    ...defaultHabits,
+    id: 'h-gentle',
+    name: 'Gentle: many towels, long dwell',
+    school: 'cautious',
+    spray: 'liberal',
+    dwell: 'long',
+    wiping: 'rolled',
+    bucket: 'many-towels',
+    soakedTowel: 'retire',
+    sun: 'shade-only',
+  },
+  quick: {
+    ...defaultHabits,
+    id: 'h-quick',
+    name: 'Quick: thin film, short dwell',
+    school: 'permissive',
+    spray: 'thin',
+    dwell: 'short',
+    brush: 'lubricated',
+    drying: 'body',
+  },
+} as const satisfies Record<string, HabitSet>;
 
 const towel = (
   id: string,
@@ -143,6 +231,7 @@ const towel = (
   role: TowelBatch['role'],
   [width, height, gsm]: readonly [number, number, number],
   clean: number,
+  pile: TowelBatch['pile'] = 'short',
 ): TowelBatch => ({
   id,
   name,
@@ -150,15 +239,17 @@ const towel = (
   widthM: metres(width),
   heightM: metres(height),
   gsm,
+  pile,
+  sides: role === 'drying' ? 4 : 8,
   clean,
   origin: 'own',
 });
 
 export const towels = {
   wash: towel('t-wash', 'Wash towels, grey edge', 'wash', [0.4, 0.4, 350], 14),
-  finish: towel('t-finish', 'Finishing towels, cream', 'finish', [0.4, 0.4, 500], 14),
-  drying: towel('t-drying', 'Drying towels, long pile', 'drying', [0.6, 0.9, 900], 2),
-  glass: towel('t-glass', 'Glass towels, waffle', 'glass', [0.4, 0.4, 300], 4),
+  finish: towel('t-finish', 'Finishing towels, cream', 'finish', [0.4, 0.4, 500], 14, 'plush'),
+  drying: towel('t-drying', 'Drying towels, long pile', 'drying', [0.6, 0.9, 900], 2, 'plush'),
+  glass: towel('t-glass', 'Glass towels, waffle', 'glass', [0.4, 0.4, 300], 4, 'waffle'),
   wheels: towel('t-wheels', 'Wheel towels, black', 'wheels', [0.4, 0.4, 350], 6),
 } as const;
 
@@ -187,5 +278,8 @@ export const vessels = {
   bucketA: vessel('k-bucket-a', 'Wash bucket, 12 L', 'bucket', 12000, 0.8, 4000),
   bucketB: vessel('k-bucket-b', 'Rinse bucket, 12 L', 'bucket', 12000, 0.8, 4000),
 } as const;
+
+/** On the shelf, and taken along where it is wanted. */
+export const foamer = vessel('k-foam', 'Pump foamer, 1.5 L', 'foam-sprayer', 1500, 0.66, 60);
 
 export const device: MeasuringDevice = { kind: 'syringe', stepMl: ml(1), capacityMl: ml(60) };

@@ -2,16 +2,16 @@ import { type Collection, type LibraryEntry, type LibraryKind, libraryKinds } fr
 import { CollectionDocument } from './documents/library';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Read } from './fault';
-import { collectionFrom1To2 } from './migrate';
+import { collectionFrom1To2, collectionFrom2To3, collectionFrom3To4 } from './migrate';
 import { faultsIn, jobDocument, jobFrom } from './job-file';
 
 /** Everything a user has, in one file; a job in it is of the job file's newest version. */
 export const collectionFormat: Format = {
   name: 'esmero-collection',
-  version: 2,
+  version: 4,
   most: 60_000_000,
   key: 'collection',
-  migrations: [collectionFrom1To2],
+  migrations: [collectionFrom1To2, collectionFrom2To3, collectionFrom3To4],
 };
 
 const listNames = {
@@ -20,6 +20,8 @@ const listNames = {
   product: 'products',
   towel: 'towels',
   vessel: 'vessels',
+  gear: 'gear',
+  habits: 'habits',
 } as const satisfies Record<LibraryKind, keyof CollectionDocument>;
 
 /** Reads a collection file whole or not at all. Never throws. */

@@ -5,3 +5,5 @@ export { mixesCsv, stepsCsv, towelsCsv } from './tables';
 export type { Expected, Fault, Read, Unreadable } from './fault';
 export { calc, calcTopics } from './calc';
 export type { CalcTopic } from './calc';
+export { readWeather, writeWeather, weatherFormat, weatherQuestion } from './weather-file';
+export type { WeatherQuestion } from './weather-file';

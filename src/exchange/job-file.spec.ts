@@ -102,7 +102,7 @@ describe('job file', () => {
       const read = readJob(text);
       return read.ok ? null : read.why;
     };
-    expect(why('{"format":"esmero-job","version":99,"job":{}}')).toEqual({ code: 'newer-version', version: 99, newest: 3 });
+    expect(why('{"format":"esmero-job","version":99,"job":{}}')).toEqual({ code: 'newer-version', version: 99, newest: jobFormat.version });
     expect(why('{"format":"recipe","version":1}')).toMatchObject({ code: 'other-format', format: 'recipe' });
     expect(why('{"format":"esmero-job"}')).toEqual({ code: 'no-version' });
     expect(why(writeJob(deck).slice(0, 900))).toMatchObject({ code: 'not-json', cut: true });
@@ -142,6 +142,25 @@ describe('job file', () => {
     const read = readCollection(JSON.stringify(all));
     if (!read.ok) throw new Error(JSON.stringify(read.why));
     for (const { site } of read.value.jobs) expect(site).toMatchObject(calmShade);
+  });
+
+  it('takes towels and sites from before version 5 as they were: folded twice, level ground, steps at hand', () => {
+    const older = ({ pile: _p, sides: _s, ...towel }: any): unknown => towel;
+    const flat = ({ slope: _s, steps: _t, ...site }: any): unknown => site;
+    const file = JSON.parse(writeJob(deck)) as any;
+    file.version = 4;
+    file.job = { ...file.job, towels: file.job.towels.map(older), site: flat(file.job.site) };
+    const read = readJob(JSON.stringify(file));
+    if (!read.ok) throw new Error(JSON.stringify(read.why));
+    expect(read.value.site).toMatchObject({ slope: 0, steps: true });
+    for (const { role, pile, sides } of read.value.towels) expect([pile, sides]).toEqual([role === 'drying' ? 'plush' : 'short', 8]);
+    const all = JSON.parse(writeCollection(demo)) as any;
+    all.version = 3;
+    const { sites, towels, jobs } = all.collection;
+    for (const entry of sites) entry.item = flat(entry.item);
+    for (const entry of towels) entry.item = older(entry.item);
+    for (const job of jobs) Object.assign(job, { towels: job.towels.map(older), site: flat(job.site) });
+    expect(readCollection(JSON.stringify(all))).toMatchObject({ ok: true });
   });
 
   it('never throws, whatever the text', () => {
@@ -194,5 +213,18 @@ describe('published schemas', () => {
     const text = changed(change);
     expect(readJob(text).ok).toBe(false);
     expect(job(JSON.parse(text))).toBe(false);
+  });
+
+  it('reads version 3 as it was meant: a heater where there was power, no place, no history', () => {
+    const { hour: _h, gear: _g, since: _s, readings: _r, marks: _m, weather: _w, consent: _c, wishes: _i, ...old } = JSON.parse(
+      writeJob(deck),
+    ).job as Record<string, unknown>;
+    const { strength: _1, spray: _2, dwell: _3, order: _4, drying: _5, wiping: _6, sun: _7, cold: _8, topping: _9, brush: _10, droppings: _11, ...choices } =
+      old['choices'] as Record<string, unknown>;
+    const read = readJob(JSON.stringify({ format: 'esmero-job', version: 3, job: { ...old, choices } }));
+    expect(read).toMatchObject({
+      ok: true,
+      value: { hour: 9, since: [], marks: [], weather: null, consent: null, gear: [{ kind: 'heater' }], choices: { cold: 'plenty', topping: 'welcome' } },
+    });
   });
 });

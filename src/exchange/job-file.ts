@@ -5,14 +5,14 @@ import type { Job } from '@esmero/core';
 import { JobDocument } from './documents/job';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import { type Fault, type Read, faultsOf } from './fault';
-import { jobFrom1To2, jobFrom2To3 } from './migrate';
+import { jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5 } from './migrate';
 
 export const jobFormat: Format = {
   name: 'esmero-job',
-  version: 3,
+  version: 5,
   most: 4_000_000,
   key: 'job',
-  migrations: [jobFrom1To2, jobFrom2To3],
+  migrations: [jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5],
 };
 
 /** Checks plain data against a document class; every fault has its path below `above`. */
@@ -26,13 +26,14 @@ export function faultsIn(type: new () => object, plain: unknown, above = ''): re
   );
 }
 
-type Field = 'soil' | 'choices';
+type Field = 'soil' | 'choices' | 'readings';
 
 /** A valid document as the core's record. Only lists with keys differ between the two. */
 export function jobFrom(document: JobDocument): Job {
-  const { soil, choices, ...same } = document;
+  const { soil, choices, readings, ...same } = document;
   return {
     ...(same as unknown as Omit<Job, Field>),
+    readings: Object.fromEntries(readings.map(({ zone, panelC }) => [zone, panelC])),
     soil: Object.fromEntries(
       soil.map(({ zone, deposits, spots }) => [
         zone,
@@ -48,9 +49,10 @@ export function jobFrom(document: JobDocument): Job {
 }
 
 /** The core's record as plain data for a file. */
-export function jobDocument({ soil, choices, ...same }: Job): JobDocument {
+export function jobDocument({ soil, choices, readings, ...same }: Job): JobDocument {
   return {
     ...same,
+    readings: Object.entries(readings).map(([zone, panelC]) => ({ zone, panelC })),
     soil: Object.entries(soil).map(([zone, { deposits, spots }]) => ({
       zone,
       deposits: deposits.map(({ kind, level }) => ({ kind, level })),

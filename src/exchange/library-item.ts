@@ -1,5 +1,6 @@
 import type { LibraryKind } from '@esmero/core';
-import { TowelBatchDocument, VesselDocument } from './documents/equipment';
+import { GearDocument, TowelBatchDocument, VesselDocument } from './documents/equipment';
+import { HabitSetDocument } from './documents/habits';
 import { ProductDocument } from './documents/product';
 import { SiteDocument } from './documents/site';
 import { VehicleDocument } from './documents/vehicle';
@@ -12,6 +13,8 @@ const documents: Readonly<Record<LibraryKind, new () => object>> = {
   product: ProductDocument,
   towel: TowelBatchDocument,
   vessel: VesselDocument,
+  gear: GearDocument,
+  habits: HabitSetDocument,
 };
 
 /** Holds a form to the same rules as a file. */

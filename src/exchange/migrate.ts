@@ -56,6 +56,117 @@ const calmShade = { humidity: 0.6, windMs: 0.5, shade: true, sunWm2: 0 };
 
 const withAir = (site: unknown): unknown => (isRecord(site) ? { ...calmShade, ...site } : site);
 
+/** As sites were before version 4: no bay, nobody minds noise, somewhere in the middle latitudes. */
+const withPlace = (site: unknown): unknown =>
+  isRecord(site)
+    ? {
+        bay: false,
+        noiseDb: null,
+        latitudeDeg: 45,
+        longitudeDeg: 0,
+        utcOffsetH: 0,
+        headingDeg: 180,
+        shadeHours: [],
+        ...site,
+      }
+    : site;
+
+const withLayers = (product: unknown): unknown =>
+  isRecord(product) ? { leavesLayer: false, notWith: [], ...product } : product;
+
+/** What everybody did before version 4 asked. */
+const habits = {
+  strength: 'product',
+  spray: 'common',
+  dwell: 'common',
+  order: 'top-down',
+  drying: 'panel',
+  wiping: 'flat',
+  sun: 'weaker-mix',
+  cold: 'plenty',
+  topping: 'welcome',
+  brush: 'never',
+  droppings: 'treat',
+};
+
+/** Before version 4 a heater came with mains power. */
+const heater = {
+  id: 'heater',
+  name: 'Water heater',
+  kind: 'heater',
+  flowLMin: 0,
+  batteryMin: null,
+  noiseDb: 50,
+  origin: 'practice',
+};
+
+const mapped = (list: unknown, change: Migration): unknown => (Array.isArray(list) ? list.map(change) : list);
+
+/** A change of what an entry of the library holds. */
+const item =
+  (change: Migration): Migration =>
+  (held) =>
+    isRecord(held) ? { ...held, item: change(held['item']) } : held;
+
+/** Version 4 knows place, hour, history, powered kit, readings, marks, weather, wishes and consent. */
+export const jobFrom3To4: Migration = (content) => {
+  if (!isRecord(content)) return content;
+  const { site, products, choices } = content;
+  return {
+    hour: 9,
+    gear: [heater],
+    since: [],
+    readings: [],
+    marks: [],
+    weather: null,
+    consent: null,
+    wishes: {},
+    ...content,
+    site: withPlace(site),
+    products: mapped(products, withLayers),
+    choices: isRecord(choices) ? { ...habits, ...choices } : choices,
+  };
+};
+
+/** The same for a collection. */
+export const collectionFrom2To3: Migration = (content) => {
+  if (!isRecord(content)) return content;
+  const { sites, products, jobs } = content;
+  return {
+    gear: [{ archived: false, item: heater }],
+    habits: [],
+    ...content,
+    sites: mapped(sites, item(withPlace)),
+    products: mapped(products, item(withLayers)),
+    jobs: mapped(jobs, jobFrom3To4),
+  };
+};
+
+/** Before version 5 the ground was level, steps were at hand, and towels were folded twice. */
+const withGround = (site: unknown): unknown => (isRecord(site) ? { slope: 0, steps: true, ...site } : site);
+
+/** What a drying towel's pile had always been taken for. */
+const withFold = (towel: unknown): unknown =>
+  isRecord(towel) ? { pile: towel['role'] === 'drying' ? 'plush' : 'short', sides: 8, ...towel } : towel;
+
+/** Version 5 knows the fall of the ground, steps, and the pile and fold of towels. */
+export const jobFrom4To5: Migration = (content) =>
+  isRecord(content)
+    ? { ...content, site: withGround(content['site']), towels: mapped(content['towels'], withFold) }
+    : content;
+
+/** The same for a collection. */
+export const collectionFrom3To4: Migration = (content) => {
+  if (!isRecord(content)) return content;
+  const { sites, towels, jobs } = content;
+  return {
+    ...content,
+    sites: mapped(sites, item(withGround)),
+    towels: mapped(towels, item(withFold)),
+    jobs: mapped(jobs, jobFrom4To5),
+  };
+};
+
 const listOf = (record: unknown, key: string, value: string): unknown =>
   isRecord(record)
     ? Object.entries(record).map(([name, held]) => ({ [key]: name, [value]: held }))

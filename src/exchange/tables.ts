@@ -53,13 +53,14 @@ export function towelsCsv({ towels }: Plan): string {
 
 /** One row a step. */
 export function stepsCsv({ timeline }: Plan): string {
-  const rows = timeline.steps.map(({ worker, startS, endS, kind, zoneId, kit }) => ({
+  const rows = timeline.steps.map(({ worker, startS, endS, kind, zoneId, section, kit }) => ({
     worker: worker + 1,
     start_s: rounded(startS, 1),
     end_s: rounded(endS, 1),
     step: kind,
     zone: zoneId ?? '',
+    section,
     kit: kit ?? '',
   }));
-  return csv(['worker', 'start_s', 'end_s', 'step', 'zone', 'kit'], rows);
+  return csv(['worker', 'start_s', 'end_s', 'step', 'zone', 'section', 'kit'], rows);
 }

@@ -10,6 +10,7 @@ export const stepName: Readonly<Record<StepKind | 'idle', string>> = {
   wait: 'waiting for the dwell',
   wipe: 'washing',
   finish: 'finishing and drying',
+  dry: 'drying the whole body',
   glass: 'glass finish',
   pack: 'packing',
   idle: 'one of two waits for the other',
@@ -21,6 +22,8 @@ export function partName(code: string): string {
   switch (family) {
     case 'step':
       return stepName[rest as StepKind];
+    case 'source':
+      return rest === 'bay' ? 'Water of the wash bay' : 'Water from tap or boiler';
     case 'content':
       return contentName[rest as MixPurpose];
     case 'role':

@@ -2,8 +2,10 @@ import { describe, expect, it } from 'vitest';
 import {
   type Figure,
   type Gate,
+  type Job,
   cautions,
   planJob,
+  weighZone,
   treatmentIds,
   zoneIds,
 } from '@esmero/core';
@@ -17,6 +19,7 @@ import {
   gateSentence,
   money,
   partName,
+  refusalNote,
   planSheet,
   shortageSentence,
   treatmentName,
@@ -50,7 +53,7 @@ describe('words', () => {
   it('word every verdict, gate and part that the demo brings up, without a gap', () => {
     for (const job of demoJobs) {
       const plan = planJob(job);
-      const gates: Gate[] = plan.zones.flatMap(({ options }) => options.flatMap((option) => option.gates));
+      const gates: Gate[] = plan.zones.flatMap(({ zone }) => weighZone(job, zone.id).flatMap((option) => option.gates));
       const said = [
         ...plan.verdicts.map((verdict) => verdictSentence(verdict, metric)),
         ...gates.map((gate) => gateSentence(gate, us)),
@@ -94,7 +97,7 @@ describe('refusals to read', () => {
       const { headline, details } = unreadableText(read.why);
       return [headline, ...details].join(' ');
     };
-    expect(text('{"format":"esmero-job","version":4}')).toMatch(/version 4.*reads up to 3.*Update/);
+    expect(text('{"format":"esmero-job","version":99}')).toMatch(/version 99.*reads up to 5.*Update/);
     expect(text('{"format":')).toMatch(/cut off.*Export it again/);
     expect(text('{"format":"other","version":1}')).toMatch(/“esmero-job”.*“other”/);
     expect(text('{"format":"esmero-job","version":3,"job":{}}')).toMatch(/things in the file are wrong.*expected.*and \d+ more/);
@@ -132,3 +135,23 @@ describe('the sheet', () => {
   });
 });
 
+
+describe('a note to the client', () => {
+  it('says what the car needs, by what stands in the way', () => {
+    const note = (job: Job): string => refusalNote(job, planJob(job), metric).join('\n');
+    const job = (id: string) => demoJobs.find((one) => one.id === id)!;
+    expect(note(job('demo-refusal'))).toContain('full rinse wash');
+    expect(note(job('demo-noon'))).toContain('cooler hour');
+    expect(note(job('demo-noon'))).not.toContain('rinse wash');
+    const frost = job('demo-frost');
+    expect(note({ ...frost, gear: [], site: { ...frost.site, power: false } })).toContain('milder day');
+    expect(note({ ...job('demo-deck'), products: [] })).toContain('with us today');
+    expect(note({ ...job('demo-deck'), site: { ...job('demo-deck').site, minutes: 4 } })).toContain('more time');
+  });
+
+  it('lists only what is left where the rest is washed', () => {
+    const deck = demoJobs[0]!;
+    const left = { ...deck, choices: { ...deck.choices, fixed: { roof: 'leave' as const } } };
+    expect(refusalNote(left, planJob(left), metric).join('\n')).toMatch(/these parts[\s\S]*Roof/);
+  });
+});

@@ -1,16 +1,43 @@
-import type { Budget, Caution, Gate, Obstacle, Shortage, Verdict } from '@esmero/core';
-import { type Units, clock, indexText, minutes, percent } from './units';
+import type { Budget, Caution, Gate, MixPurpose, Obstacle, Shortage, SpotLeft, Verdict } from '@esmero/core';
+import { type Units, clock, fixed, indexText, minutes, percent } from './units';
 import {
   finishName,
+  gearName,
   methodName,
   roleName,
   schoolName,
+  spotName,
   surfaceName,
   vesselKindName,
   zoneList,
 } from './words';
 
-const purposeName = { waterless: 'waterless', presoak: 'pre-soak', wash: 'rinseless', glass: 'glass' } as const;
+const purposeName: Readonly<Record<MixPurpose, string>> = {
+  waterless: 'waterless',
+  foam: 'foam',
+  presoak: 'pre-soak',
+  wash: 'rinseless',
+  glass: 'glass',
+  solvent: 'tar and sap',
+};
+
+const steamOff = {
+  'seams-only': 'Steam is for seams, sills and recesses, not for open panels.',
+  film: 'Steam may lift the edges of a film.',
+  'cold-glass': 'Steam may crack glass that is frozen.',
+} as const;
+
+export const spotLeftBecause: Readonly<Record<SpotLeft, string>> = {
+  'no-product': 'no product for them is on the job’s list',
+  'too-warm': 'the panel is too warm for the solvent',
+  'in-sun': 'a solvent is not used in the sun',
+  surface: 'the product’s label excludes the surface',
+  finish: 'the product’s label excludes this finish',
+  habit: 'the chosen school leaves them alone',
+};
+
+/** No liquid is carried hotter. */
+const HOTTEST_C = 80;
 
 /** Why a treatment cannot be used on a zone. */
 export function gateSentence(gate: Gate, u: Units): string {
@@ -20,11 +47,35 @@ export function gateSentence(gate: Gate, u: Units): string {
     case 'no-vessel':
       return `No free ${vesselKindName[gate.vessel]} to work from.`;
     case 'no-power':
-      return 'Heating water needs mains power, and the site has none.';
+      return 'This needs mains power, and the site has none.';
+    case 'no-tap':
+      return 'A pressure wand needs a tap, and the site has none.';
+    case 'no-bay':
+      return 'There is no wash bay at hand.';
+    case 'no-gear':
+      return `There is no ${gearName[gate.gear]} in the van.`;
+    case 'too-loud':
+      return `It makes ${fixed(gate.noiseDb)} dB, and at most ${fixed(gate.mostDb)} dB are tolerated here.`;
+    case 'opening':
+      return 'A jet would drive water past the door’s seals and into the car.';
+    case 'steam-off':
+      return steamOff[gate.why];
+    case 'sun-school':
+      return 'The panel is in the sun, and the chosen school works in shade only.';
+    case 'leaves-layer':
+      return 'The product leaves a layer, and this finish should not get one.';
+    case 'incompatible':
+      return `The ${purposeName[gate.purposes[0]]} and the ${purposeName[gate.purposes[1]]} product must not meet on a panel.`;
     case 'runoff-forbidden':
       return `${u.volume(gate.litres * 1000)} would run off, and nothing may here.`;
     case 'indoors':
       return 'Water would run off indoors, and nothing is there to catch it.';
+    case 'slope':
+      return `The ground falls ${fixed(gate.slope * 100)} %: above ${fixed(gate.most * 100)} % a mat holds nothing back.`;
+    case 'out-of-reach':
+      return gate.why === 'slope'
+        ? `${u.height(gate.heightM)} up: out of reach from the ground, and steps do not stand on a slope like this.`
+        : `${u.height(gate.heightM)} up: out of reach from the ground, and no steps are brought along.`;
     case 'lumps':
       return 'Mud or lumps are flushed before anything touches them.';
     case 'wiped-dry':
@@ -36,7 +87,7 @@ export function gateSentence(gate: Gate, u: Units): string {
     case 'freezes-first':
       return `It would freeze in ${clock(gate.freezeS)}, before ${clock(gate.needS)} of dwell and work are over.`;
     case 'freezes':
-      return `The liquid would come to ${u.temperature(gate.mixC)} on the panel and freeze.`;
+      return `The liquid would come to ${u.temperature(gate.mixC)} on the panel and freeze. It would take ${gate.leastLiquidC <= HOTTEST_C ? `liquid at ${u.temperature(gate.leastLiquidC)}, or ` : ''}a panel no colder than ${u.temperature(gate.coldestPanelC)}.`;
     case 'surface':
       return `The product’s label excludes ${surfaceName[gate.surface]}.`;
     case 'finish':
@@ -46,8 +97,8 @@ export function gateSentence(gate: Gate, u: Units): string {
   }
 }
 
-const isTowels = (budget: Budget): budget is Exclude<Budget, 'litres' | 'runoffL' | 'minutes'> =>
-  budget !== 'litres' && budget !== 'runoffL' && budget !== 'minutes';
+const isTowels = (budget: Budget): budget is Exclude<Budget, 'litres' | 'runoffL' | 'minutes' | 'batteryMin'> =>
+  budget !== 'litres' && budget !== 'runoffL' && budget !== 'minutes' && budget !== 'batteryMin';
 
 /** A budget that is too small, and by how much. */
 export function shortageSentence({ budget, need, have }: Shortage, u: Units): string {
@@ -57,6 +108,7 @@ export function shortageSentence({ budget, need, have }: Shortage, u: Units): st
     return `Takes ${Math.ceil(need)} ${roleName[budget]}, and ${have === 1 ? 'one is' : `${have} are`} clean.`;
   }
   if (budget === 'minutes') return `Takes ${minutes(need)}, and there are ${minutes(have)}.`;
+  if (budget === 'batteryMin') return `The wand would run for ${minutes(need)}, and its batteries last ${minutes(have)}.`;
   const what = budget === 'litres' ? 'of water' : 'of runoff';
   return `Takes ${u.water(need)} ${what}, and there is room for ${u.water(have)}.`;
 }
@@ -93,8 +145,14 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
       return shortageSentence(verdict, u);
     case 'missing':
       return gateSentence(verdict.gate, u);
+    case 'spots-left':
+      return `${verdict.count} ${spotName[verdict.kind]} stay: ${spotLeftBecause[verdict.why]}.`;
+    case 'against-advice':
+      return verdict.zones > 0
+        ? `Against advice, on the word of ${verdict.by}: ${zones(verdict.zones)} over the index that the school accepts.`
+        : `${verdict.by} has agreed to go ahead against advice; nothing in this plan needs it.`;
     case 'not-seen':
-      return `${verdict.zones === 1 ? 'One zone has' : `${verdict.zones} zones have`} not been looked at and ${verdict.zones === 1 ? 'is' : 'are'} taken as clean.`;
+      return `${verdict.zones === 1 ? 'One zone has' : `${verdict.zones} zones have`} not been looked at and ${verdict.zones === 1 ? 'is' : 'are'} ${verdict.forecast ? 'forecast from the days since the last wash' : 'taken as clean'}.`;
   }
 }
 
@@ -109,5 +167,9 @@ export const cautionSentence: Readonly<Record<Caution, string>> = {
   ladder: 'The roof is out of reach: a ladder on level ground only, never on the wheels.',
   lifting: 'One litre weighs one kilogram: fill at the car, carry two small vessels rather than one large.',
   brakes: 'Keep sprays and dressings off brake discs, tyre tread and pedals; no acid or solvent on hot wheels.',
+  steam: 'Steam burns at once: gloves, never towards a hand or a face, never on cold glass or over electrics.',
+  electricity:
+    'Cables, batteries and chargers stay away from water; a residual-current device on mains. Nothing inside an electric vehicle is touched.',
+  solvent: 'Tar and sap lifters burn and irritate: no flame, fresh air, gloves, off hot panels, towels aired before the wash.',
   'hot-panels': 'Panels are hot enough to burn a hand: shade the car and let it cool.',
 };

@@ -1,5 +1,5 @@
-import type { Job, Mix, Plan, Step, UsedTowel, ZonePlan } from '@esmero/core';
-import { SIDES, runStages } from '@esmero/core';
+import type { Fill, Job, Mix, Plan, Step, UsedTowel, ZonePlan } from '@esmero/core';
+import { runStages } from '@esmero/core';
 import { figureValue, stepName } from './figures';
 import { cautionSentence, verdictSentence } from './reasons';
 import { type Units, clock, fixed, indexText } from './units';
@@ -10,21 +10,22 @@ const safe = (text: string): string =>
   text.replace(/[\\`*_{}[\]()#+!|]/g, '\\$&').replace(/</g, '&lt;').replace(/\s+/g, ' ');
 
 /** How to mix one filling, in the order in which it is done: water first, then product. */
-export function mixSentences(mix: Mix, u: Units): readonly string[] {
-  return mix.fills.map(({ waterMl, dose }) => {
-    if (!dose) return `${u.volume(waterMl)} of water.`;
-    const { measured } = dose;
-    return `${u.volume(waterMl)} of water, then ${u.volume(measured.deliveredMl)} of product (${measured.steps} × ${u.volume(measured.stepMl)}): 1 to ${fixed(dose.trueWaterParts, 1)}.`;
-  });
+export function fillSentence({ waterMl, dose }: Fill, u: Units): string {
+  if (!dose) return `${u.volume(waterMl)} of water.`;
+  const { measured } = dose;
+  return `${u.volume(waterMl)} of water, then ${u.volume(measured.deliveredMl)} of product (${measured.steps} × ${u.volume(measured.stepMl)}): 1 to ${fixed(dose.trueWaterParts, 1)}.`;
 }
+
+export const mixSentences = (mix: Mix, u: Units): readonly string[] => mix.fills.map((fill) => fillSentence(fill, u));
 
 /** "Towel 2, wash towels, sides 1 to 4" */
 export const towelName = (towel: UsedTowel): string =>
   `${towel.worker > 0 ? `Second person, t` : 'T'}owel ${towel.number}`;
 
-export const stepText = ({ kind, zoneId, kit }: Step): string => {
+/** Sections are counted only where a zone has several, which the second one tells. */
+export const stepText = ({ kind, zoneId, section, kit }: Step): string => {
   const name = stepName[kind];
-  const what = kit ? kitName[kit] : zoneId ? zoneName(zoneId) : '';
+  const what = kit ? kitName[kit] : zoneId ? `${zoneName(zoneId)}${section > 1 ? `, section ${section}` : ''}` : '';
   return `${name[0]!.toUpperCase()}${name.slice(1)}${what ? `: ${what}` : ''}`;
 };
 
@@ -39,7 +40,7 @@ function towelLines(plan: Plan): string[] {
   return plan.towels.map((towel) => {
     const zones = new Set(towel.sides.flatMap(({ entries }) => entries.map(({ zoneId }) => zoneId)));
     const missing = towel.missing ? ' **not in the pile**' : '';
-    return `- ${towelName(towel)} (${roleName[towel.role]}${missing}), ${towel.sides.length} of ${SIDES} sides: ${[...zones].map(zoneName).join('; ')}`;
+    return `- ${towelName(towel)} (${roleName[towel.role]}${missing}), ${towel.sides.length} of ${towel.fold} sides: ${[...zones].map(zoneName).join('; ')}`;
   });
 }
 

@@ -17,7 +17,7 @@ export const fixed = (value: number, digits = 0): string => {
 };
 
 /** Fewer digits the larger the number, so that all show about three. */
-const threeDigits = (value: number): string => {
+export const threeDigits = (value: number): string => {
   const size = Math.abs(value);
   const text = fixed(value, size >= 100 ? 0 : size >= 10 ? 1 : size >= 1 ? 2 : 3);
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text;
@@ -46,6 +46,7 @@ export interface Units {
   /** Water: L or gal. */
   water(litres: number): string;
   area(m2: number): string;
+  height(m: number): string;
   temperature(c: number): string;
   load(gm2: number): string;
   readonly edit: Readonly<Record<'length' | 'towel' | 'water' | 'volume' | 'temperature' | 'wind' | 'share', Editable>>;
@@ -56,6 +57,7 @@ const metric: Units = {
   volume: (ml) => (ml >= 1000 ? `${threeDigits(ml / 1000)} L` : `${threeDigits(ml)} mL`),
   water: (litres) => `${fixed(litres, 1)} L`,
   area: (m2) => `${fixed(m2, 2)} m²`,
+  height: (m) => `${fixed(m, 2)} m`,
   temperature: (c) => `${fixed(c)} °C`,
   load: (gm2) => `${threeDigits(gm2)} g/m²`,
   edit: {
@@ -82,6 +84,7 @@ const us: Units = {
       : `${threeDigits(ml / ML_PER_US_FL_OZ)} fl oz`,
   water: (litres) => `${fixed(litres / LITRES_PER_GAL, 2)} gal`,
   area: (m2) => `${fixed(m2 / M2_PER_FT2, 1)} ft²`,
+  height: (m) => `${fixed(m / M_PER_INCH)} in`,
   temperature: (c) => `${fixed(celsiusToFahrenheit(c))} °F`,
   load: (gm2) => `${threeDigits((gm2 * M2_PER_FT2) / OUNCE_G)} oz/ft²`,
   edit: {
@@ -103,6 +106,12 @@ export const minutes = (value: number): string => `${fixed(value)} min`;
 export const clock = (seconds: number): string => {
   const whole = Math.round(seconds);
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
+};
+
+/** Hours of the day as a clock, 9.5 is 09:30. */
+export const hourText = (hour: number): string => {
+  const whole = Math.round(hour * 60);
+  return `${String(Math.floor(whole / 60)).padStart(2, '0')}:${String(whole % 60).padStart(2, '0')}`;
 };
 
 export const percent = (share: number, digits = 0): string => `${fixed(share * 100, digits)} %`;

@@ -1,6 +1,6 @@
 import type { Change, WhatIf } from '@esmero/core';
-import { type Units, minutes } from './units';
-import { methodName, roleName, schoolName, zoneList } from './words';
+import { type Units, hourText, minutes } from './units';
+import { gearName, levelName, methodName, roleName, schoolName, zoneList, zoneName } from './words';
 
 /** A change as a condition, and as what pressing it does. */
 export function changeText(change: Change, u: Units): string {
@@ -11,8 +11,22 @@ export function changeText(change: Change, u: Units): string {
       return 'In the shade, panels cooled';
     case 'cool-panels':
       return `With panels cooled to ${u.temperature(change.panelC)}`;
+    case 'hour':
+      return `At ${hourText(change.hour)}`;
+    case 'warm-liquid':
+      return `With the mixes warmed to ${u.temperature(change.liquidC)}`;
+    case 'gear':
+      return `With a ${gearName[change.gear]}`;
+    case 'level':
+      return `${zoneName(change.zone)} at level ${change.level}, ${levelName[change.level]}`;
     case 'power':
-      return 'With mains power, for hot water';
+      return 'With mains power';
+    case 'cup':
+      return 'With all eight sides of each wetted towel, re-wetted from a cup';
+    case 'guarded-bucket':
+      return 'With a mitt, rinsed above a grit guard in one bucket';
+    case 'steps':
+      return 'Steps brought along';
     case 'second-person':
       return 'With a second person';
     case 'capture':

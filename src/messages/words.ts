@@ -1,6 +1,8 @@
 import type {
   Body,
+  BucketName,
   BucketSystem,
+  SystemRun,
   CleanlinessClass,
   Colour,
   Content,
@@ -8,11 +10,17 @@ import type {
   Finish,
   FlankPart,
   Contact,
+  GearKind,
+  MarkKind,
+  Road,
+  Shelter,
+  Surroundings,
   Flush,
   Kit,
   LabelReading,
   LibraryKind,
   Origin,
+  Pile,
   RunStage,
   RunoffRule,
   School,
@@ -187,6 +195,7 @@ export const methodName: Readonly<Record<VehicleMethod, string>> = {
 
 const contactName: Readonly<Record<Contact, string>> = {
   waterless: 'waterless wipe',
+  foam: 'lifting foam and wipe',
   rinseless: 'rinseless wash',
   'presoak-rinseless': 'pre-soak and rinseless wash',
 };
@@ -195,6 +204,10 @@ const flushName: Readonly<Record<Flush, string>> = {
   none: '',
   pump: 'pump flush, then ',
   'hot-pump': 'hot pump flush, then ',
+  cordless: 'battery wand, then ',
+  mains: 'pressure wand, then ',
+  bay: 'wash bay lance, then ',
+  steam: 'steam on the seams, then ',
 };
 
 export function treatmentName(treatment: TreatmentId): string {
@@ -206,15 +219,23 @@ export function treatmentName(treatment: TreatmentId): string {
 
 export const kitName: Readonly<Record<Kit | 'glass', string>> = {
   waterless: 'waterless spray',
+  foam: 'pump foamer',
   presoak: 'pre-soak sprayer',
   wash: 'wash bucket',
   flush: 'flush sprayer',
   heater: 'water heater',
+  cordless: 'battery wand',
+  mains: 'pressure wand',
+  bay: 'wash bay',
+  steamer: 'steamer',
   glass: 'glass spray',
 };
 
-export const contentName: Readonly<Record<Content, string>> = {
+export const contentName: Readonly<Record<Content | 'solvent', string>> = {
   waterless: 'Waterless mix',
+  foam: 'Lifting foam',
+  solvent: 'Tar and sap lifter',
+  supply: 'Plain water, for the wand',
   presoak: 'Pre-soak',
   wash: 'Rinseless wash',
   glass: 'Glass mix',
@@ -225,6 +246,7 @@ export const contentName: Readonly<Record<Content, string>> = {
 export const vesselKindName: Readonly<Record<VesselKind, string>> = {
   'spray-bottle': 'spray bottle',
   'pump-sprayer': 'pump sprayer',
+  'foam-sprayer': 'pump foamer',
   bucket: 'bucket',
 };
 
@@ -260,6 +282,26 @@ export const bucketName: Readonly<Record<BucketSystem, string>> = {
   'one-guarded': 'One bucket with a grit guard, mitt rinsed in it',
   'two-buckets': 'Two buckets, wash and rinse',
   'three-buckets': 'Three buckets, two rinse stages',
+};
+
+export const waterName: Readonly<Record<BucketName, string>> = {
+  wash: 'Wash',
+  rinse: 'Rinse',
+  'second-rinse': 'Second rinse',
+};
+
+/** A way of working with buckets, in few words. */
+export const wayName = ({ system, guards }: Pick<SystemRun, 'system' | 'guards'>): string => {
+  switch (system) {
+    case 'many-towels':
+      return 'Many towels';
+    case 'one-guarded':
+      return 'One, with guard';
+    case 'two-buckets':
+      return guards ? 'Two, with guards' : 'Two, no guards';
+    case 'three-buckets':
+      return guards ? 'Three, with guards' : 'Three, no guards';
+  }
 };
 
 export const runoffName: Readonly<Record<RunoffRule, string>> = {
@@ -302,4 +344,49 @@ export const libraryName: Readonly<Record<LibraryKind, { one: string; many: stri
   product: { one: 'product', many: 'Products' },
   towel: { one: 'towel batch', many: 'Towels' },
   vessel: { one: 'vessel', many: 'Vessels' },
+  gear: { one: 'piece of gear', many: 'Gear' },
+  habits: { one: 'set of habits', many: 'Habits' },
+};
+
+export const pileName: Readonly<Record<Pile, string>> = {
+  short: 'Short',
+  plush: 'Plush',
+  waffle: 'Waffle',
+};
+
+export const gearName: Readonly<Record<GearKind, string>> = {
+  heater: 'water heater',
+  'cordless-wand': 'battery wand',
+  'mains-wand': 'pressure wand on mains',
+  steamer: 'steamer',
+};
+
+export const surroundingsName: Readonly<Record<Surroundings, string>> = {
+  coast: 'coast',
+  town: 'town',
+  industrial: 'industry or building site',
+  country: 'unpaved country',
+};
+
+export const shelterName: Readonly<Record<Shelter, string>> = {
+  garage: 'closed garage',
+  deck: 'deck or carport',
+  street: 'street',
+};
+
+export const roadName: Readonly<Record<Road, string>> = {
+  dry: 'dry asphalt',
+  wet: 'wet asphalt',
+  salted: 'salted winter road',
+  unpaved: 'unpaved',
+};
+
+export const markName: Readonly<Record<MarkKind, string>> = {
+  scratch: 'scratch',
+  swirls: 'swirls',
+  chip: 'chip',
+  dent: 'dent',
+  stain: 'stained trim',
+  residue: 'polish residue',
+  other: 'something else',
 };

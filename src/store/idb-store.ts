@@ -81,6 +81,8 @@ export async function idbStore(name = DB_NAME): Promise<Store> {
         }
         await tx.done;
       }),
+    photo: (key) => db.get('photos', key),
+    keepPhoto: (key, picture) => keep(() => db.put('photos', picture, key)),
     setting: (key) => db.get('settings', key),
     keepSetting: (key, value) => keep(() => db.put('settings', value, key)),
   };

@@ -9,6 +9,7 @@ export function memoryStore(): Store {
   const jobs = new Map<string, StoredJob>();
   const entries = new Map<string, LibraryEntry>();
   const settings = new Map<string, unknown>();
+  const photos = new Map<string, Blob>();
   const saveJob: Store['saveJob'] = async (job, base) => {
     const next = nextStored(jobs.get(job.id), job, base);
     if (!next.ok) return { kind: 'conflict', theirs: next.theirs };
@@ -33,6 +34,11 @@ export function memoryStore(): Store {
     merge: async (collection) => {
       for (const entry of collection.library) entries.set(entryId(entry), entry);
       for (const job of collection.jobs) await saveJob(job, null);
+      return kept;
+    },
+    photo: async (key) => photos.get(key),
+    keepPhoto: async (key, picture) => {
+      photos.set(key, picture);
       return kept;
     },
     setting: async (key) => settings.get(key),

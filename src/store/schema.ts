@@ -1,4 +1,4 @@
-import type { Job, LibraryEntry } from '@esmero/core';
+import type { Degrees, Job, LibraryEntry, TowelBatch } from '@esmero/core';
 import type { DBSchema, IDBPDatabase, IDBPTransaction, StoreNames } from 'idb';
 
 /** A job as it is kept: each save raises the revision, so that two tabs can tell. */
@@ -17,7 +17,58 @@ export interface EsmeroDb extends DBSchema {
   jobs: { key: string; value: StoredJob; indexes: { changed: number } };
   library: { key: string; value: StoredEntry };
   settings: { key: string; value: unknown };
+  /** Scaled-down pictures of marks, by their key. */
+  photos: { key: string; value: Blob };
 }
+
+/** As sites, products and choices were before they knew more; these do not follow later changes. */
+const somewhere = {
+  bay: false,
+  noiseDb: null,
+  latitudeDeg: 45 as Degrees,
+  longitudeDeg: 0 as Degrees,
+  utcOffsetH: 0,
+  headingDeg: 180 as Degrees,
+  shadeHours: [],
+};
+const noLayers = { leavesLayer: false, notWith: [] };
+const habits = {
+  strength: 'product',
+  spray: 'common',
+  dwell: 'common',
+  order: 'top-down',
+  drying: 'panel',
+  wiping: 'flat',
+  sun: 'weaker-mix',
+  cold: 'plenty',
+  topping: 'welcome',
+  brush: 'never',
+  droppings: 'treat',
+} as const;
+/** Before, a heater came with mains power. */
+const heater = {
+  id: 'heater',
+  name: 'Water heater',
+  kind: 'heater',
+  flowLMin: 0,
+  batteryMin: null,
+  noiseDb: 50,
+  origin: 'practice',
+} as const;
+
+const withPlaceAndHabits = (job: Job): Job => ({
+  ...{ hour: 9, gear: [heater], since: [], readings: {}, marks: [], weather: null, consent: null, wishes: {} },
+  ...job,
+  site: { ...somewhere, ...job.site },
+  products: job.products.map((product) => ({ ...noLayers, ...product })),
+  choices: { ...habits, ...job.choices },
+});
+
+const ground = { slope: 0, steps: true };
+const withFold = (towel: TowelBatch): TowelBatch => ({
+  ...{ pile: towel.role === 'drying' ? 'plush' : 'short', sides: 8 },
+  ...towel,
+});
 
 type Upgrade = (
   db: IDBPDatabase<EsmeroDb>,
@@ -48,5 +99,29 @@ export const upgrades: readonly Upgrade[] = [
       await jobs.put({ ...stored, job: { ...stored.job, site: { ...calmShade, ...stored.job.site } } });
     for (const entry of await library.getAll())
       if (entry.kind === 'site') await library.put({ ...entry, item: { ...calmShade, ...entry.item } });
+  },
+  // Jobs learned of place, hour, history, powered kit, marks and habits; pictures got a store.
+  async (db, tx) => {
+    db.createObjectStore('photos');
+    const [jobs, library] = [tx.objectStore('jobs'), tx.objectStore('library')];
+    for (const stored of await jobs.getAll()) await jobs.put({ ...stored, job: withPlaceAndHabits(stored.job) });
+    for (const entry of await library.getAll()) {
+      if (entry.kind === 'site') await library.put({ ...entry, item: { ...somewhere, ...entry.item } });
+      if (entry.kind === 'product') await library.put({ ...entry, item: { ...noLayers, ...entry.item } });
+    }
+    // A new database gets its shelf from elsewhere.
+    if ((await library.count()) > 0) await library.put({ id: 'gear/heater', kind: 'gear', archived: false, item: heater });
+  },
+  // Sites learned of slopes and steps, towels of pile and fold.
+  async (_db, tx) => {
+    const [jobs, library] = [tx.objectStore('jobs'), tx.objectStore('library')];
+    for (const stored of await jobs.getAll()) {
+      const { site, towels } = stored.job;
+      await jobs.put({ ...stored, job: { ...stored.job, site: { ...ground, ...site }, towels: towels.map(withFold) } });
+    }
+    for (const entry of await library.getAll()) {
+      if (entry.kind === 'site') await library.put({ ...entry, item: { ...ground, ...entry.item } });
+      if (entry.kind === 'towel') await library.put({ ...entry, item: withFold(entry.item) });
+    }
   },
 ];

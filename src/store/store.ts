@@ -27,6 +27,8 @@ export interface Store {
   saveEntry(entry: LibraryEntry): Promise<Kept>;
   /** All or nothing; what has the same id is replaced. */
   merge(collection: Collection): Promise<Kept>;
+  photo(key: string): Promise<Blob | undefined>;
+  keepPhoto(key: string, picture: Blob): Promise<Kept>;
   setting(key: string): Promise<unknown>;
   keepSetting(key: string, value: unknown): Promise<Kept>;
 }

@@ -1,8 +1,8 @@
 import type { Job } from '@esmero/core';
-import { wrap } from 'comlink';
-import type { Answer, Planner, WhatIfAnswer } from './protocol';
+import { proxy, wrap } from 'comlink';
+import type { Answer, Planner, Progress, StudyAnswer, StudyKind } from './protocol';
 
-export type { Answer, Planner, WhatIfAnswer } from './protocol';
+export type { Answer, Planner, Progress, Studies, StudyAnswer, StudyKind } from './protocol';
 
 /** Asks the planner, wherever it runs. */
 type Ask = (job: Job) => Promise<Answer>;
@@ -49,7 +49,9 @@ const broken = (worker: Worker): Promise<never> =>
 /** What the application asks of the worker. */
 export interface Planning {
   plan(job: Job): Promise<Latest>;
-  whatIf(job: Job): Promise<WhatIfAnswer>;
+  /** A long question; the same one about another job stops it. */
+  study<K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>>;
+  stop(kind: StudyKind): void;
 }
 
 /** The planner in a web worker of its own. */
@@ -61,10 +63,13 @@ export function workerPlanner(): Planning {
   const latest = new LatestOnly((job) => Promise.race([remote.plan(job), failure]));
   return {
     plan: (job) => latest.plan(job),
-    whatIf: (job) =>
-      Promise.race([remote.whatIf(job), failure]).catch((error: unknown) => ({
-        kind: 'failed',
-        message: error instanceof Error ? error.message : String(error),
-      })),
+    study: <K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>> =>
+      Promise.race([remote.study(kind, job, proxy(progress)) as Promise<StudyAnswer<K>>, failure]).catch(
+        (error: unknown) => ({
+          kind: 'failed',
+          message: error instanceof Error ? error.message : String(error),
+        }),
+      ),
+    stop: (kind) => void remote.stop(kind),
   };
 }

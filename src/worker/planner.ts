@@ -1,10 +1,43 @@
-import { type Job, planJob, whatIf } from '@esmero/core';
-import type { Answer, Planner, WhatIfAnswer } from './protocol';
+import { type Job, type Study, bucketSpread, carryOf, dayOf, frontOf, planJob, whatIf, whatMattered } from '@esmero/core';
+import type { Answer, Planner, Progress, Studies, StudyAnswer, StudyKind } from './protocol';
 
 const failed = (error: unknown) => ({
   kind: 'failed' as const,
   message: error instanceof Error ? error.message : String(error),
 });
+
+const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K]> } = {
+  'what-if': (job) => whatIf(job, planJob(job)),
+  mattered: whatMattered,
+  front: frontOf,
+  day: dayOf,
+  carry: (job) => carryOf(job, planJob(job)),
+  buckets: (job) => bucketSpread(job, planJob(job)),
+};
+
+/** Longest that a study works before it lets other messages in, ms. */
+const SLICE_MS = 30;
+
+const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+
+/** The newest asking of each kind; an older one stops when it is no longer that. */
+const newest = new Map<StudyKind, symbol>();
+
+async function work<K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>> {
+  const mine = Symbol(kind);
+  newest.set(kind, mine);
+  const study = studies[kind](job);
+  let since = performance.now();
+  for (;;) {
+    const { done, value } = study.next();
+    if (done) return { kind: 'done', answer: value };
+    if (performance.now() - since < SLICE_MS) continue;
+    progress(value);
+    await breath();
+    if (newest.get(kind) !== mine) return { kind: 'stopped' };
+    since = performance.now();
+  }
+}
 
 /** The planner as the worker runs it: the core, with errors turned into data. */
 export const planner: Planner = {
@@ -15,11 +48,6 @@ export const planner: Planner = {
       return failed(error);
     }
   },
-  whatIf(job: Job): WhatIfAnswer {
-    try {
-      return { kind: 'what-if', answers: whatIf(job, planJob(job)) };
-    } catch (error) {
-      return failed(error);
-    }
-  },
+  study: (kind, job, progress) => work(kind, job, progress).catch(failed),
+  stop: (kind) => void newest.delete(kind),
 };

@@ -1,15 +1,33 @@
-import type { Job, Plan, WhatIf } from '@esmero/core';
+import type { BucketSpread, Carry, Day, FrontPoint, Job, Mattered, Plan, WhatIf } from '@esmero/core';
 
 /** What crosses to the planner and back is plain data; a thrown error comes back as a failure. */
 export type Answer =
   | { readonly kind: 'plan'; readonly plan: Plan }
   | { readonly kind: 'failed'; readonly message: string };
 
-export type WhatIfAnswer =
-  | { readonly kind: 'what-if'; readonly answers: readonly WhatIf[] }
+/** Long questions and what each is answered with. */
+export interface Studies {
+  readonly 'what-if': readonly WhatIf[];
+  readonly mattered: readonly Mattered[];
+  readonly front: readonly FrontPoint[];
+  readonly day: Day;
+  readonly carry: Carry;
+  readonly buckets: readonly BucketSpread[];
+}
+export type StudyKind = keyof Studies;
+
+export type StudyAnswer<K extends StudyKind> =
+  | { readonly kind: 'done'; readonly answer: Studies[K] }
+  /** Called off, or overtaken by the same question about another job. */
+  | { readonly kind: 'stopped' }
   | { readonly kind: 'failed'; readonly message: string };
+
+/** Told now and then which share of a study is done, 0 to 1. */
+export type Progress = (share: number) => void;
 
 export interface Planner {
   plan(job: Job): Answer;
-  whatIf(job: Job): WhatIfAnswer;
+  /** Works in slices, so that plans and calls to stop get through in between. */
+  study<K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>>;
+  stop(kind: StudyKind): void;
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type Job, planJob, whatIf } from '@esmero/core';
+import { type Job, finish, planJob, whatIf } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { LatestOnly } from './client';
 import { planner } from './planner';
@@ -28,10 +28,21 @@ describe('the planner in the worker', () => {
     expect(answer).toEqual({ kind: 'plan', plan: planJob(first) });
   });
 
-  it('says what would change the answer', () => {
-    const answer = planner.whatIf(first);
-    expect(answer).toEqual({ kind: 'what-if', answers: whatIf(first, planJob(first)) });
-    expect(planner.whatIf({ ...first, vehicle: null as never }).kind).toBe('failed');
+  it('works long questions out in slices, says how far it is, and turns errors into data', async () => {
+    const shares: number[] = [];
+    const found = await planner.study('what-if', first, (share) => shares.push(share));
+    expect(found).toEqual({ kind: 'done', answer: finish(whatIf(first, planJob(first))) });
+    expect(shares).toEqual([...shares].sort((p, q) => p - q));
+    expect((await planner.study('day', { ...first, vehicle: null as never }, () => undefined)).kind).toBe('failed');
+  });
+
+  it('stops a study that is called off or asked anew', async () => {
+    const nothing = (): void => undefined;
+    const off = planner.study('mattered', first, () => planner.stop('mattered'));
+    expect((await off).kind).toBe('stopped');
+    const [early, late] = [planner.study('mattered', first, nothing), planner.study('mattered', second, nothing)];
+    expect((await early).kind).toBe('stopped');
+    expect((await late).kind).toBe('done');
   });
 
   it('turns what is thrown into data', () => {

@@ -14,6 +14,11 @@ export const routes: Routes = [
     loadComponent: () => import('../features/library/library.page').then((m) => m.LibraryPage),
   },
   {
+    path: 'bench',
+    title: 'Mix bench · Esmero',
+    loadComponent: () => import('../features/bench/bench.page').then((m) => m.BenchPage),
+  },
+  {
     path: 'job/:id',
     canDeactivate: [leaveSaved],
     loadComponent: () => import('./workspace.component').then((m) => m.WorkspaceComponent),

@@ -4,13 +4,13 @@ import { provideRouter } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { Store as State, provideState, provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
-import { type Job, planJob, whatIf } from '@esmero/core';
+import { type Job, type Study, bucketSpread, carryOf, dayOf, finish, frontOf, planJob, whatIf, whatMattered } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { type Store, type TabMessage, memoryStore } from '@esmero/store';
 import * as deskEffects from '../state/desk.effects';
 import { deskActions, deskFeature } from '../state/desk';
 import { planFeature } from '../state/plan';
-import type { Planning } from '@esmero/worker';
+import type { Planning, Studies, StudyKind } from '@esmero/worker';
 import { PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
@@ -28,9 +28,19 @@ export interface Desk {
   settle(): Promise<void>;
 }
 
+const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K]> } = {
+  'what-if': (job) => whatIf(job, planJob(job)),
+  mattered: whatMattered,
+  front: frontOf,
+  day: dayOf,
+  carry: (job) => carryOf(job, planJob(job)),
+  buckets: (job) => bucketSpread(job, planJob(job)),
+};
+
 const planning: Planning = {
   plan: async (job: Job) => ({ kind: 'plan', plan: planJob(job) }),
-  whatIf: async (job: Job) => ({ kind: 'what-if', answers: whatIf(job, planJob(job)) }),
+  study: async (kind, job) => ({ kind: 'done', answer: finish(studies[kind](job)) }) as never,
+  stop: () => undefined,
 };
 
 export async function deskWith(

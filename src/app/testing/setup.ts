@@ -1,7 +1,7 @@
 import { vi } from 'vitest';
 
 // Machines are shared: a slow one is no failure.
-vi.setConfig({ testTimeout: 30_000 });
+vi.setConfig({ testTimeout: 120_000 });
 
 /** Stands in for what the test DOM lacks. */
 vi.stubGlobal(

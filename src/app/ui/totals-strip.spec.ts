@@ -63,7 +63,8 @@ describe('drawings', () => {
   it('keep the water and the product below the working line of every vessel', () => {
     for (const mix of before.mix.mixes) {
       const fixture = TestBed.createComponent(VesselDrawingComponent);
-      fixture.componentRef.setInput('mix', mix);
+      fixture.componentRef.setInput('vessel', mix.vessel);
+      fixture.componentRef.setInput('content', mix.content);
       fixture.componentRef.setInput('fill', mix.fills[0]);
       fixture.componentRef.setInput('units', unitsOf('metric'));
       fixture.detectChanges();

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { type Zone, type ZonePlan, type ZoneSoil, sectionsOf } from '@esmero/core';
 import { type Units, clock, indexText, surfaceName, treatmentName, zoneName } from '@esmero/messages';
-import { soilWords } from './net/looks';
+import { forecastWords, soilWords } from './net/looks';
 
 /** One zone in a few lines: what it is, what lies on it, what will be done. */
 @Component({
@@ -11,7 +11,7 @@ import { soilWords } from './net/looks';
     @if (zone(); as zone) {
       <strong>{{ name() }}</strong>
       <span class="num soft">{{ facts() }}</span>
-      <span><span class="soft">Seen:</span> {{ soil() }}</span>
+      <span><span class="soft">{{ basis() }}:</span> {{ soil() }}</span>
       <span><span class="soft">Plan:</span> {{ treatment() }}</span>
       <span class="num soft">{{ drying() }}</span>
     } @else {
@@ -42,7 +42,11 @@ export class ZoneCardComponent {
     const { areaM2, tiltDeg, surface } = this.zone()!;
     return `${this.units().area(areaM2)} · ${surfaceName[surface]} · tilted ${tiltDeg.toFixed(0)}°`;
   });
-  protected readonly soil = computed(() => soilWords(this.seen()));
+  protected readonly basis = computed(() => (!this.seen() && this.plan()?.soil.basis === 'forecast' ? 'Forecast' : 'Seen'));
+  protected readonly soil = computed(() => {
+    const soil = this.plan()?.soil;
+    return this.seen() || soil?.basis !== 'forecast' ? soilWords(this.seen()) : forecastWords(soil, this.units());
+  });
   /** How long the liquid lasts, and in how many sections the zone is done. */
   protected readonly drying = computed(() => {
     const option = this.plan()?.option;

@@ -5,23 +5,36 @@ import {
   type LibraryItems,
   type LibraryKind,
   type MeasuringDevice,
+  type HabitSet,
+  type Habits,
   calmShade,
+  somewhere,
 } from '../model';
 import { celsius, metres, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
 
-/** Choices that most would make; each is a school that a job may change. */
-export const defaultChoices: Choices = {
+/** Habits that most would have; each is a school that a job may change. */
+export const defaultHabits: Habits = {
   school: 'balanced',
-  method: 'auto',
+  strength: 'product',
+  spray: 'common',
+  dwell: 'common',
+  order: 'top-down',
+  drying: 'panel',
+  wiping: 'flat',
+  sun: 'weaker-mix',
+  cold: 'little',
+  topping: 'none',
+  brush: 'never',
+  droppings: 'treat',
   wheels: 'auto',
   glass: 'first',
   bucket: 'one-guarded',
   soakedTowel: 'demote',
   soakedSides: 4,
-  fixed: {},
-  assumptions: {},
 };
+
+export const defaultChoices: Choices = { ...defaultHabits, method: 'auto', fixed: {}, assumptions: {} };
 
 const syringe: MeasuringDevice = { kind: 'syringe', stepMl: ml(1), capacityMl: ml(60) };
 
@@ -49,6 +62,7 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
     workers: 1,
     airC: celsius(20),
     ...calmShade,
+    ...somewhere,
     panelC: null,
     liquidC: celsius(18),
   }),
@@ -70,6 +84,8 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
     notOnSurfaces: [],
     notOnFinishes: [],
     filmFactor: 1,
+    leavesLayer: false,
+    notWith: [],
     origin: 'practice',
   }),
   towel: (id) => ({
@@ -79,6 +95,8 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
     widthM: metres(0.4),
     heightM: metres(0.4),
     gsm: 350,
+    pile: 'short',
+    sides: 8,
     clean: 10,
     origin: 'practice',
   }),
@@ -91,10 +109,27 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
     chargeMl: ml(30),
     origin: 'practice',
   }),
+  gear: (id) => ({
+    id,
+    name: 'New gear',
+    kind: 'cordless-wand',
+    flowLMin: 3,
+    batteryMin: 20,
+    noiseDb: 72,
+    origin: 'practice',
+  }),
+  habits: (id) => ({ ...defaultHabits, id, name: 'New habits' }),
 };
 
 const onShelf = <K extends LibraryKind>(library: readonly LibraryEntry[], kind: K): LibraryItems[K][] =>
   library.filter((e) => e.kind === kind && !e.archived).map((e) => e.item as LibraryItems[K]);
+
+/** A set of habits without its name. */
+export function habitsIn(set: HabitSet | undefined): Partial<Habits> {
+  if (!set) return {};
+  const { id: _id, name: _name, ...habits } = set;
+  return habits;
+}
 
 /** A new job on what is on the shelf; nothing has been looked at yet. */
 export function newJob(id: string, date: string, library: readonly LibraryEntry[]): Job {
@@ -104,6 +139,7 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     name: 'New job',
     client: '',
     date,
+    hour: 9,
     note: '',
     currency: 'EUR',
     vehicle,
@@ -111,9 +147,16 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     products: onShelf(library, 'product'),
     vessels: onShelf(library, 'vessel'),
     towels: onShelf(library, 'towel'),
+    gear: onShelf(library, 'gear'),
     device: syringe,
     soil: {},
-    choices: defaultChoices,
+    since: [],
+    readings: {},
+    marks: [],
+    weather: null,
+    consent: null,
+    wishes: {},
+    choices: { ...defaultChoices, ...habitsIn(onShelf(library, 'habits')[0]) },
   };
 }
 

@@ -1,13 +1,22 @@
 import type { TreatmentId, Working, ZoneId } from '../model';
 import { type Budget, type Gate, budgets } from '../reasons';
-import { pickOnePerGroup } from './knapsack';
+import { pickOnePerGroup } from '../optimise/knapsack';
+import { once } from './once';
+import { type Kit, kits } from './kit';
 import type { KitSet, KitSetResult } from './kit-set';
 import { type Option, type Usage, vectorOf } from './option';
 
-/** A zone with all its treatments worked out. */
+/** A treatment that may not be used on a zone, with the first things that forbid it. */
+export type Shut = Pick<Option, 'treatment' | 'gates'>;
+
+/** A zone with what may be chosen on it. */
 export interface ZoneOptions {
   readonly zoneId: ZoneId;
+  /** Nothing forbids these. */
   readonly options: readonly Option[];
+  readonly shut: readonly Shut[];
+  /** Every treatment with everything that forbids it, for when a reason is asked for. */
+  readonly argue: () => readonly Shut[];
 }
 
 export type Capacity = Usage;
@@ -40,7 +49,7 @@ export interface Shortage {
 
 export interface BlockedZone {
   readonly zoneId: ZoneId;
-  /** What forbids each treatment that the method would allow. */
+  /** The first things that forbid each treatment that the method would allow. */
   readonly gates: readonly { readonly treatment: Working; readonly gates: readonly Gate[] }[];
 }
 
@@ -65,50 +74,82 @@ const isFixed = (fixed: TreatmentId | undefined): fixed is TreatmentId => fixed 
 function considered({ zones, fixed, allows }: Problem): readonly ZoneOptions[] {
   return zones
     .filter(({ zoneId }) => fixed[zoneId] !== 'leave')
-    .map(({ zoneId, options }) => ({
-      zoneId,
-      options: options.filter(({ treatment }) => {
-        const wish = fixed[zoneId];
-        return isFixed(wish) ? treatment === wish : allows(treatment);
-      }),
-    }));
+    .map(({ zoneId, options, shut, argue }) => {
+      const wish = fixed[zoneId];
+      const may = ({ treatment }: Shut): boolean => (isFixed(wish) ? treatment === wish : allows(treatment));
+      return { zoneId, options: options.filter(may), shut: shut.filter(may), argue: () => argue().filter(may) };
+    });
 }
 
-const lowerBound = (set: KitSet, groups: readonly (readonly Option[])[]): number =>
-  groups.reduce(
-    (sum, options) => sum + options.reduce((least, o) => Math.min(least, o.cost), Infinity),
-    set.cost,
-  );
+/** Kits as bits, so that "all of these are set up" is one comparison. */
+const bitsOf = (list: readonly Kit[]): number => list.reduce((bits, kit) => bits | (1 << kits.indexOf(kit)), 0);
+
+/** Slack for sums of floating point numbers against a budget. */
+const EPS = 1e-9;
+
+/** An option with its kits as bits. */
+interface Marked {
+  readonly option: Option;
+  readonly bits: number;
+}
 
 export interface Candidate {
   readonly set: KitSet;
-  readonly groups: readonly (readonly Option[])[];
+  readonly bits: number;
+  /** Least that the zones can cost with these stations. */
   readonly bound: number;
+  /** Least that zones and stations take of each budget; worked out when it is first asked for. */
+  readonly takes: () => readonly number[];
 }
 
-function candidatesOf(zones: readonly ZoneOptions[], problem: Problem): Candidate[] {
-  const usable = zones.map(({ options }) => options.filter(({ gates }) => gates.length === 0));
-  return problem.kitSets
-    .flatMap((result) => (result.ok ? [result.set] : []))
-    .map((set): Candidate => {
-      const groups = usable.map((options) =>
-        options.filter((option) => option.kits.every((kit) => set.kits.includes(kit))),
-      );
-      return { set, groups, bound: lowerBound(set, groups) };
-    })
-    .filter(({ bound }) => Number.isFinite(bound))
-    .sort((p, q) => p.bound - q.bound);
+const serves = ({ bits: needs }: Marked, bits: number): boolean => (needs & ~bits) === 0;
+
+/** The bounds of a set of stations; undefined where one zone has no treatment. */
+function candidateOf(set: KitSet, marked: readonly (readonly Marked[])[]): Candidate | undefined {
+  const bits = bitsOf(set.kits);
+  let bound = set.cost;
+  for (const options of marked) {
+    let cost = Infinity;
+    for (const one of options) if (serves(one, bits)) cost = Math.min(cost, one.option.cost);
+    if (cost === Infinity) return undefined;
+    bound += cost;
+  }
+  return { set, bits, bound, takes: once(() => leastTaken(set, bits, marked)) };
 }
+
+function leastTaken(set: KitSet, bits: number, marked: readonly (readonly Marked[])[]): readonly number[] {
+  const takes = vectorOf(set.usage);
+  const least = new Float64Array(takes.length);
+  for (const options of marked) {
+    least.fill(Infinity);
+    for (const one of options)
+      if (serves(one, bits)) for (let b = 0; b < least.length; b++) if (one.option.use[b]! < least[b]!) least[b] = one.option.use[b]!;
+    for (let b = 0; b < least.length; b++) takes[b]! += least[b]!;
+  }
+  return takes;
+}
+
+const candidatesOf = (marked: readonly (readonly Marked[])[], { kitSets }: Problem): Candidate[] =>
+  kitSets
+    .flatMap((result) => (result.ok ? [candidateOf(result.set, marked)] : []))
+    .filter((candidate) => candidate !== undefined)
+    .sort((p, q) => p.bound - q.bound);
 
 function solve(
-  { set, groups }: Candidate,
-  zones: readonly ZoneOptions[],
+  { set, bits, takes }: Candidate,
+  { zones, marked }: Prepared,
   capacity: Capacity,
   below: number,
 ): Choice | undefined {
+  const caps = vectorOf(capacity);
+  if (takes().some((least, b) => least > caps[b]! + EPS)) return undefined;
   const setUse = vectorOf(set.usage);
-  const room = vectorOf(capacity).map((cap, b) => cap - setUse[b]!);
-  if (room.some((left) => left < 0)) return undefined;
+  const room = caps.map((cap, b) => cap - setUse[b]!);
+  const groups = marked.map((options) => {
+    const served: Option[] = [];
+    for (const one of options) if (serves(one, bits)) served.push(one.option);
+    return served;
+  });
   const picked = pickOnePerGroup(groups, room, below - set.cost);
   if (!picked) return undefined;
   const options = picked.picks.map((pick, g) => groups[g]![pick]!);
@@ -124,25 +165,29 @@ function solve(
 /** The problem with its sets of stations sorted by what they cost at least. */
 export interface Prepared {
   readonly zones: readonly ZoneOptions[];
+  /** Options of each zone, in the same order. */
+  readonly marked: readonly (readonly Marked[])[];
   readonly candidates: readonly Candidate[];
   readonly missing: readonly Gate[];
 }
 
 export function prepare(problem: Problem): Prepared {
   const zones = considered(problem);
+  const marked = zones.map(({ options }) => options.map((option) => ({ option, bits: bitsOf(option.kits) })));
   return {
     zones,
-    candidates: candidatesOf(zones, problem),
+    marked,
+    candidates: candidatesOf(marked, problem),
     missing: problem.kitSets.flatMap((result) => (result.ok ? [] : [result.gate])),
   };
 }
 
 /** The cheapest choice over all sets of stations; sets that can't beat it are not solved. */
-function bestOf({ zones, candidates }: Prepared, capacity: Capacity): Choice | undefined {
+function bestOf(prepared: Prepared, capacity: Capacity): Choice | undefined {
   let best: Choice | undefined;
-  for (const candidate of candidates) {
+  for (const candidate of prepared.candidates) {
     if (best && candidate.bound >= best.cost) break;
-    const choice = solve(candidate, zones, capacity, best?.cost ?? Infinity);
+    const choice = solve(candidate, prepared, capacity, best?.cost ?? Infinity);
     if (choice) best = { ...choice, atLeast: Math.min(choice.atLeast, best?.atLeast ?? Infinity) };
   }
   return best;
@@ -190,8 +235,8 @@ export function choose(prepared: Prepared, capacity: Capacity): ChoiceResult {
 
 const blockedZones = (zones: readonly ZoneOptions[]): readonly BlockedZone[] =>
   zones
-    .filter(({ options }) => options.every(({ gates }) => gates.length > 0))
-    .map(({ zoneId, options }) => ({
+    .filter(({ options }) => options.length === 0)
+    .map(({ zoneId, shut }) => ({
       zoneId,
-      gates: options.map(({ treatment, gates }) => ({ treatment, gates })),
+      gates: shut.map(({ treatment, gates }) => ({ treatment, gates })),
     }));

@@ -2,7 +2,7 @@ import type { Assumptions } from '../assumptions';
 import type { Zone } from '../model';
 import type { Gate } from '../reasons';
 import type { Contacted } from './contacts';
-import type { FlushRule } from './flushes';
+import type { Flushed } from './flushed';
 import type { Scene, SoiledZone } from './scene';
 
 /** How long the liquid of a treatment lasts on a zone, and what that allows. */
@@ -11,6 +11,8 @@ export interface Drying {
   readonly openS: number | null;
   /** The share of it that is planned with; Infinity where it stays wet. */
   readonly windowS: number;
+  /** A later layer is laid by the wipe: the window is over when that begins, not when the finish is done. */
+  readonly layered: boolean;
   /** Largest section that fits the window, m², never more than the zone or what one person works. */
   readonly sectionM2: number;
   /** Until it freezes; null where it does not. */
@@ -22,31 +24,41 @@ export interface Drying {
 const share = (openS: number | null, a: Assumptions): number =>
   openS === null ? Infinity : openS * a.windowShare;
 
+/** The school that dries the whole body at the end, where a drying towel does it. */
+export const driedLater = ({ finishWith }: Contacted, { job }: Scene): boolean =>
+  job.choices.drying === 'body' && finishWith === 'drying';
+
 /**
  * The windows of a treatment. The first layer must last through the dwell, on top of what a flush
  * has left; the last one through wipe and finish. A single layer must last through all of it.
  */
-export function dryingOf({ zone, panel }: SoiledZone, flush: FlushRule, contact: Contacted, scene: Scene): Drying {
-  const { a, job } = scene;
+export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'filmUm' | 'liquidC'>, contact: Contacted, scene: Scene): Drying {
+  const { a, carriedC } = scene;
   const slow = 1 + a.walking;
-  const handS = (contact.wipeRate + contact.finishRate) * slow;
+  const later = driedLater(contact, scene);
+  const handS = (contact.wipeRate + (later ? 0 : contact.finishRate)) * slow;
   const sprayS = contact.sprayRate * slow;
-  const flushUm = flush.filmUm(a);
-  const liquidC = flushUm > 0 ? flush.liquidC(job.site.liquidC, a) : job.site.liquidC;
+  const { filmUm: flushUm } = flushed;
+  const liquidC = flushUm > 0 ? flushed.liquidC : carriedC;
   const [first, last] = [contact.layers[0]!, contact.layers.at(-1)!];
   const openS = panel.openS(flushUm + first.film, liquidC);
   const windowS = share(openS, a);
   const one = contact.layers.length === 1;
-  const lastS = one ? windowS : share(panel.openS(last.film, job.site.liquidC), a);
-  const fits = one
-    ? (windowS - contact.dwellS) / (handS + sprayS)
-    : Math.min((windowS - contact.dwellS) / Math.max(1e-9, sprayS), lastS / handS);
+  const lastS = one ? windowS : share(panel.openS(last.film, carriedC), a);
+  // The whole body dries at the end: nothing may have dried by itself until then.
+  const waits = later && lastS < a.bodyWait;
+  const fits = waits
+    ? 0
+    : one
+      ? (windowS - contact.dwellS) / (handS + sprayS)
+      : Math.min((windowS - contact.dwellS) / Math.max(1e-9, sprayS), lastS / handS);
   return {
     openS,
     windowS,
+    layered: !one,
     sectionM2: Math.max(0, Math.min(zone.areaM2, a.largestSection, fits)),
     freezeS: panel.freezeS(flushUm + first.film, liquidC),
-    needS: contact.dwellS + (handS + sprayS) * Math.min(zone.areaM2, a.leastSection),
+    needS: waits ? a.bodyWait : contact.dwellS + (handS + sprayS) * Math.min(zone.areaM2, a.leastSection),
   };
 }
 

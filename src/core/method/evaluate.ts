@@ -1,34 +1,30 @@
-import { type Working, mixPurposes, partsOf, workingTreatments } from '../model';
-import { type WorkSeconds, pieceSeconds, spotCount, spotSeconds, totalWork } from '../schedule/work';
-import { type Load, totalLoad } from '../soil';
-import { holdUp, runoffOf } from '../surface';
-import { type TowelNeed, SIDES, sidesFor, towelNeeds } from '../towel';
-import { type Micrometres, gPerM2, um } from '../units';
-import { type Contacted, contactRules } from './contacts';
-import { dryingOf } from './drying-window';
-import { type FlushRule, flushRules } from './flushes';
-import { gatesOf } from './gates';
+import { type Working, mixPurposes, partsOf } from '../model';
+import { type WorkSeconds, pieceSeconds, totalWork } from '../schedule/work';
+import { runoffOf, type Panel } from '../surface';
+import { type TowelNeed, sidesFor, sidesUsed, towelNeeds } from '../towel';
+import { type Micrometres, um } from '../units';
+import type { Shut, ZoneOptions } from './choose';
+import { type ContactRule, type Contacted, contactRules } from './contacts';
+import { driedLater, dryingOf } from './drying-window';
+import { type Flushed, flushedFor } from './flushed';
+import { filmGates, standingGates } from './gates';
 import { marringIndex, sensitivityOf } from './marring';
-import type { ZoneOptions } from './choose';
-import { type Laid, type Option, type Usage, vectorOf } from './option';
+import { offeredTreatments } from './offered';
+import { type Laid, type Option, type Usage, emptyLaid, vectorOf } from './option';
+import { once } from './once';
+import { productCost, weigh } from './reweigh';
 import type { Scene, SoiledZone } from './scene';
+import { type SpotPlan, spotSeconds, spotsOn } from './spots';
+import { isBrushed, touch } from './touch';
 
 const PAINTED_OR_GLASS = 3;
 
-/** What is left on the panel when the contact begins. */
-const afterFlush = (soiled: SoiledZone, flush: FlushRule, scene: Scene): readonly Load[] =>
-  soiled.soil.loads.map(({ kind, loadGm2 }) => ({
-    kind,
-    loadGm2: gPerM2(loadGm2 * (1 - flush.removes(kind, scene.a))),
-  }));
-
-function laidOn(soiled: SoiledZone, flush: FlushRule, contact: Contacted, scene: Scene): Laid {
+function laidOn(soiled: SoiledZone, flushed: Flushed, contact: Contacted, spots: readonly SpotPlan[], scene: Scene): Laid {
   const { areaM2 } = soiled.zone;
-  const { a } = scene;
-  const laid = { waterless: 0, presoak: 0, wash: 0, glass: 0, water: flush.filmUm(a) * areaM2 };
+  const laid = emptyLaid();
+  if (flushed.flush.source) laid[flushed.flush.source] = flushed.filmUm * areaM2;
   for (const { purpose, film } of contact.layers) laid[purpose] += film * areaM2;
-  const [first] = contact.layers;
-  if (first) laid[first.purpose] += a.spotMl * spotCount(soiled.soil);
+  for (const { purpose, ml } of spots) laid[purpose] += ml;
   laid.glass += glassFilm(soiled, scene) * areaM2;
   return laid;
 }
@@ -39,22 +35,22 @@ const glassFilm = ({ zone }: SoiledZone, { a, job, recipes }: Scene): number =>
 
 function workOn(
   soiled: SoiledZone,
-  flush: FlushRule,
+  flushed: Flushed,
   contact: Contacted,
-  loadGm2: number,
+  spots: readonly SpotPlan[],
   scene: Scene,
 ): WorkSeconds {
   const { a } = scene;
   const { areaM2, cleanliness } = soiled.zone;
-  const piece = pieceSeconds(soiled.zone, loadGm2, a);
-  const glass = glassFilm(soiled, scene) > 0 ? a.rateGlassFinish * areaM2 : 0;
+  const byPiece = pieceSeconds(soiled.zone, flushed.loadGm2, a);
+  const piece = byPiece !== undefined && isBrushed(soiled, scene) ? byPiece * a.rateBrush : byPiece;
   return {
-    flush: flush.secondsPerM2(a) * areaM2,
-    pretreat: spotSeconds(soiled.soil, a),
+    flush: flushed.seconds,
+    pretreat: spotSeconds(spots),
     spray: piece === undefined ? contact.sprayRate * areaM2 : 0,
     wipe: piece ?? contact.wipeRate * areaM2,
     finish: piece === undefined && cleanliness <= PAINTED_OR_GLASS ? contact.finishRate * areaM2 : 0,
-    glass,
+    glass: glassFilm(soiled, scene) > 0 ? a.rateGlassFinish * areaM2 : 0,
   };
 }
 
@@ -66,96 +62,95 @@ function usageOf(
   scene: Scene,
 ): Usage {
   const { a, job, recipes, typicalTowel } = scene;
-  const usage = { litres: 0, runoffL: runoffMl / 1000, minutes: 0, wash: 0, finish: 0, drying: 0, glass: 0, wheels: 0 };
-  let litres = laidMl.water;
+  const usage = { litres: 0, runoffL: runoffMl / 1000, minutes: 0, batteryMin: 0, wash: 0, finish: 0, drying: 0, glass: 0, wheels: 0 };
+  let litres = laidMl.water + laidMl.supply + laidMl.line;
+  if (laidMl.supply > 0) usage.batteryMin = work.flush / 60;
   for (const purpose of mixPurposes) litres += laidMl[purpose] * (1 - (recipes[purpose]?.share ?? 0));
   usage.litres = (litres * a.wasteFactor) / 1000;
   usage.minutes = (totalWork(work) * (1 + a.walking)) / 60 / job.site.workers;
   for (const need of needs) {
     const batch = typicalTowel[need.role];
-    const sides = need.soaked ? job.choices.soakedSides : SIDES;
     // Without a towel of the role the zone cannot be wiped: more than any budget.
-    usage[need.role] += batch ? sidesFor(need, batch, a) / sides : 1e6;
+    usage[need.role] += batch ? sidesFor(need, batch, a) / sidesUsed(batch, need.soaked, job.choices) : 1e6;
   }
   return usage;
 }
 
-function productCost(laidMl: Laid, { a, recipes }: Scene): number {
-  let minor = 0;
-  for (const purpose of mixPurposes)
-    minor += laidMl[purpose] * a.wasteFactor * (recipes[purpose]?.minorPerMl ?? 0);
-  return minor;
+/** What a treatment on a zone takes: by hand, in liquids and in towels. */
+interface Handled {
+  readonly contact: Contacted;
+  readonly spots: readonly SpotPlan[];
+  readonly filmUm: Micrometres;
+  readonly laidMl: Laid;
+  readonly work: WorkSeconds;
+  readonly needs: readonly TowelNeed[];
 }
 
-/** J of section 5 of the model: marring by area, time, water, product cost and towels, weighted. */
-function weigh(area: number, index: number, usage: Usage, minor: number, scene: Scene): number {
-  const { a, totalAreaM2 } = scene;
-  const towels = usage.wash + usage.finish + usage.drying + usage.glass + usage.wheels;
-  return (
-    (a.weightMarring * area * index) / totalAreaM2 +
-    a.weightMinute * usage.minutes +
-    a.weightLitre * usage.litres +
-    (a.weightCost * minor) / 100 +
-    a.weightTowel * towels
-  );
+function handled(soiled: SoiledZone, flushed: Flushed, rule: ContactRule, scene: Scene): Handled {
+  const { areaM2, cleanliness } = soiled.zone;
+  const { loadGm2 } = flushed;
+  const contact = touch(soiled, rule, loadGm2, scene);
+  const spots = spotsOn(soiled, contact.layers[0]!.purpose, scene);
+  const filmUm = um(contact.layers.reduce((sum, layer) => sum + layer.film, 0));
+  return {
+    contact,
+    spots,
+    filmUm,
+    laidMl: laidOn(soiled, flushed, contact, spots, scene),
+    work: workOn(soiled, flushed, contact, spots, scene),
+    needs: towelNeeds(
+      { areaM2, cleanliness, loadGm2, filmUm, glassFilmUm: glassFilm(soiled, scene) },
+      contact,
+      scene.roles,
+      scene.a,
+    ),
+  };
 }
 
-/** Runoff of the flush and of the contact's layers, which stay wet on each other. */
-function runoffOn(soiled: SoiledZone, flush: FlushRule, film: Micrometres, scene: Scene): number {
-  const { a } = scene;
-  const held = holdUp(soiled.zone.tiltDeg, a);
-  const { areaM2 } = soiled.zone;
-  return (
-    runoffOf(um(flush.filmUm(a)), held, areaM2, a) + runoffOf(film, held, areaM2, a)
-  );
-}
+/** What a treatment takes on a zone that may be dirtier or cleaner than the plan has it. */
+export const takenBy = (soiled: SoiledZone, treatment: Working, scene: Scene): Pick<Handled, 'laidMl' | 'work' | 'needs'> =>
+  handled(soiled, flushedFor(soiled, scene)(treatment), contactRules[partsOf(treatment).contact], scene);
 
-/** One treatment on one zone: what it takes, what it risks and what forbids it. */
-export function evaluate(soiled: SoiledZone, treatment: Working, scene: Scene): Option {
-  const { a, job, recipes } = scene;
-  const parts = partsOf(treatment);
-  const [flush, rule] = [flushRules[parts.flush], contactRules[parts.contact]];
-  const loads = afterFlush(soiled, flush, scene);
-  const loadGm2 = totalLoad(loads);
-  const contact = rule.contact(
-    loadGm2,
-    recipes.waterless?.product.filmFactor ?? 1,
-    job.choices.bucket,
-    a,
-  );
-  const film = um(contact.layers.reduce((sum, layer) => sum + layer.film, 0));
+/** One treatment on one zone that nothing standing forbids, or that is asked about all the same. */
+function workedOut(
+  soiled: SoiledZone,
+  treatment: Working,
+  flushed: Flushed,
+  rule: ContactRule,
+  standing: Option['gates'],
+  scene: Scene,
+): Option {
+  const { a, job } = scene;
+  const { areaM2, surface } = soiled.zone;
+  const { loads, loadGm2 } = flushed;
+  const { contact, spots, filmUm, laidMl, work, needs } = handled(soiled, flushed, rule, scene);
   const marring = marringIndex(
     {
       loads,
-      film,
+      film: filmUm,
       encapsulation: contact.encapsulation,
       pressure: contact.pressure,
       sideLoading: a.sideLoading,
-      sensitivity: sensitivityOf(soiled.zone.surface, job.vehicle, a),
+      sensitivity: sensitivityOf(surface, job.vehicle, a),
     },
     a,
   );
-  const { areaM2, cleanliness } = soiled.zone;
-  const drying = dryingOf(soiled, flush, contact, scene);
-  const runoffMl = runoffOn(soiled, flush, film, scene);
-  const laidMl = laidOn(soiled, flush, contact, scene);
-  const work = workOn(soiled, flush, contact, loadGm2, scene);
-  const needs = towelNeeds(
-    { areaM2, cleanliness, loadGm2, filmUm: film, glassFilmUm: glassFilm(soiled, scene) },
-    contact,
-    scene.roles,
-    a,
-  );
+  const drying = dryingOf(soiled, flushed, contact, scene);
+  const ownRunoffMl = runoffOf(filmUm, soiled.panel.holdUpUm, areaM2, a);
+  const runoffMl = flushed.runoffMl + ownRunoffMl;
   const usage = usageOf(laidMl, runoffMl, work, needs, scene);
+  const gated = { contact, filmUm, runoffMl: ownRunoffMl, index: marring.index, drying };
   return {
     treatment,
-    kits: [...rule.kits, ...flush.kits],
-    gates: gatesOf(soiled, { flush, contact, runoffMl, index: marring.index, drying }, scene),
+    kits: [...rule.kits, ...flushed.flush.kits],
+    gates: [...standing, ...filmGates(soiled, flushed, gated, scene)],
     marring,
     loadAfterFlushGm2: loadGm2,
-    filmUm: film,
+    filmUm,
     dwellS: contact.dwellS,
+    driedLater: driedLater(contact, scene),
     drying,
+    spots,
     laidMl,
     runoffMl,
     work,
@@ -166,20 +161,49 @@ export function evaluate(soiled: SoiledZone, treatment: Working, scene: Scene): 
   };
 }
 
-/** Every treatment on one zone. */
-export const optionsFor = (soiled: SoiledZone, scene: Scene): readonly Option[] =>
-  workingTreatments.map((treatment) => evaluate(soiled, treatment, scene));
+/** Every treatment on offer on one zone, worked out in full, with everything that forbids it. */
+export function optionsOn(soiled: SoiledZone, scene: Scene): readonly Option[] {
+  const after = flushedFor(soiled, scene);
+  return offeredTreatments(scene).map((treatment) => {
+    const rule = contactRules[partsOf(treatment).contact];
+    const standing = standingGates(soiled, after(treatment), rule, scene);
+    return workedOut(soiled, treatment, after(treatment), rule, standing, scene);
+  });
+}
+
+type Sorted = Omit<ZoneOptions, 'zoneId'>;
+
+/** What may be chosen on a zone; what anything forbids is only worked out as far as that. */
+function sorted(soiled: SoiledZone, treatments: readonly Working[], scene: Scene): Sorted {
+  const after = flushedFor(soiled, scene);
+  const [options, shut]: [Option[], Shut[]] = [[], []];
+  for (const treatment of treatments) {
+    const rule = contactRules[partsOf(treatment).contact];
+    const gates = standingGates(soiled, after(treatment), rule, scene);
+    if (gates.length > 0) {
+      shut.push({ treatment, gates });
+      continue;
+    }
+    const option = workedOut(soiled, treatment, after(treatment), rule, gates, scene);
+    if (option.gates.length > 0) shut.push(option);
+    else options.push(option);
+  }
+  return { options, shut, argue: once(() => optionsOn(soiled, scene)) };
+}
 
 /**
- * Every treatment on every zone. Left and right are mirror images: where they are equally dirty,
- * one is worked out for both.
+ * What may be chosen on every zone. Left and right are mirror images: where they are equally dirty
+ * and equally warm, one is worked out for both.
  */
 export function zoneOptions(scene: Scene): readonly ZoneOptions[] {
-  const known = new Map<string, readonly Option[]>();
+  const treatments = offeredTreatments(scene);
+  const known = new Map<Panel, Map<string, Sorted>>();
   return scene.zones.map((soiled) => {
+    const onPanel = known.get(soiled.panel) ?? new Map<string, Sorted>();
+    known.set(soiled.panel, onPanel);
     const key = `${soiled.zone.id.replace(/^right-/, 'left-')}/${JSON.stringify(soiled.soil)}`;
-    const options = known.get(key) ?? optionsFor(soiled, scene);
-    known.set(key, options);
-    return { zoneId: soiled.zone.id, options };
+    const found = onPanel.get(key) ?? sorted(soiled, treatments, scene);
+    onPanel.set(key, found);
+    return { zoneId: soiled.zone.id, ...found };
   });
 }

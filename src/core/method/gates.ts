@@ -1,74 +1,141 @@
+import type { MixPurpose } from '../model';
 import type { Gate } from '../reasons';
-import type { Contacted } from './contacts';
+import type { ContactRule, Contacted } from './contacts';
 import { type Drying, windowGates } from './drying-window';
-import type { FlushRule } from './flushes';
-import type { Scene, SoiledZone } from './scene';
+import type { Flushed } from './flushed';
+import { type Scene, type SoiledZone, isInSun } from './scene';
+
+function productGate({ zone, panel: { panelC } }: SoiledZone, purpose: MixPurpose, { job, recipes }: Scene): Gate[] {
+  const { finish } = job.vehicle;
+  const product = recipes[purpose]?.product;
+  if (!product) return [{ code: 'no-product', purpose }];
+  const gates: Gate[] = [];
+  if (panelC > product.maxPanelC) gates.push({ code: 'panel-too-hot', panelC, maxC: product.maxPanelC });
+  if (product.notOnSurfaces.includes(zone.surface)) gates.push({ code: 'surface', surface: zone.surface });
+  if (zone.surface !== 'paint') return gates;
+  if (product.notOnFinishes.includes(finish)) gates.push({ code: 'finish', finish });
+  if (product.leavesLayer && job.choices.topping === 'none' && (finish === 'coated' || finish === 'matte'))
+    gates.push({ code: 'leaves-layer' });
+  return gates;
+}
+
+/** Products that follow each other on the panel and must not meet. */
+function sequenceGates([first, ...rest]: readonly MixPurpose[], { recipes }: Scene): Gate[] {
+  const before = first && recipes[first]?.product;
+  if (!before) return [];
+  return rest.flatMap((purpose): Gate[] => {
+    const after = recipes[purpose]?.product;
+    const meet = after && (before.notWith.includes(after.id) || after.notWith.includes(before.id));
+    return meet ? [{ code: 'incompatible', purposes: [first, purpose] }] : [];
+  });
+}
+
+/** Zones with seams and recesses that steam is for. */
+const STEAMED = /sill|badges|grille|mirror|-shut|bumper-lower|-wheel|-tyre|-arch/;
+const SHUTS = 3;
+
+function steamGates({ zone }: SoiledZone, { job }: Scene): Gate[] {
+  if (zone.surface === 'glass' && job.site.airC <= 0) return [{ code: 'steam-off', why: 'cold-glass' }];
+  if (!STEAMED.test(zone.id)) return [{ code: 'steam-off', why: 'seams-only' }];
+  return zone.surface === 'paint' && job.vehicle.finish === 'film-wrapped'
+    ? [{ code: 'steam-off', why: 'film' }]
+    : [];
+}
+
+/** What the powered kit of a flush asks of site, neighbours and van. */
+function gearGates({ flush: { gear: kind } }: Flushed, { job: { site }, gear }: Scene): Gate[] {
+  if (!kind) return [];
+  const piece = gear[kind];
+  if (!piece) return [{ code: 'no-gear', gear: kind }];
+  const gates: Gate[] = [];
+  if (piece.batteryMin === null && !site.power) gates.push({ code: 'no-power' });
+  if (kind === 'mains-wand' && !site.tap) gates.push({ code: 'no-tap' });
+  if (site.noiseDb !== null && piece.noiseDb > site.noiseDb)
+    gates.push({ code: 'too-loud', noiseDb: piece.noiseDb, mostDb: site.noiseDb });
+  return gates;
+}
+
+function flushGates(soiled: SoiledZone, flushed: Flushed, scene: Scene): Gate[] {
+  const { flush, filmUm } = flushed;
+  const gates = gearGates(flushed, scene);
+  if (flush.source === 'bay' && !scene.job.site.bay) gates.push({ code: 'no-bay' });
+  if (flush.jet && soiled.zone.cleanliness === SHUTS) gates.push({ code: 'opening' });
+  // Lumps go with water that runs off, not with a film that stays.
+  if (soiled.soil.lumps && filmUm <= soiled.panel.holdUpUm) gates.push({ code: 'lumps' });
+  return flush.gear === 'steamer' ? [...gates, ...steamGates(soiled, scene)] : gates;
+}
+
+function runoffGates(runoffMl: number, { a, job: { site } }: Scene): Gate[] {
+  if (runoffMl <= 0) return [];
+  if (site.runoff === 'captured' && site.slope > a.matSlope) return [{ code: 'slope', slope: site.slope, most: a.matSlope }];
+  if (site.runoff === 'forbidden') return [{ code: 'runoff-forbidden', litres: runoffMl / 1000, rule: site.runoff }];
+  return site.indoors && site.runoff === 'allowed' ? [{ code: 'indoors' }] : [];
+}
+
+const sunGates = (soiled: SoiledZone, scene: Scene): Gate[] =>
+  scene.job.choices.sun === 'shade-only' && isInSun(soiled, scene) ? [{ code: 'sun-school' }] : [];
+
+/** A high roof asks for steps, and steps for level ground. */
+function reachGates({ zone: { heightM } }: SoiledZone, { a, job: { site } }: Scene): Gate[] {
+  if (heightM <= a.reachM || (site.steps && site.slope <= a.stepsSlope)) return [];
+  return [{ code: 'out-of-reach', heightM, reachM: a.reachM, why: site.steps ? 'slope' : 'no-steps' }];
+}
+
+/**
+ * What forbids a treatment on a zone whatever the film and the index come to: kit, site, products,
+ * surfaces, lumps. Quick to tell.
+ */
+export const standingGates = (soiled: SoiledZone, flushed: Flushed, rule: ContactRule, scene: Scene): readonly Gate[] => [
+  ...flushGates(soiled, flushed, scene),
+  ...sunGates(soiled, scene),
+  ...reachGates(soiled, scene),
+  ...rule.purposes.flatMap((purpose) => productGate(soiled, purpose, scene)),
+  ...sequenceGates(rule.purposes, scene),
+  ...runoffGates(flushed.runoffMl, scene),
+];
 
 /** The treatment on the zone, as far as the gates need to know it. */
 export interface Gated {
-  readonly flush: FlushRule;
   readonly contact: Contacted;
+  readonly filmUm: number;
+  /** Of the contact's own layers. */
   readonly runoffMl: number;
   readonly index: number;
   readonly drying: Drying;
 }
 
 /** Temperature after flush and first layer have landed. */
-function landedC({ panel }: SoiledZone, { flush, contact }: Gated, { a, job }: Scene): number {
-  const carried = job.site.liquidC;
-  const flushUm = flush.filmUm(a);
-  const flushed =
-    flushUm > 0 ? panel.landedC(flushUm, flush.liquidC(carried, a)) : panel.panelC;
-  const [first] = contact.layers;
-  if (!first) return flushed;
-  const landed = panel.landedC(first.film, carried, flushed);
-  return flushUm > 0 ? Math.min(flushed, landed) : landed;
+function landedC({ panel }: SoiledZone, { filmUm, panelC }: Flushed, { layers }: Contacted, scene: Scene): number {
+  const landed = panel.landedC(layers[0]!.film, scene.carriedC, panelC);
+  return filmUm > 0 ? Math.min(panelC, landed) : landed;
 }
 
-function productGates({ zone, panel: { panelC } }: SoiledZone, { contact }: Gated, scene: Scene): Gate[] {
-  const { job, recipes } = scene;
-  return contact.layers.flatMap(({ purpose }): Gate[] => {
-    const product = recipes[purpose]?.product;
-    if (!product) return [{ code: 'no-product', purpose }];
-    const gates: Gate[] = [];
-    if (panelC > product.maxPanelC)
-      gates.push({ code: 'panel-too-hot', panelC, maxC: product.maxPanelC });
-    if (product.notOnSurfaces.includes(zone.surface))
-      gates.push({ code: 'surface', surface: zone.surface });
-    if (zone.surface === 'paint' && product.notOnFinishes.includes(job.vehicle.finish))
-      gates.push({ code: 'finish', finish: job.vehicle.finish });
-    return gates;
-  });
-}
-
-function siteGates({ flush, runoffMl }: Gated, { job: { site } }: Scene): Gate[] {
-  const gates: Gate[] = [];
-  if (flush.kits.includes('heater') && !site.power) gates.push({ code: 'no-power' });
-  if (runoffMl > 0 && site.runoff === 'forbidden')
-    gates.push({ code: 'runoff-forbidden', litres: runoffMl / 1000, rule: site.runoff });
-  if (runoffMl > 0 && site.indoors && site.runoff === 'allowed') gates.push({ code: 'indoors' });
-  return gates;
+/** The liquid slushes as it lands; with what would keep the thinnest of the layers from it. */
+function freezing({ panel }: SoiledZone, flushed: Flushed, { layers }: Contacted, mixC: number, scene: Scene): Gate {
+  const { slushC } = scene.a;
+  const wet = flushed.filmUm > 0;
+  const [filmUm, liquidC] = wet ? [flushed.filmUm, flushed.liquidC] : [layers[0]!.film, scene.carriedC];
+  return {
+    code: 'freezes',
+    mixC,
+    limitC: slushC,
+    leastLiquidC: panel.leastLiquidC(filmUm, slushC),
+    coldestPanelC: panel.coldestC(filmUm, liquidC, slushC),
+  };
 }
 
 /**
- * Everything that forbids this treatment on this zone. The index limit belongs to the school; no
- * school lifts any of the others.
+ * What forbids it because of the film that is laid and the index that comes of it. The index limit
+ * belongs to the school; no school lifts any of the others.
  */
-export function gatesOf(soiled: SoiledZone, gated: Gated, scene: Scene): readonly Gate[] {
+export function filmGates(soiled: SoiledZone, flushed: Flushed, gated: Gated, scene: Scene): readonly Gate[] {
   const { a, job, limit } = scene;
-  const gates = [...siteGates(gated, scene), ...productGates(soiled, gated, scene)];
-  if (soiled.soil.lumps && gated.flush.filmUm(a) === 0) gates.push({ code: 'lumps' });
-  const film = gated.contact.layers.reduce((sum, layer) => sum + layer.film, 0);
-  if (film < a.leastFilm) gates.push({ code: 'wiped-dry', filmUm: film, leastUm: a.leastFilm });
-  const mixC = landedC(soiled, gated, scene);
-  if (mixC <= a.slushC) gates.push({ code: 'freezes', mixC, limitC: a.slushC });
-  else gates.push(...windowGates(soiled.zone, gated.drying, a));
-  if (gated.index > limit)
-    gates.push({
-      code: 'index-over-limit',
-      index: gated.index,
-      limit,
-      school: job.choices.school,
-    });
+  const { filmUm, contact, drying, index } = gated;
+  const gates: Gate[] = flushed.runoffMl > 0 ? [] : runoffGates(gated.runoffMl, scene);
+  if (filmUm < a.leastFilm) gates.push({ code: 'wiped-dry', filmUm, leastUm: a.leastFilm });
+  const mixC = landedC(soiled, flushed, contact, scene);
+  if (mixC <= a.slushC) gates.push(freezing(soiled, flushed, contact, mixC, scene));
+  else gates.push(...windowGates(soiled.zone, drying, a));
+  if (index > limit) gates.push({ code: 'index-over-limit', index, limit, school: job.choices.school });
   return gates;
 }

@@ -36,6 +36,8 @@ function encapsulation(treatment: Contact, dwellS: number, a: Assumptions): numb
   switch (treatment) {
     case 'waterless':
       return encapsulated(a.kappaWaterless, dwellS, a.tauWaterless);
+    case 'foam':
+      return encapsulated(a.kappaFoam, dwellS, a.tauFoam);
     case 'presoak-rinseless':
       return encapsulated(a.kappaPresoak, dwellS, a.tauPresoak);
     case 'rinseless':
@@ -47,7 +49,10 @@ function encapsulation(treatment: Contact, dwellS: number, a: Assumptions): numb
 export function indexOf(q: IndexQuestion, a: Assumptions): IndexAnswer {
   const loadGm2 = q.loadGm2 * (1 - flushRules[q.flush].removes(q.kind, a));
   const kappa = encapsulation(q.treatment, q.dwellS, a);
-  const { pressure } = contactRules[q.treatment].contact(loadGm2, 1, 'one-guarded', a);
+  const { pressure } = contactRules[q.treatment].contact(
+    { loadGm2, filmFactor: 1, dwell: 'common', wiping: 'flat', bucket: 'one-guarded' },
+    a,
+  );
   const { index, terms } = marringIndex(
     {
       loads: [{ kind: q.kind, loadGm2: gPerM2(loadGm2) }],

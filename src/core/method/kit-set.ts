@@ -1,14 +1,18 @@
 import type { Job } from '../model';
-import { type Assigned, type Content, assignVessels, rinseBuckets } from '../mix/vessels';
+import { type Assigned, type Content, assignVessels, isPlain, rinseBuckets } from '../mix/vessels';
 import { type Budget, type Gate, budgets } from '../reasons';
-import { type Kit, kitMix, kits, setupMinutes } from './kit';
+import { type Kit, kitMix, setupMinutes } from './kit';
+import { kitsAtHand } from './offered';
 import type { Usage } from './option';
+import { weighUsage } from './reweigh';
 import type { Scene } from './scene';
 
 /** A set of stations with its vessels and what setting it up takes. */
 export interface KitSet {
   readonly kits: readonly Kit[];
   readonly usage: Usage;
+  /** Of the product that must stay in the vessels, minor units. */
+  readonly minor: number;
   readonly cost: number;
 }
 
@@ -44,7 +48,7 @@ function setUp(set: readonly Kit[], assigned: readonly Assigned[], scene: Scene)
   const { a, job, recipes } = scene;
   let [litres, minor] = [0, 0];
   for (const one of assigned) {
-    const recipe = one.content === 'water' || one.content === 'rinse' ? undefined : recipes[one.content];
+    const recipe = isPlain(one.content) ? undefined : recipes[one.content];
     const charge = chargeOf(one, scene);
     litres += (charge * (1 - (recipe?.share ?? 0))) / 1000;
     minor += charge * (recipe?.minorPerMl ?? 0);
@@ -52,11 +56,8 @@ function setUp(set: readonly Kit[], assigned: readonly Assigned[], scene: Scene)
   const glassSetup = assigned.some(({ content }) => content === 'glass') ? a.setupSpray : 0;
   const hands = set.reduce((sum, kit) => sum + setupMinutes(kit, a), glassSetup);
   const minutes = hands / job.site.workers + a.packing;
-  return {
-    kits: set,
-    usage: { ...noUsage, litres, minutes },
-    cost: a.weightMinute * minutes + a.weightLitre * litres + (a.weightCost * minor) / 100,
-  };
+  const usage = { ...noUsage, litres, minutes };
+  return { kits: set, usage, minor, cost: weighUsage(usage, minor, a) };
 }
 
 function kitSet(set: readonly Kit[], scene: Scene): KitSetResult {
@@ -70,10 +71,10 @@ function kitSet(set: readonly Kit[], scene: Scene): KitSetResult {
     : { ok: false, kits: set, gate: { code: 'no-vessel', vessel: assignment.kind } };
 }
 
-/** Every set of stations, the empty one too. */
-export const kitSets = (scene: Scene): readonly KitSetResult[] =>
-  Array.from({ length: 2 ** kits.length }, (_, bits) =>
-    kits.filter((_kit, i) => bits & (1 << i)),
-  )
+/** Every set of stations that the van and the site allow, the empty one too. */
+export function kitSets(scene: Scene): readonly KitSetResult[] {
+  const kits = kitsAtHand(scene);
+  return Array.from({ length: 2 ** kits.length }, (_, bits) => kits.filter((_kit, i) => bits & (1 << i)))
     .filter((set) => !set.includes('heater') || set.includes('flush'))
     .map((set) => kitSet(set, scene));
+}

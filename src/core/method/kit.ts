@@ -2,16 +2,32 @@ import type { Assumptions } from '../assumptions';
 import type { MixPurpose } from '../model';
 
 /** Stations that are set up once for a job if any zone needs them. */
-export const kits = ['waterless', 'presoak', 'wash', 'flush', 'heater'] as const;
+export const kits = [
+  'waterless',
+  'foam',
+  'presoak',
+  'wash',
+  'flush',
+  'heater',
+  'cordless',
+  'mains',
+  'bay',
+  'steamer',
+] as const;
 export type Kit = (typeof kits)[number];
 
-/** What a station brings to the car: a mix of product, plain water in a sprayer, or heat. */
-export const kitMix: Readonly<Record<Kit, MixPurpose | 'water' | null>> = {
+/** What a station brings to the car: a mix of product, plain water to spray or to draw from, or nothing in a vessel. */
+export const kitMix: Readonly<Record<Kit, Exclude<MixPurpose, 'solvent' | 'glass'> | 'water' | 'supply' | null>> = {
   waterless: 'waterless',
+  foam: 'foam',
   presoak: 'presoak',
   wash: 'wash',
   flush: 'water',
   heater: null,
+  cordless: 'supply',
+  mains: null,
+  bay: null,
+  steamer: null,
 };
 
 /** Minutes to set a station up, once. */
@@ -21,10 +37,19 @@ export function setupMinutes(kit: Kit, a: Assumptions): number {
       return a.setupSpray;
     case 'wash':
       return a.setupBucket;
+    case 'foam':
     case 'presoak':
     case 'flush':
       return a.setupPump;
     case 'heater':
       return a.setupHeater;
+    case 'cordless':
+      return a.setupCordless;
+    case 'mains':
+      return a.setupMains;
+    case 'bay':
+      return a.setupBay;
+    case 'steamer':
+      return a.setupSteamer;
   }
 }

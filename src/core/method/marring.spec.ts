@@ -17,7 +17,10 @@ function indexOf(
   contact: 'waterless' | 'presoak-rinseless',
 ): number {
   const load = gPerM2(loadOfLevel(level, a) * (1 - flushRules[flush].removes(kind, a)));
-  const how = contactRules[contact].contact(load, 1, 'one-guarded', a);
+  const how = contactRules[contact].contact(
+    { loadGm2: load, filmFactor: 1, dwell: 'common', wiping: 'flat', bucket: 'one-guarded' },
+    a,
+  );
   return marringIndex(
     {
       loads: [{ kind, loadGm2: load }],
@@ -45,6 +48,7 @@ describe('marring index against practice', () => {
     ['salt', 3, 'pump', 'presoak-rinseless', 4.9],
     ['grit', 4, 'none', 'waterless', 98.5],
     ['grit', 4, 'pump', 'presoak-rinseless', 37.1],
+    ['grit', 4, 'mains', 'presoak-rinseless', 16.0],
     ['fallout', 4, 'none', 'waterless', 22.5],
   ] as const)('%s level %i, flush %s, %s: %d', (kind, level, flush, contact, expected) => {
     expect(indexOf(kind, level, flush, contact)).toBeCloseTo(expected, 1);

@@ -3,11 +3,27 @@ import { type Budget, type Gate, budgets } from '../reasons';
 import type { WorkSeconds } from '../schedule/work';
 import type { TowelNeed } from '../towel';
 import type { Drying } from './drying-window';
+import type { FlushSource } from './flushes';
 import type { Kit } from './kit';
 import type { Marring } from './marring';
+import type { SpotPlan } from './spots';
 
-/** What a treatment lays on a zone, mL by mix; `water` is plain flush water. */
-export type Laid = Readonly<Record<MixPurpose | 'water', number>>;
+/** What a treatment lays on a zone, mL by mix; plain water by where the flush has it from. */
+export type Laid = Readonly<Record<MixPurpose | FlushSource, number>>;
+
+/** Nothing laid yet, to be added to. */
+export const emptyLaid = (): Record<keyof Laid, number> => ({
+  waterless: 0,
+  foam: 0,
+  presoak: 0,
+  wash: 0,
+  glass: 0,
+  solvent: 0,
+  water: 0,
+  supply: 0,
+  line: 0,
+  bay: 0,
+});
 
 /** What an option takes from each budget. */
 export type Usage = Readonly<Record<Budget, number>>;
@@ -25,7 +41,10 @@ export interface Option {
   readonly loadAfterFlushGm2: number;
   readonly filmUm: number;
   readonly dwellS: number;
+  /** Dried with the whole body at the end. */
+  readonly driedLater: boolean;
   readonly drying: Drying;
+  readonly spots: readonly SpotPlan[];
   readonly laidMl: Laid;
   readonly runoffMl: number;
   readonly work: WorkSeconds;
@@ -36,3 +55,6 @@ export interface Option {
   /** Share of the plan's cost J; lower is better. */
   readonly cost: number;
 }
+
+/** Towels of all roles together. */
+export const towelsOf = ({ wash, finish, drying, glass, wheels }: Usage): number => wash + finish + drying + glass + wheels;

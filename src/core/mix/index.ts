@@ -17,8 +17,14 @@ export type {
 export { measure } from './measure';
 export type { Measured } from './measure';
 export { mixPlan, towelsDrink } from './mix-plan';
-export type { Band, Dosed, Fill, Mix, MixPlan } from './mix-plan';
+export type { Mix, MixPlan } from './mix-plan';
+export { fillVolumes, fillWith } from './fill';
+export type { Band, Dosed, Fill, Poured } from './fill';
+export { apart, costPerCar } from './cost-per-car';
+export type { Offer } from './cost-per-car';
 export { recipeFor, recipesOf } from './recipe';
 export type { Recipe, Recipes } from './recipe';
 export { assignVessels, rinseBuckets, workingVolume } from './vessels';
 export type { Content, Wanted } from './vessels';
+export { adviseStrength } from './advice';
+export type { Advice, AdviceReason, AdviceScene } from './advice';

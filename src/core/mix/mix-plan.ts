@@ -1,31 +1,10 @@
 import type { Assumptions } from '../assumptions';
-import type { BucketSystem, Job, MeasuringDevice, ProductUse, Vessel } from '../model';
-import { type MinorUnits, minorUnits, toNumber } from '../units';
-import { type DilutionNotations, type FillMode, exactText, mixFor, notations } from './dilution';
-import { type Measured, measure } from './measure';
+import type { BucketSystem, Job, ProductUse, Vessel } from '../model';
+import { type MinorUnits, minorUnits } from '../units';
+import { type DilutionNotations, type FillMode, notations } from './dilution';
+import { type Fill, fillVolumes, fillWith } from './fill';
 import type { Recipe, Recipes } from './recipe';
-import { type Content, type Assigned, type Wanted, assignVessels, workingVolume } from './vessels';
-
-/** Where the true ratio stands against what the product's label allows. */
-export type Band = 'within' | 'too-weak' | 'too-strong';
-
-/** Product in one filling, as it will really be measured. */
-export interface Dosed {
-  readonly productMl: number;
-  /** The exact amount, as num/den. */
-  readonly productExact: string;
-  readonly measured: Measured;
-  /** Water parts to one of product after rounding to the device's steps. */
-  readonly trueWaterParts: number;
-  readonly band: Band;
-}
-
-/** One filling of one vessel. */
-export interface Fill {
-  readonly totalMl: number;
-  readonly waterMl: number;
-  readonly dose: Dosed | null;
-}
+import { type Content, type Assigned, type Wanted, assignVessels, isPlain, workingVolume } from './vessels';
 
 /** One vessel for the job: what is in it, how much of it, how it is mixed. */
 export interface Mix {
@@ -59,40 +38,6 @@ export interface MixPlan {
 
 const roundUp = (volume: number, step: number): number => Math.ceil(volume / step - 1e-9) * step;
 
-function bandOf(waterParts: number, { weakest, strongest }: ProductUse): Band {
-  if (weakest !== null && waterParts > weakest + 1e-9) return 'too-weak';
-  if (strongest !== null && waterParts < strongest - 1e-9) return 'too-strong';
-  return 'within';
-}
-
-/** Volumes of the fillings: as few as the working line allows, full ones first. */
-function fillVolumes(makeMl: number, vessel: Vessel): readonly number[] {
-  const line = workingVolume(vessel);
-  const fills = Math.max(1, Math.ceil(makeMl / line - 1e-9));
-  return Array.from({ length: fills }, (_, i) =>
-    i < fills - 1 ? line : makeMl - (fills - 1) * line,
-  );
-}
-
-function fillWith(recipe: Recipe | undefined, mode: FillMode, volumeMl: number, device: MeasuringDevice): Fill {
-  if (!recipe) return { totalMl: volumeMl, waterMl: volumeMl, dose: null };
-  const exact = mixFor(recipe.dilution, mode, volumeMl);
-  const measured = measure(exact.productMl, device);
-  const waterMl = toNumber(exact.waterMl);
-  const trueWaterParts = waterMl / measured.deliveredMl;
-  return {
-    totalMl: toNumber(exact.totalMl),
-    waterMl,
-    dose: {
-      productMl: toNumber(exact.productMl),
-      productExact: exactText(exact.productMl),
-      measured,
-      trueWaterParts,
-      band: bandOf(trueWaterParts, recipe.use),
-    },
-  };
-}
-
 function mixOf(assigned: Assigned, recipe: Recipe | undefined, job: Job, a: Assumptions): Mix {
   const { content, vessel, demandMl } = assigned;
   const bucket = vessel.kind === 'bucket';
@@ -102,7 +47,7 @@ function mixOf(assigned: Assigned, recipe: Recipe | undefined, job: Job, a: Assu
   const line = workingVolume(vessel);
   const makeMl = wanted <= line ? Math.min(rounded, line) : rounded;
   const fillMode: FillMode = bucket ? 'intoWater' : 'finalVolume';
-  const fills = fillVolumes(makeMl, vessel).map((v) => fillWith(recipe, fillMode, v, job.device));
+  const fills = fillVolumes(makeMl, vessel).map((v) => fillWith(recipe ?? null, fillMode, v, job.device));
   const productMl = fills.reduce((sum, fill) => sum + (fill.dose?.measured.deliveredMl ?? 0), 0);
   const price = recipe?.product.priceMinor ?? null;
   return {
@@ -137,7 +82,7 @@ export function mixPlan(
   if (!assignment.ok) return undefined;
   const mixes = assignment.vessels.map((assigned) => {
     const { content } = assigned;
-    const recipe = content === 'water' || content === 'rinse' ? undefined : recipes[content];
+    const recipe = isPlain(content) ? undefined : recipes[content];
     return mixOf(assigned, recipe, job, a);
   });
   return sumMixes(mixes);

@@ -1,4 +1,4 @@
-import type { Job, MixPurpose, Product, ProductUse } from '../model';
+import { type Job, type MixPurpose, type Product, type ProductUse, mixPurposes } from '../model';
 import { toNumber } from '../units';
 import { type Dilution, productShare, readDilution } from './dilution';
 
@@ -13,10 +13,18 @@ export interface Recipe {
   readonly minorPerMl: number;
 }
 
+/** The rinseless wash may be mixed at a school's strength; everything else is as its label says. */
+function ofSchool(use: ProductUse, { choices: { strength } }: Job): ProductUse {
+  return use.purpose === 'wash' && strength !== 'product'
+    ? { ...use, dilution: { label: strength, reading: 'water' }, origin: 'practice' }
+    : use;
+}
+
 /** First product on the job's list with a readable strength for the purpose. */
 export function recipeFor(job: Job, purpose: MixPurpose): Recipe | undefined {
   for (const product of job.products) {
-    const use = product.uses.find((candidate) => candidate.purpose === purpose);
+    const labelled = product.uses.find((candidate) => candidate.purpose === purpose);
+    const use = labelled && ofSchool(labelled, job);
     const read = use && readDilution(use.dilution);
     if (!use || !read?.ok) continue;
     const share = toNumber(productShare(read.dilution));
@@ -33,12 +41,10 @@ export function recipeFor(job: Job, purpose: MixPurpose): Recipe | undefined {
 
 export type Recipes = Readonly<Partial<Record<MixPurpose, Recipe>>>;
 
-export const recipesOf = (job: Job): Recipes => {
-  const purposes: readonly MixPurpose[] = ['waterless', 'presoak', 'wash', 'glass'];
-  return Object.fromEntries(
-    purposes.flatMap((purpose) => {
+export const recipesOf = (job: Job): Recipes =>
+  Object.fromEntries(
+    mixPurposes.flatMap((purpose) => {
       const recipe = recipeFor(job, purpose);
       return recipe ? [[purpose, recipe]] : [];
     }),
   );
-};

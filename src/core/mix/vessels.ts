@@ -1,11 +1,17 @@
 import type { BucketSystem, MixPurpose, Vessel, VesselKind } from '../model';
 
-/** What stands in a vessel on site. */
-export type Content = MixPurpose | 'water' | 'rinse';
+/** What stands in a vessel on site; solvent stays in its own bottle. */
+export type Content = Exclude<MixPurpose, 'solvent'> | 'water' | 'supply' | 'rinse';
+
+/** Contents without product. */
+export const isPlain = (content: Content): content is 'water' | 'supply' | 'rinse' =>
+  content === 'water' || content === 'supply' || content === 'rinse';
 
 /** Vessels each content can be worked from, best first. */
 const suited: Readonly<Record<Content, readonly VesselKind[]>> = {
   water: ['pump-sprayer'],
+  supply: ['bucket'],
+  foam: ['foam-sprayer'],
   wash: ['bucket'],
   rinse: ['bucket'],
   waterless: ['spray-bottle'],
@@ -14,7 +20,7 @@ const suited: Readonly<Record<Content, readonly VesselKind[]>> = {
 };
 
 /** Contents with one kind of vessel choose before those with two. */
-const order: readonly Content[] = ['water', 'wash', 'rinse', 'waterless', 'glass', 'presoak'];
+const order: readonly Content[] = ['water', 'foam', 'wash', 'rinse', 'supply', 'waterless', 'glass', 'presoak'];
 
 /** Buckets of plain rinse water beside the wash bucket. */
 export const rinseBuckets = (system: BucketSystem): 0 | 1 | 2 =>
@@ -36,7 +42,7 @@ export type Assignment =
   | { readonly ok: false; readonly content: Content; readonly kind: VesselKind };
 
 /** Up to its working line; above it there is no room for air, a hand or a guard. */
-export const workingVolume = (vessel: Vessel): number => vessel.capacityMl * vessel.workingShare;
+export const workingVolume = (vessel: Pick<Vessel, 'capacityMl' | 'workingShare'>): number => vessel.capacityMl * vessel.workingShare;
 
 /** The smallest that holds it in one filling, or else the largest. */
 function best(candidates: readonly Vessel[], volumeMl: number): Vessel | undefined {

@@ -20,19 +20,80 @@ export type BucketSystem = (typeof bucketSystems)[number];
 export const soakedTowelSchools = ['retire', 'demote'] as const;
 export type SoakedTowelSchool = (typeof soakedTowelSchools)[number];
 
+/** How much is sprayed: the liquid as the only cushion, or thin with chemistry and dwell doing the work. */
+export const sprayHabits = ['thin', 'common', 'liberal'] as const;
+export type SprayHabit = (typeof sprayHabits)[number];
+
+export const dwellHabits = ['short', 'common', 'long'] as const;
+export type DwellHabit = (typeof dwellHabits)[number];
+
+/** Strength of the rinseless wash: as the product says, or one part to so many of water. */
+export const strengths = ['product', '128', '256', '512'] as const;
+export type Strength = (typeof strengths)[number];
+
+export const orders = ['top-down', 'dirtiest-first'] as const;
+export type Order = (typeof orders)[number];
+
+/** The towel flat under the hand, or rolled along so that clean pile comes up. */
+export const wipings = ['flat', 'rolled'] as const;
+export type WipingHabit = (typeof wipings)[number];
+
+export const sunHabits = ['weaker-mix', 'shade-only'] as const;
+export type SunHabit = (typeof sunHabits)[number];
+
+/** In the cold: little moisture on the towel, or plenty. */
+export const coldHabits = ['little', 'plenty'] as const;
+export type ColdHabit = (typeof coldHabits)[number];
+
+/** Whether a coated car may get a product that leaves a layer. */
+export const toppings = ['none', 'welcome'] as const;
+export type Topping = (typeof toppings)[number];
+
+/** A soft, lubricated brush on wheels, grille and badges. */
+export const brushes = ['never', 'lubricated'] as const;
+export type BrushHabit = (typeof brushes)[number];
+
+export const droppingsHabits = ['treat', 'never'] as const;
+export type DroppingsHabit = (typeof droppingsHabits)[number];
+
+/** Dry each panel at once, or the whole body at the end. */
+export const dryings = ['panel', 'body'] as const;
+export type DryingHabit = (typeof dryings)[number];
+
 export const vehicleMethods = ['waterless', 'rinseless', 'hybrid', 'decline'] as const;
 export type VehicleMethod = (typeof vehicleMethods)[number];
 
-export interface Choices {
+/** What good practitioners do differently; each is a school of its own. */
+export interface Habits {
   readonly school: School;
-  /** 'auto' takes the best; a method takes the best plan of that kind. */
-  readonly method: 'auto' | VehicleMethod;
+  readonly strength: Strength;
+  readonly spray: SprayHabit;
+  readonly dwell: DwellHabit;
+  readonly order: Order;
+  readonly drying: DryingHabit;
+  readonly wiping: WipingHabit;
+  readonly sun: SunHabit;
+  readonly cold: ColdHabit;
+  readonly topping: Topping;
+  readonly brush: BrushHabit;
+  readonly droppings: DroppingsHabit;
   readonly wheels: WheelSchool;
   readonly glass: GlassSchool;
   readonly bucket: BucketSystem;
   readonly soakedTowel: SoakedTowelSchool;
   /** Sides used of a pre-soaked towel: four, or all eight with solution poured on from a cup. */
   readonly soakedSides: 4 | 8;
+}
+
+/** A named set of habits on the shelf. */
+export interface HabitSet extends Habits {
+  readonly id: string;
+  readonly name: string;
+}
+
+export interface Choices extends Habits {
+  /** 'auto' takes the best; a method takes the best plan of that kind. */
+  readonly method: 'auto' | VehicleMethod;
   /** Treatments fixed by hand; 'leave' takes the zone out of the job. */
   readonly fixed: Readonly<Partial<Record<ZoneId, TreatmentId>>>;
   readonly assumptions: AssumptionOverrides;

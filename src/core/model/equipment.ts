@@ -5,6 +5,14 @@ import type { Origin } from './product';
 export const towelRoles = ['wash', 'finish', 'drying', 'glass', 'wheels'] as const;
 export type TowelRole = (typeof towelRoles)[number];
 
+/** How the fibre stands: only plush and waffle take up enough to dry a whole car with. */
+export const piles = ['short', 'plush', 'waffle'] as const;
+export type Pile = (typeof piles)[number];
+
+/** Folded once a towel shows four sides, folded twice eight. */
+export const folds = [4, 8] as const;
+export type Fold = (typeof folds)[number];
+
 /** A number of equal, clean towels. */
 export interface TowelBatch {
   readonly id: string;
@@ -13,11 +21,14 @@ export interface TowelBatch {
   readonly widthM: Metres;
   readonly heightM: Metres;
   readonly gsm: number;
+  readonly pile: Pile;
+  /** Sides that it shows as it is folded for work. */
+  readonly sides: Fold;
   readonly clean: number;
   readonly origin: Origin;
 }
 
-export const vesselKinds = ['spray-bottle', 'pump-sprayer', 'bucket'] as const;
+export const vesselKinds = ['spray-bottle', 'pump-sprayer', 'foam-sprayer', 'bucket'] as const;
 export type VesselKind = (typeof vesselKinds)[number];
 
 export interface Vessel {

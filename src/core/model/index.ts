@@ -8,3 +8,7 @@ export * from './treatment';
 export * from './choices';
 export * from './job';
 export * from './library';
+export * from './gear';
+export * from './history';
+export * from './mark';
+export * from './weather';

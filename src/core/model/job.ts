@@ -1,9 +1,15 @@
-import type { Choices } from './choices';
+import type { Choices, Habits } from './choices';
 import type { MeasuringDevice, TowelBatch, Vessel } from './equipment';
+import type { Gear } from './gear';
+import type { Leg } from './history';
+import type { Consent, Mark } from './mark';
 import type { Product } from './product';
 import type { Site } from './site';
 import type { SoilMap } from './soil';
 import type { Vehicle } from './vehicle';
+import type { DayWeather } from './weather';
+import type { ZoneId } from './zone';
+import type { Celsius } from '../units';
 
 /** Everything one plan needs, copied from the library so that the job stands alone. */
 export interface Job {
@@ -12,6 +18,8 @@ export interface Job {
   readonly client: string;
   /** ISO day, e.g. 2031-07-14. */
   readonly date: string;
+  /** Local time of arrival in hours, 0 to 24: 9.5 is half past nine. */
+  readonly hour: number;
   readonly note: string;
   /** ISO 4217 code; prices are in its minor unit. */
   readonly currency: string;
@@ -21,6 +29,17 @@ export interface Job {
   readonly vessels: readonly Vessel[];
   readonly towels: readonly TowelBatch[];
   readonly device: MeasuringDevice;
+  readonly gear: readonly Gear[];
   readonly soil: SoilMap;
+  /** Since the last wash, oldest first; empty when nobody knows. */
+  readonly since: readonly Leg[];
+  /** Panels read off one by one with a thermometer. */
+  readonly readings: Readonly<Partial<Record<ZoneId, Celsius>>>;
+  readonly marks: readonly Mark[];
+  /** The day by the hour; null: what the site says holds all day. */
+  readonly weather: DayWeather | null;
+  readonly consent: Consent | null;
+  /** What the client wishes, on top of the choices. */
+  readonly wishes: Partial<Habits>;
   readonly choices: Choices;
 }

@@ -1,11 +1,13 @@
+import type { HabitSet } from './choices';
 import type { TowelBatch, Vessel } from './equipment';
+import type { Gear } from './gear';
 import type { Job } from './job';
 import type { Product } from './product';
 import type { Site } from './site';
 import type { Vehicle } from './vehicle';
 
 /** What jobs draw on. */
-export const libraryKinds = ['vehicle', 'site', 'product', 'towel', 'vessel'] as const;
+export const libraryKinds = ['vehicle', 'site', 'product', 'towel', 'vessel', 'gear', 'habits'] as const;
 export type LibraryKind = (typeof libraryKinds)[number];
 
 export interface LibraryItems {
@@ -14,6 +16,8 @@ export interface LibraryItems {
   readonly product: Product;
   readonly towel: TowelBatch;
   readonly vessel: Vessel;
+  readonly gear: Gear;
+  readonly habits: HabitSet;
 }
 
 /** An item on the shelf; archived ones stay for old jobs but are not offered. */

@@ -2,8 +2,8 @@ import type { Celsius, Millilitres, MinorUnits } from '../units';
 import type { Finish } from './vehicle';
 import type { Surface } from './zone';
 
-/** What a mix is for. Each has one vessel and one strength of its own. */
-export const mixPurposes = ['waterless', 'presoak', 'wash', 'glass'] as const;
+/** What a mix is for. Each has one vessel and one strength of its own; solvent stays in its bottle. */
+export const mixPurposes = ['waterless', 'foam', 'presoak', 'wash', 'glass', 'solvent'] as const;
 export type MixPurpose = (typeof mixPurposes)[number];
 
 /** How a number on a label is to be read. */
@@ -42,5 +42,9 @@ export interface Product {
   readonly notOnFinishes: readonly Finish[];
   /** Multiplies the film a spray lays down; 1 is common practice. */
   readonly filmFactor: number;
+  /** Leaves wax or gloss behind, which some coatings should not get. */
+  readonly leavesLayer: boolean;
+  /** Products of these ids never follow or precede this one on a panel. */
+  readonly notWith: readonly string[];
   readonly origin: Origin;
 }

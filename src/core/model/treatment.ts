@@ -1,9 +1,9 @@
 /** Loosening without touching, before anything is wiped. */
-export const flushes = ['none', 'pump', 'hot-pump'] as const;
+export const flushes = ['none', 'pump', 'hot-pump', 'cordless', 'mains', 'bay', 'steam'] as const;
 export type Flush = (typeof flushes)[number];
 
 /** Lifting by contact. */
-export const contacts = ['waterless', 'rinseless', 'presoak-rinseless'] as const;
+export const contacts = ['waterless', 'foam', 'rinseless', 'presoak-rinseless'] as const;
 export type Contact = (typeof contacts)[number];
 
 /** What is done to a zone: a flush and a contact, or nothing here and now. */

@@ -82,6 +82,8 @@ export interface Zone {
   readonly areaM2: SquareMetres;
   /** Of the surface against the horizontal: 0 a roof, 90 a door. */
   readonly tiltDeg: Degrees;
+  /** Where its outer side looks, clockwise from the nose: 0 ahead, 90 to the right; of no matter when level. */
+  readonly facingDeg: Degrees;
   /** Mean height above the ground. */
   readonly heightM: Metres;
   readonly surface: Surface;

@@ -1,3 +1,4 @@
+import type { Kit } from '../method/kit';
 import type { Job } from '../model';
 import type { Caution } from '../reasons';
 import type { Realised } from './realise';
@@ -6,18 +7,20 @@ import type { Realised } from './realise';
 const FREEZING_AIR_C = 3;
 /** A panel that burns a bare hand held to it. */
 const HOT_PANEL_C = 45;
-/** A roof above it is out of reach from the ground. */
-const LADDER_M = 1.75;
 
 /** What to be careful about, from what the plan really uses. */
-export function cautionsOf(job: Job, hottestC: number, { choice, mix, runoffL }: Realised): readonly Caution[] {
+export function cautionsOf(job: Job, hottestC: number, reachM: number, { choice, mix, runoffL, solventMl }: Realised): readonly Caution[] {
+  const uses = (...kits: readonly Kit[]): boolean => kits.some((kit) => choice.kitSet.kits.includes(kit));
   const applies: readonly [Caution, boolean][] = [
     ['chemicals', mix.productMl > 0],
-    ['hot-liquid', choice.kitSet.kits.includes('heater')],
+    ['hot-liquid', uses('heater')],
+    ['steam', uses('steamer')],
+    ['electricity', uses('heater', 'mains', 'steamer', 'cordless')],
+    ['solvent', solventMl > 0],
     ['freezing-ground', !job.site.indoors && job.site.airC <= FREEZING_AIR_C],
     ['hot-panels', hottestC >= HOT_PANEL_C],
     ['runoff', runoffL > 0 || mix.litres > 0],
-    ['ladder', job.vehicle.dimensions.heightM > LADDER_M],
+    ['ladder', job.vehicle.dimensions.heightM > reachM],
     ['lifting', mix.litres > 10],
     ['brakes', true],
   ];

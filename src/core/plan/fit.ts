@@ -1,4 +1,4 @@
-import { type Capacity, type ChoiceResult, type Problem, choose, prepare } from '../method/choose';
+import { type Capacity, type ChoiceResult, type Prepared, choose } from '../method/choose';
 import type { Scene } from '../method/scene';
 import { type Budget, budgets } from '../reasons';
 import { type Realised, realise } from './realise';
@@ -16,8 +16,7 @@ const EPS = 1e-6;
  * batches up and waits for dwells. Where it then takes more than there is, the budget is tightened
  * by the excess and the choice made again, until the real plan fits or nothing does.
  */
-export function fit(problem: Problem, have: Capacity, scene: Scene): Fitted {
-  const prepared = prepare(problem);
+export function fit(prepared: Prepared, have: Capacity, scene: Scene): Fitted {
   let capacity: Capacity = have;
   let last: Realised | undefined;
   for (let round = 0; round < ROUNDS; round++) {

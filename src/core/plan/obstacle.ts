@@ -1,20 +1,20 @@
-import type { BlockedZone } from '../method/choose';
+import type { Shut } from '../method/choose';
 import type { Gate, Obstacle } from '../reasons';
 
 /** Gates that go away with the same help, in the order in which help is looked for. */
 const obstacles: readonly (readonly [Obstacle, readonly Gate['code'][]])[] = [
   ['heat', ['panel-too-hot', 'dries-first']],
   ['frost', ['freezes', 'freezes-first', 'no-power']],
-  ['kit', ['no-product', 'no-vessel']],
+  ['kit', ['no-product', 'no-vessel', 'no-gear', 'no-tap', 'out-of-reach']],
 ];
 
 /**
  * The one obstacle without which every blocked zone could be washed by some treatment; where there
  * is no such one, it is the soil: the car needs a full rinse wash.
  */
-export function obstacleOf(blocked: readonly BlockedZone[]): Obstacle {
+export function obstacleOf(blocked: readonly (readonly Shut[])[]): Obstacle {
   const found = obstacles.find(([, codes]) =>
-    blocked.every(({ gates }) => gates.some((treatment) => treatment.gates.every(({ code }) => codes.includes(code)))),
+    blocked.every((zone) => zone.some((treatment) => treatment.gates.every(({ code }) => codes.includes(code)))),
   );
   return found?.[0] ?? 'soil';
 }

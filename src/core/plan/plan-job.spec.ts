@@ -1,13 +1,17 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Job, type SoilKind, type SoilLevel, type VehicleMethod, bodies, schools, soilKinds } from '../model';
+import { type Job, type SoilKind, type SoilLevel, type VehicleMethod, type Working, type ZoneId, bodies, schools, soilKinds } from '../model';
 import { celsius } from '../units';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { planJob } from './plan-job';
+import { weighZone } from './weigh-zone';
 import type { Alternative } from './plan';
 
 const outcome = (job: Job, method: VehicleMethod): Alternative['outcome'] =>
   planJob(job).alternatives.find((alt) => alt.method === method)!.outcome;
+
+const gatesOn = (job: Job, id: ZoneId, treatment: Working) =>
+  weighZone(job, id).find((option) => option.treatment === treatment)!.gates;
 
 const dusty = sampleJob();
 const withSite = (site: Partial<Job['site']>, rest: Partial<Job> = {}): Job =>
@@ -96,9 +100,8 @@ describe('planning a job', () => {
 describe('gates', () => {
   it('excludes every flush where nothing may run off, and says so', () => {
     const plan = planJob(withSite({ runoff: 'forbidden' }));
-    const door = plan.zones.find(({ zone }) => zone.id === 'left-front-door-upper')!;
-    const flush = door.options.find(({ treatment }) => treatment === 'pump/waterless')!;
-    expect(flush.gates.map(({ code }) => code)).toContain('runoff-forbidden');
+    const flush = gatesOn(withSite({ runoff: 'forbidden' }), 'left-front-door-upper', 'pump/waterless');
+    expect(flush.map(({ code }) => code)).toContain('runoff-forbidden');
     expect(plan.zones.every(({ treatment }) => !treatment.startsWith('pump'))).toBe(true);
   });
 
@@ -106,12 +109,11 @@ describe('gates', () => {
     const job = withSite({ runoff: 'forbidden' }, { soil: soilAll('mud', 1) });
     const plan = planJob(job);
     expect(plan.method).toBe('decline');
-    expect(plan.zones[0]!.options.find(({ treatment }) => treatment === 'none/waterless')!.gates).toContainEqual({ code: 'lumps' });
+    expect(gatesOn(job, 'roof', 'none/waterless')).toContainEqual({ code: 'lumps' });
   });
 
   it('needs power for hot water', () => {
-    const gates = (power: boolean) =>
-      planJob(withSite({ power })).zones[0]!.options.find(({ treatment }) => treatment === 'hot-pump/waterless')!.gates;
+    const gates = (power: boolean) => gatesOn(withSite({ power }), 'roof', 'hot-pump/waterless');
     expect(gates(false)).toContainEqual({ code: 'no-power' });
     expect(gates(true)).toEqual([]);
   });
@@ -130,14 +132,13 @@ describe('gates', () => {
       vehicle: sampleVehicle('sedan', 'matte'),
       products: dusty.products.map((p) => ({ ...p, notOnFinishes: p.id === 'waterless' ? ['matte' as const] : [] })),
     });
-    const roof = planJob(matte).zones.find(({ zone }) => zone.id === 'roof')!;
-    expect(roof.options.find(({ treatment }) => treatment === 'none/waterless')!.gates).toContainEqual({ code: 'finish', finish: 'matte' });
+    expect(gatesOn(matte, 'roof', 'none/waterless')).toContainEqual({ code: 'finish', finish: 'matte' });
   });
 
   it('asks for a product that is not on the list', () => {
-    const plan = planJob(sampleJob({ products: [] }));
-    expect(plan.method).toBe('decline');
-    expect(plan.zones[0]!.options[0]!.gates).toContainEqual({ code: 'no-product', purpose: 'waterless' });
+    const bare = sampleJob({ products: [] });
+    expect(planJob(bare).method).toBe('decline');
+    expect(gatesOn(bare, 'roof', 'none/waterless')).toContainEqual({ code: 'no-product', purpose: 'waterless' });
   });
 });
 
@@ -197,7 +198,7 @@ describe('the method', () => {
   });
 
   it('counts zones that nobody has looked at', () => {
-    expect(planJob(sampleJob({ soil: {} })).verdicts).toContainEqual({ code: 'not-seen', zones: 53 });
+    expect(planJob(sampleJob({ soil: {} })).verdicts).toContainEqual({ code: 'not-seen', zones: 53, forecast: false });
   });
 });
 

@@ -1,53 +1,19 @@
-import { type Capacity, type Problem } from '../method/choose';
-import { zoneOptions } from '../method/evaluate';
-import { kitSets, noUsage } from '../method/kit-set';
-import type { Option } from '../method/option';
-import { type Scene, sceneOf } from '../method/scene';
-import {
-  type Job,
-  type TowelRole,
-  type VehicleMethod,
-  type Working,
-  partsOf,
-  vehicleMethods,
-} from '../model';
+import { type ZoneOptions, prepare } from '../method/choose';
+import { noUsage } from '../method/kit-set';
+import { limitOf } from '../method/marring';
+import type { Scene } from '../method/scene';
+import { type Advice, adviseStrength } from '../mix';
+import { type Job, type VehicleMethod, vehicleMethods } from '../model';
 import type { Verdict } from '../reasons';
 import { obstacleOf } from './obstacle';
 import { type Fitted, fit } from './fit';
 import { cautionsOf } from './cautions';
+import { hotWaterOf } from './hot-water';
 import type { Alternative, Plan, ZonePlan } from './plan';
+import { questionsOf } from './questions';
 import { type Realised, realise } from './realise';
 import { totalsOf } from './totals';
-
-const clean = (job: Job, role: TowelRole): number =>
-  job.towels.filter((b) => b.role === role).reduce((sum, b) => sum + b.clean, 0);
-
-/** What the site and the van allow. A forbidden runoff is a gate and needs no budget. */
-const capacityOf = (job: Job): Capacity => ({
-  litres: job.site.tap ? Number.MAX_VALUE : job.site.waterL,
-  runoffL: job.site.runoff === 'captured' ? job.site.captureL : Number.MAX_VALUE,
-  minutes: job.site.minutes,
-  wash: clean(job, 'wash'),
-  finish: clean(job, 'finish'),
-  drying: clean(job, 'drying'),
-  glass: clean(job, 'glass'),
-  wheels: clean(job, 'wheels'),
-});
-
-const isPure = {
-  waterless: (treatment: Working): boolean => treatment === 'none/waterless',
-  rinseless: (treatment: Working): boolean => {
-    const { flush, contact } = partsOf(treatment);
-    return flush === 'none' && contact !== 'waterless';
-  },
-} as const;
-
-/** A vehicle's method follows from its zones. */
-function methodOf(options: readonly Option[]): VehicleMethod {
-  if (options.length === 0) return 'decline';
-  if (options.every(({ treatment }) => isPure.waterless(treatment))) return 'waterless';
-  return options.every(({ treatment }) => isPure.rinseless(treatment)) ? 'rinseless' : 'hybrid';
-}
+import { type Weighed, bestOf, capacityOf, isPure, methodOf, weighed } from './weighed';
 
 const methodOfRealised = ({ choice }: Realised): VehicleMethod => methodOf([...choice.picks.values()]);
 
@@ -57,14 +23,15 @@ interface Candidate {
 }
 
 /** The best plan of each kind; nothing is fitted for "not today". */
-function candidatesOf(problem: Problem, scene: Scene): readonly Candidate[] {
-  const capacity = capacityOf(scene.job);
-  const best = fit(problem, capacity, scene);
+function candidatesOf(all: Weighed): readonly Candidate[] {
+  const { problem, scene } = all;
+  const best = bestOf(all, scene.job);
   return vehicleMethods.map((method): Candidate => {
     if (method === 'decline') return { method, fitted: null };
     if (method === 'hybrid') return { method, fitted: best };
     if (best.ok && methodOfRealised(best.realised) === method) return { method, fitted: best };
-    return { method, fitted: fit({ ...problem, allows: isPure[method] }, capacity, scene) };
+    const pure = prepare({ ...problem, allows: isPure[method] });
+    return { method, fitted: fit(pure, capacityOf(scene.job), scene) };
   });
 }
 
@@ -94,10 +61,21 @@ function worstOf({ choice }: Realised): { zoneId: ZonePlan['zone']['id']; index:
 
 const hottestOf = ({ zones }: Scene): number => Math.max(...zones.map(({ panel }) => panel.panelC));
 
+/** The strengths that today asks for, of what is mixed. */
+function adviceFor(scene: Scene, { mix }: Realised): readonly Advice[] {
+  const { zones, totalAreaM2, job } = scene;
+  const load = zones.reduce((sum, { zone, soil }) => sum + zone.areaM2 * soil.totalGm2, 0);
+  const today = { hottestC: hottestOf(scene), meanLoadGm2: load / totalAreaM2, site: job.site };
+  return mix.mixes.flatMap(({ use }) => {
+    const advice = use && adviseStrength(use, today, scene.a);
+    return advice ? [advice] : [];
+  });
+}
+
 /** Nothing is done: the plan of a refusal. */
 const nothing = (scene: Scene): Realised =>
   realise(
-    { picks: new Map(), kitSet: { kits: [], usage: noUsage, cost: 0 }, usage: noUsage, cost: 0, atLeast: 0 },
+    { picks: new Map(), kitSet: { kits: [], usage: noUsage, minor: 0, cost: 0 }, usage: noUsage, cost: 0, atLeast: 0 },
     { ...scene, job: { ...scene.job, choices: { ...scene.job.choices, glass: 'first' } } },
   );
 
@@ -114,7 +92,6 @@ function pick(job: Job, candidates: readonly Candidate[]): Realised | null {
 
 function zonePlans(
   scene: Scene,
-  options: ReadonlyMap<string, readonly Option[]>,
   realised: Realised | null,
 ): readonly ZonePlan[] {
   const stages = new Map(realised?.ordered.map(({ zone, stage }) => [zone.id, stage]));
@@ -126,34 +103,47 @@ function zonePlans(
       treatment: option?.treatment ?? 'leave',
       leftByHand: scene.job.choices.fixed[zone.id] === 'leave',
       option,
-      options: options.get(zone.id)!,
       stage: stages.get(zone.id) ?? null,
     };
   });
 }
 
-function refusalReasons({ outcome }: Alternative): Verdict[] {
+function refusalReasons({ outcome }: Alternative, zones: readonly ZoneOptions[]): Verdict[] {
   if (outcome.kind !== 'blocked') return [];
+  const blocked = new Set(outcome.blocked.map(({ zoneId }) => zoneId));
+  const because = obstacleOf(zones.filter(({ zoneId }) => blocked.has(zoneId)).map(({ argue }) => argue()));
   return [
-    ...(outcome.blocked.length > 0
-      ? [
-          {
-            code: 'zones-blocked',
-            zones: outcome.blocked.map(({ zoneId }) => zoneId),
-            because: obstacleOf(outcome.blocked),
-          } as const,
-        ]
-      : []),
+    ...(blocked.size > 0 ? [{ code: 'zones-blocked', zones: [...blocked], because } as const] : []),
     ...outcome.missing.map((gate) => ({ code: 'missing', gate }) as const),
     ...outcome.shortages.map((shortage) => ({ code: 'over-budget', ...shortage }) as const),
   ];
+}
+
+/** Spots that stay, by kind and reason. */
+function spotsLeft(realised: Realised | null): Verdict[] {
+  const left = new Map<string, Verdict & { readonly code: 'spots-left' }>();
+  for (const { spots } of realised?.choice.picks.values() ?? [])
+    for (const { kind, count, left: why } of spots) {
+      if (!why) continue;
+      const key = `${kind}/${why}`;
+      left.set(key, { code: 'spots-left', kind, why, count: count + (left.get(key)?.count ?? 0) });
+    }
+  return [...left.values()];
+}
+
+/** Zones that are only touched because the client wants it so. */
+function adviceAgainst({ job, a }: Scene, realised: Realised | null): Verdict[] {
+  if (!job.consent || !realised) return [];
+  const advised = limitOf(job.choices.school, a);
+  const zones = [...realised.choice.picks.values()].filter(({ marring }) => marring.index > advised).length;
+  return [{ code: 'against-advice', by: job.consent.by, zones }];
 }
 
 /** A gap to the best that is worth a word. */
 const UNPROVED = 0.001;
 
 function verdictsOf(
-  scene: Scene,
+  { scene, problem }: Weighed,
   method: VehicleMethod,
   realised: Realised | null,
   alternatives: readonly Alternative[],
@@ -185,13 +175,14 @@ function verdictsOf(
   }
   if (!realised) {
     const wish = asked === 'auto' || asked === 'decline' ? 'hybrid' : asked;
-    verdicts.push(...alternatives.filter((alt) => alt.method === wish).flatMap(refusalReasons));
+    verdicts.push(...alternatives.filter((alt) => alt.method === wish).flatMap((alt) => refusalReasons(alt, problem.zones)));
   }
   const left = scene.zones.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
   if (left.length > 0)
     verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
-  const unseen = scene.zones.filter(({ soil }) => !soil.seen).length;
-  if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen });
+  verdicts.push(...adviceAgainst(scene, realised), ...spotsLeft(realised));
+  const unseen = scene.zones.filter(({ soil }) => soil.basis !== 'seen').length;
+  if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
   return verdicts;
 }
 
@@ -204,30 +195,27 @@ function verdictsOf(
  * one out on paper: order, clock, towels, mixes, totals, cautions.
  */
 export function planJob(job: Job): Plan {
-  const scene = sceneOf(job);
-  const zones = zoneOptions(scene);
-  const problem: Problem = {
-    zones,
-    kitSets: kitSets(scene),
-    fixed: job.choices.fixed,
-    allows: () => true,
-  };
-  const candidates = candidatesOf(problem, scene);
+  const all = weighed(job);
+  const { scene } = all;
+  const candidates = candidatesOf(all);
   const alternatives = candidates.map((candidate) => alternativeOf(candidate, scene));
   const realised = pick(job, candidates);
   const method = realised ? methodOfRealised(realised) : 'decline';
   const carried = realised ?? nothing(scene);
   return {
     method,
-    verdicts: verdictsOf(scene, method, realised, alternatives),
-    zones: zonePlans(scene, new Map(zones.map((z) => [z.zoneId, z.options])), realised),
+    verdicts: verdictsOf(all, method, realised, alternatives),
+    zones: zonePlans(scene, realised),
     kits: carried.choice.kitSet.kits,
     mix: carried.mix,
     towels: carried.towels,
     timeline: carried.timeline,
     totals: totalsOf(carried, scene),
     alternatives,
-    cautions: realised ? cautionsOf(job, hottestOf(scene), realised) : [],
+    advice: adviceFor(scene, carried),
+    hotWater: hotWaterOf(carried, scene),
+    questions: questionsOf(carried, scene),
+    cautions: realised ? cautionsOf(job, hottestOf(scene), scene.a.reachM, realised) : [],
   };
 }
 

@@ -3,12 +3,14 @@ import type { TreatmentId, VehicleMethod, Zone, ZoneId } from '../model';
 import type { BlockedZone, Shortage } from '../method/choose';
 import type { Kit } from '../method/kit';
 import type { Option } from '../method/option';
-import type { MixPlan } from '../mix';
+import type { Advice, MixPlan } from '../mix';
+import type { HotWater } from './hot-water';
+import type { Question } from './questions';
 import type { SoilState } from '../soil';
 import type { RunStage, Timeline } from '../schedule';
 import type { UsedTowel } from '../towel';
 
-/** A zone with its soil, what is done to it, and everything that was weighed against that. */
+/** A zone with its soil and what is done to it; `weighZone` has what was weighed against that. */
 export interface ZonePlan {
   readonly zone: Zone;
   readonly soil: SoilState;
@@ -17,7 +19,6 @@ export interface ZonePlan {
   readonly leftByHand: boolean;
   /** The chosen treatment worked out; null for a zone that is left. */
   readonly option: Option | null;
-  readonly options: readonly Option[];
   readonly stage: RunStage | null;
 }
 
@@ -65,5 +66,10 @@ export interface Plan {
   readonly totals: Totals;
   readonly alternatives: readonly Alternative[];
   readonly cautions: readonly Caution[];
+  /** Strengths that today asks for, of the mixes that are made, where their labels allow a band. */
+  readonly advice: readonly Advice[];
+  readonly hotWater: HotWater | null;
+  /** Where a closer look at the soil might change the answer. */
+  readonly questions: readonly Question[];
 }
 

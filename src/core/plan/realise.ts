@@ -1,4 +1,4 @@
-import type { Option } from '../method/option';
+import type { Laid, Option } from '../method/option';
 import type { Choice } from '../method/choose';
 import { contentsOf, finishesGlass } from '../method/kit-set';
 import type { Scene } from '../method/scene';
@@ -16,6 +16,10 @@ export interface Realised {
   readonly towels: readonly UsedTowel[];
   readonly mix: MixPlan;
   readonly runoffL: number;
+  /** Water that never stands in a vessel: from tap and boiler, and from a wash bay. */
+  readonly lineL: number;
+  readonly bayL: number;
+  readonly solventMl: number;
   /** What it really takes from each budget. */
   readonly takes: Readonly<Record<Budget, number>>;
 }
@@ -31,15 +35,16 @@ function wantedFrom(
 ): readonly Wanted[] {
   const options = [...picks.values()];
   const laid = (content: Content): number =>
-    content === 'rinse'
-      ? 0
-      : options.reduce((sum, { laidMl }) => sum + laidMl[content], 0);
+    content === 'rinse' ? 0 : sumLaid(options, content);
   const soaked = towelsDrink(job.choices.bucket, countRole(towels, 'wash'), a);
   return contents.map((content) => ({
     content,
     demandMl: laid(content) + (content === 'wash' ? soaked : 0),
   }));
 }
+
+const sumLaid = (options: readonly Option[], of: keyof Laid): number =>
+  options.reduce((sum, { laidMl }) => sum + laidMl[of], 0);
 
 const countRole = (towels: readonly UsedTowel[], role: TowelRole): number =>
   towels.filter((towel) => towel.role === role).length;
@@ -49,7 +54,7 @@ export function realise(choice: Choice, scene: Scene): Realised {
   const { a, job } = scene;
   const zones = scene.zones.map(({ zone }) => zone);
   const ordered = runOrder(zones, choice.picks, job.choices);
-  const timeline = timelineOf(ordered, choice.kitSet.kits, job.site.workers, a);
+  const timeline = timelineOf(ordered, choice.kitSet.kits, job, a);
   const wipings = timeline.byWorker.map((list) =>
     list.map(({ zone, option }): Wiping => ({ zoneId: zone.id, needs: option.needs })),
   );
@@ -57,7 +62,9 @@ export function realise(choice: Choice, scene: Scene): Realised {
   const contents = contentsOf(choice.kitSet.kits, job, finishesGlass(scene));
   const wanted = wantedFrom(choice.picks, contents, towels, scene);
   const mix = mixPlan(wanted, scene.recipes, job, a) ?? noMixes;
-  const runoffL = [...choice.picks.values()].reduce((sum, o) => sum + o.runoffMl, 0) / 1000;
+  const options = [...choice.picks.values()];
+  const runoffL = options.reduce((sum, o) => sum + o.runoffMl, 0) / 1000;
+  const lineL = sumLaid(options, 'line') / 1000;
   return {
     choice,
     ordered,
@@ -65,10 +72,14 @@ export function realise(choice: Choice, scene: Scene): Realised {
     towels,
     mix,
     runoffL,
+    lineL,
+    bayL: sumLaid(options, 'bay') / 1000,
+    solventMl: sumLaid(options, 'solvent'),
     takes: {
-      litres: mix.litres,
+      litres: mix.litres + lineL,
       runoffL,
       minutes: timeline.elapsedS / 60,
+      batteryMin: options.reduce((sum, { usage }) => sum + usage.batteryMin, 0),
       wash: countRole(towels, 'wash'),
       finish: countRole(towels, 'finish'),
       drying: countRole(towels, 'drying'),

@@ -30,7 +30,7 @@ export interface RunRow {
 }
 
 /** Steps for a zone that stand apart from its contact, because the whole car is gone over at once. */
-const apart: readonly StepKind[] = ['flush', 'glass'];
+const apart: readonly StepKind[] = ['flush', 'dry', 'glass'];
 
 const secondsBy = (steps: readonly Step[]): RunRow['seconds'] => {
   const seconds: Partial<Record<StepKind, number>> = {};

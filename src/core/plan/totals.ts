@@ -2,6 +2,7 @@ import type { AssumptionKey } from '../assumptions';
 import type { Scene } from '../method/scene';
 import { type Figure, type FigurePart, sumFigure } from '../reasons';
 import { stepKinds } from '../schedule';
+import { minorUnits } from '../units';
 import type { Totals } from './plan';
 import type { Realised } from './realise';
 
@@ -52,20 +53,27 @@ function minutes({ timeline }: Realised, workers: number): Figure {
   return { ...sumFigure('min', all, timeKeys), value: elapsed };
 }
 
-const litres = ({ mix }: Realised): Figure =>
+const litres = ({ mix, lineL, bayL }: Realised): Figure =>
   sumFigure(
     'L',
-    mix.mixes.map(({ content, fills }) => ({
-      code: `content.${content}`,
-      value: fills.reduce((sum, fill) => sum + fill.waterMl, 0) / 1000,
-    })),
+    [
+      ...mix.mixes.map(({ content, fills }) => ({
+        code: `content.${content}`,
+        value: fills.reduce((sum, fill) => sum + fill.waterMl, 0) / 1000,
+      })),
+      { code: 'source.line', value: lineL },
+      { code: 'source.bay', value: bayL },
+    ],
     litreKeys,
   );
 
-const product = ({ mix }: Realised): Figure =>
+const product = ({ mix, solventMl }: Realised): Figure =>
   sumFigure(
     'mL',
-    mix.mixes.map(({ content, productMl }) => ({ code: `content.${content}`, value: productMl })),
+    [
+      ...mix.mixes.map(({ content, productMl }) => ({ code: `content.${content}`, value: productMl })),
+      { code: 'content.solvent', value: solventMl },
+    ],
     productKeys,
   );
 
@@ -97,19 +105,24 @@ const runoff = ({ ordered }: Realised): Figure =>
     ['flushFilm', 'holdUpVertical', 'holdUpHorizontal', 'dripAllowance'],
   );
 
-function cost({ mix }: Realised): Figure | null {
-  if (mix.costMinor === null) return null;
-  const parts = mix.mixes.map((one) => ({ code: `content.${one.content}`, value: one.costMinor ?? 0 }));
-  return { ...sumFigure('minor', parts, []), value: mix.costMinor };
+function cost({ mix, solventMl }: Realised, { recipes }: Scene): Figure | null {
+  const { solvent } = recipes;
+  if (mix.costMinor === null || (solventMl > 0 && solvent?.product.priceMinor === null)) return null;
+  const parts = [
+    ...mix.mixes.map((one) => ({ code: `content.${one.content}`, value: one.costMinor ?? 0 })),
+    { code: 'content.solvent', value: solventMl * (solvent?.minorPerMl ?? 0) },
+  ];
+  const sum = sumFigure('minor', parts, []);
+  return { ...sum, value: minorUnits(sum.value) };
 }
 
 /** The figures of the strip, each with its parts. */
-export const totalsOf = (realised: Realised, { job }: Scene): Totals => ({
-  minutes: minutes(realised, job.site.workers),
+export const totalsOf = (realised: Realised, scene: Scene): Totals => ({
+  minutes: minutes(realised, scene.job.site.workers),
   litres: litres(realised),
   productMl: product(realised),
   towels: towels(realised),
   index: index(realised),
   runoffL: runoff(realised),
-  costMinor: cost(realised),
+  costMinor: cost(realised, scene),
 });

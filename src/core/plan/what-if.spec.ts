@@ -3,9 +3,10 @@ import type { Job } from '../model';
 import { celsius } from '../units';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { planJob } from './plan-job';
+import { finish } from './study';
 import { type WhatIf, whatIf, withChange } from './what-if';
 
-const ask = (job: Job): readonly WhatIf[] => whatIf(job, planJob(job));
+const ask = (job: Job): readonly WhatIf[] => finish(whatIf(job, planJob(job)));
 const of = (answers: readonly WhatIf[], code: string): WhatIf | undefined => answers.find(({ change }) => change.code === code);
 const withSite = (site: Partial<Job['site']>, rest: Partial<Job> = {}): Job => sampleJob({ ...rest, site: { ...sampleSite, ...site } });
 
@@ -20,7 +21,7 @@ describe('what would change the answer', () => {
 
   it.each(cases)('%s: every change that is named does what is said', (_name, job) => {
     const plan = planJob(job);
-    for (const { change, method } of whatIf(job, plan)) {
+    for (const { change, method } of finish(whatIf(job, plan))) {
       expect(method).not.toBe(plan.method);
       expect(planJob(withChange(job, change)).method).toBe(method);
     }
@@ -44,6 +45,24 @@ describe('what would change the answer', () => {
       choices: { ...sampleJob().choices, bucket: 'many-towels' },
     });
     expect(of(ask(many), 'towels')?.change).toMatchObject({ role: 'wash' });
+  });
+
+  it('knows what saves wetted towels where they run short: a cup, or a guarded bucket', () => {
+    const wetted = (clean: number): Job =>
+      withSite({ waterL: 80, minutes: 400 }, {
+        soil: soilAll('road-film', 2),
+        towels: sampleJob().towels.map((batch) => ({ ...batch, clean: batch.role === 'wash' ? clean : 60 })),
+        choices: { ...sampleJob().choices, method: 'rinseless', bucket: 'many-towels', soakedSides: 4 },
+      });
+    const taken = planJob(wetted(60)).towels.filter(({ role }) => role === 'wash').length;
+    expect(planJob(wetted(taken)).method).toBe('rinseless');
+    const short = wetted(taken - 1);
+    expect(planJob(short).method).toBe('decline');
+    const answers = ask(short);
+    for (const code of ['cup', 'guarded-bucket']) {
+      expect(of(answers, code)?.method).toBe('rinseless');
+      expect(planJob(withChange(short, of(answers, code)!.change)).towels.some(({ missing }) => missing)).toBe(false);
+    }
   });
 
   it('offers to leave the zones that nothing may touch', () => {

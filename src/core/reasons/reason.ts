@@ -1,8 +1,10 @@
 import type {
   Finish,
+  GearKind,
   MixPurpose,
   RunoffRule,
   School,
+  SpotKind,
   Surface,
   VehicleMethod,
   VesselKind,
@@ -14,6 +16,7 @@ export const budgets = [
   'litres',
   'runoffL',
   'minutes',
+  'batteryMin',
   'wash',
   'finish',
   'drying',
@@ -27,14 +30,34 @@ export type Gate =
   | { readonly code: 'no-product'; readonly purpose: MixPurpose }
   | { readonly code: 'no-vessel'; readonly vessel: VesselKind }
   | { readonly code: 'no-power' }
+  | { readonly code: 'no-tap' }
+  | { readonly code: 'no-bay' }
+  | { readonly code: 'no-gear'; readonly gear: GearKind }
+  | { readonly code: 'too-loud'; readonly noiseDb: number; readonly mostDb: number }
+  /** A jet would drive water into the car. */
+  | { readonly code: 'opening' }
+  | { readonly code: 'steam-off'; readonly why: 'seams-only' | 'film' | 'cold-glass' }
+  | { readonly code: 'sun-school' }
+  | { readonly code: 'leaves-layer' }
+  | { readonly code: 'incompatible'; readonly purposes: readonly [MixPurpose, MixPurpose] }
   | { readonly code: 'runoff-forbidden'; readonly litres: number; readonly rule: RunoffRule }
   | { readonly code: 'indoors' }
+  /** A mat holds nothing on ground that falls. */
+  | { readonly code: 'slope'; readonly slope: number; readonly most: number }
+  | { readonly code: 'out-of-reach'; readonly heightM: number; readonly reachM: number; readonly why: 'no-steps' | 'slope' }
   | { readonly code: 'lumps' }
   | { readonly code: 'wiped-dry'; readonly filmUm: number; readonly leastUm: number }
   | { readonly code: 'panel-too-hot'; readonly panelC: number; readonly maxC: number }
   | { readonly code: 'dries-first'; readonly openS: number; readonly needS: number }
   | { readonly code: 'freezes-first'; readonly freezeS: number; readonly needS: number }
-  | { readonly code: 'freezes'; readonly mixC: number; readonly limitC: number }
+  | {
+      readonly code: 'freezes';
+      readonly mixC: number;
+      readonly limitC: number;
+      /** What would do: a liquid as warm as this, or a panel no colder than that. */
+      readonly leastLiquidC: number;
+      readonly coldestPanelC: number;
+    }
   | { readonly code: 'surface'; readonly surface: Surface }
   | { readonly code: 'finish'; readonly finish: Finish }
   | {
@@ -70,7 +93,13 @@ export type Verdict =
       readonly have: number;
     }
   | { readonly code: 'missing'; readonly gate: Gate }
-  | { readonly code: 'not-seen'; readonly zones: number };
+  | { readonly code: 'spots-left'; readonly kind: SpotKind; readonly count: number; readonly why: SpotLeft }
+  /** The school's limit was lifted on the client's word. */
+  | { readonly code: 'against-advice'; readonly by: string; readonly zones: number }
+  | { readonly code: 'not-seen'; readonly zones: number; readonly forecast: boolean };
+
+/** Why spots of a kind stay where they are. */
+export type SpotLeft = 'no-product' | 'too-warm' | 'in-sun' | 'surface' | 'finish' | 'habit';
 
 /** What to be careful about in this job. */
 export const cautions = [
@@ -82,5 +111,8 @@ export const cautions = [
   'lifting',
   'brakes',
   'hot-panels',
+  'steam',
+  'electricity',
+  'solvent',
 ] as const;
 export type Caution = (typeof cautions)[number];

@@ -1,6 +1,10 @@
 export { runOrder, runStages, wheelsGoFirst } from './run-order';
 export type { Ordered, RunStage } from './run-order';
-export { stepKinds, timelineOf } from './timeline';
-export type { Step, StepKind, Timeline } from './timeline';
+export { stepKinds } from './crew';
+export type { Step, StepKind } from './crew';
+export { timelineOf } from './timeline';
+export type { Timeline } from './timeline';
+export { criticalPath } from './critical-path';
+export type { Late } from './way';
 export { totalWork } from './work';
 export type { WorkSeconds } from './work';

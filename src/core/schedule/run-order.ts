@@ -39,7 +39,7 @@ function stageOf(zone: Zone, wheelsFirst: boolean): RunStage {
   return zone.surface === 'glass' ? 'glass' : paintStage(zone);
 }
 
-const flushed = ({ laidMl }: Option): boolean => laidMl.water > 0;
+const flushed = ({ treatment }: Option): boolean => !treatment.startsWith('none/');
 
 /**
  * Wheels come first when they are flushed, or their water would sit drying on clean paint; last,

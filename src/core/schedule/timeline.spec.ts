@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Job, type TreatmentId, type ZoneId, soilKinds } from '../model';
+import { sectionsOf } from '../method/drying-window';
 import { planJob } from '../plan/plan-job';
 import { sampleJob, sampleSite, soilAll } from '../testing/sample';
 import { zonesOf } from '../vehicle';
-import type { Step } from './timeline';
+import type { Step } from './crew';
 
 const ids = zonesOf(sampleJob().vehicle).map(({ id }) => id);
 
@@ -33,13 +34,17 @@ describe('the clock of a run', () => {
       fc.property(anyMix, fc.constantFrom<1 | 2>(1, 2), (fixed, workers) => {
         const plan = planJob(withTreatments(fixed, workers));
         const { steps, elapsedS, waitingS } = plan.timeline;
-        expect(of(steps, 'wipe').map(({ zoneId }) => zoneId).sort()).toEqual([...ids].sort());
-        for (const { zone, option } of plan.zones) {
-          const spray = of(steps, 'spray').find(({ zoneId }) => zoneId === zone.id);
-          const wipe = of(steps, 'wipe').find(({ zoneId }) => zoneId === zone.id)!;
-          if (spray) expect(wipe.startS).toBeGreaterThanOrEqual(spray.endS + option!.dwellS - 1e-6);
+        const parts = plan.zones.flatMap(({ zone, option }) =>
+          Array.from({ length: sectionsOf(zone, option!.drying) }, (_, i) => `${zone.id}/${i + 1}`),
+        );
+        expect(of(steps, 'wipe').map(({ zoneId, section }) => `${zoneId}/${section}`).sort()).toEqual(parts.sort());
+        const options = new Map(plan.zones.map(({ zone, option }) => [zone.id, option!]));
+        for (const wipe of of(steps, 'wipe')) {
+          const spray = of(steps, 'spray').find(({ zoneId, section }) => zoneId === wipe.zoneId && section === wipe.section);
+          if (spray) expect(wipe.startS).toBeGreaterThanOrEqual(spray.endS + options.get(wipe.zoneId!)!.dwellS - 1e-6);
           if (spray) expect(wipe.worker).toBe(spray.worker);
         }
+        expect(plan.timeline.late).toEqual([]);
         for (const worker of [0, 1]) {
           const own = steps.filter((step) => step.worker === worker);
           own.slice(1).forEach((step, i) => expect(step.startS).toBeGreaterThanOrEqual(own[i]!.endS - 1e-6));

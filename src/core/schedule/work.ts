@@ -1,6 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { SpotKind, Zone } from '../model';
-import type { SoilState } from '../soil';
+import type { Zone } from '../model';
 
 /** Hands-on seconds on one zone, by phase; walking and folding are not in it. */
 export interface WorkSeconds {
@@ -30,20 +29,3 @@ export function pieceSeconds(zone: Zone, loadGm2: number, a: Assumptions): numbe
   const share = zone.cleanliness === FACES ? a.wheelShareFace : (1 - a.wheelShareFace) / 2;
   return wheel * share;
 }
-
-/** Pre-treating insects, droppings, sap and tar, each by the spot. */
-export function spotSeconds({ spots }: SoilState, a: Assumptions): number {
-  const each: Readonly<Record<SpotKind, number>> = {
-    insects: a.secondsInsects,
-    droppings: a.secondsDroppings,
-    sap: a.secondsSap,
-    tar: a.secondsTar,
-  };
-  return (Object.keys(each) as SpotKind[]).reduce(
-    (sum, kind) => sum + each[kind] * (spots[kind] ?? 0),
-    0,
-  );
-}
-
-export const spotCount = ({ spots }: SoilState): number =>
-  Object.values(spots).reduce((sum, count) => sum + count, 0);

@@ -1,3 +1,4 @@
-export { grainOf, hardShareOf, loadOfLevel } from './kinds';
+export { grainOf, hardShareOf, levelOfLoad, loadOfLevel } from './kinds';
+export { forecastOn } from './forecast';
 export { soilOn, totalLoad } from './zone-soil';
-export type { Load, SoilState } from './zone-soil';
+export type { Load, SoilBasis, SoilState } from './zone-soil';

@@ -1,5 +1,5 @@
 import type { AssumptionKey, Assumptions } from '../assumptions';
-import type { SoilKind, SoilLevel } from '../model';
+import { type SoilKind, type SoilLevel, soilLevels } from '../model';
 import { type GramsPerSquareMetre, type Micrometres, gPerM2, um } from '../units';
 
 const levelKeys = [
@@ -31,3 +31,9 @@ export const hardShareOf = (kind: SoilKind, a: Assumptions): number => a[kindKey
 
 /** Typical size of a soil's coarsest grains. */
 export const grainOf = (kind: SoilKind, a: Assumptions): Micrometres => um(a[kindKeys[kind][1]]);
+
+/** The step of the scale for the eye that a load is nearest to, in ratio. */
+export function levelOfLoad(loadGm2: number, a: Assumptions): SoilLevel {
+  const off = (level: SoilLevel): number => Math.abs(Math.log(Math.max(1e-6, loadGm2) / a[levelKeys[level]]));
+  return soilLevels.reduce((best, level) => (off(level) < off(best) ? level : best));
+}

@@ -1,6 +1,7 @@
 import type { Assumptions } from '../assumptions';
-import type { SoilKind, SoilMap, SpotCounts, Zone, ZoneSoil } from '../model';
+import type { Job, SoilKind, SpotCounts, Zone, ZoneSoil } from '../model';
 import { type GramsPerSquareMetre, gPerM2 } from '../units';
+import { forecastOn } from './forecast';
 import { loadOfLevel } from './kinds';
 
 /** A deposit with its load, ready to compute with. */
@@ -9,13 +10,17 @@ export interface Load {
   readonly loadGm2: GramsPerSquareMetre;
 }
 
+/** Where the soil of a zone is known from; nobody looked and nobody asked is taken as clean. */
+export type SoilBasis = 'seen' | 'forecast' | 'unknown';
+
 /** The soil of one zone as the computation sees it. */
 export interface SoilState {
   readonly loads: readonly Load[];
   readonly totalGm2: GramsPerSquareMetre;
   readonly spots: SpotCounts;
-  /** False when nobody has looked: taken as clean until somebody does. */
-  readonly seen: boolean;
+  readonly basis: SoilBasis;
+  /** The load is right within this factor, up or down. */
+  readonly spread: number;
   /** Mud, or any soil caked to the top level: flushed before it is touched. */
   readonly lumps: boolean;
 }
@@ -29,21 +34,37 @@ const isLump = ({ kind, level }: ZoneSoil['deposits'][number]): boolean =>
 export const totalLoad = (loads: readonly Load[]): GramsPerSquareMetre =>
   gPerM2(loads.reduce((sum, { loadGm2 }) => sum + loadGm2, 0));
 
-/**
- * What lies on a zone. A zone without a mark, or marked with no deposit, is taken as clean, which
- * is the load of level 0 as dust.
- */
-export function soilOn(zone: Zone, soil: SoilMap, a: Assumptions): SoilState {
-  const marked = soil[zone.id];
-  const deposits = marked?.deposits.length
-    ? marked.deposits
-    : [{ kind: 'dust', level: 0 } as const];
-  const loads = deposits.map(({ kind, level }) => ({ kind, loadGm2: loadOfLevel(level, a) }));
+function seenOn({ deposits, spots }: ZoneSoil, a: Assumptions): SoilState {
+  const found = deposits.length > 0 ? deposits : [{ kind: 'dust', level: 0 } as const];
+  const loads = found.map(({ kind, level }) => ({ kind, loadGm2: loadOfLevel(level, a) }));
   return {
     loads,
     totalGm2: totalLoad(loads),
-    spots: marked?.spots ?? {},
-    seen: marked !== undefined,
+    spots,
+    basis: 'seen',
+    spread: a.spreadSeen,
     lumps: deposits.some(isLump),
+  };
+}
+
+/** What a job says about soil. */
+type Known = Pick<Job, 'soil' | 'since' | 'vehicle'>;
+
+/**
+ * What lies on a zone. What is seen overrides the forecast, zone by zone; a zone marked with no
+ * deposit is clean, which is the load of level 0 as dust.
+ */
+export function soilOn(zone: Zone, { soil, since, vehicle }: Known, a: Assumptions): SoilState {
+  const marked = soil[zone.id];
+  if (marked) return seenOn(marked, a);
+  const loads = forecastOn(zone, vehicle.body, since, a);
+  const totalGm2 = totalLoad(loads);
+  return {
+    loads,
+    totalGm2,
+    spots: {},
+    basis: since.length > 0 ? 'forecast' : 'unknown',
+    spread: a.spreadForecast,
+    lumps: totalGm2 >= loadOfLevel(CAKED, a),
   };
 }

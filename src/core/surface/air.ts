@@ -43,20 +43,28 @@ export interface Air {
   readonly absorptivity: number;
 }
 
-/** Evaporation from a film, kg/m²s; never below 0: dew is left out. */
-export const evaporation = (panelC: number, { airC, humidity, windMs }: Air): number =>
-  Math.max(
-    0,
-    (heatTransfer(windMs) / LEWIS_ANALOGY) * (vapourDensity(panelC, 1) - vapourDensity(airC, humidity)),
-  );
-
 const fourth = (c: number): number => {
   const square = (c + KELVIN) * (c + KELVIN);
   return square * square;
 };
 
-/** Heat that a dry panel gains, W/m²; falls with its own temperature. */
-export const heatGain = (panelC: number, air: Air): number =>
-  air.absorptivity * air.sunWm2 +
-  heatTransfer(air.windMs) * (air.airC - panelC) +
-  EMISSIVITY * STEFAN_BOLTZMANN * (fourth(air.skyC) - fourth(panelC));
+/** What an air does to panels in it; what does not depend on the panel is worked out once. */
+export interface Climate {
+  /** From a film, kg/m²s; never below 0: dew is left out. */
+  evaporation(panelC: number): number;
+  /** Of a dry panel, W/m²; falls with its own temperature. */
+  heatGain(panelC: number): number;
+}
+
+export function climateOf({ airC, humidity, windMs, skyC, sunWm2, absorptivity }: Air): Climate {
+  const heat = heatTransfer(windMs);
+  const mass = heat / LEWIS_ANALOGY;
+  const airDensity = vapourDensity(airC, humidity);
+  const sky = fourth(skyC);
+  const sun = absorptivity * sunWm2;
+  return {
+    evaporation: (panelC) => Math.max(0, mass * (vapourDensity(panelC, 1) - airDensity)),
+    heatGain: (panelC) =>
+      sun + heat * (airC - panelC) + EMISSIVITY * STEFAN_BOLTZMANN * (sky - fourth(panelC)),
+  };
+}

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import fixture from '../testing/fixtures/physics.json';
 import { saturationPa } from './air';
-import { type Wetting, freezeTimeS, leastLiquidC, openTimeS, startC, steadyPanelC } from './drying';
+import { type Wetting, coldestPanelC, freezeTimeS, leastLiquidC, openTimeS, startC, steadyPanelC } from './drying';
 import { type Skin, airOn, skinCapacity } from './panel';
 import { defaultAssumptions as a } from '../assumptions';
 import type { Colour } from '../model';
@@ -108,5 +108,16 @@ describe('cold', () => {
     const flood = wettingOf(fixture.freezing[1]!.input);
     expect(freezeTimeS({ ...flood, appliedUm: 500 }, a.slushC)!).toBeLessThan(freezeTimeS(flood, a.slushC)!);
     expect(freezeTimeS(wettingOf(fixture.drying[0]!.input), a.slushC)).toBeNull();
+  });
+
+  it('just stays above slush on the coldest panel that is named, and with the coolest liquid', () => {
+    fc.assert(
+      fc.property(anyWetting, fc.double({ min: 0, max: 3, noNaN: true }), (wetting, limit) => {
+        const coldest = coldestPanelC(wetting, limit);
+        expect(startC({ ...wetting, panelReadingC: coldest })).toBeCloseTo(limit, 6);
+        const frozen = { ...wetting, panelReadingC: -8 };
+        expect(startC({ ...frozen, liquidC: leastLiquidC(frozen, limit) })).toBeCloseTo(limit, 6);
+      }),
+    );
   });
 });

@@ -1,4 +1,4 @@
-import { type Air, LATENT, evaporation, heatGain } from './air';
+import { type Air, type Climate, LATENT, climateOf } from './air';
 
 /** Heat capacity of water, J/gK; a film of 1 µm is 1 g/m². */
 const WATER = 4.186;
@@ -6,8 +6,8 @@ const WATER = 4.186;
 const HORIZON_S = 3600;
 /** What one step may change: halving these moves the time by less than 1 % (tested). */
 const FILM_STEP_UM = 6;
-const DEGREE_STEP = 1;
-const LONGEST_STEP_S = 40;
+const DEGREE_STEP = .5;
+const LONGEST_STEP_S = 20;
 /** Film below which a panel is dry, µm. */
 const DRY_UM = 1e-3;
 
@@ -28,10 +28,11 @@ export interface Wetting {
  * falls with temperature.
  */
 export function steadyPanelC(air: Air): number {
+  const { heatGain } = climateOf(air);
   let [low, high] = [-90, 200];
-  for (let i = 0; i < 60; i++) {
+  for (let i = 0; i < 45; i++) {
     const middle = (low + high) / 2;
-    if (heatGain(middle, air) > 0) low = middle;
+    if (heatGain(middle) > 0) low = middle;
     else high = middle;
   }
   return (low + high) / 2;
@@ -44,58 +45,55 @@ export function startC({ heatCapacity, appliedUm, liquidC, panelReadingC, air }:
   return (heatCapacity * panelC + water * liquidC) / (heatCapacity + water);
 }
 
-interface Film {
-  readonly um: number;
-  readonly panelC: number;
+/**
+ * Where in its last step, as a share of it, a value reaches nothing: on the parabola through both
+ * of its ends that starts with the slope it had there.
+ * @param slope change over the whole step, had it gone on as it began
+ */
+function endWithin(before: number, after: number, slope: number): number {
+  const bend = after - before - slope;
+  const root = Math.sqrt(Math.max(0, slope * slope - 4 * bend * before));
+  return (2 * before) / (root - slope);
 }
 
-interface Rates {
-  /** µm/s, negative. */
-  readonly um: number;
-  /** K/s. */
-  readonly panelC: number;
-}
-
-/** (C + 4.186·h)·dT/dt = gain − L·E, dh/dt = −1000·E. */
-function ratesOf({ um, panelC }: Film, { air, heatCapacity }: Wetting): Rates {
-  const evaporates = evaporation(panelC, air);
-  return {
-    um: -1000 * evaporates,
-    panelC: (heatGain(panelC, air) - LATENT * evaporates) / (heatCapacity + WATER * Math.max(0, um)),
-  };
-}
-
-const moved = ({ um, panelC }: Film, rates: Rates, s: number): Film => ({
-  // Below zero on the last step, so that the end can be found within it.
-  um: um + rates.um * s,
-  panelC: panelC + rates.panelC * s,
-});
-
-const stepFor = (rates: Rates, fineness: number): number =>
+const stepFor = (umPerS: number, degreesPerS: number, fineness: number): number =>
   Math.min(
     LONGEST_STEP_S,
-    FILM_STEP_UM / Math.max(1e-9, -rates.um),
-    DEGREE_STEP / Math.max(1e-9, Math.abs(rates.panelC)),
+    FILM_STEP_UM / Math.max(1e-9, -umPerS),
+    DEGREE_STEP / Math.max(1e-9, Math.abs(degreesPerS)),
   ) / fineness;
 
+/** What is followed until it has fallen to nothing. */
+type Falling = 'film' | 'warmth';
+
 /**
- * Follows a film by the midpoint rule until `ends` holds.
- * @returns seconds, to a fraction of the last step by `ends` as a falling signed measure; null when
- * it does not happen within the hour
+ * Follows a film by the midpoint rule: (C + 4.186·h)·dT/dt = gain − L·E, dh/dt = −1000·E. Plain
+ * numbers in the loop: it runs for every film on every panel of a plan.
+ * @returns seconds until the film is dry or the panel at freezing, to a fraction of the last step;
+ * null when it does not happen within the hour
  */
-function follow(wetting: Wetting, ends: (film: Film) => number, fineness: number): number | null {
-  let film: Film = { um: Math.min(wetting.appliedUm, wetting.holdUpUm), panelC: startC(wetting) };
+function follow(wetting: Wetting, falling: Falling, fineness: number): number | null {
+  const { heatCapacity, appliedUm, holdUpUm } = wetting;
+  const { evaporation, heatGain }: Climate = climateOf(wetting.air);
+  let um = Math.min(appliedUm, holdUpUm);
+  let panelC = startC(wetting);
   let time = 0;
+  let before = falling === 'film' ? um - DRY_UM : panelC;
   while (time < HORIZON_S) {
-    const before = ends(film);
     if (before <= 0) return time;
-    const rates = ratesOf(film, wetting);
-    const step = stepFor(rates, fineness);
-    const next = moved(film, ratesOf(moved(film, rates, step / 2), wetting), step);
-    const after = ends(next);
-    if (after <= 0) return time + (step * before) / (before - after);
-    film = next;
+    const leaves = evaporation(panelC);
+    const warms = (heatGain(panelC) - LATENT * leaves) / (heatCapacity + WATER * um);
+    const step = stepFor(-1000 * leaves, warms, fineness);
+    // Below zero on the last step, so that the end can be found within it.
+    const [midUm, midC] = [um - 500 * leaves * step, panelC + (warms * step) / 2];
+    const midLeaves = evaporation(midC);
+    um -= 1000 * midLeaves * step;
+    panelC += ((heatGain(midC) - LATENT * midLeaves) / (heatCapacity + WATER * Math.max(0, midUm))) * step;
+    const after = falling === 'film' ? um - DRY_UM : panelC;
+    if (after <= 0) return time + step * endWithin(before, after, (falling === 'film' ? -1000 * leaves : warms) * step);
+    before = after;
     time += step;
+    um = Math.max(0, um);
   }
   return null;
 }
@@ -106,7 +104,7 @@ function follow(wetting: Wetting, ends: (film: Film) => number, fineness: number
  * @param fineness 2 takes steps half as long, to see that it makes no odds
  */
 export const openTimeS = (wetting: Wetting, fineness = 1): number | null =>
-  follow(wetting, ({ um }) => um - DRY_UM, fineness);
+  follow(wetting, 'film', fineness);
 
 /**
  * Seconds of work before the film that is held freezes; 0 when it slushes at once, null when it
@@ -116,7 +114,7 @@ export const openTimeS = (wetting: Wetting, fineness = 1): number | null =>
 export function freezeTimeS(wetting: Wetting, slushC: number): number | null {
   if (startC(wetting) <= slushC) return 0;
   const dries = openTimeS(wetting);
-  const freezes = follow(wetting, ({ panelC }) => panelC, 1);
+  const freezes = follow(wetting, 'warmth', 1);
   return freezes !== null && (dries === null || freezes < dries) ? freezes : null;
 }
 
@@ -125,3 +123,7 @@ export const leastLiquidC = (wetting: Wetting, atLeastC: number): number => {
   const panelC = wetting.panelReadingC ?? steadyPanelC(wetting.air);
   return atLeastC + (wetting.heatCapacity * (atLeastC - panelC)) / (WATER * wetting.appliedUm);
 };
+
+/** Coldest panel on which the liquid still starts at or above `atLeastC`, °C. */
+export const coldestPanelC = ({ heatCapacity, appliedUm, liquidC }: Omit<Wetting, 'air'>, atLeastC: number): number =>
+  atLeastC - (WATER * appliedUm * (liquidC - atLeastC)) / heatCapacity;

@@ -16,8 +16,8 @@ export const holdUp = (tilt: Degrees, a: Assumptions): Micrometres =>
  * What runs off: all above the hold-up, less the drips that a towel catches at the lower edge.
  */
 export const runoffOf = (
-  applied: Micrometres,
-  held: Micrometres,
+  applied: number,
+  held: number,
   area: SquareMetres,
   a: Assumptions,
 ): Millilitres => {

@@ -1,15 +1,10 @@
 import type { Assumptions } from '../assumptions';
 import type { Air } from './air';
-import type { Colour, Site, Zone } from '../model';
+import type { Colour, Job, Zone } from '../model';
+import { type SunPosition, sunAt, sunOnPanel } from '../sun';
 import { holdUp } from './hold-up';
-import { type Wetting, freezeTimeS, openTimeS, startC, steadyPanelC } from './drying';
+import { type Wetting, coldestPanelC, freezeTimeS, leastLiquidC, openTimeS, startC, steadyPanelC } from './drying';
 import { airOn, skinCapacity, skinOf } from './panel';
-
-/** Sun on a panel between a level and a vertical one, by the cosine of its tilt. */
-function sunOn({ tiltDeg }: Zone, { sunWm2 }: Site, a: Assumptions): number {
-  const level = Math.max(0, Math.cos((tiltDeg * Math.PI) / 180));
-  return sunWm2 * (a.sunOnVertical + (1 - a.sunOnVertical) * level);
-}
 
 /** Surfaces that do not have the paint's colour: dark rubber and plastic, clear glass, bright wheels. */
 function colourOf({ surface }: Zone, paint: Colour): Colour {
@@ -40,9 +35,12 @@ export class Panel {
   constructor(
     private readonly air: Air,
     private readonly heatCapacity: number,
-    private readonly holdUpUm: number,
+    /** Thickest film that stays. */
+    readonly holdUpUm: number,
     private readonly slushC: number,
     reading: number | null,
+    /** Sun that falls on it, W/m². */
+    readonly sunWm2: number,
     /** Of the dry panel. */
     readonly panelC = reading ?? steadyPanelC(air),
   ) {}
@@ -50,6 +48,16 @@ export class Panel {
   /** The moment that the liquid has landed, on the dry panel or on one of another temperature. */
   landedC(appliedUm: number, liquidC: number, panelC = this.panelC): number {
     return startC({ ...this.wetting(appliedUm, liquidC), panelReadingC: panelC });
+  }
+
+  /** Temperature that the liquid must have for the panel not to fall below one, °C. */
+  leastLiquidC(appliedUm: number, atLeastC: number): number {
+    return leastLiquidC(this.wetting(appliedUm, 0), atLeastC);
+  }
+
+  /** How cold it might be for the liquid not to fall below a temperature, °C. */
+  coldestC(appliedUm: number, liquidC: number, atLeastC: number): number {
+    return coldestPanelC(this.wetting(appliedUm, liquidC), atLeastC);
   }
 
   /** Seconds until a film dries by itself; null when it stays wet for an hour. */
@@ -82,24 +90,37 @@ function known(answers: Map<number, number | null>, key: number, fresh: () => nu
   return value;
 }
 
-/** The panels of a car on a site; zones of one surface and tilt share theirs. */
-export function panelsOf(zones: readonly Zone[], site: Site, paint: Colour, a: Assumptions): ReadonlyMap<Zone, Panel> {
+/** What decides the state of every panel of a car. */
+type Parked = Pick<Job, 'site' | 'vehicle' | 'date' | 'hour' | 'readings'>;
+
+/** Sun of less than this apart is the same sun, W/m². */
+const SAME_SUN = 5;
+
+/** The panels of a parked car; zones of one surface and tilt in the same sun share theirs. */
+export function panelsOf(zones: readonly Zone[], job: Parked, a: Assumptions): ReadonlyMap<Zone, Panel> {
+  const sun = sunAt(job.site, job.date, job.hour);
   const shared = new Map<string, Panel>();
   return new Map(
     zones.map((zone) => {
-      const key = `${zone.surface}/${zone.tiltDeg}`;
-      const panel = shared.get(key) ?? panelFor(zone, site, paint, a);
+      const sunWm2 = Math.round(sunOn(zone, job, sun, a) / SAME_SUN) * SAME_SUN;
+      const reading = job.readings[zone.id] ?? job.site.panelC;
+      const key = `${zone.surface}/${zone.tiltDeg}/${sunWm2}/${reading}`;
+      const panel = shared.get(key) ?? panelFor(zone, job, sunWm2, reading, a);
       shared.set(key, panel);
       return [zone, panel];
     }),
   );
 }
 
-const panelFor = (zone: Zone, site: Site, paint: Colour, a: Assumptions): Panel =>
+const sunOn = ({ tiltDeg, facingDeg }: Zone, { site }: Parked, sun: SunPosition, a: Assumptions): number =>
+  sunOnPanel({ tiltDeg, azimuthDeg: site.headingDeg + facingDeg }, site.sunWm2, sun, site.shade, a);
+
+const panelFor = (zone: Zone, { site, vehicle }: Parked, sunWm2: number, reading: number | null, a: Assumptions): Panel =>
   new Panel(
-    airOn({ ...site, shaded: site.shade, sunWm2: sunOn(zone, site, a), colour: colourOf(zone, paint) }, a),
+    airOn({ ...site, shaded: site.shade, sunWm2, colour: colourOf(zone, vehicle.colour) }, a),
     skinCapacity(skinOf(zone.surface), a),
     holdUp(zone.tiltDeg, a),
     a.slushC,
-    site.panelC,
+    reading,
+    sunWm2,
   );

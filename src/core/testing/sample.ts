@@ -1,5 +1,6 @@
-import type { Body, Finish, Job, Site, SoilKind, SoilLevel, SoilMap, Vehicle } from '../model';
-import { zoneIds } from '../model';
+import type { Body, Finish, Gear, GearKind, Job, MixPurpose, Site, SoilKind, SoilLevel, SoilMap, Vehicle } from '../model';
+import { somewhere, zoneIds } from '../model';
+import { defaultChoices } from '../edit';
 import { celsius, metres, minorUnits, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
 
@@ -32,6 +33,7 @@ export const sampleSite: Site = {
   sunWm2: 0,
   panelC: null,
   liquidC: celsius(18),
+  ...somewhere,
 };
 
 const towel = (role: Job['towels'][number]['role'], clean: number, big = false) => ({
@@ -41,6 +43,8 @@ const towel = (role: Job['towels'][number]['role'], clean: number, big = false) 
   widthM: metres(big ? 0.6 : 0.4),
   heightM: metres(big ? 0.9 : 0.4),
   gsm: big ? 900 : 400,
+  pile: big ? 'plush' : 'short',
+  sides: 8,
   clean,
   origin: 'own' as const,
 });
@@ -70,15 +74,29 @@ const product = (id: string, uses: Job['products'][number]['uses']): Job['produc
   notOnSurfaces: [],
   notOnFinishes: [],
   filmFactor: 1,
+  leavesLayer: false,
+  notWith: [],
   origin: 'label',
 });
 
-const use = (purpose: 'waterless' | 'presoak' | 'wash' | 'glass', label: string) => ({
+const use = (purpose: MixPurpose, label: string) => ({
   purpose,
   dilution: { label, reading: 'water' as const },
   weakest: null,
   strongest: null,
   origin: 'label' as const,
+});
+
+/** A piece of powered kit on mains, but for the cordless wand. */
+export const sampleGear = (kind: GearKind, rest: Partial<Gear> = {}): Gear => ({
+  id: `g-${kind}`,
+  name: kind,
+  kind,
+  flowLMin: kind === 'heater' ? 0 : kind === 'mains-wand' ? 7 : 3,
+  batteryMin: kind === 'cordless-wand' ? 20 : null,
+  noiseDb: 70,
+  origin: 'own',
+  ...rest,
 });
 
 /** The same soil on every zone. */
@@ -90,6 +108,7 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
   name: 'Test job',
   client: '',
   date: '2031-05-05',
+  hour: 10,
   note: '',
   currency: 'EUR',
   vehicle: sampleVehicle(),
@@ -98,6 +117,7 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
     product('rinseless', [use('wash', '256'), use('presoak', '50')]),
     product('waterless', [use('waterless', '4')]),
     product('glass', [use('glass', '9')]),
+    product('solvent', [use('solvent', '0')]),
   ],
   vessels: [
     vessel('spray-a', 'spray-bottle', 750, 20),
@@ -116,17 +136,14 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
     towel('wheels', 10),
   ],
   device: { kind: 'cup', stepMl: ml(1), capacityMl: ml(60) },
+  gear: [sampleGear('heater')],
   soil: soilAll('dust', 1),
-  choices: {
-    school: 'balanced',
-    method: 'auto',
-    wheels: 'auto',
-    glass: 'first',
-    bucket: 'one-guarded',
-    soakedTowel: 'demote',
-    soakedSides: 4,
-    fixed: {},
-    assumptions: {},
-  },
+  since: [],
+  readings: {},
+  marks: [],
+  weather: null,
+  consent: null,
+  wishes: {},
+  choices: defaultChoices,
   ...rest,
 });

@@ -1,8 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import { type CleanlinessClass, type TowelBatch, type TowelRole, towelRoles } from '../model';
-
-/** Folded in four, a towel shows eight sides, each a quarter of its area. */
-export const SIDES = 8;
+import { type CleanlinessClass, type Pile, type TowelBatch, type TowelRole, towelRoles } from '../model';
 
 /** What one side of a towel can take. */
 export interface SideCapacity {
@@ -14,27 +11,31 @@ export interface SideCapacity {
 }
 
 /** Liquid limit as a share of saturation, by what a side does. */
-function usableShare(use: SideUse, a: Assumptions): number {
+function usableShare(use: SideUse, pile: Pile, a: Assumptions): number {
   switch (use) {
     case 'wash':
       return 1;
     case 'finish':
       return a.finishShare;
     case 'drying':
-      return a.dryingShare;
+      return pile === 'short' ? a.finishShare : a.dryingShare;
   }
 }
 
 /** What a side does to a panel. */
 export type SideUse = 'wash' | 'finish' | 'drying';
 
-/** A quarter fold shares its fibre between its two faces, so a side owns an eighth of the towel. */
+/** Sides that are worked with: a wetted towel is perhaps not wetted again for the second half of them. */
+export const sidesUsed = ({ sides }: TowelBatch, soaked: boolean, { soakedSides }: { readonly soakedSides: number }): number =>
+  soaked ? Math.min(soakedSides, sides) : sides;
+
+/** A fold shares its fibre between its two faces, so of eight sides each owns an eighth of it. */
 export function sideCapacity(batch: TowelBatch, use: SideUse, a: Assumptions): SideCapacity {
   const area = batch.widthM * batch.heightM;
-  const saturationMl = (a.towelAbsorbs * batch.gsm * area) / SIDES;
+  const saturationMl = (a.towelAbsorbs * batch.gsm * area) / batch.sides;
   return {
-    dirtG: (a.sideDirt * area) / 4,
-    liquidMl: saturationMl * usableShare(use, a),
+    dirtG: (a.sideDirt * 2 * area) / batch.sides,
+    liquidMl: saturationMl * usableShare(use, batch.pile, a),
     saturationMl,
   };
 }

@@ -1,6 +1,6 @@
-export { SIDES, rolesAtHand, sideCapacity, sideReach } from './capacity';
+export { rolesAtHand, sidesUsed, sideCapacity, sideReach } from './capacity';
 export type { RolesAtHand, SideCapacity, SideUse } from './capacity';
 export { sidesFor, towelNeeds } from './need';
 export type { TowelNeed, TowelUse, WipedZone } from './need';
-export { towelLedger } from './ledger';
+export { towelLedger, towelsTaken } from './ledger';
 export type { LedgerRules, SideEntry, UsedSide, UsedTowel, Wiping } from './ledger';

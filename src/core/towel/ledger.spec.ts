@@ -13,6 +13,8 @@ const batch = (role: TowelBatch['role'], clean: number): TowelBatch => ({
   widthM: metres(0.4),
   heightM: metres(0.4),
   gsm: 400,
+  pile: 'plush',
+  sides: 8,
   clean,
   origin: 'own',
 });
@@ -121,6 +123,26 @@ describe('towel ledger', () => {
     expect(used('demote')).toHaveLength(1);
     expect(used('demote')[0]!.demoted).toBe(true);
     expect(used('retire')).toHaveLength(2);
+  });
+
+  it('keeps wetted towels and dry ones apart', () => {
+    const wet: TowelNeed = { ...paint(0.1, 1), soaked: true };
+    const towels = towelLedger(
+      [[{ zoneId: 'roof', needs: [paint(0.1, 1)] }, { zoneId: 'bonnet', needs: [wet] }]],
+      batches,
+      { soakedSides: 8, soakedTowel: 'retire' },
+      a,
+    );
+    expect(towels.map(({ sides }) => sides.flatMap(({ entries }) => entries.map(({ zoneId }) => zoneId)))).toEqual([['roof'], ['bonnet']]);
+  });
+
+  it('spreads zones over sides where one after the other would open a towel more', () => {
+    // Side after side, each would be full of dirt or of liquid, never of both.
+    const dirty = (i: number): TowelNeed => ({ ...paint(0, 0), reachShare: 0, dirtG: i % 2 ? 0 : 2.4, liquidMl: i % 2 ? 0.99 * 8 * 28 / 4 : 0 });
+    const list = zoneIds.slice(0, 8).map((zoneId, i): Wiping => ({ zoneId, needs: [dirty(i)] }));
+    const towels = towelLedger([list], batches, { soakedSides: 8, soakedTowel: 'retire' }, a);
+    expect(towels).toHaveLength(1);
+    for (const zone of list) expect(shares(towels, zone.zoneId)).toBeCloseTo(1, 6);
   });
 
   it('gives each worker a pile of their own from one stock', () => {

@@ -1,7 +1,9 @@
 import type { Assumptions } from '../assumptions';
-import type { CleanlinessClass, SoakedTowelSchool, TowelBatch, TowelRole, ZoneId } from '../model';
-import { SIDES, type SideUse, sideCapacity } from './capacity';
+import type { CleanlinessClass, Fold, SoakedTowelSchool, TowelBatch, TowelRole, ZoneId } from '../model';
+import { type SideUse, sidesUsed } from './capacity';
+import { type Kind, type Party, fewestTowels, oneByOne } from './fewest';
 import type { TowelNeed } from './need';
+import { type Side, inTurn, laidOut } from './sides';
 
 /** A part of a zone on one side. */
 export interface SideEntry {
@@ -30,6 +32,8 @@ export interface UsedTowel {
   readonly batchId: string;
   readonly batchName: string;
   readonly role: TowelRole;
+  /** Sides that it shows as it is folded. */
+  readonly fold: Fold;
   /** Not in the pile: has to be found before the job can be done like this. */
   readonly missing: boolean;
   /** A finishing towel that went on as a wash towel when it was damp. */
@@ -48,196 +52,134 @@ export interface LedgerRules {
   readonly soakedTowel: SoakedTowelSchool;
 }
 
-interface Side {
-  use: SideUse;
-  cleanliness: CleanlinessClass;
-  entries: SideEntry[];
-  dirtShare: number;
-  liquidShare: number;
-  reachShare: number;
-  reused: boolean;
+/** A need with its zone and its place in the worker's whole way. */
+interface Placed {
+  readonly need: TowelNeed;
+  readonly zoneId: ZoneId;
+  readonly at: number;
 }
 
+/** A towel in use: its sides, each with the row that they speak of. */
 interface Towel {
-  number: number;
-  worker: number;
-  batch: TowelBatch;
-  missing: boolean;
+  readonly batch: TowelBatch;
+  readonly missing: boolean;
+  readonly laid: { readonly row: readonly Placed[]; readonly sides: readonly Side[] }[];
   demoted: boolean;
-  touched: CleanlinessClass;
-  sides: Side[];
-  usable: number;
 }
 
-/** Shares of a side that a whole need would fill. */
-interface Filling {
-  readonly dirt: number;
-  readonly liquid: number;
-  readonly reach: number;
-}
-
-/** Less of a zone than this is not worth turning to a part-used side for. */
-const LEAST_SHARE = 0.02;
-/** From this class down a soiled side may serve again. */
-const SOILED_FROM = 4;
 /** A damp finishing towel goes down to the lower body, shuts and wheels. */
 const DEMOTED_FROM = 2;
+/** So full is a side that finishes nothing any more. */
+const DAMP = 0.9;
 
-const filling = (need: TowelNeed, batch: TowelBatch, a: Assumptions): Filling => {
-  const side = sideCapacity(batch, need.use, a);
-  return {
-    dirt: need.dirtG / side.dirtG,
-    liquid: need.soaked ? 0 : need.liquidMl / side.liquidMl,
-    reach: need.reachShare,
-  };
-};
+/** Needs that the same towels can serve: of one role, and either wetted beforehand or not. */
+function rowsOf(wipings: readonly Wiping[]): readonly (readonly Placed[])[] {
+  const rows = new Map<string, Placed[]>();
+  wipings.forEach(({ zoneId, needs }, at) => {
+    for (const need of needs) {
+      const key = `${need.role}/${need.soaked}`;
+      const row = rows.get(key);
+      if (row) row.push({ need, zoneId, at });
+      else rows.set(key, [{ need, zoneId, at }]);
+    }
+  });
+  // What finishes goes first: towels that it leaves damp may wash further down.
+  return [...rows.values()].sort((p, q) => Number(q[0]!.need.use !== 'wash') - Number(p[0]!.need.use !== 'wash'));
+}
 
-/** How much of the need still fits on a side, as a share of the whole need. */
-const fits = (side: Side, fill: Filling): number =>
-  Math.min(
-    fill.dirt > 0 ? (1 - side.dirtShare) / fill.dirt : Infinity,
-    fill.liquid > 0 ? (1 - side.liquidShare) / fill.liquid : Infinity,
-    fill.reach > 0 ? (1 - side.reachShare) / fill.reach : Infinity,
-  );
+const lastAt = ({ laid }: Towel): number =>
+  Math.max(...laid.flatMap(({ row, sides }) => sides.flatMap(({ portions }) => portions.map(({ need }) => row[need]!.at))));
 
-/** One worker's pile: opens towels as they are needed, never more of a batch than are clean. */
+const lowest = ({ laid }: Towel): CleanlinessClass =>
+  Math.max(...laid.flatMap(({ sides }) => sides.map(({ cleanliness }) => cleanliness))) as CleanlinessClass;
+
+const isDamp = ({ batch, laid, demoted }: Towel): boolean =>
+  batch.role === 'finish' && !demoted && laid[0]!.sides.length >= batch.sides && laid[0]!.sides.every(({ liquidShare }) => liquidShare > DAMP);
+
+/** One worker's pile: opens as few towels as the way can be done with. */
 class Pile {
   readonly towels: Towel[] = [];
 
   constructor(
-    private readonly worker: number,
     private readonly stock: Map<TowelBatch, number>,
     private readonly rules: LedgerRules,
     private readonly a: Assumptions,
   ) {}
 
-  wipe({ zoneId, needs }: Wiping): void {
-    for (const need of needs) this.serve(zoneId, need);
-  }
-
-  private serve(zoneId: ZoneId, need: TowelNeed): void {
-    let left = 1;
-    while (left > 1e-9) {
-      const [towel, side] = this.sideFor(need, left);
-      const fill = filling(need, towel.batch, this.a);
-      const share = Math.min(left, fits(side, fill));
-      side.dirtShare += fill.dirt * share;
-      side.liquidShare += fill.liquid * share;
-      side.reachShare += fill.reach * share;
-      side.cleanliness = need.cleanliness;
-      towel.touched = Math.max(towel.touched, need.cleanliness) as CleanlinessClass;
-      side.entries.push({
-        zoneId,
-        share,
-        dirtG: need.dirtG * share,
-        liquidMl: need.liquidMl * share,
-      });
-      left -= share;
+  serve(placed: readonly Placed[]): void {
+    const row = placed.map(({ need }) => need);
+    const damp = this.dampFor(placed);
+    const down = damp.map((towel) => this.downward(towel, placed));
+    for (const party of fewestTowels(row, this.toOpen(row[0]!), down, this.a)) {
+      const again = damp[down.indexOf(party.kind)];
+      if (again) this.goOn(again, party, placed);
+      else this.open(party, placed);
     }
   }
 
-  /** Part-used side, fresh side of an open towel, soiled side for wheels, demoted towel, new towel. */
-  private sideFor(need: TowelNeed, left: number): [Towel, Side] {
-    const open = this.towels
-      .filter((t) => t.batch.role === need.role && !t.demoted && t.touched <= need.cleanliness)
-      .sort((p, q) => q.touched - p.touched);
-    return (
-      this.partUsed(open, need, left) ??
-      this.freshSide(open, need) ??
-      this.soiledSide(open, need) ??
-      this.demotedSide(need, left) ??
-      this.freshSide([this.openTowel(need)], need)!
-    );
+  /** Finishing towels that are wet through before these needs are over, the first to be so first. */
+  private dampFor(placed: readonly Placed[]): readonly Towel[] {
+    const washes = placed.some(({ need }) => need.use === 'wash' && need.cleanliness >= DEMOTED_FROM);
+    if (this.rules.soakedTowel !== 'demote' || !washes) return [];
+    return this.towels.filter(isDamp).sort((p, q) => lastAt(p) - lastAt(q));
   }
 
-  private partUsed(open: readonly Towel[], need: TowelNeed, left: number): [Towel, Side] | undefined {
-    for (const towel of open) {
-      const fill = filling(need, towel.batch, this.a);
-      const side = towel.sides.find(
-        (s) =>
-          s.use === need.use &&
-          s.cleanliness <= need.cleanliness &&
-          fits(s, fill) >= Math.min(left, LEAST_SHARE),
-      );
-      if (side) return [towel, side];
-    }
-    return undefined;
-  }
-
-  private freshSide(open: readonly Towel[], need: TowelNeed): [Towel, Side] | undefined {
-    const towel = open.find((t) => t.sides.length < t.usable);
-    return towel && [towel, this.turn(towel, need)];
-  }
-
-  private turn(towel: Towel, need: TowelNeed, liquidShare = 0): Side {
-    const side: Side = {
-      use: need.use,
-      cleanliness: need.cleanliness,
-      entries: [],
-      dirtShare: 0,
-      liquidShare,
-      reachShare: 0,
-      reused: false,
+  private downward(towel: Towel, placed: readonly Placed[]): Kind {
+    const done = lastAt(towel);
+    const from = placed.findIndex(({ at }) => at > done);
+    return {
+      batch: towel.batch,
+      most: 1,
+      sides: towel.batch.sides,
+      wetShare: this.a.finishShare,
+      from: from < 0 ? placed.length : from,
+      leastClass: Math.max(DEMOTED_FROM, lowest(towel)) as CleanlinessClass,
+      opened: false,
     };
-    towel.sides.push(side);
-    return side;
   }
 
-  private soiledSide(open: readonly Towel[], need: TowelNeed): [Towel, Side] | undefined {
-    if (need.cleanliness < SOILED_FROM) return undefined;
-    for (const towel of open) {
-      const side = towel.sides.find((s) => !s.reused && s.cleanliness < SOILED_FROM && s.liquidShare < 0.9);
-      if (!side) continue;
-      Object.assign(side, { reused: true, dirtShare: 0, reachShare: 0 });
-      return [towel, side];
-    }
-    return undefined;
-  }
-
-  /** Damp finishing sides are clean but full of liquid up to their own limit. */
-  private demotedSide(need: TowelNeed, left: number): [Towel, Side] | undefined {
-    const may =
-      this.rules.soakedTowel === 'demote' &&
-      need.use === 'wash' &&
-      need.cleanliness >= DEMOTED_FROM;
-    if (!may) return undefined;
-    const down = this.towels.filter((t) => t.demoted && t.touched <= need.cleanliness);
-    const again = this.partUsed(down, need, left) ?? this.freshSide(down, need);
-    if (again) return again;
-    const damp = this.towels.find(
-      (t) =>
-        t.batch.role === 'finish' &&
-        !t.demoted &&
-        t.touched <= need.cleanliness &&
-        t.sides.length === t.usable &&
-        t.sides.every((s) => s.liquidShare > 0.9),
-    );
-    if (!damp) return undefined;
-    damp.demoted = true;
-    damp.usable = 2 * SIDES;
-    return [damp, this.turn(damp, need, this.a.finishShare)];
-  }
-
-  private openTowel(need: TowelNeed): Towel {
-    const batches = [...this.stock.keys()].filter((b) => b.role === need.role);
-    const inStock = batches.find((b) => this.stock.get(b)! > 0);
-    const batch = inStock ?? batches[0] ?? this.unknownBatch(need.role);
-    if (inStock) this.stock.set(inStock, this.stock.get(inStock)! - 1);
-    const towel: Towel = {
-      number: this.towels.length + 1,
-      worker: this.worker,
+  /** Batches of the role as far as they are clean, and then what is not there. */
+  private toOpen({ role, soaked }: TowelNeed): readonly Kind[] {
+    const kind = (batch: TowelBatch, most: number): Kind => ({
       batch,
-      missing: !inStock,
-      demoted: false,
-      touched: 0,
-      sides: [],
-      usable: need.soaked ? this.rules.soakedSides : SIDES,
-    };
-    this.towels.push(towel);
-    return towel;
+      most,
+      sides: sidesUsed(batch, soaked, this.rules),
+      wetShare: 0,
+      from: 0,
+      leastClass: 0,
+      opened: true,
+    });
+    const batches = [...this.stock.keys()].filter((batch) => batch.role === role);
+    const clean = batches.filter((batch) => this.stock.get(batch)! > 0);
+    return [...clean.map((batch) => kind(batch, this.stock.get(batch)!)), kind(batches[0] ?? this.unknownBatch(role), Infinity)];
   }
 
-  /** No towel of the role at all: reckon with the first towel there is, and say it is missing. */
+  private open(party: Party, row: readonly Placed[]): void {
+    const missing = party.kind.most === Infinity;
+    if (!missing) this.stock.set(party.kind.batch, this.stock.get(party.kind.batch)! - party.count);
+    for (const sides of this.towelsOf(party, row))
+      if (sides.length > 0) this.towels.push({ batch: party.kind.batch, missing, laid: [{ row, sides }], demoted: false });
+  }
+
+  /** Sides of each towel: one towel after the other where that does, or else as they can be dealt. */
+  private towelsOf(party: Party, placed: readonly Placed[]): readonly (readonly Side[])[] {
+    const { kind, count, shares } = party;
+    const row = placed.map(({ need }) => need);
+    const most = count * kind.sides;
+    const sides = inTurn(row, shares, kind, most, this.a);
+    if (sides) return Array.from({ length: count }, (_, t) => sides.slice(t * kind.sides, (t + 1) * kind.sides));
+    return oneByOne(party, row, this.a).map((own) => laidOut(row, own, kind, kind.sides, this.a));
+  }
+
+  private goOn(towel: Towel, { kind, shares }: Party, placed: readonly Placed[]): void {
+    const sides = laidOut(placed.map(({ need }) => need), shares, kind, kind.sides, this.a);
+    if (sides.length === 0) return;
+    const { wetShare } = kind;
+    towel.laid.push({ row: placed, sides: sides.map((side) => ({ ...side, liquidShare: wetShare + (1 - wetShare) * side.liquidShare })) });
+    towel.demoted = true;
+  }
+
+  /** No towel of the role at all: reckon with the first towel there is. */
   private unknownBatch(role: TowelRole): TowelBatch {
     const any = [...this.stock.keys()][0];
     return {
@@ -246,6 +188,8 @@ class Pile {
       widthM: (any?.widthM ?? 0.4) as TowelBatch['widthM'],
       heightM: (any?.heightM ?? 0.4) as TowelBatch['heightM'],
       gsm: any?.gsm ?? 350,
+      pile: 'short',
+      sides: 8,
       clean: 0,
       origin: 'judged',
       role,
@@ -253,30 +197,51 @@ class Pile {
   }
 }
 
-const record = (towel: Towel): UsedTowel => ({
-  number: towel.number,
-  worker: towel.worker,
-  batchId: towel.batch.id,
-  batchName: towel.batch.name,
-  role: towel.batch.role,
-  missing: towel.missing,
-  demoted: towel.demoted,
-  sides: towel.sides.map((side, i) => ({
-    number: (i % SIDES) + 1,
-    use: side.use,
-    cleanliness: side.cleanliness,
-    entries: side.entries,
-    dirtShare: side.dirtShare,
-    liquidShare: side.liquidShare,
-    reachShare: side.reachShare,
-  })),
-});
+const entriesOf = (row: readonly Placed[], { portions }: Side): readonly SideEntry[] =>
+  portions.map(({ need, share }) => ({
+    zoneId: row[need]!.zoneId,
+    share,
+    dirtG: row[need]!.need.dirtG * share,
+    liquidMl: row[need]!.need.liquidMl * share,
+  }));
+
+const firstAt = ({ laid: [first] }: Towel): number =>
+  Math.min(...first!.sides.flatMap(({ portions }) => portions.map(({ need }) => first!.row[need]!.at)));
+
+function record({ batch, missing, laid, demoted }: Towel, number: number, worker: number): UsedTowel {
+  const sides = laid.flatMap(({ row, sides: own }) =>
+    own.map((side, i): UsedSide => {
+      const { use, cleanliness, dirtShare, liquidShare, reachShare } = side;
+      return { number: i + 1, use, cleanliness, entries: entriesOf(row, side), dirtShare, liquidShare, reachShare };
+    }),
+  );
+  return { number, worker, batchId: batch.id, batchName: batch.name, role: batch.role, fold: batch.sides, missing, demoted, sides };
+}
+
+/** How many towels of each role such ways take at the fewest, apart from what is in the pile. */
+export function towelsTaken(
+  workers: readonly (readonly Wiping[])[],
+  batches: readonly TowelBatch[],
+  rules: Pick<LedgerRules, 'soakedSides'>,
+  a: Assumptions,
+): ReadonlyMap<TowelRole, number> {
+  const taken = new Map<TowelRole, number>();
+  for (const placed of workers.flatMap(rowsOf)) {
+    const { role, soaked } = placed[0]!.need;
+    const batch = batches.find((one) => one.role === role);
+    if (!batch) continue;
+    const kind: Kind = { batch, most: Infinity, sides: sidesUsed(batch, soaked, rules), wetShare: 0, from: 0, leastClass: 0, opened: true };
+    const parties = fewestTowels(placed.map(({ need }) => need), [kind], [], a);
+    taken.set(role, (taken.get(role) ?? 0) + parties.reduce((sum, { count }) => sum + count, 0));
+  }
+  return taken;
+}
 
 /**
  * Towels side by side for each worker, in the order of work: a side goes on to the same class or
  * a dirtier one until its dirt, liquid or panel limit is reached; a towel never goes back to a
- * cleaner class. A sound greedy: it turns to a used side before a fresh one and to an open towel
- * before a new one. Towels beyond the stock are listed as missing.
+ * cleaner class; wetted towels and dry ones are not mixed. As few are opened as can be, and then as
+ * few damp finishing towels go down as save one. Towels beyond the stock are listed as missing.
  */
 export function towelLedger(
   workers: readonly (readonly Wiping[])[],
@@ -286,8 +251,11 @@ export function towelLedger(
 ): readonly UsedTowel[] {
   const stock = new Map(batches.map((batch) => [batch, batch.clean]));
   return workers.flatMap((wipings, worker) => {
-    const pile = new Pile(worker, stock, rules, a);
-    wipings.forEach((wiping) => pile.wipe(wiping));
-    return pile.towels.map(record);
+    const pile = new Pile(stock, rules, a);
+    rowsOf(wipings).forEach((row) => pile.serve(row));
+    return pile.towels
+      .map((towel) => ({ towel, at: firstAt(towel) }))
+      .sort((p, q) => p.at - q.at)
+      .map(({ towel }, i) => record(towel, i + 1, worker));
   });
 }

@@ -8,6 +8,8 @@ export interface CentreShape {
   readonly polygon: Polygon;
   /** Against the horizontal. */
   readonly tiltDeg: number;
+  /** Clockwise from the nose. */
+  readonly facingDeg: number;
   /** True area of the sloped panel over the area of its outline in this view. */
   readonly slopeFactor: number;
   readonly heightM: number;
@@ -21,6 +23,8 @@ const LEAST_LID = 0.05;
 const HALF_NOSE = 0.35;
 const HALF_COWL = 0.41;
 const HALF_TAIL = 0.38;
+
+const facing = { front: 0, rear: 180 } as const;
 
 /** A panel between two points of the profile, `half` its half widths at either point. */
 function between(
@@ -50,6 +54,7 @@ function between(
     view: steep ? endView : 'top',
     polygon: steep ? outline(from[1], to[1], true) : outline(from[0], to[0], false),
     tiltDeg,
+    facingDeg: facing[endView],
     slopeFactor: slant / (steep ? rise : run),
     heightM: (from[1] + to[1]) / 2,
   };
@@ -74,7 +79,7 @@ const upright = (
   view: 'front' | 'rear',
   polygon: Polygon,
   heightM: number,
-): CentreShape => ({ part, view, polygon, tiltDeg: 90, slopeFactor: 1, heightM });
+): CentreShape => ({ part, view, polygon, tiltDeg: 90, facingDeg: facing[view], slopeFactor: 1, heightM });
 
 /**
  * An end of the car: a lower band, an upper band, and an insert let into the upper edge of the

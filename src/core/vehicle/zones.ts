@@ -15,6 +15,7 @@ interface Shape {
   readonly polygons: readonly Polygon[];
   readonly slopeFactor: number;
   readonly tiltDeg: number;
+  readonly facingDeg: number;
   readonly heightM: number;
 }
 
@@ -24,6 +25,7 @@ const zoneFrom = (shape: Shape, traits: Traits, vehicle: Vehicle): Zone => ({
   polygons: shape.polygons,
   areaM2: m2(areaOf(shape.polygons) * shape.slopeFactor * traits.curvature),
   tiltDeg: degrees(shape.tiltDeg),
+  facingDeg: degrees(shape.facingDeg),
   heightM: metres(shape.heightM),
   surface: surfaceOf(traits, vehicle),
   cleanliness: traits.cleanliness,
@@ -52,6 +54,7 @@ export function zonesOf(vehicle: Vehicle): readonly Zone[] {
           polygons,
           slopeFactor: 1,
           tiltDeg: 90,
+          facingDeg: side === 'right' ? 90 : 270,
           heightM: centroidOf(polygons)[1],
         },
         flankTraits[part],

@@ -1,16 +1,12 @@
 import {
   assumptionKeys,
   assumptionTable,
-  bucketSystems,
-  glassSchools,
-  schools,
-  soakedTowelSchools,
   treatmentIds,
   vehicleMethods,
-  wheelSchools,
   zoneIds,
   type AssumptionKey,
 } from '@esmero/core';
+import { HabitsDocument } from './habits';
 import { Between, Many, OneOf, UniqueBy, check } from './rules';
 
 export class FixedDocument {
@@ -32,14 +28,8 @@ function inBounds(value: unknown, { name }: AssumptionDocument): boolean {
   return !entry || (typeof value === 'number' && value >= entry.min && value <= entry.max);
 }
 
-export class ChoicesDocument {
-  @OneOf(schools) school!: string;
+export class ChoicesDocument extends HabitsDocument {
   @OneOf(['auto', ...vehicleMethods]) method!: string;
-  @OneOf(wheelSchools) wheels!: string;
-  @OneOf(glassSchools) glass!: string;
-  @OneOf(bucketSystems) bucket!: string;
-  @OneOf(soakedTowelSchools) soakedTowel!: string;
-  @OneOf([4, 8]) soakedSides!: number;
   @UniqueBy('zone') @Many(() => FixedDocument, zoneIds.length) fixed!: FixedDocument[];
   @UniqueBy('name') @Many(() => AssumptionDocument, assumptionKeys.length) assumptions!: AssumptionDocument[];
 }

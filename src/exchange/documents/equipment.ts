@@ -1,5 +1,5 @@
-import { deviceKinds, origins, towelRoles, vesselKinds } from '@esmero/core';
-import { Between, Id, OneOf, Text, WholeBetween, check } from './rules';
+import { deviceKinds, folds, gearKinds, origins, piles, towelRoles, vesselKinds } from '@esmero/core';
+import { Between, Id, OneOf, OrNull, Text, WholeBetween, check } from './rules';
 
 export class TowelBatchDocument {
   @Id() id!: string;
@@ -8,6 +8,8 @@ export class TowelBatchDocument {
   @Between(0.1, 2) widthM!: number;
   @Between(0.1, 2) heightM!: number;
   @Between(50, 3000) gsm!: number;
+  @OneOf(piles) pile!: string;
+  @OneOf(folds) sides!: number;
   @WholeBetween(0, 10_000) clean!: number;
   @OneOf(origins) origin!: string;
 }
@@ -27,6 +29,16 @@ export class VesselDocument {
 /** What must stay in a vessel is less than what it is filled to. */
 const chargeFits = ({ chargeMl, capacityMl, workingShare }: VesselDocument): boolean =>
   !(chargeMl >= capacityMl * workingShare);
+
+export class GearDocument {
+  @Id() id!: string;
+  @Text(120, 1) name!: string;
+  @OneOf(gearKinds) kind!: string;
+  @Between(0, 60) flowLMin!: number;
+  @OrNull() @Between(0, 1440) batteryMin!: number | null;
+  @Between(0, 130) noiseDb!: number;
+  @OneOf(origins) origin!: string;
+}
 
 export class DeviceDocument {
   @OneOf(deviceKinds) kind!: string;

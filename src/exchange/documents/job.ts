@@ -1,11 +1,15 @@
 import { zoneIds } from '@esmero/core';
 import { ChoicesDocument } from './choices';
-import { DeviceDocument, TowelBatchDocument, VesselDocument } from './equipment';
+import { DeviceDocument, GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
+import { ConsentDocument, MarkDocument, ReadingDocument } from './found';
+import { WishesDocument } from './habits';
+import { LegDocument } from './history';
 import { ProductDocument } from './product';
-import { Currency, Day, Id, Many, One, Text, UniqueBy } from './rules';
+import { Between, Currency, Day, Id, Many, One, OrNull, Text, UniqueBy } from './rules';
 import { SiteDocument } from './site';
 import { ZoneSoilDocument } from './soil';
 import { VehicleDocument } from './vehicle';
+import { DayWeatherDocument } from './weather';
 
 /** A job as it stands in a file, without the format's envelope. */
 export class JobDocument {
@@ -13,6 +17,7 @@ export class JobDocument {
   @Text(160, 1) name!: string;
   @Text(160) client!: string;
   @Day() date!: string;
+  @Between(0, 24) hour!: number;
   @Text(4000) note!: string;
   @Currency() currency!: string;
   @One(() => VehicleDocument) vehicle!: VehicleDocument;
@@ -21,6 +26,13 @@ export class JobDocument {
   @UniqueBy('id') @Many(() => VesselDocument, 100) vessels!: VesselDocument[];
   @UniqueBy('id') @Many(() => TowelBatchDocument, 100) towels!: TowelBatchDocument[];
   @One(() => DeviceDocument) device!: DeviceDocument;
+  @UniqueBy('id') @Many(() => GearDocument, 100) gear!: GearDocument[];
   @UniqueBy('zone') @Many(() => ZoneSoilDocument, zoneIds.length) soil!: ZoneSoilDocument[];
+  @Many(() => LegDocument, 60) since!: LegDocument[];
+  @UniqueBy('zone') @Many(() => ReadingDocument, zoneIds.length) readings!: ReadingDocument[];
+  @UniqueBy('id') @Many(() => MarkDocument, 500) marks!: MarkDocument[];
+  @OrNull() @One(() => DayWeatherDocument) weather!: DayWeatherDocument | null;
+  @OrNull() @One(() => ConsentDocument) consent!: ConsentDocument | null;
+  @One(() => WishesDocument) wishes!: WishesDocument;
   @One(() => ChoicesDocument) choices!: ChoicesDocument;
 }

@@ -1,4 +1,5 @@
-import { TowelBatchDocument, VesselDocument } from './equipment';
+import { GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
+import { HabitSetDocument } from './habits';
 import { JobDocument } from './job';
 import { ProductDocument } from './product';
 import { Flag, Many, One } from './rules';
@@ -27,6 +28,14 @@ export class VesselEntryDocument {
   @Flag() archived!: boolean;
   @One(() => VesselDocument) item!: VesselDocument;
 }
+export class GearEntryDocument {
+  @Flag() archived!: boolean;
+  @One(() => GearDocument) item!: GearDocument;
+}
+export class HabitsEntryDocument {
+  @Flag() archived!: boolean;
+  @One(() => HabitSetDocument) item!: HabitSetDocument;
+}
 
 /** Everything a user has, in one file. */
 export class CollectionDocument {
@@ -35,5 +44,7 @@ export class CollectionDocument {
   @Many(() => ProductEntryDocument, MOST) products!: ProductEntryDocument[];
   @Many(() => TowelEntryDocument, MOST) towels!: TowelEntryDocument[];
   @Many(() => VesselEntryDocument, MOST) vessels!: VesselEntryDocument[];
+  @Many(() => GearEntryDocument, MOST) gear!: GearEntryDocument[];
+  @Many(() => HabitsEntryDocument, MOST) habits!: HabitsEntryDocument[];
   @Many(() => JobDocument, MOST) jobs!: JobDocument[];
 }

@@ -1,5 +1,5 @@
 import { finishes, labelReadings, mixPurposes, origins, readDilution, surfaces } from '@esmero/core';
-import { Between, Id, Many, ManyOf, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, check } from './rules';
+import { Between, Flag, Id, Ids, Many, ManyOf, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, check } from './rules';
 
 type Label = Parameters<typeof readDilution>[0];
 
@@ -38,5 +38,7 @@ export class ProductDocument {
   @ManyOf(surfaces) notOnSurfaces!: string[];
   @ManyOf(finishes) notOnFinishes!: string[];
   @Between(0.1, 10) filmFactor!: number;
+  @Flag() leavesLayer!: boolean;
+  @Ids(100) notWith!: string[];
   @OneOf(origins) origin!: string;
 }

@@ -56,7 +56,8 @@ export const Flag = (): Decorator => IsBoolean(says({ code: 'flag' }));
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /** Identifiers stand in addresses and file names: letters, digits, dots, dashes. */
-export const Id = (): Decorator => Matches(/^[\w.-]{1,80}$/, says({ code: 'id' }));
+const ID = /^[\w.-]{1,80}$/;
+export const Id = (): Decorator => Matches(ID, says({ code: 'id' }));
 
 /** A day of the calendar, written 2031-07-14. */
 export const Day = (): Decorator =>
@@ -102,6 +103,27 @@ export const ManyOf = (values: readonly string[]): Decorator =>
     IsArray(says({ code: 'list', most: values.length })),
     IsIn([...values], { each: true, ...says({ code: 'one-of', values }) }),
   );
+
+/** Hours of the day, 0 to 23. */
+export const Hours = (): Decorator =>
+  all(
+    IsArray(says({ code: 'list', most: 24 })),
+    ArrayMaxSize(24, says({ code: 'list', most: 24 })),
+    IsInt({ each: true, ...says({ code: 'whole', min: 0, max: 23 }) }),
+    Min(0, { each: true, ...says({ code: 'whole', min: 0, max: 23 }) }),
+    Max(23, { each: true, ...says({ code: 'whole', min: 0, max: 23 }) }),
+  );
+
+/** Identifiers of other records. */
+export const Ids = (most: number): Decorator =>
+  all(
+    IsArray(says({ code: 'list', most })),
+    ArrayMaxSize(most, says({ code: 'list', most })),
+    Matches(ID, { each: true, ...says({ code: 'id' }) }),
+  );
+
+/** The field may be missing; a wish that nobody has is not written. */
+export const Maybe = (): Decorator => ValidateIf((_object, value) => value !== undefined);
 
 /** A rule of our own with a name under which it is reported. */
 export function check(

@@ -1,5 +1,5 @@
 import { runoffRules } from '@esmero/core';
-import { Between, Flag, Id, OneOf, OrNull, Text } from './rules';
+import { Between, Flag, Hours, Id, OneOf, OrNull, Text } from './rules';
 
 export class SiteDocument {
   @Id() id!: string;
@@ -19,4 +19,13 @@ export class SiteDocument {
   @Between(0, 1400) sunWm2!: number;
   @OrNull() @Between(-40, 110) panelC!: number | null;
   @Between(0, 90) liquidC!: number;
+  @Flag() bay!: boolean;
+  @OrNull() @Between(30, 130) noiseDb!: number | null;
+  @Between(0, 0.3) slope!: number;
+  @Flag() steps!: boolean;
+  @Between(-66, 66) latitudeDeg!: number;
+  @Between(-180, 180) longitudeDeg!: number;
+  @Between(-12, 14) utcOffsetH!: number;
+  @Between(0, 360) headingDeg!: number;
+  @Hours() shadeHours!: number[];
 }

@@ -45,7 +45,7 @@ describe('the list of jobs', () => {
   it('refuses a broken file with its reasons and changes nothing', async () => {
     const { element, give, store } = await show();
     const before = await store.jobs();
-    await give('broken.json', writeJob(deck).replace('"roof"', '"hat"'));
+    await give('broken.json', writeJob(deck).replace('"zone": "bonnet"', '"zone": "hat"'));
     expect(element.querySelector('[data-refusal]')?.textContent).toContain('soil');
     expect(await store.jobs()).toEqual(before);
   });

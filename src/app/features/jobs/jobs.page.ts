@@ -8,7 +8,7 @@ import type { Read } from '@esmero/exchange';
 import type { StoredJob } from '@esmero/store';
 import { bodyName, runoffName, unreadableText } from '@esmero/messages';
 import { shelfActions, shelfFeature } from '../../state/shelf';
-import { download } from './download';
+import { download } from '../../ui/download';
 
 const today = (): string => {
   const now = new Date();

@@ -46,6 +46,13 @@ export class LibraryPage {
     source: this.shown,
     computation: () => null,
   });
+  /** What the open one may point at: the others of its kind. */
+  protected readonly others = computed(() =>
+    this.desk
+      .library()
+      .filter((entry) => entry.kind === this.shown() && entry.item.id !== this.open()?.item.id)
+      .map(({ item }) => ({ value: item.id, label: item.name })),
+  );
   protected readonly faults = signal<readonly Fault[]>([]);
   protected readonly saved = signal(false);
 

@@ -1,47 +1,47 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import {
   type Alternative,
+  type Caution,
   type AssumptionGroup,
   type AssumptionKey,
   type BlockedZone,
   type Choices,
-  type Job,
   type Option,
   type TreatmentId,
   type VehicleMethod,
-  type WhatIf,
   type ZoneId,
   assumptionGroups,
   fixTreatment,
-  glassSchools,
   schools,
   setChoices,
-  wheelSchools,
-  withChange,
+  weighZone,
 } from '@esmero/core';
-import type { WhatIfAnswer } from '@esmero/worker';
 import {
-  changeText,
+  clock,
   figureValue,
+  fixed,
   gateSentence,
   indexText,
   methodName,
-  minutes,
   schoolName,
   shortageSentence,
   treatmentName,
   verdictSentence,
-  whatIfSentence,
   zoneList,
   zoneName,
 } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
-import { PLANNING } from '../../state/ports';
 import { AssumptionTableComponent } from '../../ui/assumption-table.component';
 import { markOf, treatmentLooks } from '../../ui/net/looks';
+import { CautionsComponent } from '../../ui/cautions.component';
 import { NetBoard } from '../../ui/net/net-board';
 import { RadioGroupDirective } from '../../ui/radio-group.directive';
 import { ZoneInView } from '../../ui/net/zone-in-view';
+import { FrontComponent } from './front.component';
+import { HabitsComponent } from './habits.component';
+import { MatteredComponent } from './mattered.component';
+import { RefusalComponent } from './refusal.component';
+import { WhatIfComponent } from './what-if.component';
 
 /** A method as a column beside the others. */
 interface Column {
@@ -63,11 +63,10 @@ interface OptionRow {
   readonly fixed: boolean;
   readonly index: string;
   readonly minutes: string;
+  /** Over the chosen one, in the points that plans are weighed by. */
+  readonly more: string;
   readonly gates: readonly string[];
 }
-
-const wheelName = { auto: 'As it suits', first: 'First', last: 'Last' } as const;
-const glassName = { first: 'Right after the roof', last: 'Last, with a cleaner of its own' } as const;
 
 /** Every figure of the model, by what it belongs to. */
 const figures = (Object.keys(assumptionGroups) as AssumptionGroup[]).map((group) => ({
@@ -75,11 +74,26 @@ const figures = (Object.keys(assumptionGroups) as AssumptionGroup[]).map((group)
   keys: Object.keys(assumptionGroups[group]) as AssumptionKey[],
 }));
 
+/** What may be done first, the best on top; then what may not. */
+const sorted = (options: readonly Option[]): readonly Option[] =>
+  [...options].sort((p, q) => Number(p.gates.length > 0) - Number(q.gates.length > 0) || p.cost - q.cost);
+
+const signed = (points: number): string => `${points < 0 ? '−' : '+'}${fixed(Math.abs(points), 2)}`;
+
 /** The methods side by side, what decided between them, and what each zone gets. */
 @Component({
   selector: 'esm-method-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AssumptionTableComponent, RadioGroupDirective],
+  imports: [
+    AssumptionTableComponent,
+    CautionsComponent,
+    FrontComponent,
+    HabitsComponent,
+    MatteredComponent,
+    RadioGroupDirective,
+    RefusalComponent,
+    WhatIfComponent,
+  ],
   templateUrl: './method.stage.html',
   styleUrl: './method.stage.css',
 })
@@ -89,30 +103,9 @@ export class MethodStage {
 
   protected readonly schools = schools;
   protected readonly schoolName = schoolName;
-  protected readonly wheelSchools = wheelSchools;
-  protected readonly wheelName = wheelName;
-  protected readonly glassSchools = glassSchools;
-  protected readonly glassName = glassName;
   protected readonly figures = figures;
   protected readonly figuresOpen = signal(false);
-
-  private readonly planning = inject(PLANNING);
-  /** What was found for the job as it is; another job asks anew. */
-  private readonly found = linkedSignal<Job | null, WhatIfAnswer | 'working' | null>({
-    source: this.desk.job,
-    computation: () => null,
-  });
-  protected readonly working = computed(() => this.found() === 'working');
-  protected readonly asked = computed(() => this.found() !== null && !this.working());
-  protected readonly failure = computed(() => {
-    const found = this.found();
-    return found !== null && found !== 'working' && found.kind === 'failed' ? found.message : null;
-  });
-  protected readonly changes = computed(() => {
-    const found = this.found();
-    if (found === null || found === 'working' || found.kind !== 'what-if') return [];
-    return found.answers.map((answer) => ({ answer, says: whatIfSentence(answer, this.desk.units()) }));
-  });
+  protected readonly habitsOpen = signal(false);
 
   protected readonly verdicts = computed(() =>
     (this.desk.plan()?.verdicts ?? []).map((verdict) => verdictSentence(verdict, this.desk.units())),
@@ -122,15 +115,21 @@ export class MethodStage {
     const id = this.view.current();
     const plan = id ? this.desk.zonePlans().get(id) : undefined;
     if (!id || !plan) return null;
-    const fixed = this.desk.job()?.choices.fixed[id];
+    const job = this.desk.job()!;
+    const byHand = job.choices.fixed[id];
+    const options = weighZone(job, id);
+    const chosen = options.find(({ treatment }) => treatment === plan.treatment)?.cost ?? null;
     return {
       id,
       name: zoneName(id),
-      fixed,
+      fixed: byHand,
       left: plan.treatment === 'leave',
-      rows: plan.options.map((option) => this.optionRow(option, plan.treatment, fixed)),
+      rows: sorted(options).map((option) => this.optionRow(option, plan.treatment, byHand, chosen)),
     };
   });
+
+  /** Cautions whose hazard is met here. */
+  protected readonly here: readonly Caution[] = ['steam', 'electricity', 'hot-panels', 'brakes'];
 
   constructor() {
     inject(NetBoard).use({
@@ -200,34 +199,27 @@ export class MethodStage {
     ];
   }
 
-  private optionRow(option: Option, treatment: TreatmentId, fixed: TreatmentId | undefined): OptionRow {
+  private optionRow(option: Option, treatment: TreatmentId, byHand: TreatmentId | undefined, chosen: number | null): OptionRow {
     const u = this.desk.units();
     return {
       treatment: option.treatment,
       name: treatmentName(option.treatment),
       mark: markOf(option.treatment),
       chosen: option.treatment === treatment,
-      fixed: option.treatment === fixed,
+      fixed: option.treatment === byHand,
       index: indexText(option.marring.index),
-      minutes: minutes(option.usage.minutes),
+      minutes: clock(option.usage.minutes * 60),
+      more: chosen === null || option.treatment === treatment ? '' : signed(option.cost - chosen),
       gates: option.gates.map((gate) => gateSentence(gate, u)),
     };
   }
 
-  protected async askWhatIf(): Promise<void> {
-    const job = this.desk.job();
-    if (!job) return;
-    this.found.set('working');
-    const found = await this.planning.whatIf(job);
-    if (this.desk.job() === job) this.found.set(found);
-  }
-
-  protected take({ change }: WhatIf): void {
-    this.desk.edit(changeText(change, this.desk.units()), (job) => withChange(job, change));
-  }
-
   protected choose(cause: string, choices: Partial<Choices>): void {
-    this.desk.edit(cause, (job) => setChoices(job, choices));
+    this.desk.edit(cause, (job) => {
+      // What is chosen here and now goes over what was wished before.
+      const wishes = Object.fromEntries(Object.entries(job.wishes).filter(([key]) => !(key in choices)));
+      return setChoices({ ...job, wishes }, choices);
+    });
   }
 
   protected ask(method: VehicleMethod): void {

@@ -2,12 +2,14 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import { type DeviceKind, type Dosed, type Job, type Mix, deviceKinds, ml } from '@esmero/core';
+import { type Advice, type Caution, type AdviceReason, type DeviceKind, type Dosed, type Job, type Mix, deviceKinds, ml } from '@esmero/core';
 import { type Units, contentName, deviceName, fixed, mixSentences, money, originName, percent } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
+import { CautionsComponent } from '../../ui/cautions.component';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
+import { type VesselLabel, VesselLabelComponent } from '../../ui/vessel-label.component';
 import { VesselDrawingComponent } from '../../ui/vessel/vessel-drawing.component';
 
 interface Named {
@@ -24,7 +26,25 @@ interface Bench {
   readonly rounding: string;
   readonly rest: string;
   readonly cost: string;
+  readonly advice: Advised | null;
+  /** How hot flush water cools while it is used. */
+  readonly hot: string | null;
+  readonly label: VesselLabel | null;
 }
+
+/** The strength that today asks for, in words. */
+interface Advised extends Advice {
+  readonly says: string;
+  readonly differs: boolean;
+}
+
+const because: Readonly<Record<AdviceReason, string>> = {
+  sun: 'in the sun',
+  hot: 'on hot panels',
+  cool: 'in the cool',
+  heavy: 'for heavy dirt',
+  light: 'for light dirt',
+};
 
 const bandText = {
   'too-weak': 'After rounding, this is weaker than the label allows: measure with a finer device.',
@@ -39,10 +59,9 @@ function roundingText({ productMl, measured }: Dosed, u: Units): string {
   return `${exact}; whole steps of the device give ${off} too ${measured.error > 0 ? 'much' : 'little'}.`;
 }
 
-const devices: Readonly<Record<DeviceKind, { readonly stepMl: number; readonly capacityMl: number }>> = {
+const devices: Readonly<Record<Exclude<DeviceKind, 'cap'>, { readonly stepMl: number; readonly capacityMl: number }>> = {
   cup: { stepMl: 5, capacityMl: 100 },
   syringe: { stepMl: 1, capacityMl: 60 },
-  cap: { stepMl: 10, capacityMl: 10 },
   pump: { stepMl: 2, capacityMl: 2 },
 };
 
@@ -50,11 +69,28 @@ const devices: Readonly<Record<DeviceKind, { readonly stepMl: number; readonly c
 const LEAST_STEP_ML = 0.05;
 const MOST_STEP_ML = 1000;
 
+/** The first product with the purpose is the one that serves it. */
+function withStrength(products: Job['products'], purpose: Advice['purpose'], waterParts: number): Job['products'] {
+  const serves = products.findIndex(({ uses }) => uses.some((use) => use.purpose === purpose));
+  return products.map((product, i) =>
+    i === serves
+      ? {
+          ...product,
+          uses: product.uses.map((use) =>
+            use.purpose === purpose
+              ? { ...use, dilution: { label: String(waterParts), reading: 'water' as const }, origin: 'computed' as const }
+              : use,
+          ),
+        }
+      : product,
+  );
+}
+
 /** What goes into which vessel, drawn with its lines. */
 @Component({
   selector: 'esm-mix-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InputText, Select, VesselDrawingComponent],
+  imports: [CautionsComponent, FormsModule, InputText, Select, VesselDrawingComponent, VesselLabelComponent],
   templateUrl: './mix.stage.html',
   styleUrl: './mix.stage.css',
 })
@@ -65,7 +101,11 @@ export class MixStage {
   protected readonly devices = deviceKinds.map((value) => ({ value, label: deviceName[value] }));
   protected readonly benches = computed(() => (this.desk.plan()?.mix.mixes ?? []).map((mix) => this.bench(mix)));
   protected readonly products = computed(() => this.carried('product', this.desk.job()!.products));
+  protected readonly gear = computed(() => this.carried('gear', this.desk.job()!.gear));
   protected readonly vessels = computed(() => this.carried('vessel', this.desk.job()!.vessels));
+
+  /** Cautions whose hazard is met here. */
+  protected readonly here: readonly Caution[] = ['chemicals', 'hot-liquid', 'solvent'];
 
   constructor() {
     inject(NetBoard).use({
@@ -90,12 +130,59 @@ export class MixStage {
       warning: dose && dose.band !== 'within' ? bandText[dose.band] : null,
       rounding: dose ? roundingText(dose, u) : '',
       rest: `Panels take ${u.volume(mix.demandMl)}; ${u.volume(mix.leftoverMl)} stay in the vessel.`,
+      advice: this.advised(mix),
+      hot: mix.content === 'water' ? this.hotWater() : null,
+      label: this.labelOf(mix),
       cost: !mix.productName ? '' : mix.costMinor === null ? 'Price not known.' : money(mix.costMinor, currency),
     };
   }
 
+  private advised({ use, strength }: Mix): Advised | null {
+    const advice = this.desk.plan()?.advice.find(({ purpose }) => purpose === use?.purpose);
+    if (!advice || !strength) return null;
+    const differs = Math.round(strength.waterParts) !== advice.waterParts;
+    const why = advice.reasons.map((reason) => because[reason]).join(', ') || 'on an ordinary day';
+    const says = differs
+      ? `Within the label’s band, ${why}: 1 to ${advice.waterParts} would suit better (our judgement).`
+      : `1 to ${advice.waterParts} suits today: ${why} (our judgement).`;
+    return { ...advice, says, differs };
+  }
+
+  private hotWater(): string | null {
+    const hot = this.desk.plan()?.hotWater;
+    if (!hot) return null;
+    const t = (c: number): string => this.desk.units().temperature(c);
+    const lasts = hot.lastsMin === null ? '' : ` It is hot enough for these panels (${t(hot.leastC)}) for ${fixed(hot.lastsMin)} min.`;
+    return `Heat it to ${t(hot.startC)}; in this vessel it has ${t(hot.thenC)} after ${fixed(hot.minutes)} min.${lasts} Only a sprayer rated for hot water, gloves, let the pressure off first.`;
+  }
+
+  private labelOf({ content, productName, strength, vessel }: Mix): VesselLabel | null {
+    if (!productName || !strength) return null;
+    return {
+      content: contentName[content],
+      product: productName,
+      ratio: `1 to ${fixed(strength.waterParts, 1)} water`,
+      vessel: vessel.name,
+      date: this.desk.job()?.date ?? '',
+    };
+  }
+
+  /** The strength goes into the job's own copy of the product. */
+  protected advise({ purpose, waterParts }: Advised): void {
+    this.desk.edit(`${contentName[purpose]} at 1 to ${waterParts}`, (job) => ({
+      ...job,
+      wishes: purpose === 'wash' ? { ...job.wishes, strength: 'product' } : job.wishes,
+      products: withStrength(job.products, purpose, waterParts),
+    }));
+  }
+
+  protected readonly labelled = signal<Mix['content'] | null>(null);
+  protected toggleLabel({ content }: Mix): void {
+    this.labelled.update((now) => (now === content ? null : content));
+  }
+
   /** Everything on the shelf, and what the job has that is no longer there. */
-  private carried(kind: 'product' | 'vessel', own: readonly Named[]) {
+  private carried(kind: 'product' | 'vessel' | 'gear', own: readonly Named[]) {
     const shelf: readonly Named[] = this.desk
       .library()
       .filter((entry) => entry.kind === kind && !entry.archived)
@@ -104,14 +191,19 @@ export class MixStage {
     return [...shelf, ...gone].map((item) => ({ item, on: own.some(({ id }) => id === item.id) }));
   }
 
-  protected carry(part: 'products' | 'vessels', item: Named, on: boolean): void {
+  protected carry(part: 'products' | 'vessels' | 'gear', item: Named, on: boolean): void {
     this.desk.edit(`${item.name} ${on ? 'taken along' : 'left behind'}`, (job: Job) => ({
       ...job,
       [part]: on ? [...job[part], item] : job[part].filter(({ id }) => id !== item.id),
     }));
   }
 
+  /** A cap is no unit: nothing is counted in caps before somebody has measured one. */
+  protected readonly capAsked = signal(false);
+
   protected measureWith(kind: DeviceKind): void {
+    this.capAsked.set(kind === 'cap');
+    if (kind === 'cap') return;
     const { stepMl, capacityMl } = devices[kind];
     this.desk.edit(`Measured with a ${deviceName[kind]}`, (job) => ({
       ...job,
@@ -130,9 +222,11 @@ export class MixStage {
     const good = step >= LEAST_STEP_ML && step <= MOST_STEP_ML;
     this.stepRefused.set(!good);
     if (!good) return;
-    this.desk.edit('Measuring step changed', (job) => ({
+    const cap = this.capAsked();
+    this.capAsked.set(false);
+    this.desk.edit(cap ? 'Measured with a cap' : 'Measuring step changed', (job) => ({
       ...job,
-      device: { ...job.device, stepMl: ml(step), capacityMl: ml(Math.max(step, job.device.capacityMl)) },
+      device: { ...job.device, ...(cap ? { kind: 'cap', capacityMl: ml(step) } : {}), stepMl: ml(step), capacityMl: ml(cap ? step : Math.max(step, job.device.capacityMl)) },
     }));
   }
 

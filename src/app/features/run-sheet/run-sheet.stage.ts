@@ -5,6 +5,7 @@ import {
   cautionSentence,
   clock,
   contentName,
+  markName,
   figureValue,
   kitName,
   methodName,
@@ -63,7 +64,8 @@ const WORTH_A_TIME_S = 60;
 function howText(row: RunRow): string {
   if (!row.zoneId) return '';
   const whole = row.treatment ? treatmentName(row.treatment) : jobStep(row);
-  const what = row.treatment && row.sections > 1 ? `${whole}, in ${row.sections} sections` : whole;
+  const spots = row.seconds.pretreat ? 'spots first, ' : '';
+  const what = `${spots}${row.treatment && row.sections > 1 ? `${whole}, in ${row.sections} sections` : whole}`;
   return row.wipeS - row.startS > WORTH_A_TIME_S ? `${what}, wet at ${clock(row.startS)}` : what;
 }
 
@@ -88,6 +90,17 @@ export class RunSheetStage {
   protected readonly method = computed(() => methodName[this.desk.plan()?.method ?? 'decline']);
   protected readonly verdicts = computed(() =>
     (this.desk.plan()?.verdicts ?? []).map((verdict) => verdictSentence(verdict, this.desk.units())),
+  );
+  /** What is to be known beside the car: spots that stay, and whose word this is done on. */
+  protected readonly known = computed(() =>
+    (this.desk.plan()?.verdicts ?? [])
+      .filter(({ code }) => code === 'spots-left' || code === 'against-advice')
+      .map((verdict) => verdictSentence(verdict, this.desk.units())),
+  );
+  protected readonly marks = computed(() =>
+    (this.desk.job()?.marks ?? []).map(
+      ({ zone, kind, note }) => `${zoneName(zone)}: ${markName[kind]}${note ? ` (${note.replace(/\.$/, '')})` : ''}`,
+    ),
   );
   protected readonly cautions = computed(() => (this.desk.plan()?.cautions ?? []).map((one) => cautionSentence[one]));
   protected readonly totals = computed(() => {
@@ -145,6 +158,7 @@ export class RunSheetStage {
     const titleOf = ({ row: { stage, seconds } }: Line): string => {
       if (stage) return stageName[stage as RunStage];
       if (seconds.flush) return 'Flush without touching';
+      if (seconds.dry) return 'Dry the body';
       if (seconds.glass) return 'Glass finish';
       return seconds.pack ? 'Pack' : 'Set up';
     };

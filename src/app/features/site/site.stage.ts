@@ -3,14 +3,16 @@ import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
-import type { Job, LibraryKind, Site, Vehicle } from '@esmero/core';
+import type { Caution, Job, LibraryKind, Site, Vehicle } from '@esmero/core';
 import type { Fault } from '@esmero/exchange';
 import { checked } from '../../state/checked';
 import { JobDesk } from '../../state/job-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
 import { ItemFormComponent } from '../../ui/item-form/item-form.component';
 import { soilLooks } from '../../ui/net/looks';
+import { CautionsComponent } from '../../ui/cautions.component';
 import { NetBoard } from '../../ui/net/net-board';
+import { DayComponent } from './day.component';
 
 type Part = 'vehicle' | 'site';
 
@@ -18,7 +20,7 @@ type Part = 'vehicle' | 'site';
 @Component({
   selector: 'esm-site-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InputText, ItemFormComponent, Select, Textarea],
+  imports: [CautionsComponent, DayComponent, FormsModule, InputText, ItemFormComponent, Select, Textarea],
   templateUrl: './site.stage.html',
 })
 export class SiteStage {
@@ -28,10 +30,13 @@ export class SiteStage {
   protected readonly vehicles = computed(() => this.onShelf('vehicle', this.desk.job()!.vehicle));
   protected readonly sites = computed(() => this.onShelf('site', this.desk.job()!.site));
 
+  /** Cautions whose hazard is met here. */
+  protected readonly here: readonly Caution[] = ['freezing-ground', 'ladder', 'runoff', 'lifting'];
+
   constructor() {
     inject(NetBoard).use({
       caption: 'The car, unfolded, with the soil that was seen',
-      looks: computed(() => soilLooks(this.desk.zones(), this.desk.job()?.soil ?? {})),
+      looks: computed(() => soilLooks(this.desk.zones(), this.desk.job())),
       paints: false,
       press: () => undefined,
     });

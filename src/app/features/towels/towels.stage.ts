@@ -8,15 +8,18 @@ import {
   type TowelBatch,
   type ZoneId,
   bucketSystems,
+  afterwards,
   setChoices,
 } from '@esmero/core';
-import { bucketName, className, contentName, roleName } from '@esmero/messages';
+import { bucketName, className, contentName, laundrySentence, leftOverSentence, roleName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { RadioGroupDirective } from '../../ui/radio-group.directive';
 import { TowelSquareComponent } from '../../ui/towel/towel-square.component';
+import { BucketsComponent } from './buckets.component';
+import { CarryComponent } from './carry.component';
 
 const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 
@@ -27,7 +30,7 @@ const MOST_TOWELS = 10_000;
 @Component({
   selector: 'esm-towels-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText, RadioGroupDirective, TowelSquareComponent],
+  imports: [BucketsComponent, CarryComponent, InputText, RadioGroupDirective, TowelSquareComponent],
   templateUrl: './towels.stage.html',
   styleUrl: './towels.stage.css',
 })
@@ -57,6 +60,19 @@ export class TowelsStage {
         volume: this.desk.units().volume(mix.fills.reduce((sum, { totalMl }) => sum + totalMl, 0)),
       })),
   );
+
+  /** What there is to do when the car is done, in sentences. */
+  protected readonly after = computed(() => {
+    const [job, plan, u] = [this.desk.job(), this.desk.plan(), this.desk.units()];
+    if (!job || !plan || plan.method === 'decline') return null;
+    const { laundry, leftOvers, waste } = afterwards(job, plan);
+    return {
+      laundry: laundry.map((load) => laundrySentence(load, u)),
+      leftOvers: leftOvers.map((one) => leftOverSentence(one, u)),
+      waste: u.water(waste.bucketsL + waste.capturedL),
+      soak: u.water(waste.soakL),
+    };
+  });
 
   constructor() {
     inject(NetBoard).use({

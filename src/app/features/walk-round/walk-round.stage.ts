@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import {
   type CleanlinessClass,
   type SpotKind,
+  type ZoneId,
   lift,
   setSpots,
   soilKinds,
@@ -9,13 +10,26 @@ import {
   spotKinds,
   views,
 } from '@esmero/core';
-import { className, levelName, soilMark, soilName, spotName, viewName, zoneName } from '@esmero/messages';
+import {
+  className,
+  levelName,
+  questionSentence,
+  soilMark,
+  soilName,
+  spotName,
+  spotSentence,
+  viewName,
+  zoneName,
+} from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { soilLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { RadioGroupDirective } from '../../ui/radio-group.directive';
 import { SoilBrush } from './brush';
+import { MarksComponent } from './marks.component';
+import { ReadingComponent } from './reading.component';
+import { SinceComponent } from './since.component';
 
 const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 
@@ -23,7 +37,7 @@ const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 @Component({
   selector: 'esm-walk-round-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RadioGroupDirective],
+  imports: [MarksComponent, RadioGroupDirective, ReadingComponent, SinceComponent],
   providers: [SoilBrush],
   templateUrl: './walk-round.stage.html',
   styleUrl: './walk-round.stage.css',
@@ -51,6 +65,15 @@ export class WalkRoundStage {
     const soil = id ? this.desk.job()?.soil[id] : undefined;
     return id && this.desk.zone(id) ? { id, name: zoneName(id), soil } : null;
   });
+  /** Where a closer look might change the answer. */
+  protected readonly questions = computed(() =>
+    (this.desk.plan()?.questions ?? []).map((question) => ({ id: question.zoneId, says: questionSentence(question) })),
+  );
+  /** What will be done about the spots of the zone, where the plan knows. */
+  protected readonly pretreated = computed(() => {
+    const spots = this.desk.zonePlans().get(this.zone()?.id ?? 'roof')?.option?.spots ?? [];
+    return new Map(spots.map((spot) => [spot.kind, spotSentence(spot)]));
+  });
   protected readonly unseen = computed(() => {
     const soil = this.desk.job()?.soil ?? {};
     return this.desk.zones().filter(({ id }) => !soil[id]).length;
@@ -60,11 +83,15 @@ export class WalkRoundStage {
     const brush = this.brush;
     inject(NetBoard).use({
       caption: 'The car, unfolded: press a zone to paint it with the brush',
-      looks: computed(() => soilLooks(this.desk.zones(), this.desk.job()?.soil ?? {})),
+      looks: computed(() => soilLooks(this.desk.zones(), this.desk.job())),
       paints: true,
       press: (id, stroke) => brush.onZone(id, stroke),
       key: (key, id) => brush.key(key, id),
     });
+  }
+
+  protected look(id: ZoneId): void {
+    this.view.choose(id);
   }
 
   protected count(kind: SpotKind): number {

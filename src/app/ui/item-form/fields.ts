@@ -4,7 +4,9 @@ import {
   bodies,
   colours,
   finishes,
+  gearKinds,
   origins,
+  piles,
   runoffRules,
   surfaces,
   towelRoles,
@@ -15,7 +17,11 @@ import {
   bodyName,
   colourName,
   finishName,
+  gearName,
+  habitKeys,
+  habitWords,
   originName,
+  pileName,
   roleName,
   runoffName,
   surfaceName,
@@ -39,10 +45,16 @@ export type Field = {
   | { readonly kind: 'several'; readonly choices: readonly Choice[] }
   | { readonly kind: 'money' }
   | { readonly kind: 'uses' }
+  /** Some of the other items of the same kind, by their ids. */
+  | { readonly kind: 'others' }
 );
 
 const choices = <T extends string>(values: readonly T[], names: Readonly<Record<T, string>>): readonly Choice[] =>
   values.map((value) => ({ value, label: capital(names[value]) }));
+
+/** Answers to a question on habits; the sides of a towel are the one that is a number. */
+const answersOf = (answers: Readonly<Record<string, string>>): readonly Choice[] =>
+  Object.entries(answers).map(([value, label]) => ({ value: value === '4' || value === '8' ? Number(value) : value, label }));
 
 const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
 
@@ -53,6 +65,9 @@ const origin: Field = {
   kind: 'choice',
   choices: choices(origins, originName),
 };
+
+/** Hours at which somebody might wash a car. */
+const dayHours: readonly Choice[] = Array.from({ length: 16 }, (_, i) => ({ value: i + 6, label: `${i + 6}` }));
 
 /** The fields of every kind of item, in the order in which they are filled in. */
 export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
@@ -87,6 +102,15 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
         { value: 2, label: 'Two' },
       ],
     },
+    { path: 'bay', label: 'Wash bay at hand', kind: 'flag' },
+    { path: 'noiseDb', label: 'Noise at most', kind: 'number', unit: 'dB', nullable: true, hint: 'Empty: nobody minds' },
+    { path: 'slope', label: 'Ground falls', kind: 'number', unit: 'share', hint: 'Along its steepest line; 0 is level' },
+    { path: 'steps', label: 'Steps or platform brought along', kind: 'flag' },
+    { path: 'latitudeDeg', label: 'Latitude, north', kind: 'number', unit: '°' },
+    { path: 'longitudeDeg', label: 'Longitude, east', kind: 'number', unit: '°' },
+    { path: 'utcOffsetH', label: 'Clock ahead of universal time', kind: 'number', unit: 'h' },
+    { path: 'headingDeg', label: 'Nose points, from north', kind: 'number', unit: '°' },
+    { path: 'shadeHours', label: 'In the shade at', kind: 'several', choices: dayHours },
     { path: 'airC', label: 'Air', kind: 'number', unit: 'temperature' },
     { path: 'humidity', label: 'Humidity', kind: 'number', unit: 'share' },
     { path: 'windMs', label: 'Wind', kind: 'number', unit: 'wind' },
@@ -111,7 +135,9 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     origin,
     { path: 'uses', label: 'Uses and strengths', kind: 'uses' },
     { path: 'notOnSurfaces', label: 'Not on', kind: 'several', choices: choices(surfaces, surfaceName) },
+    { path: 'leavesLayer', label: 'Leaves a layer behind', kind: 'flag' },
     { path: 'notOnFinishes', label: 'Not on paint that is', kind: 'several', choices: choices(finishes, finishName) },
+    { path: 'notWith', label: 'Never on a panel with', kind: 'others' },
   ],
   towel: [
     name,
@@ -120,6 +146,16 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'widthM', label: 'Width', kind: 'number', unit: 'towel' },
     { path: 'heightM', label: 'Length', kind: 'number', unit: 'towel' },
     { path: 'gsm', label: 'Weight', kind: 'number', unit: 'g/m²' },
+    { path: 'pile', label: 'Pile', kind: 'choice', choices: choices(piles, pileName) },
+    {
+      path: 'sides',
+      label: 'Folded',
+      kind: 'choice',
+      choices: [
+        { value: 4, label: 'Once, four sides' },
+        { value: 8, label: 'Twice, eight sides' },
+      ],
+    },
     origin,
   ],
   vessel: [
@@ -129,6 +165,21 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'workingShare', label: 'Working line, share of that', kind: 'number', unit: 'share' },
     { path: 'chargeMl', label: 'Must stay in it', kind: 'number', unit: 'volume' },
     origin,
+  ],
+  gear: [
+    name,
+    { path: 'kind', label: 'Kind', kind: 'choice', choices: choices(gearKinds, gearName) },
+    { path: 'flowLMin', label: 'Passes', kind: 'number', unit: 'L/min' },
+    { path: 'batteryMin', label: 'Batteries last', kind: 'number', unit: 'min', nullable: true, hint: 'Empty: on mains' },
+    { path: 'noiseDb', label: 'Noise at the operator', kind: 'number', unit: 'dB' },
+    origin,
+  ],
+  habits: [
+    name,
+    ...habitKeys.map((key): Field => {
+      const { question, answers } = habitWords[key];
+      return { path: key, label: question, kind: 'choice', choices: answersOf(answers) };
+    }),
   ],
 };
 

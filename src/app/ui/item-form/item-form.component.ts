@@ -1,3 +1,4 @@
+import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
@@ -6,7 +7,7 @@ import { ToggleSwitch } from 'primeng/toggleswitch';
 import { type LibraryKind, defaultDimensions, type Body } from '@esmero/core';
 import type { Fault } from '@esmero/exchange';
 import { type Editable, type Units, faultHint } from '@esmero/messages';
-import { type AnyItem, type Field, fieldsOf, valueAt, withValue } from './fields';
+import { type AnyItem, type Choice, type Field, fieldsOf, valueAt, withValue } from './fields';
 import { ProductUsesComponent } from './product-uses.component';
 
 interface Shown {
@@ -29,7 +30,7 @@ const tidy = (value: number): number => Number(value.toPrecision(6));
 @Component({
   selector: 'esm-item-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InputText, ProductUsesComponent, Select, ToggleSwitch],
+  imports: [FormsModule, InputText, NgTemplateOutlet, ProductUsesComponent, Select, ToggleSwitch],
   templateUrl: './item-form.component.html',
 })
 export class ItemFormComponent {
@@ -39,6 +40,8 @@ export class ItemFormComponent {
   readonly faults = input<readonly Fault[]>([]);
   /** Fields to leave out, by path. */
   readonly without = input<readonly string[]>([]);
+  /** Other items of this kind, for fields that point at them. */
+  readonly others = input<readonly Choice[]>([]);
   readonly changed = output<AnyItem>();
 
   private readonly form = `form-${++forms}`;
@@ -93,6 +96,10 @@ export class ItemFormComponent {
   protected toggle(path: string, value: string | number, on: boolean): void {
     const list = valueAt(this.draft(), path) as readonly (string | number)[];
     this.set(path, on ? [...list, value] : list.filter((one) => one !== value));
+  }
+
+  protected choicesOf(field: Field): readonly Choice[] {
+    return field.kind === 'several' ? field.choices : this.others();
   }
 
   protected has(path: string, value: string | number): boolean {

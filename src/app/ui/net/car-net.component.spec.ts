@@ -12,7 +12,7 @@ function show() {
   const zones = zonesOf(deck.vehicle);
   fixture.componentRef.setInput('zones', zones);
   fixture.componentRef.setInput('vehicle', deck.vehicle);
-  fixture.componentRef.setInput('looks', soilLooks(zones, deck.soil));
+  fixture.componentRef.setInput('looks', soilLooks(zones, deck));
   fixture.detectChanges();
   const pressed: ZoneId[] = [];
   fixture.componentInstance.pressed.subscribe(({ id }) => pressed.push(id));
@@ -54,7 +54,7 @@ describe('the net on screen', () => {
 
 describe('looks', () => {
   it('tell soil by level, texture and mark, never by colour alone', () => {
-    const looks = soilLooks(zonesOf(deck.vehicle), deck.soil);
+    const looks = soilLooks(zonesOf(deck.vehicle), deck);
     expect(looks.get('left-sill')).toMatchObject({ fill: 'soil-2', mark: '2 fi' });
     expect(soilWords(undefined)).toBe('not looked at');
     expect(soilWords({ deposits: [], spots: {} })).toBe('clean');

@@ -26,6 +26,8 @@ interface Drawn extends PlacedZone {
   readonly texture: string | null;
   /** Height of the writing, metres; 0 where none would be readable. */
   readonly letters: number;
+  /** A small diamond below the writing, for marks from before. */
+  readonly pin: string;
 }
 
 /** Writing on a zone, metres: as high as it is read with ease, and no lower than it can be read. */
@@ -39,6 +41,14 @@ function lettersFor(mark: string, room: number): number {
   if (mark === '') return 0;
   const fits = Math.min(LETTERS, (2 * room) / (mark.length * LETTER_WIDTH), 1.6 * room);
   return fits >= LEAST_LETTERS ? fits : 0;
+}
+
+/** Half the height of a pin, metres. */
+const PIN = 0.055;
+
+function pinAt({ centre: [x, y], room }: PlacedZone): string {
+  const below = y + Math.min(room * 0.72, 0.16);
+  return `M${x} ${below - PIN}L${x + PIN} ${below}L${x} ${below + PIN}L${x - PIN} ${below}Z`;
 }
 
 const textures: Readonly<Partial<Record<ZoneLook['fill'], string>>> = {
@@ -93,6 +103,7 @@ export class CarNetComponent {
         label: look.says ? `${zoneName(placed.zone.id)}: ${look.says}` : zoneName(placed.zone.id),
         texture: textures[look.fill] ?? null,
         letters: lettersFor(look.mark, placed.room),
+        pin: pinAt(placed),
       };
     }),
   );

@@ -1,5 +1,17 @@
-import type { Job, SoilLevel, Zone, ZoneId, ZonePlan, ZoneSoil } from '@esmero/core';
-import { levelName, soilMark, soilName, spotName, treatmentName } from '@esmero/messages';
+import {
+  type Job,
+  type Load,
+  type SoilLevel,
+  type SoilState,
+  type Zone,
+  type ZoneId,
+  type ZonePlan,
+  type ZoneSoil,
+  defaultAssumptions,
+  forecastOn,
+  levelOfLoad,
+} from '@esmero/core';
+import { type Units, levelName, soilMark, soilName, spotName, treatmentName } from '@esmero/messages';
 import { type Looks, type ZoneLook, isFlushed, plainLook, treatmentFill, treatmentMark } from './zone-look';
 
 const worstOf = (soil: ZoneSoil): SoilLevel =>
@@ -20,9 +32,8 @@ export function soilWords(soil: ZoneSoil | undefined): string {
   return [...(deposits.length ? deposits : ['clean']), ...spots].join('; ');
 }
 
-function soilLook(soil: ZoneSoil | undefined): ZoneLook {
+function soilLook(soil: ZoneSoil): ZoneLook {
   const says = soilWords(soil);
-  if (!soil) return { ...plainLook, fill: 'unseen', says };
   const level = worstOf(soil);
   const kinds = soil.deposits.filter((deposit) => deposit.level > 0).map(({ kind }) => soilMark[kind]);
   const spots = spotTotal(soil) > 0 ? ` +${spotTotal(soil)}` : '';
@@ -34,9 +45,58 @@ function soilLook(soil: ZoneSoil | undefined): ZoneLook {
   };
 }
 
-/** Soil as it was seen. */
-export const soilLooks = (zones: readonly Zone[], soil: Job['soil']): Looks =>
-  new Map(zones.map(({ id }) => [id, soilLook(soil[id])]));
+const heaviest = (loads: readonly Load[]): Load => loads.reduce((p, q) => (q.loadGm2 > p.loadGm2 ? q : p));
+
+/** "salt 2.1 g/m² and dust 0.4 g/m², give or take a factor of 2" */
+export function forecastWords({ loads, spread }: SoilState, u: Units): string {
+  const told = loads.filter(({ loadGm2 }) => loadGm2 >= LEAST_TOLD).map(({ kind, loadGm2 }) => `${soilName[kind]} ${u.load(loadGm2)}`);
+  return `${told.join(', ') || 'clean'}, give or take a factor of ${spread}`;
+}
+
+/** Less of a kind is not worth a word, g/m². */
+const LEAST_TOLD = 0.15;
+
+/** The forecast in the steps of the scale for the eye. */
+export interface Forecast {
+  readonly level: SoilLevel;
+  readonly kind: Load['kind'];
+}
+
+/** What a zone that nobody has looked at may be expected to carry; null when nothing is known. */
+export function forecastFor(zone: Zone, job: Job): Forecast | null {
+  if (job.since.length === 0) return null;
+  const a = { ...defaultAssumptions, ...job.choices.assumptions };
+  const loads = forecastOn(zone, job.vehicle.body, job.since, a);
+  const total = loads.reduce((sum, { loadGm2 }) => sum + loadGm2, 0);
+  return { level: levelOfLoad(total, a), kind: heaviest(loads).kind };
+}
+
+function forecastLook(zone: Zone, job: Job): ZoneLook {
+  const found = forecastFor(zone, job);
+  if (!found) return { ...plainLook, fill: 'unseen', says: soilWords(undefined) };
+  const { level, kind } = found;
+  return {
+    ...plainLook,
+    fill: `soil-${level}`,
+    forecast: true,
+    mark: `~${level}${level > 0 ? ` ${soilMark[kind]}` : ''}`,
+    says: `not looked at; forecast ${level === 0 ? 'clean' : `${soilName[kind]} ${level}, ${levelName[level]}`}, right within a factor of two`,
+  };
+}
+
+/** Soil as it was seen, the forecast under it where nobody has looked, and marks that were there. */
+export function soilLooks(zones: readonly Zone[], job: Job | null): Looks {
+  if (!job) return new Map();
+  return new Map(
+    zones.map((zone) => {
+      const seen = job.soil[zone.id];
+      const look = seen ? soilLook(seen) : forecastLook(zone, job);
+      const pins = job.marks.filter((mark) => mark.zone === zone.id).length;
+      const says = pins > 0 ? `${look.says}; ${pins === 1 ? 'one mark' : `${pins} marks`} from before` : look.says;
+      return [zone.id, { ...look, pins, says }];
+    }),
+  );
+}
 
 /** The letter of a treatment, with a stroke before it for a flush. */
 export const markOf = (treatment: ZonePlan['treatment']): string => {
@@ -46,11 +106,11 @@ export const markOf = (treatment: ZonePlan['treatment']): string => {
 
 function treatmentLook({ treatment, option }: ZonePlan, fixed: boolean): ZoneLook {
   return {
+    ...plainLook,
     fill: treatmentFill(treatment),
     flushed: isFlushed(treatment),
     mark: `${markOf(treatment)}${fixed ? ' ·' : ''}`,
     says: `${treatmentName(treatment)}${fixed ? ', fixed by hand' : ''}${option ? `, index ${option.marring.index.toFixed(1)}` : ''}`,
-    faded: false,
   };
 }
 

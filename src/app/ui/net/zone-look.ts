@@ -3,8 +3,12 @@ import type { SoilLevel, TreatmentId, ZoneId } from '@esmero/core';
 /** How a zone shows on the net in a stage. */
 export interface ZoneLook {
   /** A soil level, a kind of treatment, or nothing. */
-  readonly fill: 'unseen' | `soil-${SoilLevel}` | 'waterless' | 'rinseless' | 'presoak' | 'leave' | 'plain';
+  readonly fill: 'unseen' | `soil-${SoilLevel}` | 'waterless' | 'foam' | 'rinseless' | 'presoak' | 'leave' | 'plain';
   readonly flushed: boolean;
+  /** Not seen, only forecast: shown through a veil. */
+  readonly forecast: boolean;
+  /** Marks that were there before the wash. */
+  readonly pins: number;
   /** Short writing on the zone where there is room. */
   readonly mark: string;
   /** Spoken after the zone's name. */
@@ -14,12 +18,13 @@ export interface ZoneLook {
 
 export type Looks = ReadonlyMap<ZoneId, ZoneLook>;
 
-export const plainLook: ZoneLook = { fill: 'plain', flushed: false, mark: '', says: '', faded: false };
+export const plainLook: ZoneLook = { fill: 'plain', flushed: false, forecast: false, pins: 0, mark: '', says: '', faded: false };
 
 /** The family of marks and colours that a treatment belongs to. */
 export function treatmentFill(treatment: TreatmentId): ZoneLook['fill'] {
   if (treatment === 'leave') return 'leave';
   if (treatment.endsWith('/presoak-rinseless')) return 'presoak';
+  if (treatment.endsWith('/foam')) return 'foam';
   return treatment.endsWith('/rinseless') ? 'rinseless' : 'waterless';
 }
 
@@ -27,8 +32,9 @@ export const isFlushed = (treatment: TreatmentId): boolean =>
   treatment !== 'leave' && !treatment.startsWith('none/');
 
 /** One letter and a stroke for a flush: the same marks on the car, in the list and on paper. */
-export const treatmentMark: Readonly<Record<ZoneLook['fill'] & ('waterless' | 'rinseless' | 'presoak' | 'leave'), string>> = {
+export const treatmentMark: Readonly<Record<ZoneLook['fill'] & ('waterless' | 'foam' | 'rinseless' | 'presoak' | 'leave'), string>> = {
   waterless: 'W',
+  foam: 'F',
   rinseless: 'R',
   presoak: 'P+R',
   leave: '×',

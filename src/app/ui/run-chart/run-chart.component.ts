@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
-import type { Plan, Step, ZoneId } from '@esmero/core';
+import { type Plan, type Step, type ZoneId, criticalPath } from '@esmero/core';
 import { clock, stepText } from '@esmero/messages';
 
 interface Bar {
@@ -9,6 +9,8 @@ interface Bar {
   readonly y: number;
   readonly width: number;
   readonly says: string;
+  /** Were it shorter, all would be done sooner. */
+  readonly critical: boolean;
 }
 
 const WIDTH = 600;
@@ -37,11 +39,17 @@ const TOP = 18;
         >
           <title>{{ bar.says }}</title>
         </rect>
+        @if (bar.critical) {
+          <path class="critical" [attr.d]="'M' + bar.x + ' ' + (bar.y + 22) + 'h' + bar.width" />
+        }
       }
     </svg>
     <p class="key soft">
       @for (one of key; track one[0]) {
         <span><i [attr.data-kind]="one[0]"></i>{{ one[1] }}</span>
+      }
+      @if (workers() > 1) {
+        <span><i class="critical"></i>decides when all is done</span>
       }
     </p>
   `,
@@ -61,7 +69,7 @@ export class RunChartComponent {
     ['wait', 'waiting'],
   ] as const;
 
-  private readonly workers = computed(() => Math.max(1, ...this.plan().timeline.steps.map(({ worker }) => worker + 1)));
+  protected readonly workers = computed(() => Math.max(1, ...this.plan().timeline.steps.map(({ worker }) => worker + 1)));
   protected readonly height = computed(() => TOP + LANE * this.workers());
   private readonly minute = computed(() =>
     scaleLinear([0, Math.max(1, this.plan().timeline.elapsedS / 60)], [0, WIDTH]),
@@ -73,11 +81,15 @@ export class RunChartComponent {
   );
   protected readonly bars = computed(() => {
     const time = (seconds: number): number => this.minute()(seconds / 60);
-    return this.plan().timeline.steps.map((step): Bar => ({
+    const { steps } = this.plan().timeline;
+    // Alone, everything is on the path.
+    const critical = new Set(this.workers() > 1 ? criticalPath(steps) : []);
+    return steps.map((step, i): Bar => ({
       step,
       x: time(step.startS),
       y: TOP + step.worker * LANE,
       width: Math.max(0.7, time(step.endS) - time(step.startS)),
+      critical: critical.has(i),
       says: `${clock(step.startS)} to ${clock(step.endS)} ${stepText(step)}`,
     }));
   });

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { SIDES, type UsedSide, type UsedTowel, type ZoneId } from '@esmero/core';
+import { type UsedSide, type UsedTowel, type ZoneId } from '@esmero/core';
 import { className, percent, roleName, sideUseName, towelName, zoneList } from '@esmero/messages';
 
 interface Cell {
@@ -78,7 +78,7 @@ export class TowelSquareComponent {
   protected readonly name = computed(() => towelName(this.towel()));
   protected readonly role = computed(() => roleName[this.towel().role]);
   protected readonly cells = computed(() =>
-    Array.from({ length: SIDES }, (_, i): Cell => {
+    Array.from({ length: this.towel().fold }, (_, i): Cell => {
       const side = this.towel().sides[i];
       const face = Math.floor(i / 4);
       return {

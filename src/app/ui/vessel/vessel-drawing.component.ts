@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
-import type { Fill, Mix } from '@esmero/core';
-import { type Units, contentName } from '@esmero/messages';
+import type { Fill, Vessel } from '@esmero/core';
+import type { Units } from '@esmero/messages';
 
 interface Shape {
   /** Outline from the brim down and around, in a box 100 wide and 150 high. */
@@ -11,13 +11,19 @@ interface Shape {
   readonly fittings: string;
 }
 
-const shapes: Readonly<Record<Mix['vessel']['kind'], Shape>> = {
+const shapes: Readonly<Record<Vessel['kind'], Shape>> = {
   bucket: { outline: 'M8 30L18 142H82L92 30Z', brim: 30, floor: 142, fittings: 'M8 30C20 4 80 4 92 30M5 30H95' },
   'pump-sprayer': {
     outline: 'M22 50Q22 38 36 38H64Q78 38 78 50V142H22Z',
     brim: 38,
     floor: 142,
     fittings: 'M43 38V22H57V38M50 22V8M38 8H62M62 28H90V36',
+  },
+  'foam-sprayer': {
+    outline: 'M26 58Q26 40 50 40Q74 40 74 58V142H26Z',
+    brim: 40,
+    floor: 142,
+    fittings: 'M42 40V26H58V40M50 26V12M40 12H60M58 30H82L92 24M58 34H82L92 40M92 20V44',
   },
   'spray-bottle': {
     outline: 'M38 46C26 54 24 62 24 72V142H76V72C76 62 74 54 62 46Z',
@@ -26,6 +32,8 @@ const shapes: Readonly<Record<Mix['vessel']['kind'], Shape>> = {
     fittings: 'M40 46V34H60V46M40 34V20H78V26L60 30M40 22L30 40',
   },
 };
+
+let drawings = 0;
 
 interface Line {
   readonly y: number;
@@ -90,15 +98,18 @@ const APART = 13;
   `,
 })
 export class VesselDrawingComponent {
-  readonly mix = input.required<Mix>();
+  readonly vessel = input.required<Vessel>();
+  /** What is in it, for those who hear the drawing. */
+  readonly content = input.required<string>();
   readonly fill = input.required<Fill>();
   readonly units = input.required<Units>();
 
-  protected readonly shape = computed(() => shapes[this.mix().vessel.kind]);
-  protected readonly clip = computed(() => `clip-${this.mix().content}-${this.fill().totalMl.toFixed(0)}`);
+  private readonly number = ++drawings;
+  protected readonly shape = computed(() => shapes[this.vessel().kind]);
+  protected readonly clip = computed(() => `clip-${this.number}`);
   private readonly level = computed(() => {
     const { brim, floor } = this.shape();
-    return scaleLinear([0, this.mix().vessel.capacityMl], [floor, brim]).clamp(true);
+    return scaleLinear([0, this.vessel().capacityMl], [floor, brim]).clamp(true);
   });
   protected readonly waterY = computed(() => this.level()(this.fill().waterMl));
   /** A thin layer is still drawn so that it can be seen. */
@@ -108,7 +119,7 @@ export class VesselDrawingComponent {
   });
 
   protected readonly lines = computed((): readonly Line[] => {
-    const { vessel } = this.mix();
+    const vessel = this.vessel();
     const { waterMl, dose } = this.fill();
     const u = this.units();
     const wanted = [
@@ -124,6 +135,6 @@ export class VesselDrawingComponent {
   });
 
   protected readonly says = computed(
-    () => `${contentName[this.mix().content]} in ${this.mix().vessel.name}: ${this.lines().map(({ text }) => text).join(', ')}`,
+    () => `${this.content()} in ${this.vessel().name}: ${this.lines().map(({ text }) => text).join(', ')}`,
   );
 }

@@ -1,5 +1,5 @@
 import type { Assumptions } from '../../assumptions';
-import type { BucketSystem, MixPurpose } from '../../model';
+import type { BucketSystem, DwellHabit, MixPurpose, WipingHabit } from '../../model';
 import type { Micrometres } from '../../units';
 import type { Kit } from '../kit';
 
@@ -26,20 +26,41 @@ export interface Contacted {
   readonly finishWith: 'finish' | 'drying';
 }
 
+/** What a contact depends on besides the figures. */
+export interface Touching {
+  /** Load when the liquid is laid, after any flush. */
+  readonly loadGm2: number;
+  /** Of what is sprayed, against common practice: product, school, heat and cold together. */
+  readonly filmFactor: number;
+  readonly dwell: DwellHabit;
+  readonly wiping: WipingHabit;
+  readonly bucket: BucketSystem;
+}
+
 export interface ContactRule {
   readonly kits: readonly Kit[];
-  /**
-   * @param loadGm2 load when the liquid is laid, after any flush
-   * @param filmFactor of the waterless product
-   */
-  contact(
-    loadGm2: number,
-    filmFactor: number,
-    bucket: BucketSystem,
-    a: Assumptions,
-  ): Contacted;
+  /** What is sprayed before the wipe; null where nothing is. */
+  readonly sprays: MixPurpose | null;
+  /** Of its layers, in order. */
+  readonly purposes: readonly MixPurpose[];
+  contact(touching: Touching, a: Assumptions): Contacted;
 }
 
 /** Encapsulation after a dwell: it approaches its most with the time constant τ. */
 export const encapsulated = (most: number, dwellS: number, tauS: number): number =>
   most * (1 - Math.exp(-dwellS / tauS));
+
+/** Nobody waits longer on a panel, s. */
+const LONGEST_DWELL_S = 300;
+
+/** Seconds of a dwell in a school; a long one ends after five minutes, or where common practice does. */
+export function dwellOf(commonS: number, school: DwellHabit, a: Assumptions): number {
+  switch (school) {
+    case 'short':
+      return commonS * a.dwellShort;
+    case 'common':
+      return commonS;
+    case 'long':
+      return Math.max(commonS, Math.min(LONGEST_DWELL_S, commonS * a.dwellLong));
+  }
+}

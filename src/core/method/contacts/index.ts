@@ -1,13 +1,15 @@
 import type { Contact } from '../../model';
 import type { ContactRule } from './contact-rule';
+import { foam } from './foam';
 import { presoakRinseless } from './presoak-rinseless';
 import { rinseless } from './rinseless';
 import { waterless } from './waterless';
 
-export type { Contacted, ContactRule, Layer } from './contact-rule';
+export type { Contacted, ContactRule, Layer, Touching } from './contact-rule';
 
 export const contactRules: Readonly<Record<Contact, ContactRule>> = {
   waterless,
+  foam,
   rinseless,
   'presoak-rinseless': presoakRinseless,
 };

@@ -1,17 +1,20 @@
 import { um } from '../../units';
-import { encapsulated, type ContactRule } from './contact-rule';
+import { type ContactRule, dwellOf, encapsulated } from './contact-rule';
 import { rinseless } from './rinseless';
 
 /** Rinseless after a stronger mix has been sprayed on and left to work. */
 export const presoakRinseless: ContactRule = {
   kits: ['presoak', 'wash'],
-  contact: (loadGm2, filmFactor, bucket, a) => {
-    const wash = rinseless.contact(loadGm2, filmFactor, bucket, a);
+  sprays: 'presoak',
+  purposes: ['presoak', 'wash'],
+  contact: (touching, a) => {
+    const wash = rinseless.contact(touching, a);
+    const dwellS = dwellOf(a.dwellPresoak, touching.dwell, a);
     return {
       ...wash,
-      layers: [{ purpose: 'presoak', film: um(a.presoakFilm) }, ...wash.layers],
-      dwellS: a.dwellPresoak,
-      encapsulation: encapsulated(a.kappaPresoak, a.dwellPresoak, a.tauPresoak),
+      layers: [{ purpose: 'presoak', film: um(a.presoakFilm * touching.filmFactor) }, ...wash.layers],
+      dwellS,
+      encapsulation: encapsulated(a.kappaPresoak, dwellS, a.tauPresoak),
       sprayRate: a.ratePumpSpray,
     };
   },

@@ -4,7 +4,9 @@ import type { ContactRule } from './contact-rule';
 /** A weak solution taken on from a bucket by mitt or pre-soaked towels; dried at once. */
 export const rinseless: ContactRule = {
   kits: ['wash'],
-  contact: (_loadGm2, _filmFactor, bucket, a) => ({
+  sprays: null,
+  purposes: ['wash'],
+  contact: ({ bucket }, a) => ({
     layers: [{ purpose: 'wash', film: um(a.wrungFilm) }],
     dwellS: 0,
     encapsulation: a.kappaWash,

@@ -5,6 +5,7 @@ import { pump } from './pump';
 export const hotPump: FlushRule = {
   ...pump,
   kits: ['flush', 'heater'],
+  gear: 'heater',
   removes: (kind, a) => (kind === 'salt' ? a.flushHotSalt : a.flushHot),
-  liquidC: (_carriedC, a) => a.hotLiquidC,
+  liquidC: ({ hotC }) => hotC,
 };

@@ -1,13 +1,22 @@
 import type { Flush } from '../../model';
+import { bay } from './bay';
+import { cordless } from './cordless';
 import type { FlushRule } from './flush-rule';
 import { hotPump } from './hot-pump';
+import { mains } from './mains';
 import { none } from './none';
 import { pump } from './pump';
+import { steam } from './steam';
 
-export type { FlushRule } from './flush-rule';
+export { flushSources } from './flush-rule';
+export type { FlushRule, FlushSource, Flushing } from './flush-rule';
 
 export const flushRules: Readonly<Record<Flush, FlushRule>> = {
   none,
   pump,
   'hot-pump': hotPump,
+  cordless,
+  mains,
+  bay,
+  steam,
 };

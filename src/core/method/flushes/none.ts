@@ -3,8 +3,11 @@ import type { FlushRule } from './flush-rule';
 /** Nothing before the contact. */
 export const none: FlushRule = {
   kits: [],
+  gear: null,
+  source: null,
+  jet: false,
   filmUm: () => 0,
   removes: () => 0,
   secondsPerM2: () => 0,
-  liquidC: (carriedC) => carriedC,
+  liquidC: ({ carriedC }) => carriedC,
 };

@@ -32,6 +32,7 @@ describe('one item from every group within the budgets', () => {
         expect(picked !== undefined).toBe(best < Infinity);
         if (!picked) return;
         expect(picked.cost).toBeCloseTo(best, 9);
+        expect(picked.atLeast).toBe(picked.cost);
         capacity.forEach((cap, b) => {
           const used = picked.picks.reduce((sum, pick, g) => sum + groups[g]![pick]!.use[b]!, 0);
           expect(used).toBeLessThanOrEqual(cap + 1e-9);
@@ -47,6 +48,30 @@ describe('one item from every group within the budgets', () => {
         const before = pickOnePerGroup(groups, capacity);
         const after = pickOnePerGroup(groups, capacity.map((cap) => cap + more));
         if (before) expect(after!.cost).toBeLessThanOrEqual(before.cost + 1e-9);
+      }),
+    );
+  });
+
+  it('says how far off the best it can be when it has to stop early', () => {
+    fc.assert(
+      fc.property(problem, fc.integer({ min: 1, max: 4 }), ({ groups, capacity }, branchings) => {
+        const picked = pickOnePerGroup(groups, capacity, Infinity, branchings);
+        if (!picked) return;
+        const best = exhaustive(groups, capacity);
+        expect(picked.cost).toBeGreaterThanOrEqual(best - 1e-9);
+        expect(picked.atLeast).toBeLessThanOrEqual(best + 1e-9);
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  it('looks only for what costs less than asked', () => {
+    fc.assert(
+      fc.property(problem, fc.integer({ min: 0, max: 120 }), ({ groups, capacity }, below) => {
+        const picked = pickOnePerGroup(groups, capacity, below);
+        const best = exhaustive(groups, capacity);
+        expect(picked !== undefined).toBe(best < below);
+        if (picked) expect(picked.cost).toBeCloseTo(best, 9);
       }),
     );
   });

@@ -1,0 +1,123 @@
+import { expect, test } from '@playwright/test';
+import { method, openStage, storedJob, total, zone } from './desk';
+
+test('one car in January frost and in August sun gets two plans, and each says why', async ({ page }) => {
+  await openStage(page, 'site', '/job/demo-noon');
+  await expect(page.locator('esm-day-chart svg')).toBeVisible();
+  await page.getByRole('button', { name: 'Weather by the hour (simulated service)' }).click();
+  await expect(page.locator('esm-day')).toContainText('simulated weather service');
+  await expect(method(page)).toHaveText('Not today');
+  await page.getByRole('link', { name: 'Method' }).click();
+  await expect(page.locator('.verdicts')).toContainText('let the panels cool');
+  await page.getByRole('link', { name: 'Site', exact: true }).click();
+  // The day has an hour at which the same car can be washed.
+  await page.getByRole('button', { name: /^Wait until/ }).click();
+  await expect(method(page)).not.toHaveText('Not today');
+  await page.getByLabel('Day', { exact: true }).fill('2032-01-20');
+  await page.getByLabel('Day', { exact: true }).blur();
+  await page.getByLabel('Air, °C').fill('-9');
+  await page.getByLabel('Air, °C').blur();
+  await page.getByLabel('Water carried, °C').fill('6');
+  await page.getByLabel('Water carried, °C').blur();
+  await page.getByRole('link', { name: 'Method' }).click();
+  await zone(page, 'bonnet').click();
+  await expect(page.locator('.gate').filter({ hasText: 'freeze' }).first()).toBeVisible();
+});
+
+test('a salted car is flushed below and wiped above', async ({ page }) => {
+  await openStage(page, 'walk-round', '/job/demo-yard');
+  const paint = async (level: RegExp, kind: string, classes: readonly number[]): Promise<void> => {
+    await page.getByRole('radio', { name: level }).click();
+    await page.locator(`[data-kind="${kind}"]`).click();
+    for (const one of classes) await page.locator(`[data-class="${one}"]`).click();
+  };
+  await paint(/Level 1/, 'dust', [0, 1]);
+  await paint(/Level 4/, 'salt', [2, 3, 4, 5]);
+  await page.getByRole('link', { name: 'Method' }).click();
+  await expect(method(page)).toHaveText('Hybrid');
+  await expect(zone(page, 'left-sill')).toHaveAttribute('aria-label', /flush|wand/);
+  await expect(zone(page, 'roof')).not.toHaveAttribute('aria-label', /flush|wand/);
+  await expect(zone(page, 'roof')).toHaveAttribute('aria-label', /wipe|wash/);
+});
+
+test('a matte black van with grit is refused under every school, and goes ahead only on a recorded word', async ({ page }) => {
+  await openStage(page, 'method', '/job/demo-refusal');
+  for (const school of ['Cautious', 'Balanced', 'Permissive']) {
+    await page.getByRole('radio', { name: school }).click();
+    await expect(method(page)).toHaveText('Not today');
+  }
+  await expect(page.locator('esm-refusal')).toContainText('full rinse wash');
+  const note = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the note' }).click();
+  expect((await note).suggestedFilename()).toBe('note-demo-refusal.txt');
+  await page.getByRole('button', { name: 'The client wants it all the same' }).click();
+  await page.getByLabel('Who agrees').fill('The baker');
+  await page.getByRole('button', { name: 'Go ahead on that word' }).click();
+  await expect(page.locator('esm-refusal')).toContainText('The baker agreed');
+  await page.reload();
+  await expect(page.locator('esm-refusal')).toContainText('The baker agreed');
+  expect((await storedJob(page, 'demo-refusal'))!.job['consent']).toMatchObject({ by: 'The baker' });
+});
+
+test('a site without runoff excludes the wand and says so', async ({ page }) => {
+  await openStage(page, 'method');
+  await zone(page, 'left-front-door-lower').click();
+  const row = page.locator('tr', { hasText: 'Battery wand, then rinseless wash' }).first();
+  await expect(row).toContainText('would run off, and nothing may here');
+});
+
+test('what would change gives just that plan, and so does a point of the front', async ({ page }) => {
+  await openStage(page, 'method', '/job/demo-track');
+  await page.getByRole('button', { name: 'What would change the answer?' }).click();
+  const row = page.locator('esm-what-if li').first();
+  const says = (await row.textContent())!;
+  const [, name, minutes] = /: (\w+(?: today)?)(?:, (\d+ min))?/.exec(says)!;
+  await row.getByRole('button').click();
+  await expect(method(page)).toHaveText(new RegExp(name!, 'i'));
+  if (minutes) await expect(total(page, 'minutes')).toHaveText(minutes);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.getByRole('button', { name: 'What may be traded' }).click();
+  const dot = page.locator('esm-front .dot:not(.here)').first();
+  const plan = (await dot.getAttribute('aria-label'))!;
+  await dot.focus();
+  await page.keyboard.press('Enter');
+  await expect(total(page, 'minutes')).toHaveText(/(\d+ min)/.exec(plan)![1]!);
+  await expect(total(page, 'litres')).toHaveText(/([\d.]+ L)/.exec(plan)![1]!);
+});
+
+test('forecast, thermometer and marks belong to the walk-round; a picture survives a reload', async ({ page }) => {
+  await openStage(page, 'walk-round', '/job/demo-frost');
+  await expect(zone(page, 'roof')).toHaveAttribute('aria-label', /forecast .* factor of two/);
+  await zone(page, 'bonnet').click();
+  await page.getByRole('button', { name: 'Thermometer (simulated)' }).click();
+  await expect(page.getByLabel('Read off, °C')).not.toHaveValue('');
+  await page.getByRole('button', { name: 'Note a mark' }).click();
+  const pixel = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+  await page.locator('esm-marks input[type="file"]').setInputFiles({ name: 'chip.png', mimeType: 'image/png', buffer: pixel });
+  await expect(page.locator('esm-marks img')).toBeVisible();
+  await page.locator('esm-marks input[type="file"]').setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.locator('esm-marks [role="alert"]')).toContainText('no picture');
+  await page.reload();
+  await expect(zone(page, 'bonnet')).toHaveAttribute('aria-label', /one mark from before/);
+  await zone(page, 'bonnet').focus();
+  await expect(page.locator('esm-marks img')).toBeVisible();
+});
+
+test('the mix bench works a label out both ways and prints it', async ({ page }) => {
+  await page.goto('/bench');
+  await page.getByLabel('Number on the label').fill('4');
+  await expect(page.locator('main')).toContainText('1.6 L of product');
+  await expect(page.locator('main')).toContainText('25 % more product');
+  await page.getByRole('button', { name: 'Vessel label' }).click();
+  await expect(page.locator('.vessel-label svg')).toBeVisible();
+  await page.getByText('Cost by the car').click();
+  await expect(page.locator('[data-costs]')).toContainText('for each car');
+});
+
+test('by hand it is when no weather service answers', async ({ page }) => {
+  await page.route('**/api/weather*', (route) => route.abort());
+  await openStage(page, 'site');
+  await page.getByRole('button', { name: 'Weather by the hour (simulated service)' }).click();
+  await expect(page.locator('esm-day [role="alert"]')).toContainText('did not answer');
+  await expect(method(page)).toHaveText('Hybrid');
+});

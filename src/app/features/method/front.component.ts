@@ -1,0 +1,143 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { scaleLinear, scaleSqrt } from 'd3-scale';
+import { type FrontPoint, takeWeights } from '@esmero/core';
+import { fixed, indexText, methodName, minutes } from '@esmero/messages';
+import { JobDesk } from '../../state/job-desk';
+import { studyOf } from '../../state/study';
+import { StudyBarComponent } from '../../ui/study-bar.component';
+
+interface Dot {
+  readonly point: FrontPoint;
+  readonly x: number;
+  readonly y: number;
+  readonly r: number;
+  readonly water: string;
+  readonly says: string;
+  readonly here: boolean;
+}
+
+const WIDTH = 520;
+const HEIGHT = 230;
+const EDGE = { left: 46, right: 24, top: 16, bottom: 40 };
+
+/** A little room around the outermost points, so that a single one is in the middle. */
+function padded(values: readonly number[]): [number, number] {
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const pad = Math.max((high - low) * 0.15, 0.5);
+  return [Math.max(0, low - pad), high + pad];
+}
+
+/** Plans that no other beats in marring, minutes and water at once, to pick from. */
+@Component({
+  selector: 'esm-front',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [StudyBarComponent],
+  template: `
+    @if (study.answer()) {
+      <h3>What may be traded: time, marring, water</h3>
+      @if (dots().length > 0) {
+        <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="group" aria-label="Plans that no other beats in time, marring and water at once">
+          @for (tick of xTicks(); track tick.at) {
+            <path class="grid" [attr.d]="'M' + tick.at + ' ${EDGE.top}V' + bottom" />
+            <text [attr.x]="tick.at" [attr.y]="bottom + 16" text-anchor="middle">{{ tick.text }}</text>
+          }
+          @for (tick of yTicks(); track tick.at) {
+            <path class="grid" [attr.d]="'M${EDGE.left} ' + tick.at + 'H' + right" />
+            <text x="${EDGE.left - 6}" [attr.y]="tick.at" text-anchor="end" dominant-baseline="central">{{ tick.text }}</text>
+          }
+          <text [attr.x]="right" [attr.y]="bottom + 34" text-anchor="end">minutes</text>
+          <text x="4" y="10">mean index</text>
+          @for (dot of dots(); track dot.says) {
+            <g
+              class="dot"
+              role="button"
+              tabindex="0"
+              [class.here]="dot.here"
+              [attr.aria-label]="dot.says"
+              (click)="take(dot)"
+              (keydown.enter)="take(dot)"
+              (keydown.space)="$event.preventDefault(); take(dot)"
+            >
+              <circle class="reach" [attr.cx]="dot.x" [attr.cy]="dot.y" r="22" />
+              <circle [attr.cx]="dot.x" [attr.cy]="dot.y" [attr.r]="dot.r" />
+              <text [attr.x]="dot.x" [attr.y]="dot.y - dot.r - 5" text-anchor="middle">{{ dot.water }}</text>
+              <title>{{ dot.says }}</title>
+            </g>
+          }
+        </svg>
+        <p class="soft">
+          Each dot is a whole plan within every limit, its size the water. Press one to weigh this job as it was weighed.
+          The filled one is the plan as it is.
+        </p>
+      } @else {
+        <p>There is no plan to trade with: every one breaks a limit.</p>
+      }
+    } @else {
+      <esm-study-bar
+        question="What may be traded against what?"
+        [share]="study.share()"
+        [failure]="study.failure()"
+        (ask)="study.ask()"
+        (stop)="study.stop()"
+      />
+    }
+  `,
+  styleUrl: '../../ui/chart.css',
+  styles: `
+    .dot {
+      cursor: pointer;
+      outline: none;
+    }
+    .dot circle {
+      fill: var(--sea-wash);
+      stroke: var(--sea);
+      stroke-width: 2;
+    }
+    .dot .reach {
+      fill: transparent;
+      stroke: none;
+    }
+    .dot.here circle:not(.reach) {
+      fill: var(--sea);
+    }
+    .dot:focus-visible .reach {
+      stroke: var(--sea);
+      stroke-dasharray: 4 3;
+    }
+  `,
+})
+export class FrontComponent {
+  private readonly desk = inject(JobDesk);
+  protected readonly study = studyOf('front');
+  protected readonly width = WIDTH;
+  protected readonly height = HEIGHT;
+  protected readonly bottom = HEIGHT - EDGE.bottom;
+  protected readonly right = WIDTH - EDGE.right;
+
+  private readonly points = computed(() => this.study.answer() ?? []);
+  private readonly x = computed(() => scaleLinear(padded(this.points().map((p) => p.minutes)), [EDGE.left, this.right]));
+  private readonly y = computed(() => scaleLinear(padded(this.points().map((p) => p.index)), [this.bottom, EDGE.top]));
+  protected readonly xTicks = computed(() => this.x().ticks(6).map((value) => ({ at: this.x()(value), text: fixed(value) })));
+  protected readonly yTicks = computed(() => this.y().ticks(4).map((value) => ({ at: this.y()(value), text: fixed(value, 1) })));
+
+  protected readonly dots = computed((): readonly Dot[] => {
+    const u = this.desk.units();
+    const size = scaleSqrt([0, Math.max(1, ...this.points().map(({ litres }) => litres))], [4, 15]);
+    const now = this.desk.plan()?.totals;
+    const dots = this.points().map((point): Dot => ({
+      point,
+      x: this.x()(point.minutes),
+      y: this.y()(point.index),
+      r: size(point.litres),
+      water: u.water(point.litres),
+      says: `${methodName[point.method]}, ${minutes(point.minutes)}, ${u.water(point.litres)}, mean index ${indexText(point.index)}`,
+      here: now !== undefined && Math.abs(now.minutes.value - point.minutes) < 1e-6 && Math.abs(now.index.value - point.index) < 1e-6,
+    }));
+    // The plan as it is is drawn last, over its neighbours.
+    return dots.sort((p, q) => Number(p.here) - Number(q.here));
+  });
+
+  protected take({ point, says }: Dot): void {
+    this.desk.edit(`Weighed for: ${says.toLowerCase()}`, (job) => takeWeights(job, point.weights));
+  }
+}

@@ -1,0 +1,93 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { InputText } from 'primeng/inputtext';
+import type { Consent } from '@esmero/core';
+import { refusalNote } from '@esmero/messages';
+import { JobDesk } from '../../state/job-desk';
+import { download } from '../../ui/download';
+
+/** A "no" with its note to the client, and the client's word where it is done all the same. */
+@Component({
+  selector: 'esm-refusal',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [InputText],
+  template: `
+    @if (consent(); as consent) {
+      <p class="note warn">
+        {{ consent.by }} agreed on {{ consent.on }} to go ahead against advice{{ consent.note ? ': ' + consent.note : '' }}. The
+        index limit is lifted; every other limit stands.
+        <button type="button" class="chip" (click)="agree(null)">Take that back</button>
+      </p>
+    } @else if (refused()) {
+      <div class="note stop">
+        <h3>For the client</h3>
+        @for (line of lines(); track $index) {
+          <p>{{ line }}</p>
+        }
+        <div class="row">
+          <button type="button" class="chip" (click)="save()">Save the note</button>
+          @if (forSoil()) {
+            <button type="button" class="chip" [attr.aria-expanded]="asking()" (click)="asking.set(!asking())">
+              The client wants it all the same
+            </button>
+          }
+        </div>
+        @if (asking() && forSoil()) {
+          <div class="fields gap">
+            <div class="field">
+              <label for="consent-by">Who agrees</label>
+              <input pInputText id="consent-by" maxlength="160" #by (input)="missing.set(false)" />
+              @if (missing()) {
+                <span class="fault" role="alert">Whose word is it?</span>
+              }
+            </div>
+            <div class="field wide">
+              <label for="consent-note">What was said</label>
+              <input pInputText id="consent-note" maxlength="1000" #note />
+            </div>
+          </div>
+          <p>Only the school’s index limit gives way. Mud, frost, heat, runoff and labels do not.</p>
+          <button type="button" class="chip" (click)="go(by.value, note.value)">Go ahead on that word</button>
+        }
+      </div>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+  `,
+})
+export class RefusalComponent {
+  private readonly desk = inject(JobDesk);
+  protected readonly asking = signal(false);
+  protected readonly missing = signal(false);
+
+  protected readonly consent = computed(() => this.desk.job()?.consent ?? null);
+  protected readonly refused = computed(() => {
+    const plan = this.desk.plan();
+    return plan?.method === 'decline' || plan?.zones.some(({ option }) => option === null);
+  });
+  /** Nobody’s word helps against heat, frost or a lack of kit. */
+  protected readonly forSoil = computed(
+    () => this.desk.plan()?.verdicts.some((verdict) => verdict.code === 'zones-blocked' && verdict.because === 'soil') ?? false,
+  );
+  protected readonly lines = computed(() => {
+    const [job, plan] = [this.desk.job(), this.desk.plan()];
+    return job && plan ? refusalNote(job, plan, this.desk.units()) : [];
+  });
+
+  protected save(): void {
+    download(`note-${this.desk.job()!.id}.txt`, `${this.lines().join('\n\n')}\n`, 'text/plain');
+  }
+
+  protected go(by: string, note: string): void {
+    const who = by.trim();
+    this.missing.set(who === '');
+    if (who !== '') this.agree({ by: who, on: this.desk.job()!.date, note: note.trim() });
+  }
+
+  protected agree(consent: Consent | null): void {
+    this.asking.set(false);
+    this.desk.edit(consent ? `${consent.by} agrees to go ahead` : 'No word to go ahead', (job) => ({ ...job, consent }));
+  }
+}

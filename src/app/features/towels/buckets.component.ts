@@ -1,0 +1,166 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
+import { type ZoneId, compareBuckets, crossingsOf, runBuckets } from '@esmero/core';
+import { crossingSentence, dipSentence, grams, spreadSentence, zoneName } from '@esmero/messages';
+import { JobDesk } from '../../state/job-desk';
+import { studyOf } from '../../state/study';
+import { BucketChartComponent } from '../../ui/bucket/bucket-chart.component';
+import { BucketSectionComponent } from '../../ui/bucket/bucket-section.component';
+import { ZoneInView } from '../../ui/net/zone-in-view';
+import { StudyBarComponent } from '../../ui/study-bar.component';
+
+/** Dips shown in a second. */
+const SPEEDS = [1, 3, 10] as const;
+
+/** The buckets played through the wash, and every way of working beside the job's own. */
+@Component({
+  selector: 'esm-buckets',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [BucketChartComponent, BucketSectionComponent, StudyBarComponent],
+  template: `
+    @if (dip(); as dip) {
+      <esm-bucket-section [dip]="dip" [guarded]="own()!.system !== 'many-towels'" />
+      <div class="row" role="group" aria-label="Through the wash">
+        <button type="button" class="chip" (click)="step(-1)" [disabled]="at() === 0">One back</button>
+        @if (!still) {
+          <button type="button" class="chip" (click)="play()">{{ playing() ? 'Pause' : 'Play' }}</button>
+        }
+        <button type="button" class="chip" (click)="step(1)" [disabled]="at() === last()">One on</button>
+        @if (!still) {
+          <button type="button" class="chip" (click)="faster()">{{ speed() }} a second</button>
+        }
+        <input type="range" min="0" [max]="last()" [value]="at()" aria-label="Dip" [attr.aria-valuetext]="says()" #place (input)="jump(+place.value)" />
+      </div>
+      <p class="said num">{{ says() }}</p>
+      @if (due(); as zone) {
+        <p>
+          Too much comes out of the water by then: fresh water is due before {{ name(zone) }}.
+          <button type="button" class="chip" (click)="change(zone)">Try it there</button>
+        </p>
+      }
+      @if (fresh().length > 0) {
+        <p>
+          With fresh rinse water before {{ changed() }}, {{ weigh(own()!.run.carriedG) }} come back instead of {{ weigh(unchanged()) }}.
+          <button type="button" class="chip" (click)="fresh.set([])">As before</button>
+        </p>
+      }
+      <h4>Every way, the same wash</h4>
+      <esm-bucket-chart [runs]="runs()" [own]="own()!" />
+      @for (crossing of crossings(); track $index) {
+        <p>{{ crossing }}</p>
+      }
+      @if (study.answer(); as answer) {
+        <ul class="num">
+          @for (one of answer; track $index) {
+            <li>{{ spread(one) }}</li>
+          }
+        </ul>
+        <p class="soft">A thousand draws of soil and of hands, the same for every way.</p>
+      } @else {
+        <esm-study-bar question="How sure is that?" [share]="study.share()" [failure]="study.failure()" (ask)="study.ask()" (stop)="study.stop()" />
+      }
+      <p class="note">A simulation to compare habits, not a promise: how hands rinse and wring is our judgement, and can be set otherwise.</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    input[type='range'] {
+      flex: 1 1 10rem;
+      accent-color: var(--sea);
+    }
+    .said {
+      min-height: 3em;
+      border-left: 4px solid var(--line);
+      padding-left: 0.6rem;
+    }
+  `,
+})
+export class BucketsComponent {
+  private readonly desk = inject(JobDesk);
+  private readonly view = inject(ZoneInView);
+  protected readonly study = studyOf('buckets');
+  protected readonly name = zoneName;
+  protected readonly weigh = grams;
+  protected readonly spread = spreadSentence;
+  /** Whoever asks for less motion steps by hand. */
+  protected readonly still = typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
+
+  private readonly both = computed(() => {
+    const [job, plan] = [this.desk.job(), this.desk.plan()];
+    return job && plan ? { job, plan } : null;
+  });
+  /** Zones before which the water is changed, to see what it is worth. */
+  protected readonly fresh = linkedSignal<unknown, readonly ZoneId[]>({ source: () => this.desk.job(), computation: () => [] });
+  protected readonly own = computed(() => {
+    const both = this.both();
+    return both && runBuckets(both.job, both.plan, this.fresh());
+  });
+  protected readonly runs = computed(() => {
+    const both = this.both();
+    return both ? compareBuckets(both.job, both.plan) : [];
+  });
+  protected readonly crossings = computed(() => crossingsOf(this.runs()).map(crossingSentence));
+  protected readonly unchanged = computed(() => {
+    const own = this.own();
+    return this.runs().find(({ system, guards }) => system === own?.system && guards === own.guards)?.run.carriedG ?? 0;
+  });
+  protected readonly changed = computed(() => this.fresh().map(zoneName).join(' and '));
+  protected readonly due = computed(() => {
+    const own = this.own();
+    const due = own?.run.freshDue ?? null;
+    const hasRinse = own?.system === 'two-buckets' || own?.system === 'three-buckets';
+    return hasRinse && due && !this.fresh().includes(due) ? due : null;
+  });
+
+  private readonly dips = computed(() => this.own()?.run.dips ?? []);
+  protected readonly last = computed(() => Math.max(0, this.dips().length - 1));
+  private readonly wanted = signal(0);
+  protected readonly at = computed(() => Math.min(this.wanted(), this.last()));
+  protected readonly dip = computed(() => this.dips()[this.at()]);
+  protected readonly says = computed(() => {
+    const dip = this.dip();
+    return dip ? dipSentence(dip, this.at() + 1, this.dips().length) : '';
+  });
+
+  protected readonly playing = signal(false);
+  protected readonly speed = signal<(typeof SPEEDS)[number]>(3);
+
+  constructor() {
+    effect((onCleanup) => {
+      if (!this.playing()) return;
+      const timer = setInterval(() => this.forward(), 1000 / this.speed());
+      onCleanup(() => clearInterval(timer));
+    });
+    inject(DestroyRef).onDestroy(() => this.view.light([]));
+  }
+
+  private forward(): void {
+    if (untracked(this.at) >= untracked(this.last)) this.playing.set(false);
+    else this.jump(untracked(this.at) + 1);
+  }
+
+  protected play(): void {
+    if (this.at() === this.last()) this.jump(0);
+    this.playing.update((playing) => !playing);
+  }
+
+  protected step(by: number): void {
+    this.playing.set(false);
+    this.jump(this.at() + by);
+  }
+
+  protected faster(): void {
+    this.speed.update((speed) => SPEEDS[(SPEEDS.indexOf(speed) + 1) % SPEEDS.length]!);
+  }
+
+  protected jump(at: number): void {
+    this.wanted.set(Math.min(this.last(), Math.max(0, at)));
+    const dip = this.dip();
+    this.view.light(dip ? [dip.zoneId] : []);
+  }
+
+  protected change(zone: ZoneId): void {
+    this.fresh.update((zones) => [...zones, zone]);
+  }
+}

@@ -1,0 +1,127 @@
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { InputText } from 'primeng/inputtext';
+import { Select } from 'primeng/select';
+import { type Mark, type MarkKind, type ZoneId, dropMark, markKinds, putMark } from '@esmero/core';
+import { markName, zoneName } from '@esmero/messages';
+import { JobDesk } from '../../state/job-desk';
+import { STORE } from '../../state/ports';
+import { faultText } from '../../state/shelf.effects';
+import { scaledDown } from './photo';
+
+const kinds = markKinds.map((value) => ({ value, label: markName[value] }));
+
+/** Marks that were there before the wash, each with a note and a picture. */
+@Component({
+  selector: 'esm-marks',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [FormsModule, InputText, Select],
+  template: `
+    <h3>There before: {{ name() }}</h3>
+    @for (mark of here(); track mark.id) {
+      <div class="mark">
+        <p-select [options]="kinds" optionValue="value" optionLabel="label" ariaLabel="Kind of mark" [ngModel]="mark.kind" (ngModelChange)="kind(mark, $event)" appendTo="body" />
+        <input pInputText class="note-text" maxlength="500" aria-label="Note" placeholder="Where, how long, how deep" [value]="mark.note" #note (change)="write(mark, note.value)" />
+        <label class="chip">
+          {{ mark.photo ? 'Another picture' : 'Picture' }}
+          <input type="file" class="sr-only" accept="image/*" capture="environment" #file (change)="picture(mark, file)" />
+        </label>
+        <button type="button" class="chip" (click)="drop(mark)">Take off<span class="sr-only"> {{ names[mark.kind] }}</span></button>
+        @if (pictures()[mark.id]; as url) {
+          <img [src]="url" [alt]="names[mark.kind] + ', ' + name()" />
+        }
+      </div>
+    }
+    <button type="button" class="chip" (click)="add()">Note a mark</button>
+    @if (problem(); as problem) {
+      <p class="note stop" role="alert">{{ problem }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    .mark {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.4rem;
+      align-items: center;
+      padding: 0.3rem 0;
+      border-bottom: 1px solid var(--line);
+    }
+    .note-text {
+      flex: 1 1 12rem;
+    }
+    img {
+      max-height: 9rem;
+      border-radius: 4px;
+      border: 1px solid var(--line);
+    }
+  `,
+})
+export class MarksComponent {
+  readonly zone = input.required<ZoneId>();
+
+  private readonly desk = inject(JobDesk);
+  private readonly store = inject(STORE);
+  protected readonly kinds = kinds;
+  protected readonly names = markName;
+  protected readonly name = computed(() => zoneName(this.zone()));
+  protected readonly here = computed(() => (this.desk.job()?.marks ?? []).filter((mark) => mark.zone === this.zone()));
+  protected readonly problem = signal<string | null>(null);
+  /** Addresses of the pictures by mark. */
+  protected readonly pictures = signal<Readonly<Record<string, string>>>({});
+
+  constructor() {
+    effect(() => void this.fetch(this.here()));
+    inject(DestroyRef).onDestroy(() => this.forget());
+  }
+
+  private async fetch(marks: readonly Mark[]): Promise<void> {
+    const store = await this.store;
+    const found = await Promise.all(
+      marks.map(async ({ id, photo }): Promise<[string, string][]> => {
+        const picture = photo ? await store.photo(photo) : undefined;
+        return picture ? [[id, URL.createObjectURL(picture)]] : [];
+      }),
+    );
+    this.forget();
+    this.pictures.set(Object.fromEntries(found.flat()));
+  }
+
+  private forget(): void {
+    Object.values(this.pictures()).forEach((url) => URL.revokeObjectURL(url));
+  }
+
+  protected add(): void {
+    const mark: Mark = { id: crypto.randomUUID(), zone: this.zone(), kind: 'scratch', note: '', photo: null };
+    this.desk.edit(`Mark on ${this.name()}`, (job) => putMark(job, mark));
+  }
+
+  protected kind(mark: Mark, kind: MarkKind): void {
+    this.desk.edit(`${this.name()}: ${markName[kind]}`, (job) => putMark(job, { ...mark, kind }));
+  }
+
+  protected write(mark: Mark, note: string): void {
+    this.desk.edit(`${this.name()}: note on a mark`, (job) => putMark(job, { ...mark, note: note.trim() }));
+  }
+
+  protected drop(mark: Mark): void {
+    this.desk.edit(`${this.name()}: mark taken off`, (job) => dropMark(job, mark.id));
+  }
+
+  protected async picture(mark: Mark, field: HTMLInputElement): Promise<void> {
+    const file = field.files?.[0];
+    field.value = '';
+    if (!file) return;
+    const small = await scaledDown(file).catch(() => null);
+    if (!small) {
+      this.problem.set('This file holds no picture that the browser can read. Take a JPEG or PNG.');
+      return;
+    }
+    const key = crypto.randomUUID();
+    const kept = await (await this.store).keepPhoto(key, small);
+    this.problem.set(kept.kind === 'kept' ? null : faultText(kept));
+    if (kept.kind === 'kept') this.desk.edit(`${this.name()}: picture`, (job) => putMark(job, { ...mark, photo: key }));
+  }
+}

@@ -1,0 +1,39 @@
+import { type Gear, type Job, type Working, partsOf, workingTreatments } from '../model';
+import { contactRules } from './contacts';
+import { flushRules } from './flushes';
+import { type Kit, kits } from './kit';
+import type { Scene } from './scene';
+
+type Place = Pick<Scene, 'job' | 'gear' | 'recipes'>;
+
+/** A pump foamer with something to foam: nobody is offered foam without. */
+const foams = ({ job, recipes }: Place): boolean =>
+  recipes.foam !== undefined && job.vessels.some(({ kind }) => kind === 'foam-sprayer');
+
+function isAtHand(treatment: Working, place: Place): boolean {
+  const { flush, contact } = partsOf(treatment);
+  const { gear } = flushRules[flush];
+  if (gear && !place.gear[gear]) return false;
+  if (flush === 'bay' && !place.job.site.bay) return false;
+  return contact !== 'foam' || foams(place);
+}
+
+/** Treatments that van and site have the kit for, and those that were fixed by hand all the same. */
+export function offeredTreatments(place: Place): readonly Working[] {
+  const wanted = new Set(Object.values(place.job.choices.fixed));
+  return workingTreatments.filter((treatment) => isAtHand(treatment, place) || wanted.has(treatment));
+}
+
+/** Stations that some treatment on offer needs. */
+export function kitsAtHand(place: Place): readonly Kit[] {
+  const used = new Set<Kit>();
+  for (const treatment of offeredTreatments(place)) {
+    const { flush, contact } = partsOf(treatment);
+    for (const kit of [...flushRules[flush].kits, ...contactRules[contact].kits]) used.add(kit);
+  }
+  return kits.filter((kit) => used.has(kit));
+}
+
+/** The first piece of each kind of powered kit in the van. */
+export const gearOf = ({ gear }: Job): Scene['gear'] =>
+  Object.fromEntries([...gear].reverse().map((one): [Gear['kind'], Gear] => [one.kind, one]));

@@ -1,0 +1,231 @@
+import {
+  type Basis,
+  type Flat,
+  type Groups,
+  type Item,
+  NONE,
+  Relaxation,
+  cheapest,
+  copyOf,
+  flatten,
+} from './relaxation';
+
+export type { Item } from './relaxation';
+
+export interface Picked {
+  /** Index of the item taken from each group. */
+  readonly picks: readonly number[];
+  readonly cost: number;
+  /** Nothing costs less than this; equal to the cost where the pick is proved to be the best. */
+  readonly atLeast: number;
+}
+
+/** Slack for sums of floating point numbers against a budget. */
+const EPS = 1e-9;
+/** A pick must beat the best one known by more than this to be looked for. */
+const GAIN = 1e-7;
+/** Branchings after which each further one is weighed before it is made: it costs more, and prunes more. */
+const CAREFUL = 300;
+/** Pivots by which a branching is weighed. */
+const GLANCE = 8;
+/** Branchings after which the search gives up the proof. Jobs at random, dirty and short of everything, take a few hundred. */
+const BRANCHINGS = 20_000;
+
+const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
+
+/** An item with its place in its group, which survives when others of the group are dropped. */
+interface Choosable extends Item {
+  readonly pick: number;
+}
+
+/** The groups over the budgets that can bind, each budget in shares of its capacity. */
+interface Reduced {
+  readonly groups: readonly (readonly Choosable[])[];
+  readonly capacity: readonly number[];
+  /** Places of these budgets among all, and what one share of each stands for. */
+  readonly binding: readonly number[];
+  readonly scale: readonly number[];
+}
+
+/** What the most frugal and the thirstiest item of every group take of a budget together. */
+function extremes(groups: Groups, budget: number): readonly [least: number, most: number] {
+  let [least, most] = [0, 0];
+  for (const items of groups) {
+    let [low, high] = [Infinity, 0];
+    for (const { use } of items) {
+      const used = use[budget]!;
+      if (used < low) low = used;
+      if (used > high) high = used;
+    }
+    least += low;
+    most += high;
+  }
+  return [least, most];
+}
+
+/** Cheaper, or as cheap, and no thirstier in any budget that can bind. */
+function beats(p: Item, q: Item, binding: readonly number[]): boolean {
+  if (p.cost > q.cost) return false;
+  for (const b of binding) if (p.use[b]! > q.use[b]!) return false;
+  return true;
+}
+
+/** Items that another item of the group beats in cost and in every budget can't be needed. */
+const isNeeded = (item: Item, i: number, items: readonly Item[], binding: readonly number[]): boolean =>
+  !items.some((other, j) => j !== i && beats(other, item, binding) && (j < i || !beats(item, other, binding)));
+
+/** @returns undefined when even the most frugal pick breaks some budget */
+function reduce(groups: Groups, capacity: readonly number[]): Reduced | undefined {
+  const binding: number[] = [];
+  for (let b = 0; b < capacity.length; b++) {
+    const [least, most] = extremes(groups, b);
+    if (least > capacity[b]! + EPS) return undefined;
+    if (most > capacity[b]!) binding.push(b);
+  }
+  const scale = binding.map((b) => (capacity[b]! > EPS ? capacity[b]! : 1));
+  return {
+    binding,
+    scale,
+    capacity: binding.map((b, k) => capacity[b]! / scale[k]!),
+    groups: groups.map((items) =>
+      items.flatMap((item, pick): Choosable[] =>
+        isNeeded(item, pick, items, binding)
+          ? [{ cost: item.cost, pick, use: binding.map((b, k) => item.use[b]! / scale[k]!) }]
+          : [],
+      ),
+    ),
+  };
+}
+
+/** Branch and bound: an item that the relaxation shares out is taken in one branch, and given up in the other. */
+class Search {
+  private readonly relaxation: Relaxation;
+  /** Items of the best pick so far. */
+  best: Int32Array | undefined;
+  /** What a pick has to cost less than, to be of interest. */
+  private mark: number;
+  /** The least that any pick costs, shares allowed. */
+  private root = -Infinity;
+  private branchings = 0;
+  /** Something was not looked at. */
+  private gaveUp = false;
+
+  constructor(
+    private readonly flat: Flat,
+    below: number,
+    private readonly most: number,
+  ) {
+    this.relaxation = new Relaxation(flat);
+    this.mark = below;
+  }
+
+  /** @returns the least that anything may cost that was not looked at */
+  run(): number {
+    this.visit(cheapest(this.flat), new Uint8Array(this.flat.cost.length));
+    return this.gaveUp ? this.root : Infinity;
+  }
+
+  private visit(basis: Basis, forbidden: Uint8Array): void {
+    if (this.gaveUp) return;
+    const solved = this.relaxation.solve(basis, forbidden, this.mark - GAIN);
+    if (solved === 'none') return;
+    if (this.branchings === 0) this.root = this.relaxation.value;
+    this.gaveUp = solved === 'open' || this.branchings >= this.most;
+    if (this.gaveUp) return;
+    const item = this.branchOn(basis, forbidden);
+    if (item < 0) return this.keep(basis);
+    this.branchings++;
+    const taken = this.onlyItem(item, forbidden);
+    this.visit(copyOf(basis), taken);
+    forbidden[item] = 1;
+    this.visit(basis, forbidden);
+  }
+
+  private keep({ key, other }: Basis): void {
+    const { amount, value } = this.relaxation;
+    const { cost, group } = this.flat;
+    const best = key.slice();
+    other.forEach((item, v) => {
+      if (item < cost.length && amount[v]! > 0.5) best[group[item]!] = item;
+    });
+    this.best = best;
+    this.mark = value;
+  }
+
+  /** The item to branch on; −1 when the relaxation is a pick. Drops items too dear to be of interest. */
+  private branchOn(basis: Basis, forbidden: Uint8Array): number {
+    const shared = this.shared(basis);
+    if (shared.length === 0) return -1;
+    const { relaxation } = this;
+    for (let i = 0; i < forbidden.length; i++)
+      if (relaxation.value + relaxation.reducedCost(i, basis) > this.mark - GAIN) forbidden[i] = 1;
+    if (this.branchings > CAREFUL) return this.weighed(shared, basis, forbidden);
+    const shares = shared.map((item) => relaxation.share(item, basis));
+    return shared[shares.indexOf(Math.max(...shares))]!;
+  }
+
+  /** Items of which the relaxation takes a share. */
+  private shared({ key, other }: Basis): number[] {
+    const { amount, keyShare } = this.relaxation;
+    const { cost } = this.flat;
+    const items: number[] = [];
+    other.forEach((item, v) => {
+      if (item < cost.length && amount[v]! > NONE && amount[v]! < 1 - NONE) items.push(item);
+    });
+    keyShare.forEach((share, g) => {
+      if (share > NONE && share < 1 - NONE) items.push(key[g]!);
+    });
+    return items;
+  }
+
+  /** The item whose two branches gain most (strong branching). */
+  private weighed(shared: readonly number[], basis: Basis, forbidden: Uint8Array): number {
+    const { value } = this.relaxation;
+    const gain = (without: Uint8Array): number => {
+      const solved = this.relaxation.solve(copyOf(basis), without, this.mark - GAIN, GLANCE);
+      return Math.max(EPS, (solved === 'none' ? this.mark : this.relaxation.value) - value);
+    };
+    const scores = shared.map((item) => {
+      const without = forbidden.slice();
+      without[item] = 1;
+      return gain(this.onlyItem(item, forbidden)) * gain(without);
+    });
+    return shared[scores.indexOf(Math.max(...scores))]!;
+  }
+
+  private onlyItem(item: number, forbidden: Uint8Array): Uint8Array {
+    const { starts, group } = this.flat;
+    const only = forbidden.slice();
+    const g = group[item]!;
+    only.fill(1, starts[g], starts[g + 1]);
+    only[item] = 0;
+    return only;
+  }
+}
+
+/**
+ * Multiple-choice knapsack: one item from every group, least total cost, every budget kept. Exact,
+ * by branch and bound on the linear relaxation; only after very many branchings `atLeast` says how
+ * far from the best the pick can be.
+ * @param below only a pick that costs less is of interest
+ * @param branchings after which the proof is given up
+ * @returns undefined when there is none, or a group is empty
+ */
+export function pickOnePerGroup(
+  groups: Groups,
+  capacity: readonly number[],
+  below = Infinity,
+  branchings = BRANCHINGS,
+): Picked | undefined {
+  if (groups.some((items) => items.length === 0)) return undefined;
+  const reduced = reduce(groups, capacity);
+  if (!reduced) return undefined;
+  const dearest = sum(reduced.groups.map((items) => Math.max(...items.map(({ cost }) => cost))));
+  const search = new Search(flatten(reduced.groups, reduced.capacity), Math.min(below, dearest + 2 * GAIN), branchings);
+  const unseen = search.run();
+  if (!search.best) return undefined;
+  const items = reduced.groups.flat();
+  const picks = [...search.best].map((item) => items[item]!.pick);
+  const cost = sum(picks.map((pick, g) => groups[g]![pick]!.cost));
+  return { picks, cost, atLeast: Math.min(cost, unseen) };
+}

@@ -1,0 +1,99 @@
+import { type Assumptions, resolveAssumptions } from '../assumptions';
+import { choicesOf } from '../method/habits';
+import { type Content, type Mix, towelsDrink } from '../mix';
+import { type Job, type TowelRole, towelRoles } from '../model';
+import type { Plan } from './plan';
+
+/** Towels that are soaked and washed together: what has been on wheels, or on glass, stays apart. */
+const laundryGroups = ['paint', 'glass', 'wheels'] as const;
+export type LaundryGroup = (typeof laundryGroups)[number];
+
+const groupOf: Readonly<Record<TowelRole, LaundryGroup>> = {
+  wash: 'paint',
+  finish: 'paint',
+  drying: 'paint',
+  glass: 'glass',
+  wheels: 'wheels',
+};
+
+export interface LaundryLoad {
+  readonly group: LaundryGroup;
+  readonly towels: number;
+  readonly kg: number;
+  readonly loads: number;
+  /** Warm water and concentrate to soak all loads in. */
+  readonly soakL: number;
+  readonly productMl: number;
+}
+
+/** Poured away; good for the next car today, as an open bucket does not keep; or kept in a closed sprayer. */
+export type Keeping = { readonly kind: 'dirty' } | { readonly kind: 'today' } | { readonly kind: 'days'; readonly days: number };
+
+/** What is left of a filling, and whether it can be kept. */
+export interface LeftOver {
+  readonly content: Content;
+  readonly ml: number;
+  readonly keeping: Keeping;
+}
+
+export interface Afterwards {
+  readonly laundry: readonly LaundryLoad[];
+  readonly leftOvers: readonly LeftOver[];
+  /** Dirty water to take to a lawful drain, in parts, L. */
+  readonly waste: { readonly bucketsL: number; readonly capturedL: number; readonly soakL: number };
+}
+
+function laundryOf({ towels }: Plan, job: Job): readonly LaundryLoad[] {
+  const a = resolveAssumptions(job.choices.assumptions);
+  const kgOf = (batchId: string): number => {
+    const batch = job.towels.find(({ id }) => id === batchId) ?? job.towels[0];
+    return batch ? (batch.widthM * batch.heightM * batch.gsm) / 1000 : 0;
+  };
+  return laundryGroups.flatMap((group): LaundryLoad[] => {
+    const roles = towelRoles.filter((role) => groupOf[role] === group);
+    const own = towels.filter(({ role }) => roles.includes(role));
+    if (own.length === 0) return [];
+    const kg = own.reduce((sum, { batchId }) => sum + kgOf(batchId), 0);
+    const loads = Math.max(1, Math.ceil(kg / a.loadKg - 1e-9));
+    return [{ group, towels: own.length, kg, loads, soakL: loads * a.soakL, productMl: loads * a.soakMl }];
+  });
+}
+
+/** What panels and wetted towels have taken of a content, mL. */
+function usedMl({ zones, towels }: Plan, content: Content, job: Job, a: Assumptions): number {
+  if (content === 'rinse') return 0;
+  const laid = zones.reduce((sum, { option }) => sum + (option?.laidMl[content] ?? 0), 0);
+  if (content !== 'wash') return laid;
+  return laid + towelsDrink(choicesOf(job).bucket, towels.filter(({ role }) => role === 'wash').length, a);
+}
+
+/** A medium that is rinsed leaves its grit in the wash and in the rinse; where none goes back, the wash stays clean. */
+function keepingOf({ content, vessel }: Mix, job: Job, a: Assumptions): Keeping {
+  const dirty = content === 'rinse' || (content === 'wash' && choicesOf(job).bucket !== 'many-towels');
+  if (dirty) return { kind: 'dirty' };
+  return vessel.kind === 'bucket' ? { kind: 'today' } : { kind: 'days', days: a.keepsDays };
+}
+
+function leftOversOf(plan: Plan, job: Job): readonly LeftOver[] {
+  const a = resolveAssumptions(job.choices.assumptions);
+  return plan.mix.mixes.map((mix): LeftOver => {
+    const made = mix.fills.reduce((sum, { totalMl }) => sum + totalMl, 0);
+    return { content: mix.content, ml: Math.max(0, made - usedMl(plan, mix.content, job, a)), keeping: keepingOf(mix, job, a) };
+  });
+}
+
+/** What there is to do when the car is done: soak and wash towels, take dirty water away, keep what keeps. */
+export function afterwards(job: Job, plan: Plan): Afterwards {
+  const laundry = laundryOf(plan, job);
+  const leftOvers = leftOversOf(plan, job);
+  const poured = leftOvers.filter(({ keeping }) => keeping.kind === 'dirty');
+  return {
+    laundry,
+    leftOvers,
+    waste: {
+      bucketsL: poured.reduce((sum, { ml }) => sum + ml, 0) / 1000,
+      capturedL: job.site.runoff === 'captured' ? plan.totals.runoffL.value : 0,
+      soakL: laundry.reduce((sum, { soakL }) => sum + soakL, 0),
+    },
+  };
+}

@@ -1,0 +1,166 @@
+import { draws, quantile, type Draws } from '../chance';
+import { takenBy } from '../method/evaluate';
+import { type Laid, type Option, emptyLaid } from '../method/option';
+import { type Scene, type SoiledZone, sceneOf } from '../method/scene';
+import { type Content, towelsDrink } from '../mix';
+import { type Job, type TowelRole, type ZoneId, towelRoles } from '../model';
+import { totalWork } from '../schedule';
+import { gPerM2 } from '../units';
+import { type Wiping, towelsTaken } from '../towel';
+import type { Plan } from './plan';
+import type { Study } from './study';
+
+/** What a figure comes to in the middle of many draws, and what is enough in most of them. */
+export interface Enough {
+  readonly median: number;
+  readonly carry: number;
+}
+
+export interface EnoughTowels extends Enough {
+  readonly role: TowelRole;
+  readonly planned: number;
+}
+
+export interface EnoughMix extends Enough {
+  readonly content: Content;
+  /** What the plan makes for the panels, beyond what must stay in the vessel, mL. */
+  readonly planned: number;
+  /** Share of the draws in which that is enough. */
+  readonly enough: number;
+}
+
+/** What to carry so that it is enough in so many cases. */
+export interface Carry {
+  readonly confidence: number;
+  readonly towels: readonly EnoughTowels[];
+  readonly mixes: readonly EnoughMix[];
+  readonly minutes: Enough;
+  /** Share of the draws that are done in the time there is. */
+  readonly inTime: number;
+}
+
+const DRAWS = 1000;
+const SLICE = 20;
+const SEED = 0.25;
+
+/** A zone that is worked on, with how sure its soil is. */
+interface Worked {
+  readonly soiled: SoiledZone;
+  readonly option: Option;
+}
+
+/** The zone with so many times the soil. */
+function soiledBy({ soiled }: Worked, times: number): SoiledZone {
+  const { soil } = soiled;
+  return {
+    ...soiled,
+    soil: {
+      ...soil,
+      loads: soil.loads.map(({ kind, loadGm2 }) => ({ kind, loadGm2: gPerM2(loadGm2 * times) })),
+      totalGm2: gPerM2(soil.totalGm2 * times),
+    },
+  };
+}
+
+/** One way that the job may go. */
+interface Draw {
+  readonly laid: Laid;
+  readonly towels: ReadonlyMap<TowelRole, number>;
+  readonly minutes: number;
+}
+
+class Chance {
+  private readonly worked: ReadonlyMap<ZoneId, Worked>;
+  private readonly plannedS: number;
+
+  constructor(
+    private readonly scene: Scene,
+    private readonly plan: Plan,
+    private readonly random: Draws,
+  ) {
+    const options = new Map(plan.zones.map(({ zone, option }) => [zone.id, option]));
+    this.worked = new Map(
+      scene.zones.flatMap((soiled): [ZoneId, Worked][] => {
+        const option = options.get(soiled.zone.id);
+        return option ? [[soiled.zone.id, { soiled, option }]] : [];
+      }),
+    );
+    this.plannedS = [...this.worked.values()].reduce((sum, { option }) => sum + totalWork(option.work), 0);
+  }
+
+  /** Soil of every zone, this hand’s use of liquid, and its pace, drawn once. */
+  draw(): Draw {
+    const { a, job } = this.scene;
+    const spread = Math.log(a.spreadUsage);
+    const [wet, pace] = [this.random.factor(spread), this.random.factor(spread)];
+    const laid = emptyLaid();
+    let seconds = 0;
+    const wipings = this.plan.timeline.byWorker.map((list) =>
+      list.map(({ zone: { id } }): Wiping => {
+        const one = this.worked.get(id)!;
+        const times = this.random.factor(Math.log(one.soiled.soil.spread));
+        const { laidMl, work, needs } = takenBy(soiledBy(one, times), one.option.treatment, this.scene);
+        for (const of of Object.keys(laid) as (keyof Laid)[]) laid[of] += laidMl[of] * wet;
+        seconds += totalWork(work);
+        return { zoneId: id, needs: needs.map((need) => ({ ...need, liquidMl: need.liquidMl * wet })) };
+      }),
+    );
+    const more = ((seconds - this.plannedS) * (1 + a.walking)) / job.site.workers;
+    return {
+      laid,
+      towels: towelsTaken(wipings, job.towels, job.choices, a),
+      minutes: ((this.plan.timeline.elapsedS + more) * pace) / 60,
+    };
+  }
+}
+
+const enough = (sample: readonly number[], confidence: number): Enough => ({
+  median: quantile(sample, 0.5),
+  carry: quantile(sample, confidence),
+});
+
+const shareOf = (sample: readonly number[], most: number): number =>
+  sample.filter((value) => value <= most + 1e-9).length / Math.max(1, sample.length);
+
+function towelsOf(all: readonly Draw[], { towels }: Plan, confidence: number): readonly EnoughTowels[] {
+  return towelRoles.flatMap((role): EnoughTowels[] => {
+    const sample = all.map((draw) => draw.towels.get(role) ?? 0);
+    const { median, carry } = enough(sample, confidence);
+    const planned = towels.filter((towel) => towel.role === role).length;
+    return planned > 0 || carry > 0 ? [{ role, planned, median: Math.round(median), carry: Math.ceil(carry - 1e-9) }] : [];
+  });
+}
+
+function mixesOf(all: readonly Draw[], { mix }: Plan, { a, job }: Scene): readonly EnoughMix[] {
+  const drunk = ({ towels }: Draw): number => towelsDrink(job.choices.bucket, towels.get('wash') ?? 0, a);
+  return mix.mixes.flatMap(({ content, fills, vessel, productName }): EnoughMix[] => {
+    if (!productName || content === 'rinse') return [];
+    const sample = all.map((draw) => draw.laid[content] + (content === 'wash' ? drunk(draw) : 0));
+    const planned = fills.reduce((sum, { totalMl }) => sum + totalMl, 0) - vessel.chargeMl;
+    return [{ content, planned, enough: shareOf(sample, planned), ...enough(sample, a.confidence) }];
+  });
+}
+
+/**
+ * What to carry: a thousand draws of soil (seen to a third, forecast to a factor of two), of how
+ * much liquid this hand uses and of its pace, each worked out like the plan. A day’s load is the
+ * quantile of the sum, not the sum of quantiles. The order of work, and waiting, are the plan’s.
+ */
+export function* carryOf(job: Job, plan: Plan): Study<Carry> {
+  const scene = sceneOf(job);
+  const { confidence } = scene.a;
+  const chance = new Chance(scene, plan, draws(SEED));
+  const all: Draw[] = [];
+  for (let n = 1; n <= DRAWS; n++) {
+    all.push(chance.draw());
+    if (n % SLICE === 0) yield n / DRAWS;
+  }
+  const minutes = all.map((draw) => draw.minutes);
+  return {
+    confidence,
+    towels: towelsOf(all, plan, confidence),
+    mixes: mixesOf(all, plan, scene),
+    minutes: enough(minutes, confidence),
+    inTime: shareOf(minutes, job.site.minutes),
+  };
+}

@@ -1,0 +1,104 @@
+import {
+  type Habits,
+  type Job,
+  type VehicleMethod,
+  brushes,
+  bucketSystems,
+  coldHabits,
+  droppingsHabits,
+  dryings,
+  dwellHabits,
+  glassSchools,
+  orders,
+  schools,
+  soakedTowelSchools,
+  sprayHabits,
+  strengths,
+  sunHabits,
+  toppings,
+  wheelSchools,
+  wipings,
+} from '../model';
+import { choicesOf } from '../method/habits';
+import type { Study } from './study';
+import { totalsOf } from './totals';
+import { bestOf, methodOf, weighed } from './weighed';
+
+/** Every answer that may be given to each question. */
+export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] } = {
+  school: schools,
+  strength: strengths,
+  spray: sprayHabits,
+  dwell: dwellHabits,
+  bucket: bucketSystems,
+  soakedSides: [4, 8],
+  soakedTowel: soakedTowelSchools,
+  wiping: wipings,
+  drying: dryings,
+  order: orders,
+  wheels: wheelSchools,
+  glass: glassSchools,
+  sun: sunHabits,
+  cold: coldHabits,
+  topping: toppings,
+  brush: brushes,
+  droppings: droppingsHabits,
+};
+
+/** A plan in five numbers. */
+export interface Outcome {
+  readonly method: VehicleMethod;
+  readonly minutes: number;
+  readonly litres: number;
+  readonly towels: number;
+  readonly index: number;
+}
+
+/** What another answer to one question would have made of the job. */
+export interface Mattered {
+  readonly key: keyof Habits;
+  readonly answer: Habits[keyof Habits];
+  readonly then: Outcome;
+  readonly now: Outcome;
+}
+
+function outcomeOf(job: Job): Outcome {
+  const all = weighed(job);
+  const fitted = bestOf(all, job);
+  if (!fitted.ok) return { method: 'decline', minutes: 0, litres: 0, towels: 0, index: 0 };
+  const { minutes, litres, towels, index } = totalsOf(fitted.realised, all.scene);
+  return {
+    method: methodOf([...fitted.realised.choice.picks.values()]),
+    minutes: minutes.value,
+    litres: litres.value,
+    towels: towels.value,
+    index: index.value,
+  };
+}
+
+/** Differences that nobody would notice beside the car. */
+const noticed = (p: Outcome, q: Outcome): boolean =>
+  p.method !== q.method ||
+  Math.abs(p.minutes - q.minutes) >= 1 ||
+  Math.abs(p.litres - q.litres) >= 0.3 ||
+  Math.abs(p.index - q.index) >= 0.5 ||
+  p.towels !== q.towels;
+
+/** Where the choice of school mattered in this job: each other answer, with what it would change. */
+export function* whatMattered(job: Job): Study<readonly Mattered[]> {
+  // As if nobody had wished otherwise: a wish that is asked about must not undo the answer.
+  const settled: Job = { ...job, wishes: {}, choices: { ...choicesOf(job), method: 'auto' } };
+  const now = outcomeOf(settled);
+  const keys = Object.keys(habitAnswers) as (keyof Habits)[];
+  const found: Mattered[] = [];
+  let done = 0;
+  for (const key of keys) {
+    for (const answer of habitAnswers[key]) {
+      if (answer === settled.choices[key]) continue;
+      const then = outcomeOf({ ...settled, choices: { ...settled.choices, [key]: answer } });
+      if (noticed(now, then)) found.push({ key, answer, then, now });
+    }
+    yield ++done / keys.length;
+  }
+  return found;
+}

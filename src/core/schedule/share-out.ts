@@ -1,0 +1,127 @@
+import type { Assumptions } from '../assumptions';
+import { interleavedS } from './interleave';
+import { type Piece, piecesOf } from './piece';
+import type { Ordered } from './run-order';
+import { totalWork } from './work';
+
+type Lists = readonly (readonly Ordered[])[];
+
+/** Deals the car out in stretches, each to whoever has least to do so far. */
+function inStretches(ordered: readonly Ordered[], workers: number, a: Assumptions): Lists {
+  const lists: Ordered[][] = Array.from({ length: workers }, () => []);
+  const load = new Array<number>(workers).fill(0);
+  let worker = 0;
+  let area = Infinity;
+  for (const one of ordered) {
+    if (area + one.zone.areaM2 > a.stretch) {
+      worker = load.indexOf(Math.min(...load));
+      area = 0;
+    }
+    area += one.zone.areaM2;
+    load[worker]! += totalWork(one.option.work);
+    lists[worker]!.push(one);
+  }
+  return lists;
+}
+
+/** Two piles of work with the time that each takes on the clock. */
+interface Halves {
+  readonly lists: readonly [readonly Ordered[], readonly Ordered[]];
+  readonly seconds: readonly [number, number];
+}
+
+/** Zones that change hands: from whoever is longer at it, and perhaps one back. */
+interface Exchange {
+  readonly give: Ordered;
+  readonly take: Ordered | null;
+  /** Time of the longer pile afterwards, by the work alone. */
+  readonly about: number;
+}
+
+/** Times that zones change hands at the most. */
+const ROUNDS = 12;
+/** Exchanges that are looked at closely each time. With many zones, waiting for dwells hardly counts: what looks best by the work alone is. */
+const triesFor = ({ lists: [p, q] }: Halves): number => (p.length + q.length <= 12 ? 16 : 3);
+/** A gain that is worth a zone’s changing hands. */
+const WORTH = 0.005;
+
+const longer = ({ seconds: [p, q] }: Halves): 0 | 1 => (p >= q ? 0 : 1);
+
+function exchanges(halves: Halves, from: 0 | 1, a: Assumptions): readonly Exchange[] {
+  const { lists, seconds } = halves;
+  const to = from === 0 ? 1 : 0;
+  const slow = 1 + a.walking;
+  const takes = [null, ...lists[to]].map((take) => ({ take, workS: take ? totalWork(take.option.work) * slow : 0 }));
+  const gives = lists[from].map((give) => ({ give, workS: totalWork(give.option.work) * slow }));
+  // At best all waiting goes with the zone that is given.
+  const waitingS = seconds[from] - gives.reduce((sum, { workS }) => sum + workS, 0);
+  const most = triesFor(halves);
+  const best: Exchange[] = [];
+  for (const { give, workS: given } of gives)
+    for (const { take, workS: taken } of takes) {
+      const about = Math.max(seconds[from] - given + taken, seconds[to] + given - taken);
+      if (about - waitingS >= seconds[from] * (1 - WORTH)) continue;
+      if (best.length === most && about >= best[most - 1]!.about) continue;
+      const at = best.findIndex((other) => other.about > about);
+      best.splice(at < 0 ? best.length : at, 0, { give, take, about });
+      if (best.length > most) best.pop();
+    }
+  return best;
+}
+
+/** Time of each pile; sections are cut once. */
+class Clockwork {
+  private readonly pieces: ReadonlyMap<Ordered, readonly Piece[]>;
+
+  constructor(
+    readonly ordered: readonly Ordered[],
+    readonly a: Assumptions,
+  ) {
+    this.pieces = new Map(ordered.map((one) => [one, piecesOf([one], a)]));
+  }
+
+  timed(first: readonly Ordered[], second: readonly Ordered[]): Halves {
+    const seconds = (list: readonly Ordered[]): number => interleavedS(list.flatMap((one) => this.pieces.get(one)!), this.a);
+    return { lists: [first, second], seconds: [seconds(first), seconds(second)] };
+  }
+}
+
+function exchanged(clockwork: Clockwork, { lists }: Halves, from: 0 | 1, { give, take }: Exchange): Halves {
+  const mine = new Set(lists[from]);
+  mine.delete(give);
+  if (take) mine.add(take);
+  const own = clockwork.ordered.filter((one) => mine.has(one));
+  const others = clockwork.ordered.filter((one) => !mine.has(one));
+  return from === 0 ? clockwork.timed(own, others) : clockwork.timed(others, own);
+}
+
+/** The first exchange, of those that look best, after which both are through sooner. */
+function oneBetter(clockwork: Clockwork, halves: Halves): Halves | undefined {
+  const from = longer(halves);
+  for (const exchange of exchanges(halves, from, clockwork.a)) {
+    const next = exchanged(clockwork, halves, from, exchange);
+    if (Math.max(...next.seconds) < Math.max(...halves.seconds) * (1 - WORTH)) return next;
+  }
+  return undefined;
+}
+
+/** Zones change hands until both are through at about the same time. */
+function evened(ordered: readonly Ordered[], start: Lists, a: Assumptions): Lists {
+  const clockwork = new Clockwork(ordered, a);
+  let halves = clockwork.timed(start[0]!, start[1]!);
+  for (let round = 0; round < ROUNDS; round++) {
+    const better = oneBetter(clockwork, halves);
+    if (!better) break;
+    halves = better;
+  }
+  return halves.lists;
+}
+
+/**
+ * Shares the car out among the workers: in stretches that stay together, and then zone by zone
+ * until nobody would be done much sooner for another’s taking one over.
+ */
+export function sharedOut(ordered: readonly Ordered[], workers: number, a: Assumptions): Lists {
+  const lists = inStretches(ordered, workers, a);
+  return workers === 2 ? evened(ordered, lists, a) : lists;
+}

@@ -1,0 +1,165 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { defaultAssumptions } from '../assumptions';
+import type { Zone } from '../model';
+import type { Option } from '../method/option';
+import { planJob } from '../plan/plan-job';
+import { sampleJob, sampleVehicle } from '../testing/sample';
+import { zonesOf } from '../vehicle';
+import { Crew } from './crew';
+import { criticalPath } from './critical-path';
+import { piecesOf } from './piece';
+import type { Ordered } from './run-order';
+import { timelineOf } from './timeline';
+import { Way } from './way';
+
+const a = { ...defaultAssumptions, walking: 0 };
+const zones = zonesOf(sampleVehicle('sedan')).filter(({ cleanliness }) => cleanliness < 3);
+const usual = planJob(sampleJob()).zones.find(({ option }) => option)!.option!;
+
+interface Spec {
+  readonly area: number;
+  readonly spray: number;
+  readonly wipe: number;
+  readonly dwell: number;
+  /** Window over what a section needs at the least. */
+  readonly margin: number;
+}
+const spec = fc.record<Spec>({
+  area: fc.double({ min: 0.2, max: 2.4, noNaN: true }),
+  spray: fc.constantFrom(0, 4, 6),
+  wipe: fc.double({ min: 8, max: 40, noNaN: true }),
+  dwell: fc.constantFrom(10, 20, 60, 120),
+  margin: fc.constantFrom(1.02, 1.5, 3, 20),
+});
+
+/** Zones with work made up; those that are sprayed dwell and dry. */
+const ordered = (specs: readonly Spec[]): readonly Ordered[] =>
+  specs.map(({ area, spray, wipe, dwell, margin }, i): Ordered => {
+    const zone = { ...zones[i]!, areaM2: area } as Zone;
+    const sectionM2 = Math.min(area, a.largestSection);
+    const dwellS = spray > 0 ? dwell : 0;
+    const windowS = (dwellS + (spray + wipe) * sectionM2) * margin;
+    const option: Option = {
+      ...usual,
+      treatment: spray > 0 ? 'none/waterless' : 'none/rinseless',
+      dwellS,
+      driedLater: false,
+      spots: [],
+      work: { flush: 0, pretreat: 0, spray: spray * area, wipe: wipe * area, finish: 0, glass: 0 },
+      drying: { ...usual.drying, windowS, layered: false, sectionM2, freezeS: null },
+    };
+    return { zone, option, stage: 'top' };
+  });
+
+const walked = (list: readonly Ordered[]) => {
+  const crew = new Crew(1);
+  const way = new Way(piecesOf(list, a), 0, crew, a);
+  way.walk();
+  return { crew, late: way.late };
+};
+
+/** Least time over every way to take turns between wetting the next section and wiping the next. */
+function exhaustive(list: readonly Ordered[]): number {
+  const pieces = piecesOf(list, a);
+  let best = Infinity;
+  const go = (clock: number, wetted: number, wiped: number, ready: readonly number[], due: readonly number[], wetM2: number): void => {
+    if (clock >= best) return;
+    if (wiped === pieces.length) {
+      best = clock;
+      return;
+    }
+    const next = pieces[wiped]!;
+    const dry = next.work.spray === 0;
+    const from = dry ? clock : (ready[wiped] ?? Infinity);
+    if (from < Infinity) {
+      const done = Math.max(clock, from) + next.work.wipe;
+      if (dry || done <= due[wiped]! + 1e-6) go(done, Math.max(wetted, wiped + 1), wiped + 1, ready, due, wetM2 - (dry ? 0 : next.areaM2));
+    }
+    let w = Math.max(wetted, wiped);
+    while (w < pieces.length && pieces[w]!.work.spray === 0) w++;
+    const piece = pieces[w];
+    if (!piece || (wetM2 > 0 && wetM2 + piece.areaM2 > a.sprayAhead)) return;
+    const [r, d] = [[...ready], [...due]];
+    r[w] = clock + piece.work.spray + piece.option.dwellS;
+    d[w] = clock + piece.option.drying.windowS;
+    go(clock + piece.work.spray, w + 1, wiped, r, d, wetM2 + piece.areaM2);
+  };
+  go(0, 0, 0, [], [], 0);
+  return best;
+}
+
+describe('one worker’s way', () => {
+  it('takes at most three per cent longer than the best of all ways, and no section dries first', () => {
+    let [worst, sum, runs] = [1, 0, 0];
+    fc.assert(
+      fc.property(fc.array(spec, { minLength: 1, maxLength: 5 }), (specs) => {
+        const list = ordered(specs);
+        const { crew, late } = walked(list);
+        expect(late).toEqual([]);
+        const ratio = crew.elapsed() / exhaustive(list);
+        expect(ratio).toBeGreaterThan(1 - 1e-9);
+        worst = Math.max(worst, ratio);
+        sum += ratio;
+        runs++;
+      }),
+      { numRuns: 300, seed: 17 },
+    );
+    expect(sum / runs).toBeLessThan(1.01);
+    expect(worst).toBeLessThan(1.03);
+  });
+
+  it('says which sections are late where nobody can be quick enough', () => {
+    const [one] = ordered([{ area: 1, spray: 6, wipe: 30, dwell: 60, margin: 0.5 }]);
+    expect(walked([one!]).late).toMatchObject([{ section: 1 }]);
+  });
+
+  it('wets each section of a zone on its own', () => {
+    const { crew } = walked(ordered([{ area: 2.4, spray: 4, wipe: 12, dwell: 20, margin: 1.5 }]));
+    expect(crew.steps.filter(({ kind }) => kind === 'spray').map(({ section }) => section)).toEqual([1, 2]);
+    expect(crew.steps.filter(({ kind }) => kind === 'wipe').reduce((s, { startS, endS }) => s + endS - startS, 0)).toBeCloseTo(2.4 * 12, 9);
+  });
+});
+
+describe('two workers', () => {
+  const at = (workers: 1 | 2, list: readonly Ordered[]) =>
+    timelineOf(list, [], { site: { ...sampleJob().site, workers }, choices: sampleJob().choices }, a);
+
+  it('never take longer than one, and share out within three per cent of the best way to', () => {
+    let [sum, runs, worst] = [0, 0, 1];
+    fc.assert(
+      fc.property(fc.array(spec, { minLength: 2, maxLength: 6 }), (specs) => {
+        const list = ordered(specs);
+        const two = at(2, list);
+        expect(two.elapsedS).toBeLessThanOrEqual(at(1, list).elapsedS + 1e-6);
+        expect(two.late).toEqual([]);
+        let best = Infinity;
+        for (let mask = 0; mask < 1 << list.length; mask++) {
+          const lists = [0, 1].map((w) => list.filter((_, i) => ((mask >> i) & 1) === w));
+          best = Math.min(best, Math.max(...lists.map((own) => walked(own).crew.elapsed())));
+        }
+        const ratio = (two.elapsedS - a.packing * 60) / best;
+        worst = Math.max(worst, ratio);
+        sum += ratio;
+        runs++;
+      }),
+      { numRuns: 150, seed: 19 },
+    );
+    expect(sum / runs).toBeLessThan(1.01);
+    expect(worst).toBeLessThan(1.03);
+  });
+
+  it('have a critical path without gaps, but for dwells, from the start to the end', () => {
+    fc.assert(
+      fc.property(fc.array(spec, { minLength: 1, maxLength: 8 }), fc.constantFrom<1 | 2>(1, 2), (specs, workers) => {
+        const { steps, elapsedS } = at(workers, ordered(specs));
+        const path = criticalPath(steps).map((i) => steps[i]!);
+        expect(path[0]!.startS).toBe(0);
+        expect(path.at(-1)!.endS).toBeCloseTo(elapsedS, 6);
+        path.slice(1).forEach((step, i) => {
+          if (step.kind !== 'wait') expect(step.startS).toBeCloseTo(path[i]!.endS, 6);
+        });
+      }),
+    );
+  });
+});

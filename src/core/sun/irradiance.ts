@@ -1,0 +1,65 @@
+import type { Assumptions } from '../assumptions';
+import type { SunPosition } from './position';
+
+const rad = (deg: number): number => (deg * Math.PI) / 180;
+
+/** Outside the air, W/m². */
+const SOLAR_CONSTANT = 1361;
+/** The beam of a sun this low is too long through the air to reckon with. */
+const LOWEST_DEG = 3;
+
+/** Relative path through the air (Kasten and Young 1989). */
+const airMass = (altitudeDeg: number): number =>
+  1 / (Math.sin(rad(altitudeDeg)) + 0.50572 * (altitudeDeg + 6.07995) ** -1.6364);
+
+/**
+ * Sun on a level panel under a clear sky, W/m²: beam by the Meinel fit 0.7^(AM^0.678), and what the
+ * sky scatters as its usual share.
+ */
+export function clearSkyWm2(altitudeDeg: number, a: Assumptions): number {
+  if (altitudeDeg <= 0) return 0;
+  const beam = SOLAR_CONSTANT * 0.7 ** (airMass(altitudeDeg) ** 0.678) * Math.sin(rad(altitudeDeg));
+  return beam / (1 - a.diffuseClear);
+}
+
+/** Sun on a level panel, parted into what comes straight and what comes from all the sky. */
+interface Parted {
+  /** Square to the beam, W/m². */
+  readonly beam: number;
+  /** On a level panel, W/m². */
+  readonly diffuse: number;
+}
+
+/** The cloudier, the more comes from all sides; all of it when the sun is down. */
+function part(levelWm2: number, { altitudeDeg }: SunPosition, a: Assumptions): Parted {
+  const clear = clearSkyWm2(altitudeDeg, a);
+  if (altitudeDeg < LOWEST_DEG || clear <= 0) return { beam: 0, diffuse: levelWm2 };
+  const clearness = Math.min(1, levelWm2 / clear);
+  const diffuse = levelWm2 * (1 - (1 - a.diffuseClear) * clearness);
+  return { beam: (levelWm2 - diffuse) / Math.sin(rad(altitudeDeg)), diffuse };
+}
+
+/** How a panel lies: against the horizontal, and where its outer side looks, from north. */
+export interface Facing {
+  readonly tiltDeg: number;
+  readonly azimuthDeg: number;
+}
+
+/** Cosine of the angle between the beam and the panel's normal; 0 from behind. */
+function incidence({ tiltDeg, azimuthDeg }: Facing, sun: SunPosition): number {
+  const [tilt, altitude] = [rad(tiltDeg), rad(sun.altitudeDeg)];
+  const across = Math.cos(rad(sun.azimuthDeg - azimuthDeg));
+  return Math.max(0, Math.sin(altitude) * Math.cos(tilt) + Math.cos(altitude) * Math.sin(tilt) * across);
+}
+
+/**
+ * Sun that falls on a panel, W/m², from what falls on a level one: beam by its angle, sky and ground
+ * by how much of each the panel sees.
+ * @param shaded nothing comes straight: what is given gets through from all sides
+ */
+export function sunOnPanel(facing: Facing, levelWm2: number, sun: SunPosition, shaded: boolean, a: Assumptions): number {
+  if (levelWm2 <= 0) return 0;
+  const { beam, diffuse } = shaded ? { beam: 0, diffuse: levelWm2 } : part(levelWm2, sun, a);
+  const sees = (1 + Math.cos(rad(facing.tiltDeg))) / 2;
+  return beam * incidence(facing, sun) + diffuse * sees + levelWm2 * a.groundReflects * (1 - sees);
+}

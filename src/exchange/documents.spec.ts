@@ -1,0 +1,52 @@
+import { describe, expect, it } from 'vitest';
+import { type LibraryKind, libraryKinds, newItem } from '@esmero/core';
+import { demoJobs } from '@esmero/demo';
+import { faultsInItem, readJob, writeJob } from '.';
+
+const deck = demoJobs[0]!;
+
+/** Paths of the faults in the demo job with one thing changed. */
+function paths(change: (job: Record<string, never>) => void): readonly string[] {
+  const file = JSON.parse(writeJob(deck)) as { job: Record<string, never> };
+  change(file.job);
+  const read = readJob(JSON.stringify(file));
+  if (read.ok) return [];
+  if (read.why.code !== 'faults') throw new Error(read.why.code);
+  return read.why.faults.map(({ path }) => path);
+}
+
+describe('what a job may say', () => {
+  const cases: readonly (readonly [string, string, (job: any) => void])[] = [
+    ['an hour past midnight', 'job.hour', (job) => (job.hour = 25)],
+    ['negative days', 'job.since[0].days', (job) => (job.since[0].days = -1)],
+    ['a road nobody knows', 'job.since[0].road', (job) => (job.since[0].road = 'moon')],
+    ['a glowing panel', 'job.readings[0].panelC', (job) => (job.readings = [{ zone: 'roof', panelC: 400 }])],
+    ['two readings of a zone', 'job.readings', (job) => (job.readings = [{ zone: 'roof', panelC: 20 }, { zone: 'roof', panelC: 21 }])],
+    ['a mark nowhere', 'job.marks[0].zone', (job) => (job.marks[0].zone = 'keel')],
+    ['a picture that is a path', 'job.marks[0].photo', (job) => (job.marks[0].photo = '../etc/passwd')],
+    ['weather at hour 24', 'job.weather.hours[0].hour', (job) => (job.weather = { source: 's', hours: [{ hour: 24, airC: 1, humidity: 0.5, windMs: 1, sunWm2: 0 }] })],
+    ['nobody’s consent', 'job.consent.by', (job) => (job.consent = { by: '', on: '2031-07-14', note: '' })],
+    ['a wish for the moon', 'job.wishes.school', (job) => (job.wishes = { school: 'reckless' })],
+    ['a wish about nothing', 'job.wishes.colour', (job) => (job.wishes = { colour: 'red' })],
+    ['an unanswered question', 'job.choices.spray', (job) => delete job.choices.spray],
+    ['shade at hour 30', 'job.site.shadeHours', (job) => (job.site.shadeHours = [30])],
+    ['a place beyond the pole', 'job.site.latitudeDeg', (job) => (job.site.latitudeDeg = 99)],
+    ['a wand of no kind', 'job.gear[0].kind', (job) => (job.gear[0].kind = 'hose')],
+    ['a deafening site', 'job.site.noiseDb', (job) => (job.site.noiseDb = 500)],
+    ['an enemy without an id', 'job.products[0].notWith', (job) => (job.products[0].notWith = ['a b'])],
+  ];
+
+  it.each(cases)('refuses %s', (_what, path, change) => {
+    expect(paths(change)).toContain(path);
+  });
+
+  it('allows what is left open', () => {
+    expect(paths((job) => Object.assign(job, { wishes: {}, weather: null, consent: null, since: [], marks: [] }))).toEqual([]);
+  });
+});
+
+describe('a new item of every kind', () => {
+  it.each(libraryKinds)('%s obeys the rules that it will be held to', (kind: LibraryKind) => {
+    expect(faultsInItem(kind, newItem[kind]('new'))).toEqual([]);
+  });
+});

@@ -1,0 +1,49 @@
+import { habitAnswers } from '@esmero/core';
+import { Id, Maybe, OneOf, Text } from './rules';
+
+/** What practitioners do differently, one field a question. */
+export class HabitsDocument {
+  @OneOf(habitAnswers.school) school!: string;
+  @OneOf(habitAnswers.strength) strength!: string;
+  @OneOf(habitAnswers.spray) spray!: string;
+  @OneOf(habitAnswers.dwell) dwell!: string;
+  @OneOf(habitAnswers.order) order!: string;
+  @OneOf(habitAnswers.drying) drying!: string;
+  @OneOf(habitAnswers.wiping) wiping!: string;
+  @OneOf(habitAnswers.sun) sun!: string;
+  @OneOf(habitAnswers.cold) cold!: string;
+  @OneOf(habitAnswers.topping) topping!: string;
+  @OneOf(habitAnswers.brush) brush!: string;
+  @OneOf(habitAnswers.droppings) droppings!: string;
+  @OneOf(habitAnswers.wheels) wheels!: string;
+  @OneOf(habitAnswers.glass) glass!: string;
+  @OneOf(habitAnswers.bucket) bucket!: string;
+  @OneOf(habitAnswers.soakedTowel) soakedTowel!: string;
+  @OneOf(habitAnswers.soakedSides) soakedSides!: number;
+}
+
+export class HabitSetDocument extends HabitsDocument {
+  @Id() id!: string;
+  @Text(120, 1) name!: string;
+}
+
+/** A client's wishes: the same questions, each of which may be left open. */
+export class WishesDocument {
+  @Maybe() @OneOf(habitAnswers.school) school?: string;
+  @Maybe() @OneOf(habitAnswers.strength) strength?: string;
+  @Maybe() @OneOf(habitAnswers.spray) spray?: string;
+  @Maybe() @OneOf(habitAnswers.dwell) dwell?: string;
+  @Maybe() @OneOf(habitAnswers.order) order?: string;
+  @Maybe() @OneOf(habitAnswers.drying) drying?: string;
+  @Maybe() @OneOf(habitAnswers.wiping) wiping?: string;
+  @Maybe() @OneOf(habitAnswers.sun) sun?: string;
+  @Maybe() @OneOf(habitAnswers.cold) cold?: string;
+  @Maybe() @OneOf(habitAnswers.topping) topping?: string;
+  @Maybe() @OneOf(habitAnswers.brush) brush?: string;
+  @Maybe() @OneOf(habitAnswers.droppings) droppings?: string;
+  @Maybe() @OneOf(habitAnswers.wheels) wheels?: string;
+  @Maybe() @OneOf(habitAnswers.glass) glass?: string;
+  @Maybe() @OneOf(habitAnswers.bucket) bucket?: string;
+  @Maybe() @OneOf(habitAnswers.soakedTowel) soakedTowel?: string;
+  @Maybe() @OneOf(habitAnswers.soakedSides) soakedSides?: number;
+}

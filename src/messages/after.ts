@@ -1,0 +1,23 @@
+import type { LaundryLoad, LeftOver } from '@esmero/core';
+import type { Units } from './units';
+import { fixed } from './units';
+import { contentName } from './words';
+
+const groupName = { paint: 'Paint', glass: 'Glass', wheels: 'Wheels' } as const;
+
+const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
+
+export const laundrySentence = ({ group, towels, kg, loads, soakL, productMl }: LaundryLoad, u: Units): string =>
+  `${groupName[group]}: ${plural(towels, 'towel')}, ${fixed(kg, 2)} kg dry, ${plural(loads, 'load')}; soak in ${u.water(soakL)} of warm water with ${u.volume(productMl)} of rinseless concentrate.`;
+
+export function leftOverSentence({ content, ml, keeping }: LeftOver, u: Units): string {
+  const what = `${contentName[content]}: ${u.volume(ml)} left`;
+  switch (keeping.kind) {
+    case 'dirty':
+      return `${what}; it has had dirt in it: take it to a lawful drain.`;
+    case 'today':
+      return `${what}; clean, good for the next car today under a lid, and not longer.`;
+    case 'days':
+      return `${what}; keeps ${keeping.days} days closed and labelled, unless the label says less.`;
+  }
+}

@@ -1,0 +1,43 @@
+import type { Habits } from '@esmero/core';
+import { bucketName, schoolName } from './words';
+
+/** A question on which practitioners differ, and what they answer. */
+export interface HabitWords<K extends keyof Habits = keyof Habits> {
+  readonly question: string;
+  readonly answers: Readonly<Record<Habits[K] & (string | number), string>>;
+}
+
+type AllWords = { readonly [K in keyof Habits]: HabitWords<K> };
+
+/** In the order in which they come up during the work. */
+export const habitWords: AllWords = {
+  school: { question: 'Marring risk that is accepted', answers: schoolName },
+  strength: {
+    question: 'Rinseless wash',
+    answers: { product: 'As the product says', '128': '1 to 128', '256': '1 to 256', '512': '1 to 512' },
+  },
+  spray: {
+    question: 'How much is sprayed',
+    answers: { thin: 'Thin: chemistry does it', common: 'Common', liberal: 'Liberal: it is the only cushion' },
+  },
+  dwell: { question: 'Dwell', answers: { short: 'Short', common: 'Common', long: 'Up to five minutes' } },
+  bucket: { question: 'Bucket', answers: bucketName },
+  soakedSides: { question: 'Sides of a soaked towel', answers: { 4: 'Four, then a new towel', 8: 'All eight, wetted again' } },
+  soakedTowel: { question: 'A finishing towel that is damp', answers: { retire: 'Leaves the job', demote: 'Goes down to sills, shuts, wheels' } },
+  wiping: { question: 'Wiping', answers: { flat: 'Flat under the hand', rolled: 'Rolled, clean pile comes up' } },
+  drying: { question: 'Drying', answers: { panel: 'Panel by panel', body: 'The whole body at the end' } },
+  order: { question: 'Flushing', answers: { 'top-down': 'Top to bottom', 'dirtiest-first': 'Dirtiest first' } },
+  wheels: { question: 'Wheels', answers: { auto: 'As it suits', first: 'First', last: 'Last' } },
+  glass: { question: 'Glass', answers: { first: 'Right after the roof', last: 'Last, with a cleaner of its own' } },
+  sun: { question: 'Sun', answers: { 'weaker-mix': 'Weaker mix, small sections', 'shade-only': 'Shade and cool panels only' } },
+  cold: { question: 'Cold', answers: { little: 'Little moisture', plenty: 'Plenty' } },
+  topping: { question: 'Layer on a coated or matte car', answers: { none: 'Nothing that leaves one', welcome: 'Welcome' } },
+  brush: { question: 'Soft brush on wheels and badges', answers: { never: 'Never', lubricated: 'Yes, lubricated' } },
+  droppings: { question: 'Droppings', answers: { treat: 'Softened and lifted', never: 'Not by this method' } },
+};
+
+export const habitKeys = Object.keys(habitWords) as readonly (keyof Habits)[];
+
+/** The answer to one question in words. */
+export const habitAnswer = <K extends keyof Habits>(key: K, value: Habits[K]): string =>
+  (habitWords[key].answers as Readonly<Record<string, string>>)[String(value)] ?? String(value);
