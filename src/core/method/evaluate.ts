@@ -1,6 +1,6 @@
 import { type Working, mixPurposes, partsOf } from '../model';
 import { type WorkSeconds, pieceSeconds, totalWork } from '../schedule/work';
-import { runoffOf, type Panel } from '../surface';
+import { runoffOf } from '../surface';
 import { type TowelNeed, sidesFor, sidesUsed, towelNeeds } from '../towel';
 import { type Micrometres, um } from '../units';
 import type { Shut, ZoneOptions } from './choose';
@@ -9,11 +9,11 @@ import { driedLater, dryingOf } from './drying-window';
 import { type Flushed, flushedFor } from './flushed';
 import { filmGates, standingGates } from './gates';
 import { marringIndex, sensitivityOf } from './marring';
-import { offeredTreatments } from './offered';
 import { type Laid, type Option, type Usage, emptyLaid, vectorOf } from './option';
 import { once } from './once';
 import { productCost, weigh } from './reweigh';
-import type { Scene, SoiledZone } from './scene';
+import { recent } from './recent';
+import { type Scene, type SoiledZone, onGround } from './scene';
 import { type SpotPlan, spotSeconds, spotsOn } from './spots';
 import { isBrushed, touch } from './touch';
 
@@ -164,7 +164,7 @@ function workedOut(
 /** Every treatment on offer on one zone, worked out in full, with everything that forbids it. */
 export function optionsOn(soiled: SoiledZone, scene: Scene): readonly Option[] {
   const after = flushedFor(soiled, scene);
-  return offeredTreatments(scene).map((treatment) => {
+  return scene.treatments.map((treatment) => {
     const rule = contactRules[partsOf(treatment).contact];
     const standing = standingGates(soiled, after(treatment), rule, scene);
     return workedOut(soiled, treatment, after(treatment), rule, standing, scene);
@@ -174,10 +174,10 @@ export function optionsOn(soiled: SoiledZone, scene: Scene): readonly Option[] {
 type Sorted = Omit<ZoneOptions, 'zoneId'>;
 
 /** What may be chosen on a zone; what anything forbids is only worked out as far as that. */
-function sorted(soiled: SoiledZone, treatments: readonly Working[], scene: Scene): Sorted {
+function sorted(soiled: SoiledZone, scene: Scene): Sorted {
   const after = flushedFor(soiled, scene);
   const [options, shut]: [Option[], Shut[]] = [[], []];
-  for (const treatment of treatments) {
+  for (const treatment of scene.treatments) {
     const rule = contactRules[partsOf(treatment).contact];
     const gates = standingGates(soiled, after(treatment), rule, scene);
     if (gates.length > 0) {
@@ -191,19 +191,17 @@ function sorted(soiled: SoiledZone, treatments: readonly Working[], scene: Scene
   return { options, shut, argue: once(() => optionsOn(soiled, scene)) };
 }
 
-/**
- * What may be chosen on every zone. Left and right are mirror images: where they are equally dirty
- * and equally warm, one is worked out for both.
- */
+/** Zones with their soil that are kept: a car, and what was painted on it of late. */
+const KEPT = 120;
+
+/** Left and right are mirror images: where they are equally dirty and equally warm, one is worked out for both. */
+const sortKey = ({ zone, soil, panel }: SoiledZone): string =>
+  `${zone.id.replace(/^right-/, 'left-')}/${panel.sunWm2}/${panel.panelC}/${JSON.stringify(soil)}`;
+
+const sorting = onGround(() => recent(KEPT, sortKey, sorted));
+
+/** What may be chosen on every zone. */
 export function zoneOptions(scene: Scene): readonly ZoneOptions[] {
-  const treatments = offeredTreatments(scene);
-  const known = new Map<Panel, Map<string, Sorted>>();
-  return scene.zones.map((soiled) => {
-    const onPanel = known.get(soiled.panel) ?? new Map<string, Sorted>();
-    known.set(soiled.panel, onPanel);
-    const key = `${soiled.zone.id.replace(/^right-/, 'left-')}/${JSON.stringify(soiled.soil)}`;
-    const found = onPanel.get(key) ?? sorted(soiled, treatments, scene);
-    onPanel.set(key, found);
-    return { zoneId: soiled.zone.id, ...found };
-  });
+  const sort = sorting(scene);
+  return scene.zones.map((soiled) => ({ zoneId: soiled.zone.id, ...sort(soiled, scene) }));
 }

@@ -5,7 +5,7 @@ import { type Kit, kitMix, setupMinutes } from './kit';
 import { kitsAtHand } from './offered';
 import type { Usage } from './option';
 import { weighUsage } from './reweigh';
-import type { Scene } from './scene';
+import { type Scene, onGround } from './scene';
 
 /** A set of stations with its vessels and what setting it up takes. */
 export interface KitSet {
@@ -72,9 +72,9 @@ function kitSet(set: readonly Kit[], scene: Scene): KitSetResult {
 }
 
 /** Every set of stations that the van and the site allow, the empty one too. */
-export function kitSets(scene: Scene): readonly KitSetResult[] {
+export const kitSets = onGround((scene): readonly KitSetResult[] => {
   const kits = kitsAtHand(scene);
   return Array.from({ length: 2 ** kits.length }, (_, bits) => kits.filter((_kit, i) => bits & (1 << i)))
     .filter((set) => !set.includes('heater') || set.includes('flush'))
     .map((set) => kitSet(set, scene));
-}
+});

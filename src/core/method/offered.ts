@@ -25,9 +25,9 @@ export function offeredTreatments(place: Place): readonly Working[] {
 }
 
 /** Stations that some treatment on offer needs. */
-export function kitsAtHand(place: Place): readonly Kit[] {
+export function kitsAtHand({ treatments }: Pick<Scene, 'treatments'>): readonly Kit[] {
   const used = new Set<Kit>();
-  for (const treatment of offeredTreatments(place)) {
+  for (const treatment of treatments) {
     const { flush, contact } = partsOf(treatment);
     for (const kit of [...flushRules[flush].kits, ...contactRules[contact].kits]) used.add(kit);
   }

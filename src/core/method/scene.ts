@@ -1,5 +1,5 @@
 import { type Assumptions, resolveAssumptions } from '../assumptions';
-import type { Gear, GearKind, Job, TowelBatch, TowelRole, Zone } from '../model';
+import type { Gear, GearKind, Job, TowelBatch, TowelRole, Working, Zone } from '../model';
 import { cooledC, fillingMl } from '../mix/cooling';
 import { type Recipes, recipesOf } from '../mix/recipe';
 import { type SoilState, soilOn } from '../soil';
@@ -8,7 +8,8 @@ import { type Panel, panelsOf } from '../surface';
 import { zonesOf } from '../vehicle';
 import { choicesOf } from './habits';
 import { limitOf } from './marring';
-import { gearOf } from './offered';
+import { gearOf, offeredTreatments } from './offered';
+import { recent } from './recent';
 
 /** A zone with what lies on it. */
 export interface SoiledZone {
@@ -17,22 +18,29 @@ export interface SoiledZone {
   readonly panel: Panel;
 }
 
-/** A job with everything looked up once that every zone and treatment asks for. */
-export interface Scene {
-  /** With the choices that count: wishes and finish are worked in. */
-  readonly job: Job;
+/** What every treatment on every zone rests on besides the soil: painting leaves it as it is. */
+interface Ground {
   readonly a: Assumptions;
   readonly gear: Readonly<Partial<Record<GearKind, Gear>>>;
   readonly carriedC: number;
   /** Hot flush water when a filling is nearly used up. */
   readonly hotC: number;
-  readonly zones: readonly SoiledZone[];
+  readonly panels: ReadonlyMap<Zone, Panel>;
   readonly totalAreaM2: number;
   readonly recipes: Recipes;
+  /** That van and site have the kit for. */
+  readonly treatments: readonly Working[];
   readonly limit: number;
   readonly roles: RolesAtHand;
   /** First batch of each role on hand: what a fraction of a side is reckoned with. */
   readonly typicalTowel: Readonly<Partial<Record<TowelRole, TowelBatch>>>;
+}
+
+/** A job with everything looked up once that every zone and treatment asks for. */
+export interface Scene extends Ground {
+  /** With the choices that count: wishes and finish are worked in. */
+  readonly job: Job;
+  readonly zones: readonly SoiledZone[];
 }
 
 /** More than stray light falls straight on the panel. */
@@ -48,29 +56,61 @@ function hotAfter({ site, vessels }: Job, a: Assumptions): number {
   return filling > 0 ? cooledC(a.hotLiquidC, site.airC, filling, a.hotHoldMin * 60, a) : a.hotLiquidC;
 }
 
-export function sceneOf(given: Job): Scene {
-  const job = { ...given, choices: choicesOf(given) };
+/** The job without its soil, its budgets and all that is only written down. */
+const restsOn = (job: Job): string =>
+  JSON.stringify({
+    ...job,
+    id: null,
+    name: null,
+    client: null,
+    note: null,
+    soil: null,
+    since: null,
+    marks: null,
+    weather: null,
+    consent: job.consent !== null,
+    site: { ...job.site, minutes: 0, waterL: 0, captureL: 0 },
+    towels: job.towels.map((batch) => ({ ...batch, clean: batch.clean > 0 })),
+  });
+
+function groundFor(job: Job): Ground {
   const a = resolveAssumptions(job.choices.assumptions);
   const outlines = zonesOf(job.vehicle);
-  const panels = panelsOf(outlines, job, a);
-  const zones = outlines.map((zone) => ({
-    zone,
-    soil: soilOn(zone, job, a),
-    panel: panels.get(zone)!,
-  }));
+  const [gear, recipes] = [gearOf(job), recipesOf(job)];
   return {
-    job,
     a,
-    gear: gearOf(job),
+    gear,
     carriedC: job.site.liquidC,
     hotC: hotAfter(job, a),
-    zones,
-    totalAreaM2: zones.reduce((sum, { zone }) => sum + zone.areaM2, 0),
-    recipes: recipesOf(job),
+    panels: panelsOf(outlines, job, a),
+    totalAreaM2: outlines.reduce((sum, { areaM2 }) => sum + areaM2, 0),
+    recipes,
+    treatments: offeredTreatments({ job, gear, recipes }),
     limit: job.consent ? NO_LIMIT : limitOf(job.choices.school, a),
     roles: rolesAtHand(job.towels),
     typicalTowel: Object.fromEntries(
       [...job.towels].reverse().filter((b) => b.clean > 0).map((batch) => [batch.role, batch]),
     ),
+  };
+}
+
+/** Grounds that are kept, those last stood on: the job on the desk and the changes asked about. */
+const KEPT = 8;
+const groundOf = recent(KEPT, restsOn, groundFor);
+
+export function sceneOf(given: Job): Scene {
+  const job = { ...given, choices: choicesOf(given) };
+  const ground = groundOf(job);
+  const zones = [...ground.panels].map(([zone, panel]) => ({ zone, soil: soilOn(zone, job, ground.a), panel }));
+  return { ...ground, job, zones };
+}
+
+/** Works something out once for all scenes that stand on the same ground. */
+export function onGround<T>(work: (scene: Scene) => T): (scene: Scene) => T {
+  const known = new WeakMap<Scene['panels'], { readonly answer: T }>();
+  return (scene) => {
+    const found = known.get(scene.panels) ?? { answer: work(scene) };
+    known.set(scene.panels, found);
+    return found.answer;
   };
 }

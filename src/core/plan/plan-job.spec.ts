@@ -45,6 +45,36 @@ describe('planning a job', () => {
     expect(planJob(dusty)).toEqual(planJob(structuredClone(dusty)));
   });
 
+  it('is the same whatever was planned before it', () => {
+    const stroke = fc.record({
+      zone: fc.constantFrom<ZoneId>('bonnet', 'roof', 'left-sill', 'right-sill', 'left-front-wheel'),
+      kind: fc.constantFrom<SoilKind>(...soilKinds),
+      level: fc.constantFrom<SoilLevel>(0, 1, 2, 3, 4),
+      waterL: fc.integer({ min: 5, max: 60 }),
+      minutes: fc.integer({ min: 40, max: 200 }),
+      clean: fc.integer({ min: 0, max: 20 }),
+      panelC: fc.constantFrom(null, celsius(24)),
+    });
+    let ground = 0;
+    fc.assert(
+      fc.property(anyJob, fc.array(stroke, { minLength: 2, maxLength: 5 }), (first, strokes) => {
+        let job = first;
+        for (const { zone, kind, level, waterL, minutes, clean, panelC } of strokes) {
+          job = {
+            ...job,
+            soil: { ...job.soil, [zone]: { deposits: [{ kind, level }], spots: {} } },
+            site: { ...job.site, waterL, minutes, panelC },
+            towels: job.towels.map((batch, i) => (i === 0 ? { ...batch, clean } : batch)),
+          };
+          // Another name changes no figure, and was never planned before.
+          const unknown: Job = { ...job, vehicle: { ...job.vehicle, name: `Unknown ${ground++}` } };
+          expect(planJob(job)).toEqual(planJob(unknown));
+        }
+      }),
+      { numRuns: 20 },
+    );
+  });
+
   it('keeps every gate, limit and budget, whatever the job', () => {
     fc.assert(
       fc.property(anyJob, (job) => {

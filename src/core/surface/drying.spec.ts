@@ -83,7 +83,7 @@ describe('the open time', () => {
         const [coarse, fine] = [openTimeS(w), openTimeS(w, 2)];
         if (coarse !== null && fine !== null) within(coarse, fine);
       }),
-      { numRuns: 100 },
+      { numRuns: 500 },
     );
   });
 
