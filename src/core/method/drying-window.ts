@@ -19,6 +19,9 @@ export interface Drying {
   readonly freezeS: number | null;
   /** What the smallest section needs, dwell and work. */
   readonly needS: number;
+  /** How fast the film leaves into the air, µm/s, and how long it has for it, from spray to finish. */
+  readonly lossUmPerS: number;
+  readonly wetS: number;
 }
 
 const share = (openS: number | null, a: Assumptions): number =>
@@ -52,15 +55,22 @@ export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'fi
     : one
       ? (windowS - contact.dwellS) / (handS + sprayS)
       : Math.min((windowS - contact.dwellS) / Math.max(1e-9, sprayS), lastS / handS);
+  const sectionM2 = Math.max(0, Math.min(zone.areaM2, a.largestSection, fits));
   return {
     openS,
     windowS,
     layered: !one,
-    sectionM2: Math.max(0, Math.min(zone.areaM2, a.largestSection, fits)),
+    sectionM2,
+    lossUmPerS: panel.lossUmPerS(flushUm + first.film, liquidC),
+    wetS: later ? a.bodyWait : contact.dwellS + wetInHand(contact, sectionM2) * slow,
     freezeS: panel.freezeS(flushUm + first.film, liquidC),
     needS: waits ? a.bodyWait : contact.dwellS + (handS + sprayS) * Math.min(zone.areaM2, a.leastSection),
   };
 }
+
+/** Seconds that a point of a section is wet besides the dwell, on the mean: what was sprayed first is wiped first. */
+const wetInHand = ({ sprayRate, wipeRate, finishRate }: Contacted, sectionM2: number): number =>
+  (sprayRate / 2 + wipeRate + finishRate / 2) * sectionM2;
 
 /** Equal parts in which a zone is done, none larger than fits the window. */
 export const sectionsOf = ({ areaM2 }: Zone, { sectionM2 }: Drying): number =>

@@ -1,11 +1,12 @@
+import type { Assumptions } from '../assumptions';
 import { type Working, mixPurposes, partsOf } from '../model';
 import { type WorkSeconds, pieceSeconds, totalWork } from '../schedule/work';
 import { runoffOf } from '../surface';
-import { type TowelNeed, sidesFor, sidesUsed, towelNeeds } from '../towel';
+import { type Moisture, ONE_TOWEL_FROM, type TowelNeed, moistureOf, sidesFor, sidesUsed, towelNeeds } from '../towel';
 import { type Micrometres, um } from '../units';
 import type { Shut, ZoneOptions } from './choose';
 import { type ContactRule, type Contacted, contactRules } from './contacts';
-import { driedLater, dryingOf } from './drying-window';
+import { type Drying, driedLater, dryingOf } from './drying-window';
 import { type Flushed, flushedFor } from './flushed';
 import { filmGates, standingGates } from './gates';
 import { marringIndex, sensitivityOf } from './marring';
@@ -82,34 +83,51 @@ interface Handled {
   readonly spots: readonly SpotPlan[];
   readonly filmUm: Micrometres;
   readonly laidMl: Laid;
+  readonly moisture: Moisture;
+  readonly drying: Drying;
   readonly work: WorkSeconds;
   readonly needs: readonly TowelNeed[];
 }
 
-function handled(soiled: SoiledZone, flushed: Flushed, rule: ContactRule, scene: Scene): Handled {
+/** Where the sprayed and wiped liquid goes; spots and a glass finish have their own. */
+function moistureOn({ zone, panel }: SoiledZone, filmUm: Micrometres, contact: Contacted, drying: Drying, a: Assumptions): Moisture {
+  const { areaM2, cleanliness } = zone;
+  return moistureOf({
+    laidMl: filmUm * areaM2,
+    runoffMl: runoffOf(filmUm, panel.holdUpUm, areaM2, a),
+    washTakes: cleanliness >= ONE_TOWEL_FROM ? 0 : contact.mediumTakes,
+    airTakesMl: drying.lossUmPerS * drying.wetS * areaM2,
+  });
+}
+
+function handled(soiled: SoiledZone, flushed: Flushed, rule: ContactRule, scene: Scene, dries?: Drying): Handled {
   const { areaM2, cleanliness } = soiled.zone;
   const { loadGm2 } = flushed;
   const contact = touch(soiled, rule, loadGm2, scene);
   const spots = spotsOn(soiled, contact.layers[0]!.purpose, scene);
   const filmUm = um(contact.layers.reduce((sum, layer) => sum + layer.film, 0));
+  const drying = dries ?? dryingOf(soiled, flushed, contact, scene);
+  const moisture = moistureOn(soiled, filmUm, contact, drying, scene.a);
+  const glassMl = glassFilm(soiled, scene) * areaM2;
   return {
     contact,
     spots,
     filmUm,
+    moisture,
+    drying,
     laidMl: laidOn(soiled, flushed, contact, spots, scene),
     work: workOn(soiled, flushed, contact, spots, scene),
-    needs: towelNeeds(
-      { areaM2, cleanliness, loadGm2, filmUm, glassFilmUm: glassFilm(soiled, scene) },
-      contact,
-      scene.roles,
-      scene.a,
-    ),
+    needs: towelNeeds({ areaM2, cleanliness, loadGm2, moisture, glassMl }, contact, scene.roles, scene.a),
   };
 }
 
-/** What a treatment takes on a zone that may be dirtier or cleaner than the plan has it. */
-export const takenBy = (soiled: SoiledZone, treatment: Working, scene: Scene): Pick<Handled, 'laidMl' | 'work' | 'needs'> =>
-  handled(soiled, flushedFor(soiled, scene)(treatment), contactRules[partsOf(treatment).contact], scene);
+/** What a planned treatment takes on its zone when that is dirtier or cleaner than planned; it dries as planned. */
+export const takenBy = (
+  soiled: SoiledZone,
+  { treatment, drying }: Option,
+  scene: Scene,
+): Pick<Handled, 'laidMl' | 'work' | 'needs'> =>
+  handled(soiled, flushedFor(soiled, scene)(treatment), contactRules[partsOf(treatment).contact], scene, drying);
 
 /** One treatment on one zone that nothing standing forbids, or that is asked about all the same. */
 function workedOut(
@@ -123,7 +141,7 @@ function workedOut(
   const { a, job } = scene;
   const { areaM2, surface } = soiled.zone;
   const { loads, loadGm2 } = flushed;
-  const { contact, spots, filmUm, laidMl, work, needs } = handled(soiled, flushed, rule, scene);
+  const { contact, spots, filmUm, laidMl, moisture, drying, work, needs } = handled(soiled, flushed, rule, scene);
   const marring = marringIndex(
     {
       loads,
@@ -135,11 +153,9 @@ function workedOut(
     },
     a,
   );
-  const drying = dryingOf(soiled, flushed, contact, scene);
-  const ownRunoffMl = runoffOf(filmUm, soiled.panel.holdUpUm, areaM2, a);
-  const runoffMl = flushed.runoffMl + ownRunoffMl;
+  const runoffMl = flushed.runoffMl + moisture.runoffMl;
   const usage = usageOf(laidMl, runoffMl, work, needs, scene);
-  const gated = { contact, filmUm, runoffMl: ownRunoffMl, index: marring.index, drying };
+  const gated = { contact, filmUm, runoffMl: moisture.runoffMl, index: marring.index, drying };
   return {
     treatment,
     kits: [...rule.kits, ...flushed.flush.kits],
@@ -152,6 +168,7 @@ function workedOut(
     drying,
     spots,
     laidMl,
+    moisture,
     runoffMl,
     work,
     needs,

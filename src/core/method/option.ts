@@ -1,7 +1,7 @@
 import type { MixPurpose, Working } from '../model';
 import { type Budget, type Gate, budgets } from '../reasons';
 import type { WorkSeconds } from '../schedule/work';
-import type { TowelNeed } from '../towel';
+import type { Moisture, TowelNeed } from '../towel';
 import type { Drying } from './drying-window';
 import type { FlushSource } from './flushes';
 import type { Kit } from './kit';
@@ -46,6 +46,8 @@ export interface Option {
   readonly drying: Drying;
   readonly spots: readonly SpotPlan[];
   readonly laidMl: Laid;
+  readonly moisture: Moisture;
+  /** With what a flush lets run. */
   readonly runoffMl: number;
   readonly work: WorkSeconds;
   readonly needs: readonly TowelNeed[];

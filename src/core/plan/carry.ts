@@ -99,7 +99,7 @@ class Chance {
       list.map(({ zone: { id } }): Wiping => {
         const one = this.worked.get(id)!;
         const times = this.random.factor(Math.log(one.soiled.soil.spread));
-        const { laidMl, work, needs } = takenBy(soiledBy(one, times), one.option.treatment, this.scene);
+        const { laidMl, work, needs } = takenBy(soiledBy(one, times), one.option, this.scene);
         for (const of of Object.keys(laid) as (keyof Laid)[]) laid[of] += laidMl[of] * wet;
         seconds += totalWork(work);
         return { zoneId: id, needs: needs.map((need) => ({ ...need, liquidMl: need.liquidMl * wet })) };

@@ -3,7 +3,7 @@ import type { Air } from './air';
 import type { Colour, Job, Zone } from '../model';
 import { type SunPosition, sunAt, sunOnPanel } from '../sun';
 import { holdUp } from './hold-up';
-import { type Wetting, coldestPanelC, freezeTimeS, leastLiquidC, openTimeS, startC, steadyPanelC } from './drying';
+import { type DryingOff, type Wetting, coldestPanelC, dryingOff, freezeTimeS, leastLiquidC, startC, steadyPanelC } from './drying';
 import { airOn, skinCapacity, skinOf } from './panel';
 
 /** Surfaces that do not have the paint's colour: dark rubber and plastic, clear glass, bright wheels. */
@@ -26,7 +26,7 @@ const NO_FROST_C = 6;
 
 /** A panel of a surface and tilt in the air of the site; what it is asked twice it knows. */
 export class Panel {
-  private readonly opens = new Map<number, number | null>();
+  private readonly dries = new Map<number, DryingOff>();
   private readonly freezes = new Map<number, number | null>();
 
   /**
@@ -62,7 +62,12 @@ export class Panel {
 
   /** Seconds until a film dries by itself; null when it stays wet for an hour. */
   openS(appliedUm: number, liquidC: number): number | null {
-    return known(this.opens, keyOf(appliedUm, liquidC), () => openTimeS(this.wetting(appliedUm, liquidC)));
+    return this.drying(appliedUm, liquidC).atS;
+  }
+
+  /** How fast a film leaves into the air, on the mean of the time that it is there, µm/s. */
+  lossUmPerS(appliedUm: number, liquidC: number): number {
+    return this.drying(appliedUm, liquidC).umPerS;
   }
 
   /** Seconds until it freezes; null when it does not. */
@@ -71,6 +76,10 @@ export class Panel {
     return known(this.freezes, keyOf(appliedUm, liquidC), () =>
       freezeTimeS(this.wetting(appliedUm, liquidC), this.slushC),
     );
+  }
+
+  private drying(appliedUm: number, liquidC: number): DryingOff {
+    return known(this.dries, keyOf(appliedUm, liquidC), () => dryingOff(this.wetting(appliedUm, liquidC)));
   }
 
   private wetting(appliedUm: number, liquidC: number): Wetting {
@@ -82,7 +91,7 @@ export class Panel {
 /** One number for a film and its temperature: films are under 10 mm, liquids above −100 °C. */
 const keyOf = (appliedUm: number, liquidC: number): number => appliedUm + 10_000 * (liquidC + 100);
 
-function known(answers: Map<number, number | null>, key: number, fresh: () => number | null): number | null {
+function known<T>(answers: Map<number, T>, key: number, fresh: () => T): T {
   const found = answers.get(key);
   if (found !== undefined) return found;
   const value = fresh();

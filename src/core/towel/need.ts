@@ -1,5 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import type { CleanlinessClass, TowelBatch, TowelRole } from '../model';
+import type { Moisture } from './moisture';
 import { type RolesAtHand, type SideUse, sideCapacity, sideReach } from './capacity';
 
 /** What one wiping of a zone puts on towel sides of one role. */
@@ -18,7 +19,6 @@ export interface TowelNeed {
 /** How a contact uses towels. */
 export interface TowelUse {
   readonly medium: 'towel' | 'soaked-towel' | 'mitt';
-  readonly mediumTakes: number;
   readonly finishWith: 'finish' | 'drying';
 }
 
@@ -27,12 +27,13 @@ export interface WipedZone {
   readonly cleanliness: CleanlinessClass;
   readonly areaM2: number;
   readonly loadGm2: number;
-  readonly filmUm: number;
-  /** A dedicated glass finish afterwards, with this film. */
-  readonly glassFilmUm: number;
+  readonly moisture: Moisture;
+  /** Laid for a dedicated glass finish afterwards, mL. */
+  readonly glassMl: number;
 }
 
-const WHEELS = 4;
+/** From this class down one towel does everything: wheels, tyres and arches. */
+export const ONE_TOWEL_FROM = 4;
 
 const dirtOn = ({ loadGm2, areaM2 }: WipedZone, a: Assumptions): number =>
   a.dirtLifted * loadGm2 * areaM2;
@@ -46,7 +47,7 @@ const wheelNeed = (zone: WipedZone, roles: RolesAtHand, a: Assumptions): TowelNe
   use: 'wash',
   cleanliness: zone.cleanliness,
   dirtG: dirtOn(zone, a),
-  liquidMl: zone.filmUm * zone.areaM2,
+  liquidMl: zone.moisture.washMl + zone.moisture.finishMl,
   reachShare: reachOn(zone, a),
   soaked: false,
 });
@@ -56,7 +57,7 @@ const washNeed = (zone: WipedZone, use: TowelUse, roles: RolesAtHand, a: Assumpt
   use: 'wash',
   cleanliness: zone.cleanliness,
   dirtG: dirtOn(zone, a),
-  liquidMl: use.medium === 'towel' ? zone.filmUm * zone.areaM2 * use.mediumTakes : 0,
+  liquidMl: use.medium === 'towel' ? zone.moisture.washMl : 0,
   reachShare: reachOn(zone, a),
   soaked: use.medium === 'soaked-towel',
 });
@@ -68,7 +69,7 @@ function finishNeed(zone: WipedZone, use: TowelUse, roles: RolesAtHand, a: Assum
     use: role === 'drying' ? 'drying' : 'finish',
     cleanliness: zone.cleanliness,
     dirtG: zone.loadGm2 * zone.areaM2 * (1 - a.dirtLifted),
-    liquidMl: (zone.filmUm * (1 - use.mediumTakes) + zone.glassFilmUm) * zone.areaM2,
+    liquidMl: zone.moisture.finishMl + zone.glassMl,
     reachShare: 0,
     soaked: false,
   };
@@ -81,7 +82,7 @@ export function towelNeeds(
   roles: RolesAtHand,
   a: Assumptions,
 ): readonly TowelNeed[] {
-  if (zone.cleanliness >= WHEELS) return [wheelNeed(zone, roles, a)];
+  if (zone.cleanliness >= ONE_TOWEL_FROM) return [wheelNeed(zone, roles, a)];
   const finish = finishNeed(zone, use, roles, a);
   return use.medium === 'mitt' ? [finish] : [washNeed(zone, use, roles, a), finish];
 }
