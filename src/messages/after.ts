@@ -1,4 +1,4 @@
-import type { LaundryLoad, LeftOver } from '@esmero/core';
+import type { Afterwards, LaundryLoad, LeftOver } from '@esmero/core';
 import type { Units } from './units';
 import { fixed } from './units';
 import { contentName } from './words';
@@ -21,3 +21,10 @@ export function leftOverSentence({ content, ml, keeping }: LeftOver, u: Units): 
       return `${what}; keeps ${keeping.days} days closed and labelled, unless the label says less.`;
   }
 }
+
+/** What there is to do when the car is done. */
+export const afterSentences = ({ laundry, leftOvers, waste }: Afterwards, u: Units): readonly string[] => [
+  ...laundry.map((load) => laundrySentence(load, u)),
+  ...leftOvers.map((one) => leftOverSentence(one, u)),
+  `Dirty water to take away: ${u.water(waste.bucketsL + waste.capturedL)}, and ${u.water(waste.soakL)} more from the soak.`,
+];

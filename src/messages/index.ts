@@ -7,6 +7,6 @@ export * from './what-if';
 export * from './soil';
 export * from './refusal';
 export * from './habits';
-export { fillSentence, mixSentences, planSheet, stepText, towelName } from './sheet';
+export { fillSentence, mittSentence, mixSentences, orderingText, planSheet, ranges, sidesSentence, stepText, towelName, windowText } from './sheet';
 export * from './buckets';
 export * from './after';

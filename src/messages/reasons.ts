@@ -139,6 +139,10 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
         : `${methodName[verdict.method]} alone does not fit the site’s or the van’s limits.`;
     case 'zones-blocked':
       return `Nothing that is possible here and now may touch: ${zoneList(verdict.zones)}. ${helpFor[verdict.because]}`;
+    case 'zones-wait':
+      return `With what there is, all but these could be done: ${zoneList(verdict.zones, 6)}.`;
+    case 'late':
+      return `Dries before anybody can be done with it: ${zoneList(verdict.zones, 6)}. Shade it, or call in a second person.`;
     case 'zones-left':
       return `Left out by hand: ${zoneList(verdict.zones)}.`;
     case 'over-budget':

@@ -1,9 +1,9 @@
-import type { Fill, Job, Mix, Plan, Step, UsedTowel, ZonePlan } from '@esmero/core';
+import type { Fill, Job, Mix, Plan, RunOrdering, Step, UsedMitt, UsedTowel, Window, ZoneId, ZonePlan } from '@esmero/core';
 import { runStages } from '@esmero/core';
 import { figureValue, stepName } from './figures';
 import { cautionSentence, verdictSentence } from './reasons';
 import { type Units, clock, fixed, indexText } from './units';
-import { contentName, kitName, methodName, roleName, stageName, treatmentName, zoneName } from './words';
+import { className, contentName, kitName, methodName, roleName, stageName, treatmentName, zoneName } from './words';
 
 /** Names come from users: nothing in them may act as markup. */
 const safe = (text: string): string =>
@@ -21,6 +21,38 @@ export const mixSentences = (mix: Mix, u: Units): readonly string[] => mix.fills
 /** "Towel 2, wash towels, sides 1 to 4" */
 export const towelName = (towel: UsedTowel): string =>
   `${towel.worker > 0 ? `Second person, t` : 'T'}owel ${towel.number}`;
+
+/** "1 to 3 and 6" from numbers in order. */
+export function ranges(numbers: readonly number[]): string {
+  const runs: [number, number][] = [];
+  for (const one of [...new Set(numbers)].sort((p, q) => p - q)) {
+    const last = runs.at(-1);
+    if (last && one === last[1] + 1) last[1] = one;
+    else runs.push([one, one]);
+  }
+  return runs.map(([first, last]) => (first === last ? `${first}` : `${first} to ${last}`)).join(' and ');
+}
+
+/** Which sides of which towels work on a zone, in the order of the towels. */
+export function sidesSentence(towels: readonly UsedTowel[], zone: ZoneId): string {
+  const parts = towels.flatMap((towel): string[] => {
+    const sides = towel.sides.filter(({ entries }) => entries.some(({ zoneId }) => zoneId === zone)).map(({ number }) => number);
+    return sides.length > 0 ? [`${towelName(towel)} (${roleName[towel.role]}), side ${ranges(sides)}`] : [];
+  });
+  return `${zoneName(zone)}: ${parts.join('; ') || 'no towel'}.`;
+}
+
+/** "Left front door, lower, section 2: wet from 12:30, dry at 15:40, done at 14:10". */
+export const windowText = ({ zoneId, section, fromS, untilS, doneS }: Window): string =>
+  `${zoneName(zoneId)}${section > 1 ? `, section ${section}` : ''}: wet from ${clock(fromS)}, its window ends at ${clock(untilS)}, done at ${clock(doneS)}`;
+
+/** "Dirtiest first, wheels last, glass first". */
+export const orderingText = ({ order, wheels, glass }: RunOrdering): string =>
+  `${order === 'top-down' ? 'From the top down' : 'Dirtiest first'}, wheels ${wheels === 'auto' ? 'first if they are flushed' : wheels}, glass ${glass}`;
+
+/** A mitt with what it may wash. */
+export const mittSentence = ({ number, worker, zones, from, to }: UsedMitt): string =>
+  `${worker > 0 ? 'Second person, m' : 'M'}itt ${number}: ${from === to ? className[from] : `${className[from]} down to ${className[to]}`}, ${zones.length} ${zones.length === 1 ? 'zone' : 'zones'}`;
 
 /** Sections are counted only where a zone has several, which the second one tells. */
 export const stepText = ({ kind, zoneId, section, kit }: Step): string => {

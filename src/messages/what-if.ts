@@ -38,7 +38,7 @@ export function changeText(change: Change, u: Units): string {
     case 'towels':
       return `With ${change.clean} clean ${roleName[change.role]}`;
     case 'leave':
-      return `Leaving these for a full rinse wash: ${zoneList(change.zones, 3)}`;
+      return `Leaving out for now: ${zoneList(change.zones, 3)}`;
   }
 }
 

@@ -207,6 +207,7 @@ const towelTable = {
   washTakesSpray: judged(0.6, '', 0, 1, 'Share of a spray film the wash side takes up'),
   washTakesRinseless: judged(0.4, '', 0, 1, 'Share of a rinseless film the medium takes back'),
   towelPresoakMl: practice(150, 'mL', 0, 1000, 'Solution a pre-soaked towel drinks in the bucket'),
+  towelRewetMl: judged(100, 'mL', 0, 1000, 'Solution poured from a cup when a pre-soaked towel is wetted again'),
 } as const;
 
 const timeTable = {

@@ -139,7 +139,7 @@ function workedOut(
   scene: Scene,
 ): Option {
   const { a, job } = scene;
-  const { areaM2, surface } = soiled.zone;
+  const { areaM2, surface, cleanliness } = soiled.zone;
   const { loads, loadGm2 } = flushed;
   const { contact, spots, filmUm, laidMl, moisture, drying, work, needs } = handled(soiled, flushed, rule, scene);
   const marring = marringIndex(
@@ -167,6 +167,7 @@ function workedOut(
     driedLater: driedLater(contact, scene),
     drying,
     spots,
+    medium: cleanliness >= ONE_TOWEL_FROM ? 'towel' : contact.medium,
     laidMl,
     moisture,
     runoffMl,

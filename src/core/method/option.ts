@@ -1,7 +1,7 @@
 import type { MixPurpose, Working } from '../model';
 import { type Budget, type Gate, budgets } from '../reasons';
 import type { WorkSeconds } from '../schedule/work';
-import type { Moisture, TowelNeed } from '../towel';
+import type { Moisture, TowelNeed, TowelUse } from '../towel';
 import type { Drying } from './drying-window';
 import type { FlushSource } from './flushes';
 import type { Kit } from './kit';
@@ -45,6 +45,8 @@ export interface Option {
   readonly driedLater: boolean;
   readonly drying: Drying;
   readonly spots: readonly SpotPlan[];
+  /** What takes the dirt up; wheels and arches have towels of their own. */
+  readonly medium: TowelUse['medium'];
   readonly laidMl: Laid;
   readonly moisture: Moisture;
   /** With what a flush lets run. */

@@ -17,7 +17,7 @@ export type {
 export { measure } from './measure';
 export type { Measured } from './measure';
 export { mixPlan, towelsDrink } from './mix-plan';
-export type { Mix, MixPlan } from './mix-plan';
+export type { Mix, MixPlan, Wetted } from './mix-plan';
 export { fillVolumes, fillWith } from './fill';
 export type { Band, Dosed, Fill, Poured } from './fill';
 export { apart, costPerCar } from './cost-per-car';

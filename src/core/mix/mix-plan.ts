@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { BucketSystem, Job, ProductUse, Vessel } from '../model';
+import type { Job, ProductUse, Vessel } from '../model';
 import { type MinorUnits, minorUnits } from '../units';
 import { type DilutionNotations, type FillMode, notations } from './dilution';
 import { type Fill, fillVolumes, fillWith } from './fill';
@@ -100,9 +100,12 @@ function sumMixes(mixes: readonly Mix[]): MixPlan {
   };
 }
 
+/** Towels that work wet, and those of them that are wetted again from a cup. */
+export interface Wetted {
+  readonly towels: number;
+  readonly again: number;
+}
+
 /** Solution that wetted towels carry out of the wash bucket, mL. */
-export const towelsDrink = (
-  system: BucketSystem,
-  soakedTowels: number,
-  a: Assumptions,
-): number => (system === 'many-towels' ? soakedTowels * a.towelPresoakMl : 0);
+export const towelsDrink = ({ towels, again }: Wetted, a: Assumptions): number =>
+  towels * a.towelPresoakMl + again * a.towelRewetMl;

@@ -3,6 +3,7 @@ import { choicesOf } from '../method/habits';
 import { type Content, type Mix, towelsDrink } from '../mix';
 import { type Job, type TowelRole, towelRoles } from '../model';
 import type { Plan } from './plan';
+import { wettedOf } from './realise';
 
 /** Towels that are soaked and washed together: what has been on wheels, or on glass, stays apart. */
 const laundryGroups = ['paint', 'glass', 'wheels'] as const;
@@ -60,11 +61,11 @@ function laundryOf({ towels }: Plan, job: Job): readonly LaundryLoad[] {
 }
 
 /** What panels and wetted towels have taken of a content, mL. */
-function usedMl({ zones, towels }: Plan, content: Content, job: Job, a: Assumptions): number {
+function usedMl({ zones, towels }: Plan, content: Content, a: Assumptions): number {
   if (content === 'rinse') return 0;
   const laid = zones.reduce((sum, { option }) => sum + (option?.laidMl[content] ?? 0), 0);
   if (content !== 'wash') return laid;
-  return laid + towelsDrink(choicesOf(job).bucket, towels.filter(({ role }) => role === 'wash').length, a);
+  return laid + towelsDrink(wettedOf(towels), a);
 }
 
 /** A medium that is rinsed leaves its grit in the wash and in the rinse; where none goes back, the wash stays clean. */
@@ -78,7 +79,7 @@ function leftOversOf(plan: Plan, job: Job): readonly LeftOver[] {
   const a = resolveAssumptions(job.choices.assumptions);
   return plan.mix.mixes.map((mix): LeftOver => {
     const made = mix.fills.reduce((sum, { totalMl }) => sum + totalMl, 0);
-    return { content: mix.content, ml: Math.max(0, made - usedMl(plan, mix.content, job, a)), keeping: keepingOf(mix, job, a) };
+    return { content: mix.content, ml: Math.max(0, made - usedMl(plan, mix.content, a)), keeping: keepingOf(mix, job, a) };
   });
 }
 

@@ -6,7 +6,7 @@ import { type Content, towelsDrink } from '../mix';
 import { type Job, type TowelRole, type ZoneId, towelRoles } from '../model';
 import { totalWork } from '../schedule';
 import { gPerM2 } from '../units';
-import { type Wiping, towelsTaken } from '../towel';
+import { WETTED_SIDES, type Wiping, towelsTaken } from '../towel';
 import type { Plan } from './plan';
 import type { Study } from './study';
 
@@ -131,9 +131,15 @@ function towelsOf(all: readonly Draw[], { towels }: Plan, confidence: number): r
   });
 }
 
-function mixesOf(all: readonly Draw[], { mix }: Plan, { a, job }: Scene): readonly EnoughMix[] {
-  const drunk = ({ towels }: Draw): number => towelsDrink(job.choices.bucket, towels.get('wash') ?? 0, a);
-  return mix.mixes.flatMap(({ content, fills, vessel, productName }): EnoughMix[] => {
+function mixesOf(all: readonly Draw[], plan: Plan, { a, job }: Scene): readonly EnoughMix[] {
+  const { wetted } = plan.towels.find(({ role }) => role === 'wash') ?? { wetted: false };
+  const again = job.choices.soakedSides > WETTED_SIDES;
+  // Most of the towels that may be wetted again are.
+  const drunk = ({ towels }: Draw): number => {
+    const all = wetted ? (towels.get('wash') ?? 0) : 0;
+    return towelsDrink({ towels: all, again: again ? all : 0 }, a);
+  };
+  return plan.mix.mixes.flatMap(({ content, fills, vessel, productName }): EnoughMix[] => {
     if (!productName || content === 'rinse') return [];
     const sample = all.map((draw) => draw.laid[content] + (content === 'wash' ? drunk(draw) : 0));
     const planned = fills.reduce((sum, { totalMl }) => sum + totalMl, 0) - vessel.chargeMl;

@@ -14,6 +14,7 @@ import { questionsOf } from './questions';
 import { type Realised, realise } from './realise';
 import { totalsOf } from './totals';
 import { type Weighed, bestOf, capacityOf, isPure, methodOf, weighed } from './weighed';
+import { waitingOf } from './waiting';
 
 const methodOfRealised = ({ choice }: Realised): VehicleMethod => methodOf([...choice.picks.values()]);
 
@@ -142,12 +143,26 @@ function adviceAgainst({ job, a }: Scene, realised: Realised | null): Verdict[] 
 /** A gap to the best that is worth a word. */
 const UNPROVED = 0.001;
 
+/** Zones of which a section dries before it is done. */
+function lateIn(realised: Realised | null): Verdict[] {
+  const zones = [...new Set(realised?.timeline.late.map(({ zoneId }) => zoneId))];
+  return zones.length > 0 ? [{ code: 'late', zones }] : [];
+}
+
+/** Where budgets stand in the way, what could be done within them. */
+function waits(all: Weighed, { outcome }: Alternative): Verdict[] {
+  if (outcome.kind !== 'blocked' || outcome.shortages.length === 0) return [];
+  const zones = waitingOf(all, outcome.shortages);
+  return zones.length > 0 ? [{ code: 'zones-wait', zones }] : [];
+}
+
 function verdictsOf(
-  { scene, problem }: Weighed,
+  all: Weighed,
   method: VehicleMethod,
   realised: Realised | null,
   alternatives: readonly Alternative[],
 ): readonly Verdict[] {
+  const { scene, problem } = all;
   const { job } = scene;
   const asked = job.choices.method;
   const verdicts: Verdict[] = [];
@@ -175,12 +190,13 @@ function verdictsOf(
   }
   if (!realised) {
     const wish = asked === 'auto' || asked === 'decline' ? 'hybrid' : asked;
-    verdicts.push(...alternatives.filter((alt) => alt.method === wish).flatMap((alt) => refusalReasons(alt, problem.zones)));
+    const wished = alternatives.filter(({ method: of }) => of === wish);
+    verdicts.push(...wished.flatMap((alt) => [...refusalReasons(alt, problem.zones), ...waits(all, alt)]));
   }
   const left = scene.zones.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
   if (left.length > 0)
     verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
-  verdicts.push(...adviceAgainst(scene, realised), ...spotsLeft(realised));
+  verdicts.push(...lateIn(realised), ...adviceAgainst(scene, realised), ...spotsLeft(realised));
   const unseen = scene.zones.filter(({ soil }) => soil.basis !== 'seen').length;
   if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
   return verdicts;
@@ -209,6 +225,7 @@ export function planJob(job: Job): Plan {
     kits: carried.choice.kitSet.kits,
     mix: carried.mix,
     towels: carried.towels,
+    mitts: carried.mitts,
     timeline: carried.timeline,
     totals: totalsOf(carried, scene),
     alternatives,

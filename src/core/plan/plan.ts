@@ -8,7 +8,7 @@ import type { HotWater } from './hot-water';
 import type { Question } from './questions';
 import type { SoilState } from '../soil';
 import type { RunStage, Timeline } from '../schedule';
-import type { UsedTowel } from '../towel';
+import type { UsedMitt, UsedTowel } from '../towel';
 
 /** A zone with its soil and what is done to it; `weighZone` has what was weighed against that. */
 export interface ZonePlan {
@@ -62,6 +62,8 @@ export interface Plan {
   readonly kits: readonly Kit[];
   readonly mix: MixPlan;
   readonly towels: readonly UsedTowel[];
+  /** Mitts or sponges that are rinsed in the buckets; none where wetted towels wash. */
+  readonly mitts: readonly UsedMitt[];
   readonly timeline: Timeline;
   readonly totals: Totals;
   readonly alternatives: readonly Alternative[];

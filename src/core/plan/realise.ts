@@ -1,12 +1,13 @@
+import type { Assumptions } from '../assumptions';
 import type { Laid, Option } from '../method/option';
 import type { Choice } from '../method/choose';
 import { contentsOf, finishesGlass } from '../method/kit-set';
 import type { Scene } from '../method/scene';
-import { type Content, type MixPlan, type Wanted, mixPlan, towelsDrink } from '../mix';
+import { type Content, type MixPlan, type Wanted, type Wetted, mixPlan, towelsDrink } from '../mix';
 import type { TowelRole, ZoneId } from '../model';
 import type { Budget } from '../reasons';
 import { type Ordered, type Timeline, runOrder, timelineOf } from '../schedule';
-import { type UsedTowel, type Wiping, towelLedger } from '../towel';
+import { type UsedMitt, type UsedTowel, type Wiping, fewestMitts, towelLedger } from '../towel';
 
 /** A choice carried out on paper: real batches, real towels, real clock times. */
 export interface Realised {
@@ -14,6 +15,7 @@ export interface Realised {
   readonly ordered: readonly Ordered[];
   readonly timeline: Timeline;
   readonly towels: readonly UsedTowel[];
+  readonly mitts: readonly UsedMitt[];
   readonly mix: MixPlan;
   readonly runoffL: number;
   /** Water that never stands in a vessel: from tap and boiler, and from a wash bay. */
@@ -31,12 +33,12 @@ function wantedFrom(
   picks: ReadonlyMap<ZoneId, Option>,
   contents: readonly Content[],
   towels: readonly UsedTowel[],
-  { a, job }: Scene,
+  a: Assumptions,
 ): readonly Wanted[] {
   const options = [...picks.values()];
   const laid = (content: Content): number =>
     content === 'rinse' ? 0 : sumLaid(options, content);
-  const soaked = towelsDrink(job.choices.bucket, countRole(towels, 'wash'), a);
+  const soaked = towelsDrink(wettedOf(towels), a);
   return contents.map((content) => ({
     content,
     demandMl: laid(content) + (content === 'wash' ? soaked : 0),
@@ -45,6 +47,12 @@ function wantedFrom(
 
 const sumLaid = (options: readonly Option[], of: keyof Laid): number =>
   options.reduce((sum, { laidMl }) => sum + laidMl[of], 0);
+
+/** Towels that come wet from the bucket. */
+export const wettedOf = (towels: readonly UsedTowel[]): Wetted => ({
+  towels: towels.filter(({ wetted }) => wetted).length,
+  again: towels.filter(({ rewetAfter }) => rewetAfter !== null).length,
+});
 
 const countRole = (towels: readonly UsedTowel[], role: TowelRole): number =>
   towels.filter((towel) => towel.role === role).length;
@@ -59,8 +67,11 @@ export function realise(choice: Choice, scene: Scene): Realised {
     list.map(({ zone, option }): Wiping => ({ zoneId: zone.id, needs: option.needs })),
   );
   const towels = towelLedger(wipings, job.towels, job.choices, a);
+  const mitts = timeline.byWorker.flatMap((list, worker) =>
+    fewestMitts(list.flatMap(({ zone, option }) => (option.medium === 'mitt' ? [{ zoneId: zone.id, cleanliness: zone.cleanliness }] : [])), worker),
+  );
   const contents = contentsOf(choice.kitSet.kits, job, finishesGlass(scene));
-  const wanted = wantedFrom(choice.picks, contents, towels, scene);
+  const wanted = wantedFrom(choice.picks, contents, towels, a);
   const mix = mixPlan(wanted, scene.recipes, job, a) ?? noMixes;
   const options = [...choice.picks.values()];
   const runoffL = options.reduce((sum, o) => sum + o.runoffMl, 0) / 1000;
@@ -70,6 +81,7 @@ export function realise(choice: Choice, scene: Scene): Realised {
     ordered,
     timeline,
     towels,
+    mitts,
     mix,
     runoffL,
     lineL,

@@ -168,9 +168,12 @@ function levelWays(job: Job, plan: Plan, blocked: readonly ZoneId[]): readonly W
 function plainWays(job: Job, plan: Plan): readonly Ways[] {
   const { site } = job;
   const habits = choicesOf(job);
-  const blocked = plan.verdicts.flatMap((verdict) => (verdict.code === 'zones-blocked' ? verdict.zones : []));
+  const zonesOf = (code: 'zones-blocked' | 'zones-wait'): readonly ZoneId[] =>
+    plan.verdicts.flatMap((verdict) => (verdict.code === code ? verdict.zones : []));
+  const blocked = zonesOf('zones-blocked');
+  const waiting = blocked.length > 0 ? blocked : zonesOf('zones-wait');
   // Half a car is not a wash.
-  const some = blocked.length > 0 && blocked.length * 2 < plan.zones.length;
+  const some = waiting.length > 0 && waiting.length * 2 < plan.zones.length;
   const own = job.wishes.school ?? job.choices.school;
   const later = Array.from({ length: LATEST_HOUR }, (_, i) => i + 1).filter((hour) => hour > job.hour);
   const warmer = WARM_LIQUIDS_C.filter((c) => site.airC < COLD_AIR_C && c > site.liquidC);
@@ -187,7 +190,7 @@ function plainWays(job: Job, plan: Plan): readonly Ways[] {
     one(habits.bucket === 'many-towels' && habits.soakedSides === 4, { code: 'cup' }),
     one(habits.bucket === 'many-towels', { code: 'guarded-bucket' }),
     ...levelWays(job, plan, blocked),
-    one(some, { code: 'leave', zones: blocked }),
+    one(some, { code: 'leave', zones: waiting }),
   ];
 }
 

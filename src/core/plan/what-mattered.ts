@@ -1,7 +1,6 @@
 import {
   type Habits,
   type Job,
-  type VehicleMethod,
   brushes,
   bucketSystems,
   coldHabits,
@@ -21,8 +20,7 @@ import {
 } from '../model';
 import { choicesOf } from '../method/habits';
 import type { Study } from './study';
-import { totalsOf } from './totals';
-import { bestOf, methodOf, weighed } from './weighed';
+import { type Outcome, outcomeOf } from './outcome';
 
 /** Every answer that may be given to each question. */
 export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] } = {
@@ -45,35 +43,12 @@ export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] 
   droppings: droppingsHabits,
 };
 
-/** A plan in five numbers. */
-export interface Outcome {
-  readonly method: VehicleMethod;
-  readonly minutes: number;
-  readonly litres: number;
-  readonly towels: number;
-  readonly index: number;
-}
-
 /** What another answer to one question would have made of the job. */
 export interface Mattered {
   readonly key: keyof Habits;
   readonly answer: Habits[keyof Habits];
   readonly then: Outcome;
   readonly now: Outcome;
-}
-
-function outcomeOf(job: Job): Outcome {
-  const all = weighed(job);
-  const fitted = bestOf(all, job);
-  if (!fitted.ok) return { method: 'decline', minutes: 0, litres: 0, towels: 0, index: 0 };
-  const { minutes, litres, towels, index } = totalsOf(fitted.realised, all.scene);
-  return {
-    method: methodOf([...fitted.realised.choice.picks.values()]),
-    minutes: minutes.value,
-    litres: litres.value,
-    towels: towels.value,
-    index: index.value,
-  };
 }
 
 /** Differences that nobody would notice beside the car. */

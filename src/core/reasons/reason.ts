@@ -85,6 +85,9 @@ export type Verdict =
     }
   | { readonly code: 'method-blocked'; readonly method: VehicleMethod; readonly zones: number }
   | { readonly code: 'zones-blocked'; readonly zones: readonly ZoneId[]; readonly because: Obstacle }
+  /** The rest could be done with what there is. */
+  | { readonly code: 'zones-wait'; readonly zones: readonly ZoneId[] }
+  | { readonly code: 'late'; readonly zones: readonly ZoneId[] }
   | { readonly code: 'zones-left'; readonly zones: readonly ZoneId[] }
   | {
       readonly code: 'over-budget';

@@ -4,5 +4,7 @@ export { moistureOf } from './moisture';
 export type { Moisture } from './moisture';
 export { ONE_TOWEL_FROM, sidesFor, towelNeeds } from './need';
 export type { TowelNeed, TowelUse, WipedZone } from './need';
-export { towelLedger, towelsTaken } from './ledger';
+export { fewestMitts } from './mitts';
+export type { UsedMitt } from './mitts';
+export { WETTED_SIDES, towelLedger, towelsTaken } from './ledger';
 export type { LedgerRules, SideEntry, UsedSide, UsedTowel, Wiping } from './ledger';

@@ -38,6 +38,10 @@ export interface UsedTowel {
   readonly missing: boolean;
   /** A finishing towel that went on as a wash towel when it was damp. */
   readonly demoted: boolean;
+  /** Wetted in the bucket before the work. */
+  readonly wetted: boolean;
+  /** Wetted again from a cup after this side; null where it is not. */
+  readonly rewetAfter: number | null;
   readonly sides: readonly UsedSide[];
 }
 
@@ -66,6 +70,9 @@ interface Towel {
   readonly laid: { readonly row: readonly Placed[]; readonly sides: readonly Side[] }[];
   demoted: boolean;
 }
+
+/** Sides that a towel wetted in the bucket is good for until it is wetted again. */
+export const WETTED_SIDES = 4;
 
 /** A damp finishing towel goes down to the lower body, shuts and wheels. */
 const DEMOTED_FROM = 2;
@@ -215,7 +222,20 @@ function record({ batch, missing, laid, demoted }: Towel, number: number, worker
       return { number: i + 1, use, cleanliness, entries: entriesOf(row, side), dirtShare, liquidShare, reachShare };
     }),
   );
-  return { number, worker, batchId: batch.id, batchName: batch.name, role: batch.role, fold: batch.sides, missing, demoted, sides };
+  const wetted = laid[0]!.row[0]!.need.soaked;
+  return {
+    number,
+    worker,
+    batchId: batch.id,
+    batchName: batch.name,
+    role: batch.role,
+    fold: batch.sides,
+    missing,
+    demoted,
+    wetted,
+    rewetAfter: wetted && sides.length > WETTED_SIDES ? WETTED_SIDES : null,
+    sides,
+  };
 }
 
 /** How many towels of each role such ways take at the fewest, apart from what is in the pile. */

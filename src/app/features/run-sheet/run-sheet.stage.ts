@@ -1,14 +1,16 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, inject } from '@angular/core';
 import { Button } from 'primeng/button';
-import { type RunRow, type RunStage, type ZoneId, runRows } from '@esmero/core';
+import { type RunRow, type RunStage, type ZoneId, afterwards, runRows } from '@esmero/core';
 import {
   cautionSentence,
+  afterSentences,
   clock,
   contentName,
   markName,
   figureValue,
   kitName,
   methodName,
+  mittSentence,
   mixSentences,
   roleName,
   stageName,
@@ -22,6 +24,7 @@ import { JobDesk } from '../../state/job-desk';
 import { markOf, orderLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
+import { OrdersComponent } from './orders.component';
 import { RunChartComponent } from '../../ui/run-chart/run-chart.component';
 
 interface Line {
@@ -73,7 +76,7 @@ function howText(row: RunRow): string {
 @Component({
   selector: 'esm-run-sheet-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, RunChartComponent],
+  imports: [Button, OrdersComponent, RunChartComponent],
   templateUrl: './run-sheet.stage.html',
   styleUrl: './run-sheet.stage.css',
 })
@@ -94,7 +97,7 @@ export class RunSheetStage {
   /** What is to be known beside the car: spots that stay, and whose word this is done on. */
   protected readonly known = computed(() =>
     (this.desk.plan()?.verdicts ?? [])
-      .filter(({ code }) => code === 'spots-left' || code === 'against-advice')
+      .filter(({ code }) => code === 'spots-left' || code === 'against-advice' || code === 'late')
       .map((verdict) => verdictSentence(verdict, this.desk.units())),
   );
   protected readonly marks = computed(() =>
@@ -122,10 +125,17 @@ export class RunSheetStage {
       name: towelName(towel),
       role: roleName[towel.role],
       batch: towel.batchName,
-      sides: towel.sides.length,
+      sides: towel.sides.length === 1 ? '1 side' : `${new Set(towel.sides.map(({ number }) => number)).size} sides`,
+      rewet: towel.rewetAfter,
       missing: towel.missing,
     })),
   );
+
+  protected readonly mitts = computed(() => (this.desk.plan()?.mitts ?? []).map(mittSentence));
+  protected readonly after = computed(() => {
+    const [job, plan, u] = [this.desk.job(), this.desk.plan(), this.desk.units()];
+    return job && plan && plan.method !== 'decline' ? afterSentences(afterwards(job, plan), u) : [];
+  });
 
   constructor() {
     inject(NetBoard).use({

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, linkedSignal, signal } from '@angular/core';
 import { type ZoneId, compareBuckets, crossingsOf, runBuckets } from '@esmero/core';
 import { crossingSentence, dipSentence, grams, spreadSentence, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
@@ -6,30 +6,18 @@ import { studyOf } from '../../state/study';
 import { BucketChartComponent } from '../../ui/bucket/bucket-chart.component';
 import { BucketSectionComponent } from '../../ui/bucket/bucket-section.component';
 import { ZoneInView } from '../../ui/net/zone-in-view';
+import { PlayBarComponent } from '../../ui/play-bar.component';
 import { StudyBarComponent } from '../../ui/study-bar.component';
-
-/** Dips shown in a second. */
-const SPEEDS = [1, 3, 10] as const;
 
 /** The buckets played through the wash, and every way of working beside the job's own. */
 @Component({
   selector: 'esm-buckets',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BucketChartComponent, BucketSectionComponent, StudyBarComponent],
+  imports: [BucketChartComponent, BucketSectionComponent, PlayBarComponent, StudyBarComponent],
   template: `
     @if (dip(); as dip) {
       <esm-bucket-section [dip]="dip" [guarded]="own()!.system !== 'many-towels'" />
-      <div class="row" role="group" aria-label="Through the wash">
-        <button type="button" class="chip" (click)="step(-1)" [disabled]="at() === 0">One back</button>
-        @if (!still) {
-          <button type="button" class="chip" (click)="play()">{{ playing() ? 'Pause' : 'Play' }}</button>
-        }
-        <button type="button" class="chip" (click)="step(1)" [disabled]="at() === last()">One on</button>
-        @if (!still) {
-          <button type="button" class="chip" (click)="faster()">{{ speed() }} a second</button>
-        }
-        <input type="range" min="0" [max]="last()" [value]="at()" aria-label="Dip" [attr.aria-valuetext]="says()" #place (input)="jump(+place.value)" />
-      </div>
+      <esm-play-bar label="Through the wash" what="Dip" [says]="says()" [last]="last()" [at]="at()" (atChange)="jump($event)" />
       <p class="said num">{{ says() }}</p>
       @if (due(); as zone) {
         <p>
@@ -65,10 +53,6 @@ const SPEEDS = [1, 3, 10] as const;
     :host {
       display: block;
     }
-    input[type='range'] {
-      flex: 1 1 10rem;
-      accent-color: var(--sea);
-    }
     .said {
       min-height: 3em;
       border-left: 4px solid var(--line);
@@ -83,9 +67,6 @@ export class BucketsComponent {
   protected readonly name = zoneName;
   protected readonly weigh = grams;
   protected readonly spread = spreadSentence;
-  /** Whoever asks for less motion steps by hand. */
-  protected readonly still = typeof matchMedia === 'function' && matchMedia('(prefers-reduced-motion: reduce)').matches;
-
   private readonly both = computed(() => {
     const [job, plan] = [this.desk.job(), this.desk.plan()];
     return job && plan ? { job, plan } : null;
@@ -123,39 +104,12 @@ export class BucketsComponent {
     return dip ? dipSentence(dip, this.at() + 1, this.dips().length) : '';
   });
 
-  protected readonly playing = signal(false);
-  protected readonly speed = signal<(typeof SPEEDS)[number]>(3);
-
   constructor() {
-    effect((onCleanup) => {
-      if (!this.playing()) return;
-      const timer = setInterval(() => this.forward(), 1000 / this.speed());
-      onCleanup(() => clearInterval(timer));
-    });
     inject(DestroyRef).onDestroy(() => this.view.light([]));
   }
 
-  private forward(): void {
-    if (untracked(this.at) >= untracked(this.last)) this.playing.set(false);
-    else this.jump(untracked(this.at) + 1);
-  }
-
-  protected play(): void {
-    if (this.at() === this.last()) this.jump(0);
-    this.playing.update((playing) => !playing);
-  }
-
-  protected step(by: number): void {
-    this.playing.set(false);
-    this.jump(this.at() + by);
-  }
-
-  protected faster(): void {
-    this.speed.update((speed) => SPEEDS[(SPEEDS.indexOf(speed) + 1) % SPEEDS.length]!);
-  }
-
   protected jump(at: number): void {
-    this.wanted.set(Math.min(this.last(), Math.max(0, at)));
+    this.wanted.set(at);
     const dip = this.dip();
     this.view.light(dip ? [dip.zoneId] : []);
   }

@@ -2,26 +2,24 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { InputText } from 'primeng/inputtext';
 import {
   type BucketSystem,
-  type CleanlinessClass,
   type Job,
   type SoakedTowelSchool,
   type TowelBatch,
-  type ZoneId,
   bucketSystems,
   afterwards,
+  liquidOf,
   setChoices,
+  withChange,
 } from '@esmero/core';
-import { bucketName, className, contentName, laundrySentence, leftOverSentence, roleName } from '@esmero/messages';
+import { afterSentences, bucketName, contentName, roleName, verdictSentence } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
-import { ZoneInView } from '../../ui/net/zone-in-view';
+import { LiquidBarComponent } from '../../ui/liquid-bar.component';
 import { RadioGroupDirective } from '../../ui/radio-group.directive';
-import { TowelSquareComponent } from '../../ui/towel/towel-square.component';
 import { BucketsComponent } from './buckets.component';
 import { CarryComponent } from './carry.component';
-
-const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
+import { PileComponent } from './pile.component';
 
 /** Most towels of one batch that a job may count. */
 const MOST_TOWELS = 10_000;
@@ -30,20 +28,16 @@ const MOST_TOWELS = 10_000;
 @Component({
   selector: 'esm-towels-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BucketsComponent, CarryComponent, InputText, RadioGroupDirective, TowelSquareComponent],
+  imports: [BucketsComponent, CarryComponent, InputText, LiquidBarComponent, PileComponent, RadioGroupDirective],
   templateUrl: './towels.stage.html',
   styleUrl: './towels.stage.css',
 })
 export class TowelsStage {
   protected readonly desk = inject(JobDesk);
-  private readonly view = inject(ZoneInView);
 
   protected readonly systems = bucketSystems;
   protected readonly bucketName = bucketName;
   protected readonly roleName = roleName;
-  protected readonly classes = classes;
-  protected readonly className = className;
-  protected readonly said = signal('');
   /** The batch whose count was not taken. */
   protected readonly refused = signal<string | null>(null);
   protected readonly most = MOST_TOWELS;
@@ -65,13 +59,7 @@ export class TowelsStage {
   protected readonly after = computed(() => {
     const [job, plan, u] = [this.desk.job(), this.desk.plan(), this.desk.units()];
     if (!job || !plan || plan.method === 'decline') return null;
-    const { laundry, leftOvers, waste } = afterwards(job, plan);
-    return {
-      laundry: laundry.map((load) => laundrySentence(load, u)),
-      leftOvers: leftOvers.map((one) => leftOverSentence(one, u)),
-      waste: u.water(waste.bucketsL + waste.capturedL),
-      soak: u.water(waste.soakL),
-    };
+    return afterSentences(afterwards(job, plan), u);
   });
 
   constructor() {
@@ -83,8 +71,23 @@ export class TowelsStage {
     });
   }
 
-  protected light(zones: readonly ZoneId[]): void {
-    this.view.light(zones);
+  /** Zones without which the rest could be done. */
+  private readonly wait = computed(() => this.desk.plan()?.verdicts.find(({ code }) => code === 'zones-wait') ?? null);
+  protected readonly waiting = computed(() => {
+    const wait = this.wait();
+    return wait?.code === 'zones-wait' ? wait.zones : [];
+  });
+  protected readonly waitingText = computed(() => {
+    const wait = this.wait();
+    return wait ? verdictSentence(wait, this.desk.units()) : '';
+  });
+  protected readonly liquid = computed(() => {
+    const plan = this.desk.plan();
+    return plan && plan.method !== 'decline' ? liquidOf(plan) : null;
+  });
+
+  protected letWait(): void {
+    this.desk.edit('The rest is done, these wait', (job) => withChange(job, { code: 'leave', zones: this.waiting() }));
   }
 
   protected count(batch: TowelBatch, text: string): void {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
-import { type Plan, type Step, type ZoneId, criticalPath } from '@esmero/core';
-import { clock, stepText } from '@esmero/messages';
+import { type Plan, type Step, type ZoneId, criticalPath, windowsOf } from '@esmero/core';
+import { clock, stepText, windowText } from '@esmero/messages';
 
 interface Bar {
   readonly step: Step;
@@ -13,8 +13,22 @@ interface Bar {
   readonly critical: boolean;
 }
 
+/** A wetted section's window as a line, drawn thick until it is done. */
+interface Limit {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly done: number;
+  readonly zoneId: ZoneId;
+  readonly late: boolean;
+  readonly says: string;
+}
+
 const WIDTH = 600;
 const LANE = 26;
+/** Lines under each lane, so that windows that overlap stand apart. */
+const LINES = 5;
+const LINE = 4;
 const TOP = 18;
 
 /** The clock from left to right, one lane a person; waiting is left open. */
@@ -43,10 +57,20 @@ const TOP = 18;
           <path class="critical" [attr.d]="'M' + bar.x + ' ' + (bar.y + 22) + 'h' + bar.width" />
         }
       }
+      @for (limit of limits(); track $index) {
+        <g class="window" [class.late]="limit.late" (pointerenter)="pointed.emit(limit.zoneId)" (pointerleave)="pointed.emit(null)">
+          <path class="whole" [attr.d]="'M' + limit.x + ' ' + limit.y + 'h' + limit.width + 'm0 -2v4'" />
+          <path class="until" [attr.d]="'M' + limit.x + ' ' + limit.y + 'h' + limit.done" />
+          <title>{{ limit.says }}</title>
+        </g>
+      }
     </svg>
     <p class="key soft">
       @for (one of key; track one[0]) {
         <span><i [attr.data-kind]="one[0]"></i>{{ one[1] }}</span>
+      }
+      @if (limits().length > 0) {
+        <span><i class="window"></i>window of a wetted section, thick until it is done</span>
       }
       @if (workers() > 1) {
         <span><i class="critical"></i>decides when all is done</span>
@@ -70,7 +94,9 @@ export class RunChartComponent {
   ] as const;
 
   protected readonly workers = computed(() => Math.max(1, ...this.plan().timeline.steps.map(({ worker }) => worker + 1)));
-  protected readonly height = computed(() => TOP + LANE * this.workers());
+  private readonly windows = computed(() => windowsOf(this.plan()));
+  private readonly lane = computed(() => LANE + (this.windows().length > 0 ? LINES * LINE + 6 : 0));
+  protected readonly height = computed(() => TOP + this.lane() * this.workers());
   private readonly minute = computed(() =>
     scaleLinear([0, Math.max(1, this.plan().timeline.elapsedS / 60)], [0, WIDTH]),
   );
@@ -87,11 +113,26 @@ export class RunChartComponent {
     return steps.map((step, i): Bar => ({
       step,
       x: time(step.startS),
-      y: TOP + step.worker * LANE,
+      y: TOP + step.worker * this.lane(),
       width: Math.max(0.7, time(step.endS) - time(step.startS)),
       critical: critical.has(i),
       says: `${clock(step.startS)} to ${clock(step.endS)} ${stepText(step)}`,
     }));
+  });
+  protected readonly limits = computed(() => {
+    const time = (seconds: number): number => this.minute()(Math.min(seconds, this.plan().timeline.elapsedS) / 60);
+    return this.windows().map((window, i): Limit => {
+      const { fromS, untilS, doneS, worker, zoneId } = window;
+      return {
+        x: time(fromS),
+        y: TOP + worker * this.lane() + LANE + 2 + (i % LINES) * LINE,
+        width: time(untilS) - time(fromS),
+        done: time(doneS) - time(fromS),
+        late: doneS > untilS + 1,
+        zoneId,
+        says: windowText(window),
+      };
+    });
   });
   protected readonly says = computed(() => {
     const { elapsedS, waitingS } = this.plan().timeline;

@@ -4,10 +4,13 @@ import { className, percent, roleName, sideUseName, towelName, zoneList } from '
 
 interface Cell {
   readonly number: number;
-  readonly side: UsedSide | undefined;
+  /** What the side does in the whole run; more than one thing where a towel goes down. */
+  readonly uses: readonly UsedSide[];
+  readonly last: UsedSide | undefined;
   readonly x: number;
   readonly y: number;
   readonly fullness: number;
+  readonly touched: boolean;
   readonly says: string;
 }
 
@@ -18,17 +21,14 @@ const PAGE = 2 * CELL + 10;
 const fullness = ({ dirtShare, liquidShare, reachShare }: UsedSide): number =>
   Math.min(1, Math.max(dirtShare, liquidShare, reachShare));
 
-const zonesOf = ({ entries }: UsedSide): ZoneId[] => [...new Set(entries.map(({ zoneId }) => zoneId))];
+const zonesOf = (sides: readonly UsedSide[]): ZoneId[] => [...new Set(sides.flatMap(({ entries }) => entries.map(({ zoneId }) => zoneId)))];
 
-function words(number: number, side: UsedSide | undefined): string {
-  if (!side) return `Side ${number}: clean`;
-  const { cleanliness, use } = side;
-  return `Side ${number}: ${zoneList(zonesOf(side), 6)}; ${className[cleanliness]}, ${sideUseName[use]}, ${percent(fullness(side))} full`;
-}
+const used = (side: UsedSide, now: UsedSide): string =>
+  `${zoneList(zonesOf([side]), 6)}; ${className[side.cleanliness]}, ${sideUseName[side.use]}, ${percent(fullness(now))} full`;
 
 /**
- * A towel folded in four, both faces laid open: eight sides, each filled as far as it is used and
- * marked with the cleanliness class that it has come down to.
+ * A towel folded for work, both faces laid open: its sides, each filled as far as it is used and
+ * marked with the cleanliness class that it comes down to.
  */
 @Component({
   selector: 'esm-towel-square',
@@ -43,13 +43,14 @@ function words(number: number, side: UsedSide | undefined): string {
         <span class="demoted">damp, gone down to washing</span>
       }
     </h3>
-    <svg viewBox="-1 -1 164 78" role="group" [attr.aria-label]="name() + ', eight sides'">
+    <svg viewBox="-1 -1 164 78" role="group" [attr.aria-label]="name() + ', ' + towel().fold + ' sides'">
       @for (cell of cells(); track cell.number) {
         <g
-          [attr.tabindex]="cell.side ? 0 : null"
-          [attr.role]="cell.side ? 'button' : 'img'"
+          [attr.tabindex]="cell.last ? 0 : null"
+          [attr.role]="cell.last ? 'button' : 'img'"
           [attr.aria-label]="cell.says"
-          [attr.data-class]="cell.side?.cleanliness"
+          [attr.data-class]="cell.last?.cleanliness"
+          [class.touched]="cell.touched"
           (pointerenter)="show(cell)"
           (pointerleave)="lit.emit([])"
           (focus)="show(cell)"
@@ -60,40 +61,51 @@ function words(number: number, side: UsedSide | undefined): string {
           <rect class="cloth" [attr.x]="cell.x" [attr.y]="cell.y" width="36" height="36" rx="3" />
           <rect class="used" [attr.x]="cell.x" [attr.y]="cell.y + 36 * (1 - cell.fullness)" width="36" [attr.height]="36 * cell.fullness" rx="3" />
           <text [attr.x]="cell.x + 4" [attr.y]="cell.y + 10" class="number">{{ cell.number }}</text>
-          @if (cell.side; as side) {
+          @if (cell.last; as side) {
             <text [attr.x]="cell.x + 18" [attr.y]="cell.y + 24" class="class">{{ side.use === 'wash' ? '' : '◦' }}{{ side.cleanliness }}</text>
           }
         </g>
       }
     </svg>
+    @if (towel().rewetAfter; as side) {
+      <p class="soft">Wet it again from the cup after side {{ side }}.</p>
+    }
   `,
   styleUrl: './towel-square.component.css',
 })
 export class TowelSquareComponent {
   readonly towel = input.required<UsedTowel>();
+  /** The same towel as full as it is at a moment of the run. */
+  readonly now = input.required<UsedTowel>();
+  /** Zone in view: sides that work on it stand out. */
+  readonly zone = input<ZoneId | null>(null);
   /** Zones that the side in hand works on; none when it is put down. */
   readonly lit = output<readonly ZoneId[]>();
   readonly said = output<string>();
 
   protected readonly name = computed(() => towelName(this.towel()));
   protected readonly role = computed(() => roleName[this.towel().role]);
-  protected readonly cells = computed(() =>
-    Array.from({ length: this.towel().fold }, (_, i): Cell => {
-      const side = this.towel().sides[i];
+  protected readonly cells = computed(() => {
+    const [towel, now, zone] = [this.towel(), this.now(), this.zone()];
+    return Array.from({ length: towel.fold }, (_, i): Cell => {
+      const uses = towel.sides.filter(({ number }) => number === i + 1);
+      const filled = now.sides.filter(({ number }) => number === i + 1);
       const face = Math.floor(i / 4);
       return {
         number: i + 1,
-        side,
+        uses,
+        last: uses.at(-1),
         x: face * PAGE + (i % 2) * CELL,
         y: Math.floor((i % 4) / 2) * CELL,
-        fullness: side ? fullness(side) : 0,
-        says: words(i + 1, side),
+        fullness: Math.max(0, ...filled.map(fullness)),
+        touched: zone !== null && zonesOf(uses).includes(zone),
+        says: `Side ${i + 1}: ${uses.map((side, k) => used(side, filled[k]!)).join('. Then ') || 'clean'}`,
       };
-    }),
-  );
+    });
+  });
 
-  protected show(cell: Cell): void {
-    this.lit.emit(cell.side ? zonesOf(cell.side) : []);
-    this.said.emit(`${this.name()}. ${cell.says}`);
+  protected show({ uses, says }: Cell): void {
+    this.lit.emit(zonesOf(uses));
+    this.said.emit(`${this.name()}. ${says}`);
   }
 }

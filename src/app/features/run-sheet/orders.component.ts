@@ -1,0 +1,65 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { scaleLinear } from 'd3-scale';
+import { type Ordering, setChoices } from '@esmero/core';
+import { minutes, orderingText } from '@esmero/messages';
+import { JobDesk } from '../../state/job-desk';
+import { studyOf } from '../../state/study';
+import { StudyBarComponent } from '../../ui/study-bar.component';
+
+/** Longest bar, of the width that there is. */
+const WIDEST = 100;
+
+/** The order of work beside every other one: pressing one takes it. */
+@Component({
+  selector: 'esm-orders',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [StudyBarComponent],
+  template: `
+    @if (study.answer()) {
+      <h3>The order of work, and the others</h3>
+      <ol>
+        @for (row of rows(); track row.text) {
+          <li>
+            <span class="bar" aria-hidden="true" [class.now]="row.one.now" [style.width.%]="row.work"></span>
+            <span class="bar idle" aria-hidden="true" [style.width.%]="row.waits"></span>
+            <span class="words num">
+              {{ row.text }}: {{ row.says }}
+              @if (row.one.now) {
+                <strong>as planned</strong>
+              } @else {
+                <button type="button" class="chip" [attr.aria-label]="'Take: ' + row.text" (click)="take(row.one)">Take it</button>
+              }
+            </span>
+          </li>
+        } @empty {
+          <li class="soft">There is no plan to order.</li>
+        }
+      </ol>
+    } @else {
+      <esm-study-bar question="Would another order be quicker?" [share]="study.share()" [failure]="study.failure()" (ask)="study.ask()" (stop)="study.stop()" />
+    }
+  `,
+  styleUrl: './orders.component.css',
+})
+export class OrdersComponent {
+  private readonly desk = inject(JobDesk);
+  protected readonly study = studyOf('orders');
+
+  protected readonly rows = computed(() => {
+    const answer = this.study.answer() ?? [];
+    const u = this.desk.units();
+    const width = scaleLinear([0, Math.max(1, ...answer.map(({ minutes: all }) => all))], [0, WIDEST]);
+    return answer.map((one) => ({
+      one,
+      text: orderingText(one),
+      work: width(one.minutes - one.waiting),
+      waits: width(one.waiting),
+      says: `${minutes(one.minutes)}${one.waiting >= 0.5 ? `, of it ${minutes(one.waiting)} waiting` : ''}, ${u.water(one.litres)}, ${one.towels} towels`,
+    }));
+  });
+
+  protected take(one: Ordering): void {
+    const { order, wheels, glass } = one;
+    this.desk.edit(orderingText(one), (job) => setChoices(job, { order, wheels, glass }));
+  }
+}

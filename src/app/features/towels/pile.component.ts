@@ -1,0 +1,96 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { DragDropModule } from 'primeng/dragdrop';
+import { type CleanlinessClass, type StepKind, type TowelRole, type UsedTowel, type ZoneId, fillingOf, mayBecome, setAside, towelRoles } from '@esmero/core';
+import { className, clock, mittSentence, roleName, sidesSentence, stepText, towelName } from '@esmero/messages';
+import { JobDesk } from '../../state/job-desk';
+import { ZoneInView } from '../../ui/net/zone-in-view';
+import { PlayBarComponent } from '../../ui/play-bar.component';
+import { TowelSquareComponent } from '../../ui/towel/towel-square.component';
+
+const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
+
+/** Steps that fill towels. */
+const filling: readonly StepKind[] = ['wipe', 'finish', 'dry', 'glass'];
+
+/** Every towel that is opened with its sides, as full as they are at any moment of the run. */
+@Component({
+  selector: 'esm-pile',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [DragDropModule, PlayBarComponent, TowelSquareComponent],
+  templateUrl: './pile.component.html',
+  styleUrl: './pile.component.css',
+})
+export class PileComponent {
+  private readonly desk = inject(JobDesk);
+  private readonly view = inject(ZoneInView);
+
+  protected readonly classes = classes;
+  protected readonly className = className;
+  protected readonly roleName = roleName;
+  protected readonly towelName = towelName;
+  protected readonly mitt = mittSentence;
+
+  protected readonly towels = computed(() => this.desk.plan()?.towels ?? []);
+  protected readonly mitts = computed(() => this.desk.plan()?.mitts ?? []);
+  protected readonly zone = computed(() => this.view.hovered() ?? this.view.current());
+
+  private readonly said = signal('');
+  protected readonly says = computed(() => {
+    const zone = this.zone();
+    if (this.said()) return this.said();
+    return zone ? sidesSentence(this.towels(), zone) : 'Point at a side to see where it goes, or at a zone to see its sides.';
+  });
+
+  private readonly steps = computed(() =>
+    (this.desk.plan()?.timeline.steps ?? []).filter(({ kind }) => filling.includes(kind)).sort((p, q) => p.endS - q.endS),
+  );
+  protected readonly last = computed(() => this.steps().length);
+  /** Steps that are over; the whole run until somebody goes back in it. */
+  protected readonly at = linkedSignal(() => this.last());
+  protected readonly moment = computed(() => {
+    const step = this.steps()[this.at() - 1];
+    if (!step) return 'Before the first wipe';
+    return this.at() === this.last() ? `At the end, ${clock(step.endS)}` : `${clock(step.endS)}: ${stepText(step).toLowerCase()} is done`;
+  });
+  private readonly fill = computed(() => {
+    const plan = this.desk.plan();
+    return plan ? fillingOf(plan) : () => [];
+  });
+  protected readonly now = computed(() => (this.at() === this.last() ? this.towels() : this.fill()(this.steps()[this.at() - 1]?.endS ?? 0)));
+
+  /** Piles of each role with the clean towels in them. */
+  protected readonly piles = computed(() =>
+    towelRoles.map((role) => ({
+      role,
+      clean: (this.desk.job()?.towels ?? []).filter((batch) => batch.role === role).reduce((sum, { clean }) => sum + clean, 0),
+    })),
+  );
+  protected readonly dragged = signal<UsedTowel | null>(null);
+  /** What a towel may be used as: what it is, and what it may become. */
+  protected rolesFor({ role }: UsedTowel): readonly TowelRole[] {
+    return towelRoles.filter((to) => to === role || mayBecome(role, to));
+  }
+
+  protected light(zones: readonly ZoneId[]): void {
+    this.view.light(zones);
+    if (zones.length === 0) this.said.set('');
+  }
+
+  protected tell(text: string): void {
+    this.said.set(text);
+  }
+
+  protected drop(role: TowelRole): void {
+    const towel = this.dragged();
+    this.dragged.set(null);
+    if (towel) this.use(towel, role);
+  }
+
+  protected use({ batchId, role: from }: UsedTowel, role: TowelRole): void {
+    if (!mayBecome(from, role)) {
+      if (from !== role) this.said.set('A wheel towel stays with the wheels.');
+      return;
+    }
+    this.desk.edit(`One of the ${roleName[from]} goes to the ${roleName[role]}`, (job) => setAside(job, batchId, role));
+  }
+}
