@@ -249,6 +249,7 @@ const timeTable = {
   setupSteamer: judged(7, 'min', 0, 60, 'Fill and heat the steamer'),
   setupHeater: judged(8, 'min', 0, 60, 'Heat water on site'),
   presoakAhead: judged(10, 'm²', 0.5, 40, 'Most that is pre-soaked ahead of the wash'),
+  foamAhead: judged(4, 'm²', 0.25, 40, 'Most that is foamed ahead of a waterless wipe: foam clings'),
   sprayAhead: judged(1.5, 'm²', 0.25, 20, 'Most that is sprayed ahead of a waterless wipe'),
   stretch: judged(3, 'm²', 0.25, 40, 'Panel that one of two workers takes on at a time'),
   spreadUsage: judged(1.2, '×', 1, 3, 'Liquid used, and pace, are right within this factor'),

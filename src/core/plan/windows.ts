@@ -8,6 +8,8 @@ export interface Window {
   readonly worker: number;
   readonly fromS: number;
   readonly untilS: number;
+  /** The wipe begins; where that lays a new film, the spray. */
+  readonly beganS: number;
   /** The finish is done, or the wipe begun where that lays a new film. */
   readonly doneS: number;
 }
@@ -22,6 +24,7 @@ export function windowsOf({ timeline: { steps }, zones }: Plan): readonly Window
     const wipe = own.find((step) => step.kind === 'wipe');
     const last = own.filter((step) => step.kind === 'wipe' || step.kind === 'finish').at(-1);
     const doneS = (option.drying.layered ? wipe?.startS : last?.endS) ?? startS;
-    return [{ zoneId, section, worker, fromS: startS, untilS: startS + option.drying.windowS, doneS }];
+    const beganS = option.drying.layered ? startS : (wipe?.startS ?? startS);
+    return [{ zoneId, section, worker, fromS: startS, untilS: startS + option.drying.windowS, beganS, doneS }];
   });
 }

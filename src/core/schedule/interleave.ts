@@ -7,8 +7,9 @@ import type { Piece } from './piece';
 function aheadM2(contact: Contact, a: Assumptions): number {
   switch (contact) {
     case 'waterless':
-    case 'foam':
       return a.sprayAhead;
+    case 'foam':
+      return a.foamAhead;
     case 'presoak-rinseless':
       return a.presoakAhead;
     case 'rinseless':
@@ -56,8 +57,15 @@ export const lateBy = ({ option }: Piece, { dueS }: Wet, startS: number, doneS: 
   return late > 10 * HAIR ? late : 0;
 };
 
-/** What a worker does next: wet the next section that dwells, or do the next section. */
-export type Turn = 'wet' | 'do';
+/**
+ * What a worker does next: wet the next section that dwells, or do the next section. Where there is
+ * nothing to do but wait, a section may be wetted a little later than it could, so that it lasts.
+ */
+export interface Turn {
+  readonly kind: 'wet' | 'do';
+  /** Seconds to wait before it is wetted. */
+  readonly pauseS: number;
+}
 
 /** A way through all sections, with the time it takes and the seconds that sections are late in it. */
 interface Walk {
@@ -71,6 +79,11 @@ interface Walk {
  * less to wait for where windows are wide, and less room where they are narrow.
  */
 const AHEAD = [0, 0.6, 1, 1.3, 1.7, 2.5, 4, Infinity] as const;
+/**
+ * How late a section is wetted that would dry if it were wetted now: no later than it must be, just
+ * in time for its turn, or with room to wet one more before that.
+ */
+type Pause = 'least' | 'latest' | 'room';
 /** A second that a section is late counts like so many of time. */
 const LATE = 1000;
 
@@ -111,26 +124,33 @@ class Interleaving {
   constructor(
     private readonly row: Row,
     private readonly ahead: number,
+    private readonly pause: Pause,
   ) {}
 
   walk(): Walk {
     const { length } = this.row.pieces;
     while (this.done < length) {
-      const turn = this.mayWet() ? 'wet' : 'do';
-      if (turn === 'wet') this.moisten();
-      else this.serve();
-      this.turns.push(turn);
+      const pauseS = this.mayWetIn();
+      if (pauseS === undefined) this.serve();
+      else this.moisten(pauseS);
+      this.turns.push({ kind: pauseS === undefined ? 'do' : 'wet', pauseS: pauseS ?? 0 });
     }
     return { turns: this.turns, seconds: this.clock, lateS: this.lateS };
   }
 
-  private mayWet(): boolean {
+  /** Seconds after which the next section may be wetted; undefined while it may not. */
+  private mayWetIn(): number | undefined {
     const at = this.row.wetAt[this.wetted];
-    if (at === undefined) return false;
+    if (at === undefined) return undefined;
     // Its turn has come: it is wetted in any case. Before that, only if nothing dries for it.
-    if (at === this.done) return true;
+    if (at === this.done) return 0;
     const piece = this.row.pieces[at]!;
-    return this.wetM2 + piece.areaM2 <= this.row.roomM2[at]! && this.isDue(piece, at) && this.inTime(piece, at);
+    if (this.wetM2 + piece.areaM2 > this.row.roomM2[at]! || !this.isDue(piece, at)) return undefined;
+    const lateS = this.lateIn(piece, at, 0);
+    if (lateS === 0) return 0;
+    const idleS = (this.wet[this.done]?.readyS ?? 0) - this.clock - piece.work.pretreat - piece.work.spray;
+    const pauseS = Math.max(lateS + HAIR, Math.min(idleS, this.wishedS(piece, at)));
+    return pauseS <= idleS && this.lateIn(piece, at, pauseS) === 0 ? pauseS : undefined;
   }
 
   /** Its turn is near enough; or there is nothing to do but wait. */
@@ -149,26 +169,39 @@ class Interleaving {
     return (wet && wet.readyS > now ? wet.readyS : now) + this.row.ownS[i]!;
   }
 
-  /** With this section wetted now, all that is wet can be done in its turn before it dries. */
-  private inTime(piece: Piece, at: number): boolean {
+  /**
+   * Seconds by which this section would be late, were it wetted after a pause and all that is wet
+   * done in turn; Infinity where another one would dry for it.
+   */
+  private lateIn(piece: Piece, at: number, pauseS: number): number {
     const { pieces, dwells: dwelling } = this.row;
-    const beganS = this.clock + piece.work.pretreat;
-    this.wet[at] = wetting(piece, beganS);
+    const beganS = this.clock + pauseS + piece.work.pretreat;
+    const wet = wetting(piece, beganS);
     let now = beganS + piece.work.spray;
-    let fits = true;
-    for (let i = this.done; i <= at && fits; i++) {
-      const startS = Math.max(now, this.wet[i]?.readyS ?? 0);
+    let lateS = 0;
+    for (let i = this.done; i <= at; i++) {
+      const own = i === at ? wet : this.wet[i];
+      const startS = Math.max(now, own?.readyS ?? 0);
       now = startS + this.row.ownS[i]!;
-      if (dwelling[i]) fits = lateBy(pieces[i]!, this.wet[i]!, startS, now) === 0;
+      if (dwelling[i]) lateS = lateBy(pieces[i]!, own!, startS, now);
+      if (lateS > 0 && i < at) return Infinity;
     }
-    if (!fits) Reflect.deleteProperty(this.wet, at);
-    return fits;
+    return lateS;
   }
 
-  private moisten(): void {
+  /** Seconds that a section would be ready before its turn, were it wetted now, and room for the next. */
+  private wishedS({ work, option }: Piece, at: number): number {
+    if (this.pause === 'least') return 0;
+    let now = this.clock;
+    for (let i = this.done; i < at; i++) now = this.after(i, now);
+    const next = this.pause === 'room' ? (this.row.pieces[this.row.wetAt[this.wetted + 1] ?? -1]?.work.spray ?? 0) : 0;
+    return now + next - this.clock - work.pretreat - work.spray - option.dwellS;
+  }
+
+  private moisten(pauseS: number): void {
     const at = this.row.wetAt[this.wetted++]!;
     const piece = this.row.pieces[at]!;
-    const beganS = this.clock + flushS(piece) + piece.work.pretreat;
+    const beganS = this.clock + pauseS + flushS(piece) + piece.work.pretreat;
     this.clock = beganS + piece.work.spray;
     this.wet[at] = wetting(piece, beganS);
     this.wetM2 += piece.areaM2;
@@ -188,11 +221,16 @@ class Interleaving {
 
 function bestWalk(pieces: readonly Piece[], a: Assumptions): Walk {
   const row = rowOf(pieces, a);
-  let best = new Interleaving(row, AHEAD[0]).walk();
+  let best = new Interleaving(row, AHEAD[0], 'least').walk();
   if (row.wetAt.length === 0) return best;
-  for (const ahead of AHEAD.slice(1)) {
-    const walk = new Interleaving(row, ahead).walk();
+  const better = (walk: Walk): void => {
     if (weight(walk) < weight(best) - HAIR) best = walk;
+  };
+  for (const ahead of AHEAD.slice(1)) {
+    const walk = new Interleaving(row, ahead, 'least').walk();
+    better(walk);
+    if (walk.turns.some(({ pauseS }) => pauseS > 0))
+      for (const pause of ['latest', 'room'] as const) better(new Interleaving(row, ahead, pause).walk());
   }
   return best;
 }

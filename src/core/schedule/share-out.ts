@@ -40,8 +40,10 @@ interface Exchange {
 
 /** Times that zones change hands at the most. */
 const ROUNDS = 12;
-/** Exchanges that are looked at closely each time. With many zones, waiting for dwells hardly counts: what looks best by the work alone is. */
-const triesFor = ({ lists: [p, q] }: Halves): number => (p.length + q.length <= 12 ? 16 : 3);
+/** So few zones are looked at more closely: with many, waiting for dwells hardly counts, and what looks best by the work alone is. */
+const FEW = 12;
+/** Exchanges that are looked at closely each time. */
+const triesFor = ({ lists: [p, q] }: Halves): number => (p.length + q.length <= FEW ? 16 : 3);
 /** A gain that is worth a zone’s changing hands. */
 const WORTH = 0.005;
 
@@ -106,16 +108,20 @@ function oneBetter(clockwork: Clockwork, halves: Halves): Halves | undefined {
 }
 
 /** Zones change hands until both are through at about the same time. */
-function evened(ordered: readonly Ordered[], start: Lists, a: Assumptions): Lists {
-  const clockwork = new Clockwork(ordered, a);
-  let halves = clockwork.timed(start[0]!, start[1]!);
+function evened(clockwork: Clockwork, [first, second]: Lists): Halves {
+  let halves = clockwork.timed(first!, second!);
   for (let round = 0; round < ROUNDS; round++) {
     const better = oneBetter(clockwork, halves);
     if (!better) break;
     halves = better;
   }
-  return halves.lists;
+  return halves;
 }
+
+/** One zone to each in turn: a second way to begin where there are few, as changing hands may end at a poor place. */
+const inTurn = (ordered: readonly Ordered[]): Lists => [0, 1].map((worker) => ordered.filter((_, i) => i % 2 === worker));
+
+const quicker = (p: Halves, q: Halves): Halves => (Math.max(...q.seconds) < Math.max(...p.seconds) ? q : p);
 
 /**
  * Shares the car out among the workers: in stretches that stay together, and then zone by zone
@@ -123,5 +129,8 @@ function evened(ordered: readonly Ordered[], start: Lists, a: Assumptions): List
  */
 export function sharedOut(ordered: readonly Ordered[], workers: number, a: Assumptions): Lists {
   const lists = inStretches(ordered, workers, a);
-  return workers === 2 ? evened(ordered, lists, a) : lists;
+  if (workers !== 2) return lists;
+  const clockwork = new Clockwork(ordered, a);
+  const starts = ordered.length <= FEW ? [lists, inTurn(ordered)] : [lists];
+  return starts.map((start) => evened(clockwork, start)).reduce(quicker).lists;
 }

@@ -8,7 +8,7 @@ import { sampleJob, sampleVehicle } from '../testing/sample';
 import { zonesOf } from '../vehicle';
 import { Crew } from './crew';
 import { criticalPath } from './critical-path';
-import { piecesOf } from './piece';
+import { type Piece, piecesOf } from './piece';
 import type { Ordered } from './run-order';
 import { timelineOf } from './timeline';
 import { Way } from './way';
@@ -59,35 +59,55 @@ const walked = (list: readonly Ordered[]) => {
   return { crew, late: way.late };
 };
 
-/** Least time over every way to take turns between wetting the next section and wiping the next. */
-function exhaustive(list: readonly Ordered[]): number {
-  const pieces = piecesOf(list, a);
-  let best = Infinity;
-  const go = (clock: number, wetted: number, wiped: number, ready: readonly number[], due: readonly number[], wetM2: number): void => {
-    if (clock >= best) return;
+type Turns = readonly { readonly wet: boolean; readonly piece: number }[];
+
+/** Every way to take turns between wetting the next section and wiping the next, with no more wet than may be. */
+function everyWay(pieces: readonly Piece[]): readonly Turns[] {
+  const ways: Turns[] = [];
+  const go = (turns: Turns, wetted: number, wiped: number, wetM2: number): void => {
     if (wiped === pieces.length) {
-      best = clock;
+      ways.push(turns);
       return;
     }
     const next = pieces[wiped]!;
     const dry = next.work.spray === 0;
-    const from = dry ? clock : (ready[wiped] ?? Infinity);
-    if (from < Infinity) {
-      const done = Math.max(clock, from) + next.work.wipe;
-      if (dry || done <= due[wiped]! + 1e-6) go(done, Math.max(wetted, wiped + 1), wiped + 1, ready, due, wetM2 - (dry ? 0 : next.areaM2));
-    }
+    if (dry || wetted > wiped) go([...turns, { wet: false, piece: wiped }], Math.max(wetted, wiped + 1), wiped + 1, wetM2 - (dry ? 0 : next.areaM2));
     let w = Math.max(wetted, wiped);
     while (w < pieces.length && pieces[w]!.work.spray === 0) w++;
     const piece = pieces[w];
-    if (!piece || (wetM2 > 0 && wetM2 + piece.areaM2 > a.sprayAhead)) return;
-    const [r, d] = [[...ready], [...due]];
-    r[w] = clock + piece.work.spray + piece.option.dwellS;
-    d[w] = clock + piece.option.drying.windowS;
-    go(clock + piece.work.spray, w + 1, wiped, r, d, wetM2 + piece.areaM2);
+    if (piece && !(wetM2 > 1e-9 && wetM2 + piece.areaM2 > a.sprayAhead)) go([...turns, { wet: true, piece: w }], w + 1, wiped, wetM2 + piece.areaM2);
   };
-  go(0, 0, 0, [], [], 0);
-  return best;
+  go([], 0, 0, 0);
+  return ways;
 }
+
+/** Least time of one such way, each wetted as late as its window asks for; Infinity where that cannot be. */
+function leastS(pieces: readonly Piece[], turns: Turns, below: number): number {
+  const least = pieces.map(() => 0);
+  for (;;) {
+    let [clock, moved] = [0, false];
+    const wettedS = pieces.map(() => 0);
+    for (const { wet, piece: i } of turns) {
+      const { work, option } = pieces[i]!;
+      if (wet) {
+        wettedS[i] = Math.max(clock, least[i]!);
+        clock = wettedS[i] + work.spray;
+        continue;
+      }
+      const dry = work.spray === 0;
+      clock = Math.max(clock, dry ? 0 : wettedS[i]! + work.spray + option.dwellS) + work.wipe;
+      const from = clock - option.drying.windowS;
+      if (!dry && from > wettedS[i]! + 1e-6) [least[i], moved] = [from, true];
+    }
+    if (clock >= below) return Infinity;
+    if (!moved) return clock;
+  }
+}
+
+const exhaustive = (list: readonly Ordered[]): number => {
+  const pieces = piecesOf(list, a);
+  return everyWay(pieces).reduce((best, turns) => Math.min(best, leastS(pieces, turns, best)), Infinity);
+};
 
 describe('one worker’s way', () => {
   it('takes at most three per cent longer than the best of all ways, and no section dries first', () => {

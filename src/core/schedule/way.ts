@@ -27,12 +27,14 @@ export class Way {
     const toWet = this.pieces.filter(dwells);
     const toDo = [...this.pieces];
     for (const turn of interleaved(this.pieces, this.a)) {
-      if (turn === 'wet') this.moisten(toWet.shift()!);
+      if (turn.kind === 'wet') this.moisten(toWet.shift()!, turn.pauseS, toDo[0]!);
       else this.serve(toDo.shift()!);
     }
   }
 
-  private moisten(piece: Piece): void {
+  /** @param next what is waited for meanwhile */
+  private moisten(piece: Piece, pauseS: number, next: Piece): void {
+    this.crew.waitUntil(this.worker, this.crew.now(this.worker) + pauseS, this.at(next));
     if (atItsTurn(piece)) this.do(piece, 'flush');
     const beganS = this.do(piece, 'pretreat');
     this.do(piece, 'spray');

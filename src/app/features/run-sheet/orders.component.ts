@@ -20,16 +20,16 @@ const WIDEST = 100;
       <ol>
         @for (row of rows(); track row.text) {
           <li>
-            <span class="bar" aria-hidden="true" [class.now]="row.one.now" [style.width.%]="row.work"></span>
-            <span class="bar idle" aria-hidden="true" [style.width.%]="row.waits"></span>
-            <span class="words num">
-              {{ row.text }}: {{ row.says }}
-              @if (row.one.now) {
-                <strong>as planned</strong>
-              } @else {
-                <button type="button" class="chip" [attr.aria-label]="'Take: ' + row.text" (click)="take(row.one)">Take it</button>
-              }
+            <span class="bars" aria-hidden="true">
+              <span class="bar" [class.now]="row.one.now" [style.width.%]="row.work"></span>
+              <span class="bar idle" [style.width.%]="row.waits"></span>
             </span>
+            <span class="words num">{{ row.text }}: {{ row.says }}</span>
+            @if (row.one.now) {
+              <strong>as planned</strong>
+            } @else {
+              <button type="button" class="chip" [attr.aria-label]="'Take: ' + row.text" (click)="take(row.one)">Take it</button>
+            }
           </li>
         } @empty {
           <li class="soft">There is no plan to order.</li>

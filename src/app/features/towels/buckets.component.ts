@@ -53,6 +53,10 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
     :host {
       display: block;
     }
+    esm-study-bar {
+      display: block;
+      margin-bottom: 0.6rem;
+    }
     .said {
       min-height: 3em;
       border-left: 4px solid var(--line);

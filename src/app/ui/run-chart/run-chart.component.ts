@@ -13,12 +13,12 @@ interface Bar {
   readonly critical: boolean;
 }
 
-/** A wetted section's window as a line, drawn thick until it is done. */
+/** How much of its window a wetted section takes, drawn where it is wiped. */
 interface Limit {
   readonly x: number;
   readonly y: number;
   readonly width: number;
-  readonly done: number;
+  readonly height: number;
   readonly zoneId: ZoneId;
   readonly late: boolean;
   readonly says: string;
@@ -26,10 +26,10 @@ interface Limit {
 
 const WIDTH = 600;
 const LANE = 26;
-/** Lines under each lane, so that windows that overlap stand apart. */
-const LINES = 5;
-const LINE = 4;
 const TOP = 18;
+/** Height of a whole window, and of the room for it under a lane. */
+const WINDOW = 22;
+const ROOM = WINDOW + 12;
 
 /** The clock from left to right, one lane a person; waiting is left open. */
 @Component({
@@ -57,12 +57,22 @@ const TOP = 18;
           <path class="critical" [attr.d]="'M' + bar.x + ' ' + (bar.y + 22) + 'h' + bar.width" />
         }
       }
+      @for (y of ends(); track y) {
+        <path class="end" [attr.d]="'M0 ' + y + 'H' + width" />
+      }
       @for (limit of limits(); track $index) {
-        <g class="window" [class.late]="limit.late" (pointerenter)="pointed.emit(limit.zoneId)" (pointerleave)="pointed.emit(null)">
-          <path class="whole" [attr.d]="'M' + limit.x + ' ' + limit.y + 'h' + limit.width + 'm0 -2v4'" />
-          <path class="until" [attr.d]="'M' + limit.x + ' ' + limit.y + 'h' + limit.done" />
+        <rect
+          class="window"
+          [class.late]="limit.late"
+          [attr.x]="limit.x"
+          [attr.y]="limit.y"
+          [attr.width]="limit.width"
+          [attr.height]="limit.height"
+          (pointerenter)="pointed.emit(limit.zoneId)"
+          (pointerleave)="pointed.emit(null)"
+        >
           <title>{{ limit.says }}</title>
-        </g>
+        </rect>
       }
     </svg>
     <p class="key soft">
@@ -70,7 +80,7 @@ const TOP = 18;
         <span><i [attr.data-kind]="one[0]"></i>{{ one[1] }}</span>
       }
       @if (limits().length > 0) {
-        <span><i class="window"></i>window of a wetted section, thick until it is done</span>
+        <span><i class="window"></i>share of its window that a wetted section takes; dry at the line</span>
       }
       @if (workers() > 1) {
         <span><i class="critical"></i>decides when all is done</span>
@@ -95,7 +105,7 @@ export class RunChartComponent {
 
   protected readonly workers = computed(() => Math.max(1, ...this.plan().timeline.steps.map(({ worker }) => worker + 1)));
   private readonly windows = computed(() => windowsOf(this.plan()));
-  private readonly lane = computed(() => LANE + (this.windows().length > 0 ? LINES * LINE + 6 : 0));
+  private readonly lane = computed(() => LANE + (this.windows().length > 0 ? ROOM : 0));
   protected readonly height = computed(() => TOP + this.lane() * this.workers());
   private readonly minute = computed(() =>
     scaleLinear([0, Math.max(1, this.plan().timeline.elapsedS / 60)], [0, WIDTH]),
@@ -119,15 +129,19 @@ export class RunChartComponent {
       says: `${clock(step.startS)} to ${clock(step.endS)} ${stepText(step)}`,
     }));
   });
+  private readonly bottoms = computed(() => Array.from({ length: this.workers() }, (_, worker) => TOP + (worker + 1) * this.lane() - 4));
+  /** Where windows end, one line a person. */
+  protected readonly ends = computed(() => (this.windows().length > 0 ? this.bottoms().map((y) => y - WINDOW) : []));
   protected readonly limits = computed(() => {
-    const time = (seconds: number): number => this.minute()(Math.min(seconds, this.plan().timeline.elapsedS) / 60);
-    return this.windows().map((window, i): Limit => {
-      const { fromS, untilS, doneS, worker, zoneId } = window;
+    const time = (seconds: number): number => this.minute()(seconds / 60);
+    return this.windows().map((window): Limit => {
+      const { fromS, untilS, doneS, beganS, worker, zoneId } = window;
+      const height = (WINDOW * Math.min(1.15, (doneS - fromS) / (untilS - fromS)));
       return {
-        x: time(fromS),
-        y: TOP + worker * this.lane() + LANE + 2 + (i % LINES) * LINE,
-        width: time(untilS) - time(fromS),
-        done: time(doneS) - time(fromS),
+        x: time(beganS),
+        y: this.bottoms()[worker]! - height,
+        width: Math.max(1, time(doneS) - time(beganS)),
+        height,
         late: doneS > untilS + 1,
         zoneId,
         says: windowText(window),

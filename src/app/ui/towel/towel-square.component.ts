@@ -35,7 +35,7 @@ const used = (side: UsedSide, now: UsedSide): string =>
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h3>
-      {{ name() }} <span class="soft">{{ role() }}</span>
+      {{ name() }} <span class="soft"><ng-content>{{ role() }}</ng-content></span>
       @if (towel().missing) {
         <span class="missing">not in the pile</span>
       }
