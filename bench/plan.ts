@@ -1,4 +1,6 @@
-import { type Job, type SoilLevel, type Study, celsius, dayOf, bucketSpread, carryOf, finish, frontOf, planJob, whatIf, whatMattered, zonesOf } from '@esmero/core';
+import { type Job, type SoilLevel, type Study, celsius, dayOf, bucketSpread, carryOf, finish, frontOf, ordersOf, planJob, towelLedger, whatIf, whatMattered, zonesOf } from '@esmero/core';
+import { sceneOf } from '../src/core/method/scene';
+import { runOrder, timelineOf } from '../src/core/schedule';
 import { demoJobs } from '@esmero/demo';
 
 /** Times of full plans, in milliseconds. */
@@ -50,12 +52,44 @@ const start = performance.now();
 for (let i = 0; i < 50; i++) planJob(demoJobs[i % demoJobs.length]!);
 process.stdout.write(`\n50 cars, one after the other: ${(performance.now() - start).toFixed(0)} ms\n`);
 
+/** Parts of a plan on their own: the same zones dealt out and put on the clock again. */
+const parts = demoJobs.flatMap((job) => {
+  const { timeline, kits, zones } = planJob(job);
+  const { a, job: settled } = sceneOf(job);
+  const wipings = timeline.byWorker.map((list) => list.map(({ zone, option }) => ({ zoneId: zone.id, needs: option.needs })));
+  const picks = new Map(zones.flatMap(({ zone, option }) => (option ? [[zone.id, option] as const] : [])));
+  const ordered = runOrder(zones.map(({ zone }) => zone), picks, settled.choices);
+  if (ordered.length < 45) return [];
+  return [
+    {
+      name: job.name,
+      towels: () => towelLedger(wipings, job.towels, settled.choices, a),
+      schedule: () => timelineOf(ordered, kits, settled, a),
+    },
+  ];
+});
+
+const timed = (work: () => unknown): string => {
+  const sorted = Array.from({ length: RUNS }, () => {
+    const from = performance.now();
+    work();
+    return performance.now() - from;
+  }).sort((p, q) => p - q);
+  return `${at(sorted, 0.5).padStart(7)} ${at(sorted, 0.95).padStart(5)}`;
+};
+
+process.stdout.write('\n                                        exact towels, ms       schedule, ms\n');
+process.stdout.write('Parts of a plan, 45 zones and more     median   p95     median   p95\n');
+for (const { name, towels, schedule } of parts)
+  process.stdout.write(`${name.slice(0, 36).padEnd(38)} ${timed(towels)}    ${timed(schedule)}\n`);
+
 /** Long questions, which the worker answers in slices with their progress shown. */
 const studies: readonly (readonly [string, (job: Job) => Study<unknown>])[] = [
   ['what would change', (job) => whatIf(job, planJob(job))],
   ['where the school mattered', whatMattered],
   ['front', frontOf],
   ['the day', dayOf],
+  ['other orders of work', ordersOf],
   ['what to carry, 1,000 draws', (job) => carryOf(job, planJob(job))],
   ['buckets, 1,000 draws of 6 ways', (job) => bucketSpread(job, planJob(job))],
 ];

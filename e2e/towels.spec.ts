@@ -7,7 +7,7 @@ test('the buckets are stepped through the wash by keyboard, and the zone lights 
   await openStage(page, 'towels', yard);
   const said = page.locator('esm-buckets .said');
   await expect(said).toContainText(/Dip 1 of \d+/);
-  await page.getByRole('button', { name: 'One on' }).focus();
+  await page.locator('esm-buckets').getByRole('button', { name: 'One on' }).focus();
   await page.keyboard.press('Enter');
   await expect(said).toContainText('Dip 2 of');
   await page.getByLabel('Dip', { exact: true }).focus();
@@ -20,12 +20,13 @@ test('the buckets are stepped through the wash by keyboard, and the zone lights 
 test('playing goes on by itself until it is paused, and not for whoever asks for less motion', async ({ page }) => {
   await openStage(page, 'towels', yard);
   const said = page.locator('esm-buckets .said');
-  await page.getByRole('button', { name: 'Play' }).click();
+  const buckets = page.locator('esm-buckets');
+  await buckets.getByRole('button', { name: 'Play' }).click();
   await expect(said).toContainText(/Dip ([4-9]|[1-4][0-9]) of/);
-  await page.getByRole('button', { name: 'Pause' }).click();
+  await buckets.getByRole('button', { name: 'Pause' }).click();
   await page.emulateMedia({ reducedMotion: 'reduce' });
   await page.reload();
-  await expect(page.getByRole('button', { name: 'One on' })).toBeVisible();
+  await expect(buckets.getByRole('button', { name: 'One on' })).toBeVisible();
   await expect(page.getByRole('button', { name: 'Play' })).toHaveCount(0);
 });
 
@@ -40,4 +41,61 @@ test('another bucket system changes what comes back; the spread and what to carr
   await page.getByRole('button', { name: 'How many to carry, to be sure?' }).click();
   await expect(page.locator('esm-carry tbody tr', { hasText: 'Time' })).toContainText('min');
   await expect(page.getByRole('listitem').filter({ hasText: 'Dirty water to take away' })).toBeVisible();
+});
+
+test('towels fill along the run, by keyboard; a zone shows its sides', async ({ page }) => {
+  await openStage(page, 'towels');
+  const rail = page.getByLabel('Step of the run');
+  const full = () => page.locator('esm-towel-square .used').evaluateAll((all) => all.reduce((sum, one) => sum + Number(one.getAttribute('height')), 0));
+  const end = await full();
+  await rail.focus();
+  await page.keyboard.press('Home');
+  await expect(page.getByText('Before the first wipe')).toBeVisible();
+  expect(await full()).toBe(0);
+  for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight');
+  await expect.poll(full).toBeGreaterThan(0);
+  expect(await full()).toBeLessThan(end);
+  await page.locator('[data-zone="roof"]').hover();
+  await expect(page.locator('esm-pile .said')).toContainText('Roof: Towel');
+  await expect(page.locator('esm-towel-square .touched')).not.toHaveCount(0);
+});
+
+test('a towel is dragged to another pile, and chosen by keyboard; the rest is planned again and can be undone', async ({ page }) => {
+  await openStage(page, 'towels', yard);
+  const pile = (name: string) => page.locator('.pile', { hasText: name });
+  const before = Number(await pile('wash towels').locator('strong').innerText());
+  const wheels = Number(await pile('wheel towels').locator('strong').innerText());
+  const first = page.locator('.towels > div[draggable="true"]').first();
+  const role = (await first.locator('select').inputValue()) as string;
+  await first.dragTo(pile('wheel towels'));
+  await expect(pile('wheel towels').locator('strong')).toHaveText(String(wheels + 1));
+  await page.getByRole('button', { name: /Undo/ }).click();
+  await expect(pile('wheel towels').locator('strong')).toHaveText(String(wheels));
+  const select = page.locator('esm-towel-square select').first();
+  await select.focus();
+  await select.selectOption(role === 'wash' ? 'glass' : 'wash');
+  await expect(pile('wash towels').locator('strong')).toHaveText(String(before + (role === 'wash' ? -1 : 1)));
+});
+
+test('where wash towels run out, the zones that wait are named and left out by one press', async ({ page }) => {
+  await openStage(page, 'towels');
+  await page.getByLabel(/Wash towels, grey edge/).fill('1');
+  await page.keyboard.press('Tab');
+  await expect(page.locator('esm-towels-stage')).toContainText('With what there is, all but these could be done');
+  await page.getByRole('button', { name: 'Leave them out' }).click();
+  await expect(page.locator('esm-towel-square')).not.toHaveCount(0);
+  await expect(page.locator('esm-towels-stage')).not.toContainText('all but these could be done');
+});
+
+test('the run sheet shows windows and the other orders; a quicker one is taken', async ({ page }) => {
+  await openStage(page, 'run-sheet', yard);
+  await expect(page.locator('esm-run-chart rect.window')).not.toHaveCount(0);
+  await page.getByRole('button', { name: 'Would another order be quicker?' }).click();
+  const quickest = page.locator('esm-orders li').first();
+  await expect(quickest).toContainText('min');
+  const words = await quickest.locator('.words').innerText();
+  const minutes = words.match(/(\d+) min/)![1]!;
+  await quickest.getByRole('button', { name: /^Take/ }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.strip, esm-totals-strip').first()).toContainText(`${minutes} min`);
 });

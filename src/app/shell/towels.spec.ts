@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import type { Type } from '@angular/core';
-import { type Job, bucketSpread, carryOf, compareBuckets, finish, planJob, setChoices } from '@esmero/core';
-import { grams } from '@esmero/messages';
+import { type Job, bucketSpread, carryOf, compareBuckets, finish, ordersOf, planJob, setChoices } from '@esmero/core';
+import { grams, orderingText } from '@esmero/messages';
+import { OrdersComponent } from '../features/run-sheet/orders.component';
 import { BucketsComponent } from '../features/towels/buckets.component';
 import { CarryComponent } from '../features/towels/carry.component';
+import { PileComponent } from '../features/towels/pile.component';
 import { show } from '../testing/show';
 
 /** Plenty of everything, washed from two buckets. */
@@ -14,7 +16,7 @@ const bucketed = (one: Job): Job =>
   );
 const shown = async <T>(part: Type<T>) => {
   const all = await show(part, [], bucketed);
-  return { ...all, job: all.job.job()! };
+  return { ...all, desk: all.job, job: all.job.job()! };
 };
 
 describe('the buckets', () => {
@@ -51,5 +53,63 @@ describe('what to carry', () => {
     expect(rows).toHaveLength(answer.towels.length + answer.mixes.length + 1);
     answer.towels.forEach(({ carry }, i) => expect(rows[i]).toContain(String(carry)));
     expect(element.querySelector('thead')!.textContent).toContain('90 %');
+  });
+});
+
+describe('the pile', () => {
+  it('draws every towel of the plan, lights the zones of a side, and says the sides of a zone', async () => {
+    const { element, settle, view, job } = await shown(PileComponent);
+    const { towels, mitts } = planJob(job);
+    expect(element.querySelectorAll('esm-towel-square')).toHaveLength(towels.length);
+    expect(element.querySelectorAll('.mitts li')).toHaveLength(mitts.length);
+    element.querySelector('esm-towel-square g[tabindex]')!.dispatchEvent(new Event('focus'));
+    await settle();
+    expect([...view.lit()]).toEqual([...new Set(towels[0]!.sides[0]!.entries.map(({ zoneId }) => zoneId))]);
+    element.querySelector('esm-towel-square g[tabindex]')!.dispatchEvent(new Event('blur'));
+    view.hover('roof');
+    await settle();
+    expect(element.querySelector('.said')!.textContent).toContain('Roof: ');
+    expect(element.querySelectorAll('.touched').length).toBeGreaterThan(0);
+  });
+
+  it('empties the towels at the start of the run', async () => {
+    const { element, settle } = await shown(PileComponent);
+    const rail = element.querySelector<HTMLInputElement>('input[type=range]')!;
+    rail.value = '0';
+    rail.dispatchEvent(new Event('input'));
+    await settle();
+    const heights = [...element.querySelectorAll('.used')].map((used) => Number(used.getAttribute('height')));
+    expect(Math.max(...heights)).toBe(0);
+    expect(element.textContent).toContain('Before the first wipe');
+  });
+
+  it('sets a towel aside for what is chosen beside its name, but no wheel towel', async () => {
+    const { element, settle, job, desk } = await shown(PileComponent);
+    const select = element.querySelector('select')!;
+    const [from, to] = [select.value, select.value === 'glass' ? 'wash' : 'glass'];
+    const clean = (role: string, one: Job): number => one.towels.filter((batch) => batch.role === role).reduce((sum, batch) => sum + batch.clean, 0);
+    select.value = to;
+    select.dispatchEvent(new Event('change'));
+    await settle();
+    expect(clean(to, desk.job()!)).toBe(clean(to, job) + 1);
+    expect(clean(from, desk.job()!)).toBe(clean(from, job) - 1);
+    const wheelTowel = [...element.querySelectorAll('esm-towel-square')].find((one) => one.textContent.includes('wheel towels') && !one.querySelector('select'));
+    expect(wheelTowel).toBeDefined();
+  });
+});
+
+describe('the orders of work', () => {
+  it('are laid side by side when asked, and one is taken by a press', async () => {
+    const { element, press, settle, job, desk } = await shown(OrdersComponent);
+    await press('Would another');
+    await settle();
+    const answer = finish(ordersOf(job));
+    expect([...element.querySelectorAll('li .words')].map((one) => one.textContent!.split(': ')[0])).toEqual(answer.map(orderingText));
+    const other = answer.find(({ now }) => !now)!;
+    const button = [...element.querySelectorAll('button')].find((one) => one.getAttribute('aria-label') === `Take: ${orderingText(other)}`)!;
+    button.click();
+    await settle();
+    const { order, wheels, glass } = desk.job()!.choices;
+    expect({ order, wheels, glass }).toEqual({ order: other.order, wheels: other.wheels, glass: other.glass });
   });
 });

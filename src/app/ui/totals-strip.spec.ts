@@ -82,7 +82,7 @@ describe('drawings', () => {
     fixture.componentRef.setInput('plan', before);
     fixture.detectChanges();
     const element = fixture.nativeElement as HTMLElement;
-    const bars = [...element.querySelectorAll('rect')];
+    const bars = [...element.querySelectorAll('rect[data-kind]')];
     expect(bars).toHaveLength(before.timeline.steps.length);
     for (const bar of bars) {
       expect(Number(bar.getAttribute('x'))).toBeGreaterThanOrEqual(0);

@@ -267,6 +267,7 @@ const mixTable = {
 const laundryTable = {
   loadKg: practice(3, 'kg', 0.2, 20, 'Dry towels that are soaked and washed together'),
   soakL: practice(7.5, 'L', 1, 50, 'Warm water to soak one load in'),
+  leastSoakL: judged(1.5, 'L', 0.2, 20, 'A few towels are soaked in no less than this'),
   soakMl: practice(30, 'mL', 0, 500, 'Rinseless concentrate in it'),
   keepsDays: judged(14, 'days', 0, 365, 'A mix in a closed sprayer keeps so long, unless its label says less'),
 } as const;

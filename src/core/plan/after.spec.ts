@@ -16,9 +16,11 @@ describe('afterwards', () => {
     const { laundry } = afterwards(job, plan);
     expect(laundry.reduce((sum, { towels }) => sum + towels, 0)).toBe(plan.towels.length);
     expect(laundry.map(({ group }) => group)).toContain('wheels');
-    for (const { kg, loads, soakL } of laundry) {
+    for (const { kg, loads, soakL, productMl } of laundry) {
       expect(loads).toBe(Math.ceil(kg / 3));
-      expect(soakL).toBeCloseTo(loads * 7.5, 9);
+      expect(soakL).toBeCloseTo(Math.max(1.5, (kg / 3) * 7.5), 9);
+      expect(soakL).toBeLessThanOrEqual(loads * 7.5);
+      expect(productMl / soakL).toBeCloseTo(30 / 7.5, 9);
     }
     const small = setAssumption(job, 'loadKg', 0.25);
     const loads = (of: typeof laundry): number => of.reduce((sum, one) => sum + one.loads, 0);

@@ -56,7 +56,9 @@ function laundryOf({ towels }: Plan, job: Job): readonly LaundryLoad[] {
     if (own.length === 0) return [];
     const kg = own.reduce((sum, { batchId }) => sum + kgOf(batchId), 0);
     const loads = Math.max(1, Math.ceil(kg / a.loadKg - 1e-9));
-    return [{ group, towels: own.length, kg, loads, soakL: loads * a.soakL, productMl: loads * a.soakMl }];
+    // A part load takes its share.
+    const soakL = Math.max(Math.min(a.leastSoakL, a.soakL), (kg / a.loadKg) * a.soakL);
+    return [{ group, towels: own.length, kg, loads, soakL, productMl: (soakL / a.soakL) * a.soakMl }];
   });
 }
 
