@@ -58,7 +58,10 @@ const views = [
   {
     name: 'towels',
     path: 'job/demo-deck/towels',
-    act: (page) => page.locator('esm-towel-square g[role="button"]').nth(14).hover(),
+    act: async (page) => {
+      await page.getByLabel('Step of the run').fill('46');
+      await page.locator('[data-zone="roof"]').hover();
+    },
   },
   {
     name: 'buckets',
