@@ -50,7 +50,7 @@ describe('what to carry', () => {
     await settle();
     const answer = finish(carryOf(job, planJob(job)));
     const rows = [...element.querySelectorAll('tbody tr')].map((row) => row.textContent!);
-    expect(rows).toHaveLength(answer.towels.length + answer.mixes.length + 1);
+    expect(rows).toHaveLength(answer.towels.length + answer.mixes.length + 2);
     answer.towels.forEach(({ carry }, i) => expect(rows[i]).toContain(String(carry)));
     expect(element.querySelector('thead')!.textContent).toContain('90 %');
   });

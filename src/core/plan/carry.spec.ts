@@ -16,7 +16,7 @@ describe('what to carry', () => {
     expect(carry(job())).toEqual(found);
     expect(found.towels.length).toBeGreaterThan(0);
     expect(found.mixes.length).toBeGreaterThan(0);
-    for (const one of [...found.towels, ...found.mixes, found.minutes]) expect(one.carry).toBeGreaterThanOrEqual(one.median);
+    for (const one of [...found.towels, ...found.mixes, found.minutes, found.litres]) expect(one.carry).toBeGreaterThanOrEqual(one.median);
     for (const { enough } of found.mixes) expect(enough).toBeGreaterThanOrEqual(0.5);
   });
 
@@ -28,6 +28,9 @@ describe('what to carry', () => {
     expect(found.minutes.carry).toBeCloseTo(plan.totals.minutes.value, 6);
     for (const { planned, median, carry: most } of found.towels) expect([median, most]).toEqual([planned, planned]);
     for (const { enough } of found.mixes) expect(enough).toBe(1);
+    // The plan rounds its batches up.
+    expect(found.litres.carry).toBeLessThanOrEqual(plan.totals.litres.value + 1e-6);
+    expect(found.litres.carry).toBeGreaterThan(0.5 * plan.totals.litres.value);
     expect(found.inTime).toBe(1);
   });
 

@@ -2,7 +2,7 @@ import { draws, quantile, type Draws } from '../chance';
 import { takenBy } from '../method/evaluate';
 import { type Laid, type Option, emptyLaid } from '../method/option';
 import { type Scene, type SoiledZone, sceneOf } from '../method/scene';
-import { type Content, towelsDrink } from '../mix';
+import { type Content, type Mix, towelsDrink } from '../mix';
 import { type Job, type TowelRole, type ZoneId, towelRoles } from '../model';
 import { totalWork } from '../schedule';
 import { gPerM2 } from '../units';
@@ -34,6 +34,8 @@ export interface Carry {
   readonly confidence: number;
   readonly towels: readonly EnoughTowels[];
   readonly mixes: readonly EnoughMix[];
+  /** All water that is carried or drawn, with what must stay in the vessels, L. */
+  readonly litres: Enough;
   readonly minutes: Enough;
   /** Share of the draws that are done in the time there is. */
   readonly inTime: number;
@@ -131,17 +133,37 @@ function towelsOf(all: readonly Draw[], { towels }: Plan, confidence: number): r
   });
 }
 
-function mixesOf(all: readonly Draw[], plan: Plan, { a, job }: Scene): readonly EnoughMix[] {
+/** What the wetted towels of a draw drink, mL. */
+function drinking(plan: Plan, { a, job }: Scene): (draw: Draw) => number {
   const { wetted } = plan.towels.find(({ role }) => role === 'wash') ?? { wetted: false };
   const again = job.choices.soakedSides > WETTED_SIDES;
   // Most of the towels that may be wetted again are.
-  const drunk = ({ towels }: Draw): number => {
+  return ({ towels }) => {
     const all = wetted ? (towels.get('wash') ?? 0) : 0;
     return towelsDrink({ towels: all, again: again ? all : 0 }, a);
   };
+}
+
+/** Taken of a content, mL; rinse water is what it is. */
+const takenOf = (content: Content, draw: Draw, drunk: (draw: Draw) => number): number =>
+  content === 'rinse' ? 0 : draw.laid[content] + (content === 'wash' ? drunk(draw) : 0);
+
+const filled = ({ fills }: Mix, of: 'totalMl' | 'waterMl'): number => fills.reduce((sum, fill) => sum + fill[of], 0);
+
+/** Water of a draw, L: each mix with its charge, rinse water, and what a tap or a bay gives. */
+function litresOf(draw: Draw, { mix }: Plan, drunk: (draw: Draw) => number): number {
+  const mixed = mix.mixes.reduce((sum, one) => {
+    const share = filled(one, 'waterMl') / Math.max(1e-9, filled(one, 'totalMl'));
+    const ml = one.content === 'rinse' ? filled(one, 'totalMl') : takenOf(one.content, draw, drunk) + one.vessel.chargeMl;
+    return sum + ml * share;
+  }, 0);
+  return (mixed + draw.laid.line + draw.laid.bay) / 1000;
+}
+
+function mixesOf(all: readonly Draw[], plan: Plan, { a }: Scene, drunk: (draw: Draw) => number): readonly EnoughMix[] {
   return plan.mix.mixes.flatMap(({ content, fills, vessel, productName }): EnoughMix[] => {
     if (!productName || content === 'rinse') return [];
-    const sample = all.map((draw) => draw.laid[content] + (content === 'wash' ? drunk(draw) : 0));
+    const sample = all.map((draw) => takenOf(content, draw, drunk));
     const planned = fills.reduce((sum, { totalMl }) => sum + totalMl, 0) - vessel.chargeMl;
     return [{ content, planned, enough: shareOf(sample, planned), ...enough(sample, a.confidence) }];
   });
@@ -162,10 +184,12 @@ export function* carryOf(job: Job, plan: Plan): Study<Carry> {
     if (n % SLICE === 0) yield n / DRAWS;
   }
   const minutes = all.map((draw) => draw.minutes);
+  const drunk = drinking(plan, scene);
   return {
     confidence,
     towels: towelsOf(all, plan, confidence),
-    mixes: mixesOf(all, plan, scene),
+    mixes: mixesOf(all, plan, scene, drunk),
+    litres: enough(all.map((draw) => litresOf(draw, plan, drunk)), confidence),
     minutes: enough(minutes, confidence),
     inTime: shareOf(minutes, job.site.minutes),
   };

@@ -92,6 +92,13 @@ export class CarryComponent {
         }),
       ),
       {
+        what: job.site.tap ? 'Water' : `Water, of ${u.water(job.site.waterL)}`,
+        planned: u.water(plan.totals.litres.value),
+        median: u.water(answer.litres.median),
+        carry: u.water(answer.litres.carry),
+        enough: '',
+      },
+      {
         what: `Time, of ${minutes(job.site.minutes)}`,
         planned: minutes(plan.totals.minutes.value),
         median: minutes(answer.minutes.median),
