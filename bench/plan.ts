@@ -1,4 +1,4 @@
-import { type Job, type SoilLevel, type Study, celsius, dayOf, bucketSpread, carryOf, finish, frontOf, ordersOf, planJob, towelLedger, whatIf, whatMattered, zonesOf } from '@esmero/core';
+import { type Job, type SoilLevel, type Study, celsius, dayOf, bucketSpread, carryOf, finish, frontOf, nextVisitOf, ordersOf, planJob, towelLedger, whatIf, whatMattered, zonesOf } from '@esmero/core';
 import { sceneOf } from '../src/core/method/scene';
 import { runOrder, timelineOf } from '../src/core/schedule';
 import { demoJobs } from '@esmero/demo';
@@ -90,6 +90,7 @@ const studies: readonly (readonly [string, (job: Job) => Study<unknown>])[] = [
   ['front', frontOf],
   ['the day', dayOf],
   ['other orders of work', ordersOf],
+  ['next visit', (job) => nextVisitOf(job)],
   ['what to carry, 1,000 draws', (job) => carryOf(job, planJob(job))],
   ['buckets, 1,000 draws of 6 ways', (job) => bucketSpread(job, planJob(job))],
 ];

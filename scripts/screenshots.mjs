@@ -53,6 +53,11 @@ const views = [
       await page.locator('esm-habits').evaluate((one) => one.scrollIntoView());
     },
   },
+  {
+    name: 'handover',
+    path: 'job/demo-deck/handover',
+    act: (page) => page.locator('esm-lasts-chart').evaluate((one) => one.scrollIntoView({ block: 'center' })),
+  },
   { name: 'bench', path: 'bench', act: (page) => page.getByRole('button', { name: 'Vessel label' }).click() },
   { name: 'mix', path: 'job/demo-deck/mix' },
   {

@@ -60,6 +60,8 @@ export type { Mattered } from './plan/what-mattered';
 export type { Outcome } from './plan/outcome';
 export { ordersOf } from './plan/orders';
 export type { Ordering, RunOrdering } from './plan/orders';
+export { dayAfter, lastsOf, nextVisitOf, usualLeg } from './plan/next-visit';
+export type { Lasts, LowWater, NextVisit, Until, ZoneLasts } from './plan/next-visit';
 export { windowsOf } from './plan/windows';
 export type { Window } from './plan/windows';
 export { fillingOf } from './plan/filling';

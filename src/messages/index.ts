@@ -10,3 +10,4 @@ export * from './habits';
 export { fillSentence, mittSentence, mixSentences, orderingText, planSheet, ranges, sidesSentence, stepText, towelName, windowText } from './sheet';
 export * from './buckets';
 export * from './after';
+export { careAfterwards, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';

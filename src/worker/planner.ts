@@ -1,4 +1,4 @@
-import { type Job, type Study, bucketSpread, carryOf, dayOf, frontOf, ordersOf, planJob, whatIf, whatMattered } from '@esmero/core';
+import { type Job, type Study, bucketSpread, carryOf, dayOf, frontOf, nextVisitOf, ordersOf, planJob, whatIf, whatMattered } from '@esmero/core';
 import type { Answer, Planner, Progress, Studies, StudyAnswer, StudyKind } from './protocol';
 
 const failed = (error: unknown) => ({
@@ -11,6 +11,7 @@ const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K]> } = 
   mattered: whatMattered,
   front: frontOf,
   day: dayOf,
+  'next-visit': (job) => nextVisitOf(job),
   orders: ordersOf,
   carry: (job) => carryOf(job, planJob(job)),
   buckets: (job) => bucketSpread(job, planJob(job)),

@@ -1,4 +1,4 @@
-import type { BucketSpread, Carry, Day, FrontPoint, Job, Mattered, Ordering, Plan, WhatIf } from '@esmero/core';
+import type { BucketSpread, Carry, Day, FrontPoint, Job, Mattered, NextVisit, Ordering, Plan, WhatIf } from '@esmero/core';
 
 /** What crosses to the planner and back is plain data; a thrown error comes back as a failure. */
 export type Answer =
@@ -11,6 +11,7 @@ export interface Studies {
   readonly mattered: readonly Mattered[];
   readonly front: readonly FrontPoint[];
   readonly day: Day;
+  readonly 'next-visit': NextVisit;
   readonly orders: readonly Ordering[];
   readonly carry: Carry;
   readonly buckets: readonly BucketSpread[];

@@ -54,6 +54,11 @@ export const routes: Routes = [
         title: 'Run sheet · Esmero',
         loadComponent: () => import('../features/run-sheet/run-sheet.stage').then((m) => m.RunSheetStage),
       },
+      {
+        path: 'handover',
+        title: 'Handover · Esmero',
+        loadComponent: () => import('../features/handover/handover.stage').then((m) => m.HandoverStage),
+      },
     ],
   },
   { path: '**', redirectTo: 'jobs' },

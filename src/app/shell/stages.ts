@@ -6,4 +6,5 @@ export const stages = [
   { path: 'mix', name: 'Mix' },
   { path: 'towels', name: 'Towels' },
   { path: 'run-sheet', name: 'Run sheet' },
+  { path: 'handover', name: 'Handover' },
 ] as const;

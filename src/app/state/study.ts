@@ -21,8 +21,11 @@ export interface StudyDesk<K extends StudyKind> {
   stop(): void;
 }
 
-/** Belongs to the component that makes it, and is called off with it. */
-export function studyOf<K extends StudyKind>(kind: K): StudyDesk<K> {
+/**
+ * Belongs to the component that makes it, and is called off with it.
+ * @param about what is asked about, where it is not the very job on the desk
+ */
+export function studyOf<K extends StudyKind>(kind: K, about: (job: Job) => Job = (job) => job): StudyDesk<K> {
   const desk = inject(JobDesk);
   const planning = inject(PLANNING);
   const idle: State<K> = { kind: 'idle' };
@@ -36,7 +39,7 @@ export function studyOf<K extends StudyKind>(kind: K): StudyDesk<K> {
     const job = desk.job();
     if (!job) return;
     state.set({ kind: 'working', share: 0 });
-    const found = await planning.study(kind, job, (share) => {
+    const found = await planning.study(kind, about(job), (share) => {
       if (desk.job() === job && state().kind === 'working') state.set({ kind: 'working', share });
     });
     if (desk.job() !== job || state().kind !== 'working') return;

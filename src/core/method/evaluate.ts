@@ -189,6 +189,14 @@ export function optionsOn(soiled: SoiledZone, scene: Scene): readonly Option[] {
   });
 }
 
+/** Nothing forbids this treatment on the zone. */
+export function isOpen(soiled: SoiledZone, treatment: Working, scene: Scene): boolean {
+  const after = flushedFor(soiled, scene)(treatment);
+  const rule = contactRules[partsOf(treatment).contact];
+  const standing = standingGates(soiled, after, rule, scene);
+  return standing.length === 0 && workedOut(soiled, treatment, after, rule, standing, scene).gates.length === 0;
+}
+
 type Sorted = Omit<ZoneOptions, 'zoneId'>;
 
 /** What may be chosen on a zone; what anything forbids is only worked out as far as that. */

@@ -1,0 +1,49 @@
+import { type CleanlinessClass, type LowWater, type NextVisit, type Until, type ZonePlan, dayAfter } from '@esmero/core';
+import { methodName, treatmentName, zoneList } from './words';
+
+const days = (count: number): string => (count === 1 ? '1 day' : `${count} days`);
+
+/** Parts of a car that are spoken of together. */
+export const carPart: Readonly<Record<CleanlinessClass, string>> = {
+  0: 'Glass',
+  1: 'Upper paint',
+  2: 'Lower paint',
+  3: 'Shuts',
+  4: 'Wheel faces',
+  5: 'Tyres and arches',
+};
+
+/** "23 days, 11 if it gets dirty fast, 48 if slowly". */
+export function untilText({ early, likely, late }: Until, furthest: number): string {
+  if (late === 0) return 'not even at once';
+  const so = (count: number): string => (count >= furthest ? `${days(furthest)} or more` : days(count));
+  return early === late ? so(likely) : `${so(likely)}; ${so(early)} if it gets dirty fast, ${so(late)} if slowly`;
+}
+
+/** When to come back, from the day of the wash. */
+export function suggestionText({ suggested }: NextVisit, date: string): string {
+  if (!suggested) return 'Used like this, the car will want a flush before it is touched, however soon it comes back.';
+  return `Next maintenance wash by ${dayAfter(date, suggested.days)}, ${days(suggested.days)} from now: until then ${methodName[suggested.method].toLowerCase()} will do, even if the car gets dirty faster than forecast.`;
+}
+
+export const lastsText = (method: LowWater, until: Until, furthest: number): string => `${methodName[method]}: ${untilText(until, furthest)}`;
+
+/** What was done, treatment by treatment, those on most zones first. */
+export function doneSentences(zones: readonly ZonePlan[]): readonly string[] {
+  const by = new Map<string, ZonePlan['zone']['id'][]>();
+  for (const { zone, treatment } of zones) {
+    const name = treatment === 'leave' ? 'Left as it was' : treatmentName(treatment);
+    by.set(name, [...(by.get(name) ?? []), zone.id]);
+  }
+  return [...by]
+    .sort(([, p], [, q]) => q.length - p.length)
+    .map(([name, ids]) => (ids.length > 6 ? `${name}: ${ids.length} parts` : `${name}: ${zoneList(ids, 6)}`));
+}
+
+/** What a client can do, and had better not, until then. */
+export const careAfterwards: readonly string[] = [
+  'Water may still creep out of mirrors, lamps and seams: a first drive, and a wipe with a soft, clean towel.',
+  'Dust is not wiped off dry, not even with a finger: that is what scratches.',
+  'Droppings, insects and sap want to be gone within days: cover them with plain water, let them soften, lift, do not rub.',
+  'Salt and mud are rinsed off before anybody touches the paint.',
+];
