@@ -32,7 +32,7 @@ describe('the command line', () => {
   });
 
   it('prints a readable sheet in either system of units, and tables', () => {
-    expect(run(['plan', 'deck.json', '--format', 'md'], around()).out).toContain('6.1 L');
+    expect(run(['plan', 'deck.json', '--format', 'md'], around()).out).toContain('6.6 L');
     expect(run(['plan', 'deck.json', '--format', 'md', '--units', 'us'], around()).out).toContain('gal');
     const { out } = run(['plan', 'deck.json', '--format', 'csv'], around());
     for (const table of ['# mixes', '# towels', '# steps']) expect(out).toContain(table);

@@ -37,6 +37,7 @@ const base = {
   marks: [],
   weather: null,
   consent: null,
+  run: null,
   wishes: {},
   products: Object.values(products),
   vessels: Object.values(vessels),

@@ -2,16 +2,16 @@ import { type Collection, type LibraryEntry, type LibraryKind, libraryKinds } fr
 import { CollectionDocument } from './documents/library';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Read } from './fault';
-import { collectionFrom1To2, collectionFrom2To3, collectionFrom3To4 } from './migrate';
+import { collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5 } from './migrate';
 import { faultsIn, jobDocument, jobFrom } from './job-file';
 
 /** Everything a user has, in one file; a job in it is of the job file's newest version. */
 export const collectionFormat: Format = {
   name: 'esmero-collection',
-  version: 4,
+  version: 5,
   most: 60_000_000,
   key: 'collection',
-  migrations: [collectionFrom1To2, collectionFrom2To3, collectionFrom3To4],
+  migrations: [collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5],
 };
 
 const listNames = {

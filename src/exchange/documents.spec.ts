@@ -28,6 +28,8 @@ describe('what a job may say', () => {
     ['nobody’s consent', 'job.consent.by', (job) => (job.consent = { by: '', on: '2031-07-14', note: '' })],
     ['a wish for the moon', 'job.wishes.school', (job) => (job.wishes = { school: 'reckless' })],
     ['a wish about nothing', 'job.wishes.colour', (job) => (job.wishes = { colour: 'red' })],
+    ['a run that happened never', 'job.run.events[0].at', (job) => (job.run = { startedAt: 1, endedAt: null, events: [{ kind: 'wipe', zone: 'roof', section: 1, at: -1 }] })],
+    ['a dance on the roof', 'job.run.events[0].kind', (job) => (job.run = { startedAt: 1, endedAt: null, events: [{ kind: 'dance', zone: 'roof', section: 1, at: 1 }] })],
     ['an unanswered question', 'job.choices.spray', (job) => delete job.choices.spray],
     ['shade at hour 30', 'job.site.shadeHours', (job) => (job.site.shadeHours = [30])],
     ['a place beyond the pole', 'job.site.latitudeDeg', (job) => (job.site.latitudeDeg = 99)],

@@ -163,6 +163,17 @@ describe('job file', () => {
     expect(readCollection(JSON.stringify(all))).toMatchObject({ ok: true });
   });
 
+  it('takes jobs from before version 6 for jobs that nobody has begun', () => {
+    const file = JSON.parse(writeJob(deck)) as any;
+    file.version = 5;
+    delete file.job.run;
+    expect(readJob(JSON.stringify(file))).toEqual({ ok: true, value: { ...deck, run: null } });
+    const all = JSON.parse(writeCollection(demo)) as any;
+    all.version = 4;
+    for (const job of all.collection.jobs) delete job.run;
+    expect(readCollection(JSON.stringify(all))).toMatchObject({ ok: true });
+  });
+
   it('never throws, whatever the text', () => {
     fc.assert(fc.property(fc.oneof(fc.string(), fc.json()), (text) => void readJob(text)), { numRuns: 200 });
     fc.assert(

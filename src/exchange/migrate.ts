@@ -167,6 +167,13 @@ export const collectionFrom3To4: Migration = (content) => {
   };
 };
 
+/** Version 6 knows what happened beside the car; before, nothing was noted. */
+export const jobFrom5To6: Migration = (content) => (isRecord(content) ? { run: null, ...content } : content);
+
+/** The same for a collection. */
+export const collectionFrom4To5: Migration = (content) =>
+  isRecord(content) ? { ...content, jobs: mapped(content['jobs'], jobFrom5To6) } : content;
+
 const listOf = (record: unknown, key: string, value: string): unknown =>
   isRecord(record)
     ? Object.entries(record).map(([name, held]) => ({ [key]: name, [value]: held }))

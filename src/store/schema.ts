@@ -124,4 +124,9 @@ export const upgrades: readonly Upgrade[] = [
       if (entry.kind === 'towel') await library.put({ ...entry, item: withFold(entry.item) });
     }
   },
+  // Jobs learned what happened beside the car.
+  async (_db, tx) => {
+    const jobs = tx.objectStore('jobs');
+    for (const stored of await jobs.getAll()) await jobs.put({ ...stored, job: { ...{ run: null }, ...stored.job } });
+  },
 ];

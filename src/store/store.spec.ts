@@ -79,7 +79,7 @@ describe('the database', () => {
     const site = before(job.site, [...Object.keys(calmShade), ...Object.keys(somewhere)]);
     const { school, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions } = job.choices;
     const first = {
-      ...before(job, ['hour', 'gear', 'since', 'readings', 'marks', 'weather', 'consent', 'wishes']),
+      ...before(job, ['hour', 'gear', 'since', 'readings', 'marks', 'weather', 'consent', 'wishes', 'run']),
       site,
       towels: job.towels.map((towel) => before(towel, ['pile', 'sides'])),
       products: job.products.map((product) => before(product, ['leavesLayer', 'notWith'])),

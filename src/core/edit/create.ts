@@ -155,6 +155,7 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     marks: [],
     weather: null,
     consent: null,
+    run: null,
     wishes: {},
     choices: { ...defaultChoices, ...habitsIn(onShelf(library, 'habits')[0]) },
   };

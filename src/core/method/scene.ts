@@ -68,6 +68,7 @@ const restsOn = (job: Job): string =>
     since: null,
     marks: null,
     weather: null,
+    run: null,
     consent: job.consent !== null,
     site: { ...job.site, minutes: 0, waterL: 0, captureL: 0 },
     towels: job.towels.map((batch) => ({ ...batch, clean: batch.clean > 0 })),

@@ -11,4 +11,5 @@ export * from './library';
 export * from './gear';
 export * from './history';
 export * from './mark';
+export * from './run';
 export * from './weather';

@@ -4,6 +4,7 @@ import type { Gear } from './gear';
 import type { Leg } from './history';
 import type { Consent, Mark } from './mark';
 import type { Product } from './product';
+import type { Run } from './run';
 import type { Site } from './site';
 import type { SoilMap } from './soil';
 import type { Vehicle } from './vehicle';
@@ -42,4 +43,6 @@ export interface Job {
   /** What the client wishes, on top of the choices. */
   readonly wishes: Partial<Habits>;
   readonly choices: Choices;
+  /** What happened beside the car; null before it is begun. */
+  readonly run: Run | null;
 }

@@ -6,6 +6,7 @@ import { WishesDocument } from './habits';
 import { LegDocument } from './history';
 import { ProductDocument } from './product';
 import { Between, Currency, Day, Id, Many, One, OrNull, Text, UniqueBy } from './rules';
+import { RunDocument } from './run';
 import { SiteDocument } from './site';
 import { ZoneSoilDocument } from './soil';
 import { VehicleDocument } from './vehicle';
@@ -35,4 +36,5 @@ export class JobDocument {
   @OrNull() @One(() => ConsentDocument) consent!: ConsentDocument | null;
   @One(() => WishesDocument) wishes!: WishesDocument;
   @One(() => ChoicesDocument) choices!: ChoicesDocument;
+  @OrNull() @One(() => RunDocument) run!: RunDocument | null;
 }

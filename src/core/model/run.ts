@@ -1,0 +1,18 @@
+import type { ZoneId } from './zone';
+
+/** What is done to a section of a zone at a time of its own; 0 is the zone as a whole. */
+export const runActs = ['flush', 'wet', 'wipe', 'dry', 'glass'] as const;
+export type RunAct = (typeof runActs)[number];
+
+/** Something that happened beside the car. Times are kept, never counted, in milliseconds since 1970. */
+export type RunEvent =
+  | { readonly kind: RunAct; readonly zone: ZoneId; readonly section: number; readonly at: number }
+  /** Dirt came off on the drying towel: the zone is done once more. */
+  | { readonly kind: 'again'; readonly zone: ZoneId; readonly section: 0; readonly at: number };
+
+/** A wash that has been begun. */
+export interface Run {
+  readonly startedAt: number;
+  readonly endedAt: number | null;
+  readonly events: readonly RunEvent[];
+}

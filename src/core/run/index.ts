@@ -1,0 +1,4 @@
+export { standingOf } from './standing';
+export type { Clocks, Hand, Standing } from './standing';
+export { tasksOf } from './task';
+export type { Task } from './task';

@@ -1,0 +1,77 @@
+import type { Run, ZoneId } from '../model';
+import type { Plan } from '../plan/plan';
+import { type Task, taskKey, tasksOf } from './task';
+
+/** The two clocks of a section that is wet, in milliseconds since 1970. */
+export interface Clocks {
+  readonly readyAt: number;
+  /** Dry by then; null where it stays wet for an hour. */
+  readonly dryAt: number | null;
+}
+
+/** What one person does now, and after that; null when there is nothing left. */
+export interface Hand {
+  readonly worker: number;
+  readonly now: Task | null;
+  readonly next: Task | null;
+  readonly clocks: Clocks | null;
+  readonly leftS: number;
+}
+
+/** How far a run has come. */
+export interface Standing {
+  readonly hands: readonly Hand[];
+  readonly done: number;
+  readonly all: number;
+  /** Zones on which nothing is left to do. */
+  readonly zonesDone: ReadonlySet<ZoneId>;
+  /** By hand, for whoever has most left, s. */
+  readonly leftS: number;
+}
+
+/** When each task was ticked off last; a zone that is done again begins anew. */
+function ticks({ events }: Run): ReadonlyMap<string, number> {
+  const at = new Map<string, number>();
+  for (const event of events) {
+    const { kind, zone: zoneId, section } = event;
+    if (kind !== 'again') at.set(taskKey({ act: kind, zoneId, section }), event.at);
+    else for (const key of [...at.keys()]) if (key.split('/')[1] === zoneId) at.delete(key);
+  }
+  return at;
+}
+
+/** Of a section that is to be wiped and was wetted; the film lies from the tick on. */
+function clocksOf({ act, zoneId, section }: Task, ticked: ReadonlyMap<string, number>, { zones }: Plan): Clocks | null {
+  const wettedAt = ticked.get(taskKey({ act: 'wet', zoneId, section }));
+  const option = zones.find(({ zone }) => zone.id === zoneId)?.option;
+  if (act !== 'wipe' || wettedAt === undefined || !option) return null;
+  const { windowS } = option.drying;
+  return { readyAt: wettedAt + option.dwellS * 1000, dryAt: windowS === Infinity ? null : wettedAt + windowS * 1000 };
+}
+
+/** Where a run stands against its plan. A plan that has changed meanwhile loses nothing that was ticked off. */
+export function standingOf(plan: Plan, run: Run): Standing {
+  const tasks = tasksOf(plan);
+  const ticked = ticks(run);
+  const open = tasks.filter((task) => !ticked.has(taskKey(task)));
+  const workers = [...new Set(tasks.map(({ worker }) => worker))].sort();
+  const hands = workers.map((worker): Hand => {
+    const own = open.filter((task) => task.worker === worker);
+    const [now, next] = own;
+    return {
+      worker,
+      now: now ?? null,
+      next: next ?? null,
+      clocks: now ? clocksOf(now, ticked, plan) : null,
+      leftS: own.reduce((sum, { seconds }) => sum + seconds, 0),
+    };
+  });
+  const waiting = new Set(open.map(({ zoneId }) => zoneId));
+  return {
+    hands,
+    done: tasks.length - open.length,
+    all: tasks.length,
+    zonesDone: new Set(tasks.map(({ zoneId }) => zoneId).filter((id) => !waiting.has(id))),
+    leftS: Math.max(0, ...hands.map(({ leftS }) => leftS)),
+  };
+}

@@ -1,0 +1,46 @@
+import type { RunAct, ZoneId } from '../model';
+import type { Plan } from '../plan/plan';
+import type { StepKind } from '../schedule';
+
+/** One thing to do beside the car, ticked off as a whole. */
+export interface Task {
+  readonly act: RunAct;
+  readonly zoneId: ZoneId;
+  readonly section: number;
+  readonly worker: number;
+  /** As planned, without waiting. */
+  readonly seconds: number;
+}
+
+/** Steps that are ticked off together. */
+const actOf: Readonly<Partial<Record<StepKind, RunAct>>> = {
+  flush: 'flush',
+  pretreat: 'wet',
+  spray: 'wet',
+  wipe: 'wipe',
+  finish: 'wipe',
+  dry: 'dry',
+  glass: 'glass',
+};
+
+interface Going extends Task {
+  seconds: number;
+  endS: number;
+}
+
+export const taskKey = ({ act, zoneId, section }: Pick<Task, 'act' | 'zoneId' | 'section'>): string => `${act}/${zoneId}/${section}`;
+
+/** The plan as a list to tick off, each worker’s part in its order. */
+export function tasksOf({ timeline }: Plan): readonly Task[] {
+  const tasks = new Map<string, Going>();
+  for (const { kind, zoneId, section, worker, startS, endS } of timeline.steps) {
+    const act = actOf[kind];
+    if (!act || !zoneId) continue;
+    const key = taskKey({ act, zoneId, section });
+    const task = tasks.get(key) ?? { act, zoneId, section, worker, seconds: 0, endS };
+    task.seconds += endS - startS;
+    task.endS = Math.max(task.endS, endS);
+    tasks.set(key, task);
+  }
+  return [...tasks.values()].sort((p, q) => p.endS - q.endS).map(({ endS: _endS, ...task }) => task);
+}
