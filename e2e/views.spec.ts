@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { deck, openStage, watchErrors } from './desk';
 
-const stages = ['site', 'walk-round', 'method', 'mix', 'towels', 'run-sheet', 'handover'];
+const stages = ['site', 'walk-round', 'method', 'mix', 'towels', 'run-sheet', 'run', 'handover'];
 const pages = ['/jobs', '/library/vehicle', '/library/product', '/bench', ...stages.map((stage) => `${deck}/${stage}`)];
 
 for (const theme of ['light', 'dark'] as const) {

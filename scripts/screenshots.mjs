@@ -54,6 +54,19 @@ const views = [
     },
   },
   {
+    name: 'run-phone',
+    path: 'job/demo-hall/run',
+    device: phone,
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Begin the run' }).click();
+      for (let i = 0; i < 10; i++) {
+        await page.locator('.done').nth(i % 2).click();
+        await page.waitForTimeout(150);
+      }
+      await page.locator('esm-run-stage').evaluate((one) => one.scrollIntoView());
+    },
+  },
+  {
     name: 'handover',
     path: 'job/demo-deck/handover',
     act: (page) => page.locator('esm-lasts-chart').evaluate((one) => one.scrollIntoView({ block: 'center' })),

@@ -11,3 +11,4 @@ export { fillSentence, mittSentence, mixSentences, orderingText, planSheet, rang
 export * from './buckets';
 export * from './after';
 export { careAfterwards, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
+export { clocksText, handName, liquidFor, taskText, towelsFor } from './run';

@@ -55,6 +55,11 @@ export const routes: Routes = [
         loadComponent: () => import('../features/run-sheet/run-sheet.stage').then((m) => m.RunSheetStage),
       },
       {
+        path: 'run',
+        title: 'Run · Esmero',
+        loadComponent: () => import('../features/run/run.stage').then((m) => m.RunStage),
+      },
+      {
         path: 'handover',
         title: 'Handover · Esmero',
         loadComponent: () => import('../features/handover/handover.stage').then((m) => m.HandoverStage),

@@ -6,5 +6,6 @@ export const stages = [
   { path: 'mix', name: 'Mix' },
   { path: 'towels', name: 'Towels' },
   { path: 'run-sheet', name: 'Run sheet' },
+  { path: 'run', name: 'Run' },
   { path: 'handover', name: 'Handover' },
 ] as const;

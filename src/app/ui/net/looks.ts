@@ -3,6 +3,7 @@ import {
   type Load,
   type SoilLevel,
   type SoilState,
+  type Standing,
   type Zone,
   type ZoneId,
   type ZonePlan,
@@ -132,3 +133,13 @@ export function orderLooks(plans: Iterable<ZonePlan>, order: readonly ZoneId[]):
     }),
   );
 }
+
+/** Treatments with a tick where nothing is left to do. */
+export const runLooks = (plans: Iterable<ZonePlan>, standing: Standing | null): Looks =>
+  new Map(
+    [...plans].map((plan) => {
+      const look = treatmentLook(plan, false);
+      const done = standing?.zonesDone.has(plan.zone.id);
+      return [plan.zone.id, done ? { ...look, fill: 'plain', flushed: false, mark: '✓', says: `done, ${look.says}` } : look];
+    }),
+  );

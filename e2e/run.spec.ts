@@ -1,0 +1,43 @@
+import { expect, test } from '@playwright/test';
+import { openStage, storedJob, watchErrors } from './desk';
+
+for (const [size, viewport] of [
+  ['a phone', { width: 390, height: 844 }],
+  ['a tablet on its side', { width: 1280, height: 800 }],
+] as const)
+  test.describe(`on ${size}`, () => {
+    test.use({ viewport });
+
+    test('a run is begun, ticked off, survives a reload and a closed tab, and comes to its end', async ({ page, context }) => {
+      const errors = watchErrors(page);
+      await openStage(page, 'run');
+      await page.getByLabel(/Towels counted out/).check();
+      await page.getByRole('button', { name: 'Begin the run' }).click();
+      const title = page.locator('.card .title').first();
+      await expect(title).toContainText(':');
+      const done = page.getByRole('button', { name: /^Done/ }).first();
+      expect((await done.boundingBox())!.height).toBeGreaterThanOrEqual(56);
+      for (let i = 1; i <= 5; i++) {
+        await done.click();
+        await expect(page.locator('esm-run-stage h2')).toContainText(`${i} of`);
+      }
+      const before = await title.innerText();
+      await page.reload();
+      await expect(page.locator('esm-run-stage h2')).toContainText('5 of');
+      await expect(title).toHaveText(before);
+      await page.close({ runBeforeUnload: false });
+      const again = await context.newPage();
+      await openStage(again, 'run');
+      await expect(again.locator('.card .title').first()).toHaveText(before);
+      await again.getByRole('button', { name: 'Take back' }).click();
+      await expect(again.locator('esm-run-stage h2')).toContainText('4 of');
+      await again.keyboard.press('1');
+      await expect(again.locator('esm-run-stage h2')).toContainText('5 of');
+      await again.getByRole('button', { name: 'Stop here' }).click();
+      await expect(again.locator('esm-run-stage')).toContainText('Over after');
+      await expect.poll(async () => ((await storedJob(again, 'demo-deck'))!.job['run'] as { endedAt: number | null }).endedAt).not.toBeNull();
+      const wide = await again.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(wide).toBeLessThanOrEqual(0);
+      expect(errors).toEqual([]);
+    });
+  });
