@@ -16,6 +16,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     actionTimeout: 40_000,
+    // Each test sees what is served; the one that goes offline lets it in.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath,
       args: [

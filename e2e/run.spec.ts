@@ -41,3 +41,27 @@ for (const [size, viewport] of [
       expect(errors).toEqual([]);
     });
   });
+
+test.describe('without a network', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('a run goes on, reloads and opens other stages', async ({ page, context }) => {
+    await openStage(page, 'run');
+    await page.getByRole('button', { name: 'Begin the run' }).click();
+    await page.getByRole('button', { name: /^Done/ }).first().click();
+    await expect(page.locator('esm-run-stage h2')).toContainText('1 of');
+    // Everything is kept before the network goes.
+    await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+    await expect
+      .poll(() => page.evaluate(async () => (await Promise.all((await caches.keys()).map(async (key) => (await (await caches.open(key)).keys()).length))).reduce((p, q) => p + q, 0)))
+      .toBeGreaterThan(20);
+    await page.reload();
+    await context.setOffline(true);
+    await page.reload();
+    await expect(page.locator('esm-run-stage h2')).toContainText('1 of');
+    await page.getByRole('button', { name: /^Done/ }).first().click();
+    await expect(page.locator('esm-run-stage h2')).toContainText('2 of');
+    await page.getByRole('link', { name: 'Towels' }).click();
+    await expect(page.locator('esm-towel-square').first()).toBeVisible();
+  });
+});

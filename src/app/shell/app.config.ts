@@ -1,5 +1,6 @@
-import { type ApplicationConfig, provideBrowserGlobalErrorListeners } from '@angular/core';
+import { type ApplicationConfig, isDevMode, provideBrowserGlobalErrorListeners } from '@angular/core';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
+import { provideServiceWorker } from '@angular/service-worker';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
@@ -33,6 +34,8 @@ export const appConfig: ApplicationConfig = {
     { provide: STORE, useFactory: () => openStore().then(seeded).then(takenUp) },
     { provide: TABS, useFactory: tabs },
     { provide: PLANNING, useFactory: workerPlanner },
+    // All of it is kept for where there is no network; nothing but the weather service needs one.
+    provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerWhenStable:5000' }),
     MessageService,
   ],
 };
