@@ -65,3 +65,28 @@ test.describe('without a network', () => {
     await expect(page.locator('esm-towel-square').first()).toBeVisible();
   });
 });
+
+test('a run is counted, stands in the log, and the next plan goes by it when asked', async ({ page }) => {
+  await openStage(page, 'run');
+  await page.getByRole('button', { name: 'Begin the run' }).click();
+  const heading = page.locator('esm-run-stage h2');
+  const all = Number(/of (\d+)/.exec(await heading.innerText())![1]);
+  for (let i = 1; i <= all; i++) {
+    await page.keyboard.press('1');
+    await expect(heading).toContainText(`${i} of`);
+  }
+  await page.getByRole('button', { name: 'The run is over' }).click();
+  await page.getByLabel('Wash towels opened').fill('8');
+  await page.getByRole('button', { name: 'Note it' }).click();
+  await expect(page.getByText('Noted in the log')).toBeVisible();
+  await page.getByRole('link', { name: 'Log' }).click();
+  await expect(page.locator('esm-log-page tbody tr')).toHaveCount(1);
+  await expect(page.locator('esm-log-page')).toContainText('Wash towels +100 %');
+  await page.getByRole('searchbox').fill('nobody');
+  await expect(page.locator('esm-log-page')).toContainText('Nothing in the log is like that');
+  await openStage(page, 'method', '/job/demo-yard');
+  await page.getByRole('button', { name: 'Plan with what was learned' }).click();
+  await expect(page.locator('esm-learned')).toContainText('This plan goes by it');
+  await page.getByRole('button', { name: 'As if not learned' }).click();
+  await expect(page.getByRole('button', { name: 'Plan with what was learned' })).toBeVisible();
+});

@@ -3,7 +3,7 @@ import { expect, test } from '@playwright/test';
 import { deck, openStage, watchErrors } from './desk';
 
 const stages = ['site', 'walk-round', 'method', 'mix', 'towels', 'run-sheet', 'run', 'handover'];
-const pages = ['/jobs', '/library/vehicle', '/library/product', '/bench', ...stages.map((stage) => `${deck}/${stage}`)];
+const pages = ['/jobs', '/library/vehicle', '/library/product', '/bench', '/log', ...stages.map((stage) => `${deck}/${stage}`)];
 
 for (const theme of ['light', 'dark'] as const) {
   for (const path of pages) {

@@ -63,6 +63,7 @@ export type { Ordering, RunOrdering } from './plan/orders';
 export { dayAfter, lastsOf, nextVisitOf, usualLeg } from './plan/next-visit';
 export type { Lasts, LowWater, NextVisit, Until, ZoneLasts } from './plan/next-visit';
 export * from './run';
+export * from './learn';
 export { windowsOf } from './plan/windows';
 export type { Window } from './plan/windows';
 export { fillingOf } from './plan/filling';

@@ -12,3 +12,4 @@ export * from './buckets';
 export * from './after';
 export { careAfterwards, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
 export { clocksText, handName, liquidFor, taskText, towelsFor } from './run';
+export { learnedSentence, lessonName } from './learned';

@@ -14,6 +14,11 @@ export const routes: Routes = [
     loadComponent: () => import('../features/library/library.page').then((m) => m.LibraryPage),
   },
   {
+    path: 'log',
+    title: 'Log · Esmero',
+    loadComponent: () => import('../features/log/log.page').then((m) => m.LogPage),
+  },
+  {
     path: 'bench',
     title: 'Mix bench · Esmero',
     loadComponent: () => import('../features/bench/bench.page').then((m) => m.BenchPage),

@@ -1,7 +1,7 @@
 export { lift, mirrorSoil, paint, setSpots, unsee } from './soil';
 export type { Brush } from './soil';
 export { fixTreatment, setAssumption, setChoices } from './choices';
-export { dropRun, endRun, noteEvent, startRun, takeBackEvent } from './run';
+export { dropRun, endRun, noteEvent, noteUse, startRun, takeBackEvent } from './run';
 export { mayBecome, setAside } from './towels';
 export { addLeg, dropMark, putMark, setLeg, setReading } from './found';
 export { atHour, withWeather } from './hour';

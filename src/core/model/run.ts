@@ -1,3 +1,5 @@
+import type { TowelRole } from './equipment';
+import type { MixPurpose } from './product';
 import type { ZoneId } from './zone';
 
 /** What is done to a section of a zone at a time of its own; 0 is the zone as a whole. */
@@ -10,9 +12,20 @@ export type RunEvent =
   /** Dirt came off on the drying towel: the zone is done once more. */
   | { readonly kind: 'again'; readonly zone: ZoneId; readonly section: 0; readonly at: number };
 
+/** What was really used, beside what the plan had of it. */
+export interface RunUse {
+  /** Share of the work that was done when it ended, 0 to 1. */
+  readonly doneShare: number;
+  readonly plannedMin: number;
+  readonly mixes: readonly { readonly purpose: MixPurpose; readonly plannedMl: number; readonly usedMl: number }[];
+  readonly towels: readonly { readonly role: TowelRole; readonly planned: number; readonly opened: number }[];
+}
+
 /** A wash that has been begun. */
 export interface Run {
   readonly startedAt: number;
   readonly endedAt: number | null;
   readonly events: readonly RunEvent[];
+  /** null until it was counted. */
+  readonly used: RunUse | null;
 }

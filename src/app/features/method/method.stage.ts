@@ -39,6 +39,7 @@ import { RadioGroupDirective } from '../../ui/radio-group.directive';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { FrontComponent } from './front.component';
 import { HabitsComponent } from './habits.component';
+import { LearnedComponent } from './learned.component';
 import { MatteredComponent } from './mattered.component';
 import { RefusalComponent } from './refusal.component';
 import { WhatIfComponent } from './what-if.component';
@@ -89,6 +90,7 @@ const signed = (points: number): string => `${points < 0 ? '−' : '+'}${fixed(M
     CautionsComponent,
     FrontComponent,
     HabitsComponent,
+    LearnedComponent,
     MatteredComponent,
     RadioGroupDirective,
     RefusalComponent,

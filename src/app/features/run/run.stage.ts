@@ -7,6 +7,7 @@ import { runLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { staysAwake } from './awake';
+import { UseFormComponent } from './use-form.component';
 
 const BUZZ_MS = 200;
 
@@ -14,6 +15,7 @@ const BUZZ_MS = 200;
 @Component({
   selector: 'esm-run-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [UseFormComponent],
   templateUrl: './run.stage.html',
   styleUrl: './run.stage.css',
   host: { '(document:keydown)': 'key($event)' },

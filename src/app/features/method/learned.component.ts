@@ -1,0 +1,59 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Store as State } from '@ngrx/store';
+import { isUseful, learn, withLearned, withoutLearned } from '@esmero/core';
+import { learnedSentence } from '@esmero/messages';
+import { JobDesk } from '../../state/job-desk';
+import { shelfFeature } from '../../state/shelf';
+
+/** What the log teaches, offered to this plan; nothing of it is used unasked. */
+@Component({
+  selector: 'esm-learned',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (learned().length > 0) {
+      <h3>From the log</h3>
+      <ul class="num">
+        @for (line of lines(); track line) {
+          <li>{{ line }}</li>
+        }
+      </ul>
+      @if (used()) {
+        <p>
+          This plan goes by it: its figures stand among those set otherwise.
+          <button type="button" class="chip" (click)="forget()">As if not learned</button>
+        </p>
+      } @else {
+        <button type="button" class="chip" (click)="use()">Plan with what was learned</button>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+  `,
+})
+export class LearnedComponent {
+  private readonly desk = inject(JobDesk);
+  private readonly jobs = inject(State).selectSignal(shelfFeature.selectJobs);
+
+  /** A job does not teach itself. */
+  protected readonly learned = computed(() => {
+    const own = this.desk.job()?.id;
+    const runs = this.jobs().flatMap(({ job }) => (job.run && job.id !== own ? [job.run] : []));
+    return learn(runs).filter(isUseful);
+  });
+  protected readonly lines = computed(() => this.learned().map(learnedSentence));
+  protected readonly used = computed(() => {
+    const job = this.desk.job();
+    return job !== null && Object.keys(withoutLearned(job).choices.assumptions).length < Object.keys(job.choices.assumptions).length;
+  });
+
+  protected use(): void {
+    this.desk.edit('Planned with what was learned', (job) => withLearned(job, this.learned()));
+  }
+
+  protected forget(): void {
+    this.desk.edit('As if not learned', withoutLearned);
+  }
+}

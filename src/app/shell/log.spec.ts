@@ -1,0 +1,95 @@
+import { describe, expect, it } from 'vitest';
+import { TestBed } from '@angular/core/testing';
+import { Store as State } from '@ngrx/store';
+import { type Job, endRun, expected, learn, noteEvent, noteUse, planJob, startRun, tasksOf, useOf } from '@esmero/core';
+import { demoJobs } from '@esmero/demo';
+import { learnedSentence } from '@esmero/messages';
+import { LogPage } from '../features/log/log.page';
+import { LearnedComponent } from '../features/method/learned.component';
+import { RunStage } from '../features/run/run.stage';
+import { shelfActions } from '../state/shelf';
+import { show } from '../testing/show';
+
+const START = 1_900_000_000_000;
+
+/** A demo job that was run, and took so many times the planned minutes. */
+function over(job: Job, times: number, day: number): Job {
+  const plan = planJob(job);
+  const begun = startRun(job, START + day);
+  const done = tasksOf(plan).reduce((so, { act, zoneId, section }) => noteEvent(so, { kind: act, zone: zoneId, section, at: START + day }), begun);
+  const ended = endRun(done, START + day + plan.totals.minutes.value * times * 60_000);
+  return { ...noteUse(ended, useOf(plan, ended.run!, expected(plan))), id: `over-${day}` };
+}
+const runs = [over(demoJobs[0]!, 1.5, 1), over(demoJobs[1]!, 1.5, 2), over(demoJobs[4]!, 1.5, 3)];
+const kept = (jobs: readonly Job[]): void =>
+  TestBed.inject(State).dispatch(
+    shelfActions.loaded({ durable: true, library: [], jobs: jobs.map((job) => ({ id: job.id, job, revision: 1, changedAt: 1, archived: false })) }),
+  );
+
+describe('the log', () => {
+  it('says what to do while it is empty', async () => {
+    const { element, settle } = await show(LogPage);
+    kept([demoJobs[0]!]);
+    await settle();
+    expect(element.textContent).toContain('No run is over yet');
+  });
+
+  it('lists runs that are over, the last one first, is searched, and says what they teach', async () => {
+    const { element, settle } = await show(LogPage);
+    kept([...runs, demoJobs[2]!]);
+    await settle();
+    const names = (): string[] => [...element.querySelectorAll('tbody th a')].map((a) => a.textContent!);
+    expect(names()).toEqual([...runs].reverse().map(({ name }) => name));
+    const field = element.querySelector<HTMLInputElement>('input[type=search]')!;
+    field.value = `orchard ${runs[2]!.vehicle.name.split(' ')[0]}`;
+    field.dispatchEvent(new Event('input'));
+    await settle();
+    expect(names()).toEqual([runs[2]!.name]);
+    const lines = [...element.querySelectorAll('li')].map((li) => li.textContent!.trim());
+    expect(lines).toEqual(learn(runs.map(({ run }) => run!)).map(learnedSentence));
+  });
+});
+
+describe('what was learned', () => {
+  it('is offered to the plan, used when asked, and left out again', async () => {
+    const { element, press, settle, job } = await show(LearnedComponent);
+    const before = job.job()!;
+    kept(runs);
+    await settle();
+    expect(element.textContent).toContain('Minutes: ');
+    const minutes = (): number => planJob(job.job()!).totals.minutes.value;
+    const planned = minutes();
+    await press('Plan with');
+    expect(minutes()).toBeGreaterThan(planned);
+    expect(element.textContent).toContain('This plan goes by it');
+    await press('As if not');
+    expect(job.job()).toEqual(before);
+  });
+
+  it('is not offered where nothing was counted', async () => {
+    const { element, settle } = await show(LearnedComponent);
+    kept([demoJobs[1]!]);
+    await settle();
+    expect(element.textContent!.trim()).toBe('');
+  });
+});
+
+describe('what was used', () => {
+  it('is counted at the end of a run, as planned until somebody says otherwise', async () => {
+    const { element, press, settle, job } = await show(RunStage);
+    await press('Begin');
+    await press('Stop here');
+    const plan = planJob(job.job()!);
+    const field = (name: string): HTMLInputElement => element.querySelector<HTMLInputElement>(`input[name="${name}"]`)!;
+    expect(field('towels.wash').value).toBe(String(plan.towels.filter(({ role }) => role === 'wash').length));
+    field('towels.wash').value = '6';
+    field('ml.wash').value = '0';
+    element.querySelector('form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    const used = job.job()!.run!.used!;
+    expect(used.towels.find(({ role }) => role === 'wash')).toMatchObject({ opened: 6 });
+    const wash = plan.mix.mixes.find(({ content }) => content === 'wash')!;
+    expect(used.mixes.find(({ purpose }) => purpose === 'wash')!.usedMl).toBeCloseTo(wash.fills.reduce((sum, { totalMl }) => sum + totalMl, 0), 6);
+    expect(element.textContent).toContain('Noted in the log');
+  });
+});
