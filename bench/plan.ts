@@ -1,4 +1,4 @@
-import { type Job, type SoilLevel, type Study, celsius, dayOf, bucketSpread, carryOf, finish, frontOf, nextVisitOf, ordersOf, planJob, towelLedger, whatIf, whatMattered, zonesOf } from '@esmero/core';
+import { type Job, type Run, type SoilLevel, type Study, celsius, dayOf, bucketSpread, carryOf, finish, frontOf, learn, nextVisitOf, ordersOf, planJob, towelLedger, whatIf, whatMattered, zonesOf } from '@esmero/core';
 import { sceneOf } from '../src/core/method/scene';
 import { runOrder, timelineOf } from '../src/core/schedule';
 import { demoJobs } from '@esmero/demo';
@@ -109,3 +109,21 @@ for (const [name, study] of studies) {
     .sort((p, q) => p - q);
   process.stdout.write(`${name.padEnd(34)} ${at(sorted, 0.5).padStart(11)} ${at(sorted, 0.95).padStart(8)}\n`);
 }
+
+/** Runs of a busy life: each took something else. */
+const LOGGED = 5000;
+const counted: readonly Run[] = Array.from({ length: LOGGED }, (_, i): Run => {
+  const ratio = 0.7 + (i % 60) / 100;
+  return {
+    startedAt: i * 1e6,
+    endedAt: i * 1e6 + 30 * 60_000 * ratio,
+    events: [],
+    used: {
+      doneShare: 1,
+      plannedMin: 30,
+      mixes: (['waterless', 'wash', 'presoak'] as const).map((purpose) => ({ purpose, plannedMl: 500, usedMl: 500 * ratio })),
+      towels: (['wash', 'finish'] as const).map((role) => ({ role, planned: 5, opened: Math.round(5 * ratio) })),
+    },
+  };
+});
+process.stdout.write(`\nLearning from ${LOGGED} runs, ms${' '.repeat(14)}${timed(() => learn(counted))}\n`);
