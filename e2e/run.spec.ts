@@ -1,3 +1,4 @@
+import AxeBuilder from '@axe-core/playwright';
 import { expect, test } from '@playwright/test';
 import { openStage, storedJob, watchErrors } from './desk';
 
@@ -82,6 +83,8 @@ test('a run is counted, stands in the log, and the next plan goes by it when ask
   await page.getByRole('link', { name: 'Log' }).click();
   await expect(page.locator('esm-log-page tbody tr')).toHaveCount(1);
   await expect(page.locator('esm-log-page')).toContainText('Wash towels +100 %');
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id }) => id)).toEqual([]);
   await page.getByRole('searchbox').fill('nobody');
   await expect(page.locator('esm-log-page')).toContainText('Nothing in the log is like that');
   await openStage(page, 'method', '/job/demo-yard');

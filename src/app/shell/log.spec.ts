@@ -16,7 +16,7 @@ const START = 1_900_000_000_000;
 function over(job: Job, times: number, day: number): Job {
   const plan = planJob(job);
   const begun = startRun(job, START + day);
-  const done = tasksOf(plan).reduce((so, { act, zoneId, section }) => noteEvent(so, { kind: act, zone: zoneId, section, at: START + day }), begun);
+  const done = tasksOf(plan).reduce((so, { act, zoneId, section, of }) => noteEvent(so, { kind: act, zone: zoneId, section, of, at: START + day }), begun);
   const ended = endRun(done, START + day + plan.totals.minutes.value * times * 60_000);
   return { ...noteUse(ended, useOf(plan, ended.run!, expected(plan))), id: `over-${day}` };
 }

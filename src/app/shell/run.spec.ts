@@ -34,7 +34,7 @@ describe('the run', () => {
     expect([...view.lit()]).toEqual([first!.zoneId]);
     pass(30);
     await press('Done');
-    expect(job.job()!.run!.events).toEqual([{ kind: first!.act, zone: first!.zoneId, section: first!.section, at: START + 30_000 }]);
+    expect(job.job()!.run!.events).toEqual([{ kind: first!.act, zone: first!.zoneId, section: first!.section, of: first!.of, at: START + 30_000 }]);
     expect(title()).toContain(taskText(second!).split(',')[0]);
     expect(element.querySelector('h2')!.textContent).toContain(`1 of ${tasks.length}`);
     await press('Take back');
@@ -61,6 +61,23 @@ describe('the run', () => {
   it('gives each of two people a card of their own', async () => {
     const { element } = await begun((one) => ({ ...one, site: { ...one.site, workers: 2 } }));
     expect([...element.querySelectorAll('.who')].map((who) => who.textContent)).toEqual(['First person', 'Second person']);
+  });
+
+  it('plans the rest again when a person comes, a towel falls or panels are hot, and keeps what is done', async () => {
+    const { element, press, settle, job } = await begun((one) => ({ ...one, towels: one.towels.map((batch) => ({ ...batch, clean: 9 })) }));
+    for (let i = 0; i < 4; i++) await press('Done');
+    const clean = (): number => job.job()!.towels.find(({ role }) => role === 'wash')!.clean;
+    const before = clean();
+    await press('One of the wash towels');
+    expect(clean()).toBe(before - 1);
+    await press('A second person came');
+    expect(element.querySelectorAll('.card')).toHaveLength(2);
+    const field = element.querySelector<HTMLInputElement>('esm-changed input')!;
+    field.value = '33';
+    field.dispatchEvent(new Event('change'));
+    await settle();
+    expect(job.job()!.site.panelC).toBe(33);
+    expect(job.job()!.run!.events).toHaveLength(4);
   });
 
   it('counts the window of a wet section down, and warns when it may have dried', async () => {

@@ -63,7 +63,7 @@ describe('learning from runs', () => {
   const START = 1_900_000_000_000;
 
   const worked = (begun: Job): Job =>
-    tasksOf(plan).reduce((so, { act, zoneId, section }) => noteEvent(so, { kind: act, zone: zoneId, section, at: START }), begun);
+    tasksOf(plan).reduce((so, { act, zoneId, section, of }) => noteEvent(so, { kind: act, zone: zoneId, section, of, at: START }), begun);
 
   /** A run that took so many times the liquid, towels and time that were planned. */
   const run = (times: number): Run => {

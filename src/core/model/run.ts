@@ -8,9 +8,16 @@ export type RunAct = (typeof runActs)[number];
 
 /** Something that happened beside the car. Times are kept, never counted, in milliseconds since 1970. */
 export type RunEvent =
-  | { readonly kind: RunAct; readonly zone: ZoneId; readonly section: number; readonly at: number }
+  | {
+      readonly kind: RunAct;
+      readonly zone: ZoneId;
+      readonly section: number;
+      /** Sections that the zone had by the plan of that time. */
+      readonly of: number;
+      readonly at: number;
+    }
   /** Dirt came off on the drying towel: the zone is done once more. */
-  | { readonly kind: 'again'; readonly zone: ZoneId; readonly section: 0; readonly at: number };
+  | { readonly kind: 'again'; readonly zone: ZoneId; readonly section: 0; readonly of: 0; readonly at: number };
 
 /** What was really used, beside what the plan had of it. */
 export interface RunUse {

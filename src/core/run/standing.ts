@@ -1,4 +1,4 @@
-import type { Run, ZoneId } from '../model';
+import type { Run, RunEvent, ZoneId } from '../model';
 import type { Plan } from '../plan/plan';
 import { type Task, taskKey, tasksOf } from './task';
 
@@ -29,15 +29,28 @@ export interface Standing {
   readonly leftS: number;
 }
 
-/** When each task was ticked off last; a zone that is done again begins anew. */
-function ticks({ events }: Run): ReadonlyMap<string, number> {
-  const at = new Map<string, number>();
-  for (const event of events) {
-    const { kind, zone: zoneId, section } = event;
-    if (kind !== 'again') at.set(taskKey({ act: kind, zoneId, section }), event.at);
-    else for (const key of [...at.keys()]) if (key.split('/')[1] === zoneId) at.delete(key);
+type Tick = Exclude<RunEvent, { readonly kind: 'again' }>;
+
+/** What was ticked off and still holds: a zone that is done again begins anew. */
+const ticksOf = ({ events }: Run): readonly Tick[] =>
+  events.reduce<readonly Tick[]>(
+    (ticks, event) => (event.kind === 'again' ? ticks.filter(({ zone }) => zone !== event.zone) : [...ticks, event]),
+    [],
+  );
+
+/** When each task was ticked off last. */
+const timesOf = (ticks: readonly Tick[]): ReadonlyMap<string, number> =>
+  new Map(ticks.map(({ kind, zone, section, at }) => [taskKey({ act: kind, zoneId: zone, section }), at]));
+
+/** What was done on a zone in all its sections of that time: it stays done, however a later plan cuts it. */
+function wholeOf(ticks: readonly Tick[]): ReadonlySet<string> {
+  const sections = new Map<string, Set<number>>();
+  for (const { kind, zone, section, of } of ticks) {
+    const key = `${kind}/${zone}/${of}`;
+    sections.set(key, (sections.get(key) ?? new Set()).add(section));
   }
-  return at;
+  const whole = [...sections].filter(([key, done]) => done.size >= Math.max(1, Number(key.split('/')[2])));
+  return new Set(whole.map(([key]) => key.slice(0, key.lastIndexOf('/'))));
 }
 
 /** Of a section that is to be wiped and was wetted; the film lies from the tick on. */
@@ -52,8 +65,9 @@ function clocksOf({ act, zoneId, section }: Task, ticked: ReadonlyMap<string, nu
 /** Where a run stands against its plan. A plan that has changed meanwhile loses nothing that was ticked off. */
 export function standingOf(plan: Plan, run: Run): Standing {
   const tasks = tasksOf(plan);
-  const ticked = ticks(run);
-  const open = tasks.filter((task) => !ticked.has(taskKey(task)));
+  const ticks = ticksOf(run);
+  const [ticked, whole] = [timesOf(ticks), wholeOf(ticks)];
+  const open = tasks.filter((task) => !ticked.has(taskKey(task)) && !whole.has(`${task.act}/${task.zoneId}`));
   const workers = [...new Set(tasks.map(({ worker }) => worker))].sort();
   const hands = workers.map((worker): Hand => {
     const own = open.filter((task) => task.worker === worker);

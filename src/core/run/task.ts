@@ -7,6 +7,8 @@ export interface Task {
   readonly act: RunAct;
   readonly zoneId: ZoneId;
   readonly section: number;
+  /** Sections in all on which this is done; 0 for the zone as a whole. */
+  readonly of: number;
   readonly worker: number;
   /** As planned, without waiting. */
   readonly seconds: number;
@@ -37,10 +39,13 @@ export function tasksOf({ timeline }: Plan): readonly Task[] {
     const act = actOf[kind];
     if (!act || !zoneId) continue;
     const key = taskKey({ act, zoneId, section });
-    const task = tasks.get(key) ?? { act, zoneId, section, worker, seconds: 0, endS };
+    const task = tasks.get(key) ?? { act, zoneId, section, of: 0, worker, seconds: 0, endS };
     task.seconds += endS - startS;
     task.endS = Math.max(task.endS, endS);
     tasks.set(key, task);
   }
-  return [...tasks.values()].sort((p, q) => p.endS - q.endS).map(({ endS: _endS, ...task }) => task);
+  const all = [...tasks.values()].sort((p, q) => p.endS - q.endS);
+  const most = new Map<string, number>();
+  for (const { act, zoneId, section } of all) most.set(`${act}/${zoneId}`, Math.max(section, most.get(`${act}/${zoneId}`) ?? 0));
+  return all.map(({ endS: _endS, ...task }) => ({ ...task, of: most.get(`${task.act}/${task.zoneId}`)! }));
 }

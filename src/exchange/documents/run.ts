@@ -9,6 +9,7 @@ export class RunEventDocument {
   @OneOf([...runActs, 'again']) kind!: string;
   @OneOf(zoneIds) zone!: string;
   @WholeBetween(0, 1000) section!: number;
+  @WholeBetween(0, 1000) of!: number;
   @Between(0, LATEST) at!: number;
 }
 

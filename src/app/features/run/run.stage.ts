@@ -7,6 +7,7 @@ import { runLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { staysAwake } from './awake';
+import { ChangedComponent } from './changed.component';
 import { UseFormComponent } from './use-form.component';
 
 const BUZZ_MS = 200;
@@ -15,7 +16,7 @@ const BUZZ_MS = 200;
 @Component({
   selector: 'esm-run-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [UseFormComponent],
+  imports: [ChangedComponent, UseFormComponent],
   templateUrl: './run.stage.html',
   styleUrl: './run.stage.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -114,7 +115,7 @@ export class RunStage {
   }
 
   protected done({ now }: Hand): void {
-    if (now) this.note(taskText(now), { kind: now.act, zone: now.zoneId, section: now.section, at: this.now() });
+    if (now) this.note(taskText(now), { kind: now.act, zone: now.zoneId, section: now.section, of: now.of, at: this.now() });
   }
 
   /** 1 ticks off what the first person does, 2 the second. */
@@ -126,7 +127,7 @@ export class RunStage {
 
   protected again(zone: string): void {
     const known = this.doneZones().find(({ id }) => id === zone);
-    if (known) this.note(`Once more: ${known.name}`, { kind: 'again', zone: known.id, section: 0, at: this.now() });
+    if (known) this.note(`Once more: ${known.name}`, { kind: 'again', zone: known.id, section: 0, of: 0, at: this.now() });
   }
 
   protected takeBack(): void {
