@@ -7,10 +7,10 @@ const groupName = { paint: 'Paint', glass: 'Glass', wheels: 'Wheels' } as const;
 
 const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
-export const laundrySentence = ({ group, towels, kg, loads, soakL, productMl }: LaundryLoad, u: Units): string =>
+const laundrySentence = ({ group, towels, kg, loads, soakL, productMl }: LaundryLoad, u: Units): string =>
   `${groupName[group]}: ${plural(towels, 'towel')}, ${fixed(kg, 2)} kg dry, ${plural(loads, 'load')}; soak in ${u.water(soakL)} of warm water with ${u.volume(productMl)} of rinseless concentrate.`;
 
-export function leftOverSentence({ content, ml, keeping }: LeftOver, u: Units): string {
+function leftOverSentence({ content, ml, keeping }: LeftOver, u: Units): string {
   const what = `${contentName[content]}: ${u.volume(ml)} left`;
   switch (keeping.kind) {
     case 'dirty':

@@ -12,8 +12,8 @@ const actVerb: Readonly<Record<RunAct, string>> = {
 };
 
 /** "Wet: Roof, section 2". */
-export const taskText = ({ act, zoneId, section }: Pick<Task, 'act' | 'zoneId' | 'section'>, sections = 1): string =>
-  `${actVerb[act]}: ${zoneName(zoneId)}${sections > 1 ? `, section ${section} of ${sections}` : ''}`;
+export const taskText = ({ act, zoneId, section, of }: Task): string =>
+  `${actVerb[act]}: ${zoneName(zoneId)}${of > 1 ? `, section ${section} of ${of}` : ''}`;
 
 const uses: Readonly<Partial<Record<RunAct, readonly string[]>>> = { wipe: ['wash', 'finish', 'drying'], dry: ['drying'], glass: ['finish'] };
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayAfter, finish, nextVisitOf } from '@esmero/core';
+import { dayAfter, finish, nextVisitOf, tasksOf } from '@esmero/core';
 import { HandoverStage } from '../features/handover/handover.stage';
 import { show } from '../testing/show';
 
@@ -13,6 +13,19 @@ describe('the handover', () => {
     const visit = finish(nextVisitOf(before));
     expect(text).toContain(dayAfter(before.date, visit.suggested!.days));
     expect(element.querySelectorAll('esm-lasts-chart rect.sure').length).toBe(2 * 7);
+  });
+
+  it('claims no more than what was ticked off in a run that was broken off', async () => {
+    const { element, settle, job } = await show(HandoverStage);
+    expect(element.textContent).toContain('What is to be done');
+    const first = tasksOf(job.plan()!)[0]!.zoneId;
+    const events = tasksOf(job.plan()!)
+      .filter(({ zoneId }) => zoneId === first)
+      .map(({ act, zoneId, section, of }) => ({ kind: act, zone: zoneId, section, of, at: 1 }));
+    job.edit('run', (one) => ({ ...one, run: { startedAt: 1, endedAt: 2, events, used: null } }));
+    await settle();
+    expect(element.textContent).toContain('What was done');
+    expect(element.textContent).toContain(`Left as it was: ${job.plan()!.zones.length - 1} parts`);
   });
 
   it('follows how the car is used, without touching the job', async () => {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import { Button } from 'primeng/button';
-import { type CleanlinessClass, type Job, type Leg, lastsOf, usualLeg } from '@esmero/core';
+import { type CleanlinessClass, type Job, type Leg, lastsOf, standingOf, usualLeg } from '@esmero/core';
 import { careAfterwards, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
@@ -30,9 +30,13 @@ export class HandoverStage {
 
   protected readonly care = careAfterwards;
   protected readonly done = computed(() => {
-    const plan = this.desk.plan();
-    return plan && plan.method !== 'decline' ? doneSentences(plan.zones) : [];
+    const [plan, run] = [this.desk.plan(), this.desk.job()?.run];
+    if (!plan || plan.method === 'decline') return [];
+    const done = run ? standingOf(plan, run).zonesDone : null;
+    return doneSentences(plan.zones.map((one) => (!done || done.has(one.zone.id) ? one : { ...one, treatment: 'leave' })));
   });
+  /** Before the run it is only what will be done. */
+  protected readonly title = computed(() => ((this.desk.job()?.run?.endedAt ?? null) !== null ? 'What was done' : 'What is to be done'));
   protected readonly method = computed(() => methodName[this.desk.plan()?.method ?? 'decline']);
   protected readonly left = computed(() =>
     (this.desk.plan()?.verdicts ?? [])

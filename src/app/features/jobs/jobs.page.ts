@@ -52,7 +52,7 @@ export class JobsPage {
   }
 
   protected copy(job: Job): void {
-    this.add({ ...job, id: newId(), name: `${job.name} (copy)`.slice(0, 160), date: today() });
+    this.add({ ...job, id: newId(), name: `${job.name} (copy)`.slice(0, 160), date: today(), run: null });
   }
 
   private add(job: Job): void {

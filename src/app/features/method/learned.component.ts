@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { isUseful, learn, withLearned, withoutLearned } from '@esmero/core';
+import { type AssumptionKey, isUseful, learn, withLearned, withoutLearned } from '@esmero/core';
 import { learnedSentence } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { shelfFeature } from '../../state/shelf';
@@ -46,7 +46,9 @@ export class LearnedComponent {
   protected readonly lines = computed(() => this.learned().map(learnedSentence));
   protected readonly used = computed(() => {
     const job = this.desk.job();
-    return job !== null && Object.keys(withoutLearned(job).choices.assumptions).length < Object.keys(job.choices.assumptions).length;
+    if (!job) return false;
+    const taught = withLearned(job, this.learned()).choices.assumptions;
+    return Object.entries(taught).every(([key, value]) => job.choices.assumptions[key as AssumptionKey] === value);
   });
 
   protected use(): void {

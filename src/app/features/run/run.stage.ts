@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject } from '@angular/core';
-import { type Hand, type Job, type RunEvent, dropRun, endRun, noteEvent, sectionsOf, standingOf, startRun, takeBackEvent, towelRoles } from '@esmero/core';
+import { type Hand, type Job, type RunEvent, dropRun, endRun, noteEvent, standingOf, startRun, takeBackEvent, towelRoles } from '@esmero/core';
 import { cautionSentence, clock, clocksText, contentName, handName, liquidFor, markName, mixSentences, roleName, taskText, towelsFor, zoneName } from '@esmero/messages';
 import { NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -59,19 +59,15 @@ export class RunStage {
     if (!standing || !plan) return [];
     return standing.hands.map((hand) => {
       const { now, next } = hand;
-      const sections = (zoneId: string): number => {
-        const zone = plan.zones.find(({ zone: one }) => one.id === zoneId);
-        return zone?.option ? sectionsOf(zone.zone, zone.option.drying) : 1;
-      };
       return {
         hand,
         who: handName(hand, standing.hands.length),
-        title: now ? taskText(now, sections(now.zoneId)) : 'Done',
+        title: now ? taskText(now) : 'Done',
         withWhat: now ? (now.act === 'wet' ? liquidFor(plan, now.zoneId) : towelsFor(plan, now)) : '',
         clocks: hand.clocks ? clocksText(hand.clocks, this.time()) : '',
         dry: hand.clocks?.dryAt !== null && (hand.clocks?.dryAt ?? Infinity) <= this.time(),
         early: (hand.clocks?.readyAt ?? 0) > this.time(),
-        next: next ? taskText(next, sections(next.zoneId)) : 'nothing more',
+        next: next ? taskText(next) : 'nothing more',
       };
     });
   });
