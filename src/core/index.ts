@@ -48,7 +48,6 @@ export { panelAt } from './plan/panel-at';
 export { weighZone } from './plan/weigh-zone';
 export type { Alternative, Plan, Totals, ZonePlan } from './plan/plan';
 export * from './edit';
-export { sectionsOf } from './method/drying-window';
 export { runRows } from './plan/run-rows';
 export type { RunRow, SideAt } from './plan/run-rows';
 export { indexOf } from './method/index-of';

@@ -52,7 +52,7 @@ export class ZoneCardComponent {
     const option = this.plan()?.option;
     if (!option) return '';
     const { openS, freezeS } = option.drying;
-    const sections = sectionsOf(this.zone()!, option.drying);
+    const { sections } = option;
     const inSections = sections > 1 ? `, in ${sections} sections` : '';
     if (freezeS !== null) return `freezes in ${clock(freezeS)}${inSections}`;
     return `${openS === null ? 'stays wet for an hour and more' : `dries by itself in ${clock(openS)}`}${inSections}`;

@@ -4,9 +4,10 @@ import { type WorkSeconds, pieceSeconds, totalWork } from '../schedule/work';
 import { runoffOf } from '../surface';
 import { type Moisture, ONE_TOWEL_FROM, type TowelNeed, moistureOf, sidesFor, sidesUsed, towelNeeds } from '../towel';
 import { type Micrometres, um } from '../units';
+import type { BegunZone } from './begun';
 import type { Shut, ZoneOptions } from './choose';
 import { type ContactRule, type Contacted, contactRules } from './contacts';
-import { type Drying, driedLater, dryingOf } from './drying-window';
+import { type Drying, driedLater, dryingOf, sectionsOf } from './drying-window';
 import { type Flushed, flushedFor } from './flushed';
 import { filmGates, standingGates } from './gates';
 import { marringIndex, sensitivityOf } from './marring';
@@ -14,6 +15,7 @@ import { type Laid, type Option, type Usage, emptyLaid, vectorOf } from './optio
 import { once } from './once';
 import { productCost, weigh } from './reweigh';
 import { recent } from './recent';
+import { restOf } from './rest';
 import { type Scene, type SoiledZone, onGround } from './scene';
 import { type SpotPlan, spotSeconds, spotsOn } from './spots';
 import { isBrushed, touch } from './touch';
@@ -55,7 +57,8 @@ function workOn(
   };
 }
 
-function usageOf(
+/** What liquids, hands and towels on a zone take of each budget. */
+export function usageOf(
   laidMl: Laid,
   runoffMl: number,
   work: WorkSeconds,
@@ -166,6 +169,7 @@ function workedOut(
     dwellS: contact.dwellS,
     driedLater: driedLater(contact, scene),
     drying,
+    sections: sectionsOf(soiled.zone, drying),
     spots,
     medium: cleanliness >= ONE_TOWEL_FROM ? 'towel' : contact.medium,
     laidMl,
@@ -197,7 +201,9 @@ export function isOpen(soiled: SoiledZone, treatment: Working, scene: Scene): bo
   return standing.length === 0 && workedOut(soiled, treatment, after, rule, standing, scene).gates.length === 0;
 }
 
-type Sorted = Omit<ZoneOptions, 'zoneId'>;
+interface Sorted extends Omit<ZoneOptions, 'zoneId' | 'argue'> {
+  readonly argue: () => readonly Option[];
+}
 
 /** What may be chosen on a zone; what anything forbids is only worked out as far as that. */
 function sorted(soiled: SoiledZone, scene: Scene): Sorted {
@@ -226,8 +232,25 @@ const sortKey = ({ zone, soil, panel }: SoiledZone): string =>
 
 const sorting = onGround(() => recent(KEPT, sortKey, sorted));
 
-/** What may be chosen on every zone. */
+/** What may be chosen on every zone, begun or not. */
 export function zoneOptions(scene: Scene): readonly ZoneOptions[] {
   const sort = sorting(scene);
-  return scene.zones.map((soiled) => ({ zoneId: soiled.zone.id, ...sort(soiled, scene) }));
+  return scene.zones.map((soiled) => {
+    const { id: zoneId } = soiled.zone;
+    const begun = scene.begun.zones.get(zoneId);
+    const may = sort(soiled, scene);
+    return { zoneId, ...may, options: begun ? goingOn(may, begun, scene) : may.options };
+  });
+}
+
+/**
+ * A zone that is begun goes on as it was begun. Where that is forbidden by now, what is not wiped
+ * yet is done another way; where all is wiped, it has to be finished whatever the gates say.
+ */
+function goingOn({ options, argue }: Sorted, begun: BegunZone, scene: Scene): readonly Option[] {
+  const same = options.find(({ treatment }) => treatment === begun.treatment);
+  if (same) return [restOf(same, begun, scene)];
+  const other = { ...begun, done: { ...begun.done, flush: 0 }, wet: [] };
+  const whatever = begun.done.wipe >= 1 ? argue().filter(({ treatment }) => treatment === begun.treatment) : options;
+  return whatever.map((option) => restOf(option, other, scene));
 }

@@ -1,6 +1,7 @@
 import type { Job } from '../model';
 import { type Assigned, type Content, assignVessels, isPlain, rinseBuckets } from '../mix/vessels';
 import { type Budget, type Gate, budgets } from '../reasons';
+import { fresh } from './begun';
 import { type Kit, kitMix, setupMinutes } from './kit';
 import { kitsAtHand } from './offered';
 import type { Usage } from './option';
@@ -45,16 +46,17 @@ const chargeOf = ({ content, vessel }: Assigned, scene: Scene): number =>
   content === 'rinse' ? scene.a.rinseBucket : vessel.chargeMl;
 
 function setUp(set: readonly Kit[], assigned: readonly Assigned[], scene: Scene): KitSet {
-  const { a, job, recipes } = scene;
+  const { a, job, recipes, begun } = scene;
   let [litres, minor] = [0, 0];
-  for (const one of assigned) {
+  const filled = assigned.filter(({ vessel }) => !begun.vessels.some(({ vesselId }) => vesselId === vessel.id));
+  for (const one of filled) {
     const recipe = isPlain(one.content) ? undefined : recipes[one.content];
     const charge = chargeOf(one, scene);
     litres += (charge * (1 - (recipe?.share ?? 0))) / 1000;
     minor += charge * (recipe?.minorPerMl ?? 0);
   }
-  const glassSetup = assigned.some(({ content }) => content === 'glass') ? a.setupSpray : 0;
-  const hands = set.reduce((sum, kit) => sum + setupMinutes(kit, a), glassSetup);
+  const glassSetup = filled.some(({ content }) => content === 'glass') ? a.setupSpray : 0;
+  const hands = set.filter((kit) => !begun.kits.includes(kit)).reduce((sum, kit) => sum + setupMinutes(kit, a), glassSetup);
   const minutes = hands / job.site.workers + a.packing;
   const usage = { ...noUsage, litres, minutes };
   return { kits: set, usage, minor, cost: weighUsage(usage, minor, a) };
@@ -65,16 +67,20 @@ function kitSet(set: readonly Kit[], scene: Scene): KitSetResult {
     content,
     demandMl: 0,
   }));
-  const assignment = assignVessels(wanted, scene.job.vessels);
+  const assignment = assignVessels(wanted, scene.job.vessels, scene.begun.vessels);
   return assignment.ok
     ? { ok: true, set: setUp(set, assignment.vessels, scene) }
     : { ok: false, kits: set, gate: { code: 'no-vessel', vessel: assignment.kind } };
 }
 
-/** Every set of stations that the van and the site allow, the empty one too. */
-export const kitSets = onGround((scene): readonly KitSetResult[] => {
+function setsOf(scene: Scene): readonly KitSetResult[] {
   const kits = kitsAtHand(scene);
   return Array.from({ length: 2 ** kits.length }, (_, bits) => kits.filter((_kit, i) => bits & (1 << i)))
     .filter((set) => !set.includes('heater') || set.includes('flush'))
     .map((set) => kitSet(set, scene));
-});
+}
+
+const fromNothing = onGround(setsOf);
+
+/** Every set of stations that the van and the site allow, the empty one too. */
+export const kitSets = (scene: Scene): readonly KitSetResult[] => (scene.begun === fresh ? fromNothing(scene) : setsOf(scene));

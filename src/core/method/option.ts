@@ -44,6 +44,8 @@ export interface Option {
   /** Dried with the whole body at the end. */
   readonly driedLater: boolean;
   readonly drying: Drying;
+  /** In which the zone is done one after the other; 0 where nothing but drying or glass is left to do. */
+  readonly sections: number;
   readonly spots: readonly SpotPlan[];
   /** What takes the dirt up; wheels and arches have towels of their own. */
   readonly medium: TowelUse['medium'];

@@ -6,6 +6,7 @@ import { type SoilState, soilOn } from '../soil';
 import { type RolesAtHand, rolesAtHand } from '../towel';
 import { type Panel, panelsOf } from '../surface';
 import { zonesOf } from '../vehicle';
+import { type Begun, fresh } from './begun';
 import { choicesOf } from './habits';
 import { limitOf } from './marring';
 import { gearOf, offeredTreatments } from './offered';
@@ -41,6 +42,8 @@ export interface Scene extends Ground {
   /** With the choices that count: wishes and finish are worked in. */
   readonly job: Job;
   readonly zones: readonly SoiledZone[];
+  /** What was done and opened before this plan. */
+  readonly begun: Begun;
 }
 
 /** More than stray light falls straight on the panel. */
@@ -99,11 +102,14 @@ function groundFor(job: Job): Ground {
 const KEPT = 8;
 const groundOf = recent(KEPT, restsOn, groundFor);
 
-export function sceneOf(given: Job): Scene {
+/** What there is to plan for; zones that are done already are not in it. */
+export function sceneOf(given: Job, begun: Begun = fresh): Scene {
   const job = { ...given, choices: choicesOf(given) };
   const ground = groundOf(job);
-  const zones = [...ground.panels].map(([zone, panel]) => ({ zone, soil: soilOn(zone, job, ground.a), panel }));
-  return { ...ground, job, zones };
+  const zones = [...ground.panels]
+    .filter(([zone]) => !begun.done.has(zone.id))
+    .map(([zone, panel]) => ({ zone, soil: soilOn(zone, job, ground.a), panel }));
+  return { ...ground, job, zones, begun };
 }
 
 /** Works something out once for all scenes that stand on the same ground. */

@@ -25,6 +25,6 @@ export type { Offer } from './cost-per-car';
 export { recipeFor, recipesOf } from './recipe';
 export type { Recipe, Recipes } from './recipe';
 export { assignVessels, rinseBuckets, workingVolume } from './vessels';
-export type { Content, Wanted } from './vessels';
+export type { Content, InVessel, Wanted } from './vessels';
 export { adviseStrength } from './advice';
 export type { Advice, AdviceReason, AdviceScene } from './advice';

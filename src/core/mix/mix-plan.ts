@@ -4,7 +4,7 @@ import { type MinorUnits, minorUnits } from '../units';
 import { type DilutionNotations, type FillMode, notations } from './dilution';
 import { type Fill, fillVolumes, fillWith } from './fill';
 import type { Recipe, Recipes } from './recipe';
-import { type Content, type Assigned, type Wanted, assignVessels, isPlain, workingVolume } from './vessels';
+import { type Content, type Assigned, type InVessel, type Wanted, assignVessels, isPlain, workingVolume } from './vessels';
 
 /** One vessel for the job: what is in it, how much of it, how it is mixed. */
 export interface Mix {
@@ -18,8 +18,10 @@ export interface Mix {
   /** What the panels take, without waste or charge. */
   readonly demandMl: number;
   readonly chargeMl: number;
+  /** In the vessel from before. */
+  readonly haveMl: number;
   readonly makeMl: number;
-  /** Fillings one after the other, the last one perhaps smaller. */
+  /** Fillings one after the other, the last one perhaps smaller; none where what is there will do. */
   readonly fills: readonly Fill[];
   readonly leftoverMl: number;
   /** Product and its cost before rounding; null when the price is not known. */
@@ -38,16 +40,16 @@ export interface MixPlan {
 
 const roundUp = (volume: number, step: number): number => Math.ceil(volume / step - 1e-9) * step;
 
-function mixOf(assigned: Assigned, recipe: Recipe | undefined, job: Job, a: Assumptions): Mix {
+function mixOf(assigned: Assigned, haveMl: number, recipe: Recipe | undefined, job: Job, a: Assumptions): Mix {
   const { content, vessel, demandMl } = assigned;
   const bucket = vessel.kind === 'bucket';
   const chargeMl = content === 'rinse' ? a.rinseBucket : vessel.chargeMl;
-  const wanted = demandMl * a.wasteFactor + chargeMl;
+  const wanted = Math.max(0, demandMl * a.wasteFactor + chargeMl - haveMl);
   const rounded = roundUp(wanted, bucket ? a.batchBucket : a.batchSpray);
   const line = workingVolume(vessel);
   const makeMl = wanted <= line ? Math.min(rounded, line) : rounded;
   const fillMode: FillMode = bucket ? 'intoWater' : 'finalVolume';
-  const fills = fillVolumes(makeMl, vessel).map((v) => fillWith(recipe ?? null, fillMode, v, job.device));
+  const fills = (makeMl > 0 ? fillVolumes(makeMl, vessel) : []).map((v) => fillWith(recipe ?? null, fillMode, v, job.device));
   const productMl = fills.reduce((sum, fill) => sum + (fill.dose?.measured.deliveredMl ?? 0), 0);
   const price = recipe?.product.priceMinor ?? null;
   return {
@@ -59,16 +61,17 @@ function mixOf(assigned: Assigned, recipe: Recipe | undefined, job: Job, a: Assu
     fillMode,
     demandMl,
     chargeMl,
+    haveMl,
     makeMl,
     fills,
-    leftoverMl: fills.reduce((sum, fill) => sum + fill.totalMl, 0) - demandMl,
+    leftoverMl: haveMl + fills.reduce((sum, fill) => sum + fill.totalMl, 0) - demandMl,
     productMl,
     costMinor: !recipe ? 0 : price === null ? null : (productMl * price) / recipe.product.sizeMl,
   };
 }
 
 /**
- * All vessels of a job: demand with waste and charge, rounded up to a practical batch, split over
+ * All vessels of a job: demand with waste and charge, less what stands mixed already, rounded up to a practical batch, split over
  * fillings where it does not fit, product measured in whole steps of the device at hand.
  * @returns undefined when there are too few vessels (the choice has checked that there are enough)
  */
@@ -77,13 +80,15 @@ export function mixPlan(
   recipes: Recipes,
   job: Job,
   a: Assumptions,
+  held: readonly InVessel[] = [],
 ): MixPlan | undefined {
-  const assignment = assignVessels(wanted, job.vessels);
+  const assignment = assignVessels(wanted, job.vessels, held);
   if (!assignment.ok) return undefined;
   const mixes = assignment.vessels.map((assigned) => {
     const { content } = assigned;
     const recipe = isPlain(content) ? undefined : recipes[content];
-    return mixOf(assigned, recipe, job, a);
+    const have = held.find(({ vesselId }) => vesselId === assigned.vessel.id)?.ml ?? 0;
+    return mixOf(assigned, have, recipe, job, a);
   });
   return sumMixes(mixes);
 }

@@ -50,11 +50,33 @@ function best(candidates: readonly Vessel[], volumeMl: number): Vessel | undefin
   return bySize.find((vessel) => workingVolume(vessel) >= volumeMl) ?? bySize.at(-1);
 }
 
-/** One vessel for each content, none used twice: every strength has a labelled vessel of its own. */
-export function assignVessels(wanted: readonly Wanted[], vessels: readonly Vessel[]): Assignment {
-  const free = new Set(vessels);
-  const assigned: Assigned[] = [];
-  const sorted = [...wanted].sort((p, q) => order.indexOf(p.content) - order.indexOf(q.content));
+/** What a vessel holds from before. */
+export interface InVessel {
+  readonly content: Content;
+  readonly vesselId: string;
+  readonly ml: number;
+}
+
+/** Vessels that hold something keep it; the rest of what is wanted is still open. */
+function keeping(wanted: readonly Wanted[], vessels: readonly Vessel[], held: readonly InVessel[]) {
+  const open = [...wanted];
+  const kept = held.flatMap(({ content, vesselId }): Assigned[] => {
+    const [at, vessel] = [open.findIndex((want) => want.content === content), vessels.find(({ id }) => id === vesselId)];
+    return at >= 0 && vessel ? [{ ...open.splice(at, 1)[0]!, vessel }] : [];
+  });
+  return { kept, open };
+}
+
+/**
+ * One vessel for each content, none used twice: every strength has a labelled vessel of its own.
+ * @param held what stands in some of them already
+ */
+export function assignVessels(wanted: readonly Wanted[], vessels: readonly Vessel[], held: readonly InVessel[] = []): Assignment {
+  const full = new Set(held.map(({ vesselId }) => vesselId));
+  const free = new Set(vessels.filter(({ id }) => !full.has(id)));
+  const { kept, open } = keeping(wanted, vessels, held);
+  const assigned = [...kept];
+  const sorted = [...open].sort((p, q) => order.indexOf(p.content) - order.indexOf(q.content));
   for (const want of sorted) {
     const kinds = suited[want.content];
     const vessel = kinds

@@ -1,23 +1,59 @@
+import type { Celsius, Millilitres } from '../units';
 import type { TowelRole } from './equipment';
 import type { MixPurpose } from './product';
+import type { Site } from './site';
 import type { ZoneId } from './zone';
+
+/** Mixes that stand in a vessel; solvent stays in its own bottle. */
+export type VesselMix = Exclude<MixPurpose, 'solvent'>;
 
 /** What is done to a section of a zone at a time of its own; 0 is the zone as a whole. */
 export const runActs = ['flush', 'wet', 'wipe', 'dry', 'glass'] as const;
 export type RunAct = (typeof runActs)[number];
 
-/** Something that happened beside the car. Times are kept, never counted, in milliseconds since 1970. */
-export type RunEvent =
-  | {
-      readonly kind: RunAct;
-      readonly zone: ZoneId;
-      readonly section: number;
-      /** Sections that the zone had by the plan of that time. */
-      readonly of: number;
-      readonly at: number;
-    }
+/** A section was done. Times are kept, never counted, in milliseconds since 1970. */
+export interface Tick {
+  readonly kind: RunAct;
+  readonly zone: ZoneId;
+  readonly section: number;
+  /** Sections that the zone had by the plan of that time. */
+  readonly of: number;
+  readonly at: number;
+}
+
+/** What turned out otherwise beside the car: the rest is planned again from what is left. */
+export type Turn = { readonly at: number } & (
   /** Dirt came off on the drying towel: the zone is done once more. */
-  | { readonly kind: 'again'; readonly zone: ZoneId; readonly section: 0; readonly of: 0; readonly at: number };
+  | { readonly kind: 'again'; readonly zone: ZoneId }
+  /** The towel in use fell on the ground, or is soaked through. */
+  | { readonly kind: 'towel-out'; readonly role: TowelRole; readonly worker: number }
+  /** The side in use takes no more, whatever was reckoned. */
+  | { readonly kind: 'side-full'; readonly role: TowelRole; readonly worker: number }
+  | { readonly kind: 'workers'; readonly workers: Site['workers'] }
+  | { readonly kind: 'panels'; readonly panelC: Celsius }
+  /** A zone is worse than marked, or lighter, by so many steps of the scale for the eye. */
+  | { readonly kind: 'soil'; readonly zone: ZoneId; readonly steps: 1 | -1 }
+  | { readonly kind: 'weather'; readonly weather: WeatherTurn }
+  /** What a vessel still holds. */
+  | { readonly kind: 'mix-left'; readonly purpose: VesselMix; readonly ml: Millilitres }
+  /** There is no more of the product to mix this from, and the vessel is empty. */
+  | { readonly kind: 'product-out'; readonly purpose: VesselMix }
+  /** What the tank still holds, besides what stands mixed. */
+  | { readonly kind: 'water-left'; readonly litres: number }
+  /** Zones that are left for another time. */
+  | { readonly kind: 'leave'; readonly zones: readonly ZoneId[] }
+);
+
+/** How weather turns: each is read as the site would be set for it. */
+export const weatherTurns = ['sun', 'cloud', 'wind', 'calm', 'rain'] as const;
+export type WeatherTurn = (typeof weatherTurns)[number];
+
+export const turnKinds = ['again', 'towel-out', 'side-full', 'workers', 'panels', 'soil', 'weather', 'mix-left', 'product-out', 'water-left', 'leave'] as const satisfies readonly Turn['kind'][];
+
+/** Something that happened beside the car. */
+export type RunEvent = Tick | Turn;
+
+export const isTick = (event: RunEvent): event is Tick => (runActs as readonly string[]).includes(event.kind);
 
 /** What was really used, beside what the plan had of it. */
 export interface RunUse {

@@ -1,9 +1,9 @@
 import { type Assumptions, resolveAssumptions } from '../assumptions';
 import { choicesOf } from '../method/habits';
-import { type Content, type Mix, towelsDrink } from '../mix';
+import type { Content, Mix } from '../mix';
 import { type Job, type TowelRole, towelRoles } from '../model';
+import type { UsedTowel } from '../towel';
 import type { Plan } from './plan';
-import { wettedOf } from './realise';
 
 /** Towels that are soaked and washed together: what has been on wheels, or on glass, stays apart. */
 const laundryGroups = ['paint', 'glass', 'wheels'] as const;
@@ -44,7 +44,13 @@ export interface Afterwards {
   readonly waste: { readonly bucketsL: number; readonly capturedL: number; readonly soakL: number };
 }
 
-function laundryOf({ towels }: Plan, job: Job): readonly LaundryLoad[] {
+/** All that were opened, in this plan or before it. */
+function usedTowels({ towels, begun }: Plan): readonly Pick<UsedTowel, 'role' | 'batchId'>[] {
+  const before = begun.towels.map(({ batch }) => ({ role: batch.role, batchId: batch.id }));
+  return [...before, ...towels.filter((towel) => !towel.begun)];
+}
+
+function laundryOf(plan: Plan, job: Job): readonly LaundryLoad[] {
   const a = resolveAssumptions(job.choices.assumptions);
   const kgOf = (batchId: string): number => {
     const batch = job.towels.find(({ id }) => id === batchId) ?? job.towels[0];
@@ -52,7 +58,7 @@ function laundryOf({ towels }: Plan, job: Job): readonly LaundryLoad[] {
   };
   return laundryGroups.flatMap((group): LaundryLoad[] => {
     const roles = towelRoles.filter((role) => groupOf[role] === group);
-    const own = towels.filter(({ role }) => roles.includes(role));
+    const own = usedTowels(plan).filter(({ role }) => roles.includes(role));
     if (own.length === 0) return [];
     const kg = own.reduce((sum, { batchId }) => sum + kgOf(batchId), 0);
     const loads = Math.max(1, Math.ceil(kg / a.loadKg - 1e-9));
@@ -62,14 +68,6 @@ function laundryOf({ towels }: Plan, job: Job): readonly LaundryLoad[] {
   });
 }
 
-/** What panels and wetted towels have taken of a content, mL. */
-function usedMl({ zones, towels }: Plan, content: Content, a: Assumptions): number {
-  if (content === 'rinse') return 0;
-  const laid = zones.reduce((sum, { option }) => sum + (option?.laidMl[content] ?? 0), 0);
-  if (content !== 'wash') return laid;
-  return laid + towelsDrink(wettedOf(towels), a);
-}
-
 /** A medium that is rinsed leaves its grit in the wash and in the rinse; where none goes back, the wash stays clean. */
 function keepingOf({ content, vessel }: Mix, job: Job, a: Assumptions): Keeping {
   const dirty = content === 'rinse' || (content === 'wash' && choicesOf(job).bucket !== 'many-towels');
@@ -77,13 +75,10 @@ function keepingOf({ content, vessel }: Mix, job: Job, a: Assumptions): Keeping 
   return vessel.kind === 'bucket' ? { kind: 'today' } : { kind: 'days', days: a.keepsDays };
 }
 
-function leftOversOf(plan: Plan, job: Job): readonly LeftOver[] {
+const leftOversOf = ({ mix }: Plan, job: Job): readonly LeftOver[] => {
   const a = resolveAssumptions(job.choices.assumptions);
-  return plan.mix.mixes.map((mix): LeftOver => {
-    const made = mix.fills.reduce((sum, { totalMl }) => sum + totalMl, 0);
-    return { content: mix.content, ml: Math.max(0, made - usedMl(plan, mix.content, a)), keeping: keepingOf(mix, job, a) };
-  });
-}
+  return mix.mixes.map((one) => ({ content: one.content, ml: Math.max(0, one.leftoverMl), keeping: keepingOf(one, job, a) }));
+};
 
 /** What there is to do when the car is done: soak and wash towels, take dirty water away, keep what keeps. */
 export function afterwards(job: Job, plan: Plan): Afterwards {

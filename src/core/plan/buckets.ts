@@ -1,7 +1,6 @@
 import { resolveAssumptions } from '../assumptions';
 import { type BucketHabit, type BucketRun, type Washed, carriedBack, commonHand, grainsIn, simulateBuckets } from '../bucket';
 import { type Spread, draws, spreadOf } from '../chance';
-import { sectionsOf } from '../method/drying-window';
 import { choicesOf } from '../method/habits';
 import { type BucketSystem, type Job, type ZoneId, bucketSystems, partsOf } from '../model';
 import type { Content } from '../mix';
@@ -23,7 +22,7 @@ export function washedIn(plan: Plan): readonly Washed[] {
     const found = kind === 'wipe' && zoneId ? zones.get(zoneId) : undefined;
     if (!found || !usesBucket(found)) return [];
     const { zone, option } = found;
-    const sections = sectionsOf(zone, option!.drying);
+    const { sections } = option!;
     return [
       {
         zoneId: zone.id,

@@ -10,8 +10,11 @@ const takenIn: Readonly<Record<SideUse, readonly StepKind[]>> = {
   drying: ['finish', 'dry'],
 };
 
-/** Share of these steps that is over. */
-function over(steps: readonly Step[], seconds: number): number {
+/** Which share of some steps of a zone is over. */
+type Over = (steps: readonly Step[]) => number;
+
+/** By the clock. */
+function overAt(steps: readonly Step[], seconds: number): number {
   const all = steps.reduce((sum, { startS, endS }) => sum + endS - startS, 0);
   const past = steps.reduce((sum, { startS, endS }) => sum + Math.min(endS, Math.max(startS, seconds)) - startS, 0);
   return all > 0 ? past / all : Number((steps[0]?.endS ?? 0) <= seconds);
@@ -24,30 +27,30 @@ interface Turn {
   readonly steps: readonly Step[];
 }
 
-const share = ({ entry, before, steps }: Turn, seconds: number): number =>
-  Math.min(1, Math.max(0, (over(steps, seconds) - before) / entry.share));
+const share = ({ entry, before, steps }: Turn, over: Over): number =>
+  Math.min(1, Math.max(0, (over(steps) - before) / entry.share));
 
-const partOf = (turns: readonly Turn[], seconds: number, of: (entry: SideEntry) => number): number => {
+const partOf = (turns: readonly Turn[], over: Over, of: (entry: SideEntry) => number): number => {
   const all = turns.reduce((sum, { entry }) => sum + of(entry), 0);
-  return all > 0 ? turns.reduce((sum, turn) => sum + of(turn.entry) * share(turn, seconds), 0) / all : 0;
+  return all > 0 ? turns.reduce((sum, turn) => sum + of(turn.entry) * share(turn, over), 0) / all : 0;
 };
 
-function sideAt(side: UsedSide, turns: readonly Turn[], seconds: number): UsedSide {
-  const [dirt, liquid] = [partOf(turns, seconds, ({ dirtG }) => dirtG), partOf(turns, seconds, ({ liquidMl }) => liquidMl)];
+function sideAt(side: UsedSide, turns: readonly Turn[], over: Over): UsedSide {
+  const [dirt, liquid] = [partOf(turns, over, ({ dirtG }) => dirtG), partOf(turns, over, ({ liquidMl }) => liquidMl)];
   return {
     ...side,
     dirtShare: side.dirtShare * dirt,
     liquidShare: side.liquidShare * liquid,
     reachShare: side.reachShare * dirt,
-    entries: turns.filter((turn) => share(turn, seconds) > 0).map(({ entry }) => entry),
+    entries: turns.filter((turn) => share(turn, over) > 1e-9).map(({ entry }) => entry),
   };
 }
 
 /**
- * How full every towel side is at a moment of the run: what its zones have given up by then, side
- * after side as they are dealt out. At the end it is the plan's own ledger.
+ * How full every towel side is when so much of the work is over: what its zones have given up by
+ * then, side after side as they are dealt out. At the end it is the plan's own ledger.
  */
-export function fillingOf({ towels, timeline }: Plan): (seconds: number) => readonly UsedTowel[] {
+export function filledBy({ towels, timeline }: Plan): (over: Over) => readonly UsedTowel[] {
   const stepsOf = (zoneId: ZoneId, use: SideUse): readonly Step[] => {
     const own = timeline.steps.filter((step) => step.zoneId === zoneId);
     const taken = own.filter(({ kind }) => takenIn[use].includes(kind));
@@ -67,5 +70,11 @@ export function fillingOf({ towels, timeline }: Plan): (seconds: number) => read
       ]),
     ),
   );
-  return (seconds) => towels.map((towel) => ({ ...towel, sides: towel.sides.map((side) => sideAt(side, turns.get(side)!, seconds)) }));
+  return (over) => towels.map((towel) => ({ ...towel, sides: towel.sides.map((side) => sideAt(side, turns.get(side)!, over)) }));
+}
+
+/** How full every side is at a moment of the plan. */
+export function fillingOf(plan: Plan): (seconds: number) => readonly UsedTowel[] {
+  const filled = filledBy(plan);
+  return (seconds) => filled((steps) => overAt(steps, seconds));
 }

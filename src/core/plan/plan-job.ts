@@ -1,3 +1,4 @@
+import { type Begun, fresh } from '../method/begun';
 import { type ZoneOptions, prepare } from '../method/choose';
 import { noUsage } from '../method/kit-set';
 import { limitOf } from '../method/marring';
@@ -32,7 +33,7 @@ function candidatesOf(all: Weighed): readonly Candidate[] {
     if (method === 'hybrid') return { method, fitted: best };
     if (best.ok && methodOfRealised(best.realised) === method) return { method, fitted: best };
     const pure = prepare({ ...problem, allows: isPure[method] });
-    return { method, fitted: fit(pure, capacityOf(scene.job), scene) };
+    return { method, fitted: fit(pure, capacityOf(scene.job, scene.begun), scene) };
   });
 }
 
@@ -209,9 +210,10 @@ function verdictsOf(
  * Looks at every treatment on every zone, chooses the set of treatments that costs least within
  * the gates and budgets, lays the pure methods and "not today" beside it, and carries the chosen
  * one out on paper: order, clock, towels, mixes, totals, cautions.
+ * @param begun what was done, opened and mixed already; the job then has what is left
  */
-export function planJob(job: Job): Plan {
-  const all = weighed(job);
+export function planJob(job: Job, begun: Begun = fresh): Plan {
+  const all = weighed(job, begun);
   const { scene } = all;
   const candidates = candidatesOf(all);
   const alternatives = candidates.map((candidate) => alternativeOf(candidate, scene));
@@ -222,6 +224,7 @@ export function planJob(job: Job): Plan {
     method,
     verdicts: verdictsOf(all, method, realised, alternatives),
     zones: zonePlans(scene, realised),
+    begun,
     kits: carried.choice.kitSet.kits,
     mix: carried.mix,
     towels: carried.towels,

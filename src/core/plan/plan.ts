@@ -1,5 +1,6 @@
 import type { Gate, Verdict, Caution, Figure } from '../reasons';
 import type { TreatmentId, VehicleMethod, Zone, ZoneId } from '../model';
+import type { Begun } from '../method/begun';
 import type { BlockedZone, Shortage } from '../method/choose';
 import type { Kit } from '../method/kit';
 import type { Option } from '../method/option';
@@ -59,6 +60,8 @@ export interface Plan {
   readonly method: VehicleMethod;
   readonly verdicts: readonly Verdict[];
   readonly zones: readonly ZonePlan[];
+  /** Where it starts from. */
+  readonly begun: Begun;
   readonly kits: readonly Kit[];
   readonly mix: MixPlan;
   readonly towels: readonly UsedTowel[];

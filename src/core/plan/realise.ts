@@ -1,4 +1,5 @@
 import type { Assumptions } from '../assumptions';
+import { type Begun, openTowels } from '../method/begun';
 import type { Laid, Option } from '../method/option';
 import type { Choice } from '../method/choose';
 import { contentsOf, finishesGlass } from '../method/kit-set';
@@ -6,7 +7,7 @@ import type { Scene } from '../method/scene';
 import { type Content, type MixPlan, type Wanted, type Wetted, mixPlan, towelsDrink } from '../mix';
 import type { TowelRole, ZoneId } from '../model';
 import type { Budget } from '../reasons';
-import { type Ordered, type Timeline, runOrder, timelineOf } from '../schedule';
+import { type Ordered, type Setup, type Timeline, runOrder, timelineOf } from '../schedule';
 import { type UsedMitt, type UsedTowel, type Wiping, fewestMitts, towelLedger } from '../towel';
 
 /** A choice carried out on paper: real batches, real towels, real clock times. */
@@ -50,32 +51,42 @@ const sumLaid = (options: readonly Option[], of: keyof Laid): number =>
 
 /** Towels that come wet from the bucket. */
 export const wettedOf = (towels: readonly UsedTowel[]): Wetted => ({
-  towels: towels.filter(({ wetted }) => wetted).length,
+  towels: towels.filter(({ wetted, begun }) => wetted && !begun).length,
   again: towels.filter(({ rewetAfter }) => rewetAfter !== null).length,
 });
 
-const countRole = (towels: readonly UsedTowel[], role: TowelRole): number =>
-  towels.filter((towel) => towel.role === role).length;
+/** Towels of a role that the plan opens. */
+export const opened = (towels: readonly UsedTowel[], role: TowelRole): number =>
+  towels.filter((towel) => towel.role === role && !towel.begun).length;
+
+/** Stations, and the glass cleaner, as far as they do not stand ready. */
+function toSetUp({ kitSet }: Choice, ordered: readonly Ordered[], begun: Begun): readonly Setup[] {
+  const kits = kitSet.kits.filter((kit) => !begun.kits.includes(kit));
+  const glass = ordered.some(({ option }) => option.work.glass > 0) && !begun.vessels.some(({ content }) => content === 'glass');
+  return glass ? [...kits, 'glass'] : kits;
+}
 
 /** Orders the work, sets it on the clock, deals out towels and fills the vessels. */
 export function realise(choice: Choice, scene: Scene): Realised {
-  const { a, job } = scene;
+  const { a, job, begun } = scene;
   const zones = scene.zones.map(({ zone }) => zone);
   const ordered = runOrder(zones, choice.picks, job.choices);
-  const timeline = timelineOf(ordered, choice.kitSet.kits, job, a);
+  const timeline = timelineOf(ordered, toSetUp(choice, ordered, begun), job, a);
   const wipings = timeline.byWorker.map((list) =>
     list.map(({ zone, option }): Wiping => ({ zoneId: zone.id, needs: option.needs })),
   );
-  const towels = towelLedger(wipings, job.towels, job.choices, a);
+  const towels = towelLedger(wipings, job.towels, job.choices, a, begun.towels);
   const mitts = timeline.byWorker.flatMap((list, worker) =>
     fewestMitts(list.flatMap(({ zone, option }) => (option.medium === 'mitt' ? [{ zoneId: zone.id, cleanliness: zone.cleanliness }] : [])), worker),
   );
   const contents = contentsOf(choice.kitSet.kits, job, finishesGlass(scene));
   const wanted = wantedFrom(choice.picks, contents, towels, a);
-  const mix = mixPlan(wanted, scene.recipes, job, a) ?? noMixes;
+  const mix = mixPlan(wanted, scene.recipes, job, a, begun.vessels) ?? noMixes;
   const options = [...choice.picks.values()];
   const runoffL = options.reduce((sum, o) => sum + o.runoffMl, 0) / 1000;
   const lineL = sumLaid(options, 'line') / 1000;
+  // What is open already is there to be used: it counts on both sides.
+  const taken = (role: TowelRole): number => opened(towels, role) + openTowels(begun, role);
   return {
     choice,
     ordered,
@@ -92,11 +103,11 @@ export function realise(choice: Choice, scene: Scene): Realised {
       runoffL,
       minutes: timeline.elapsedS / 60,
       batteryMin: options.reduce((sum, { usage }) => sum + usage.batteryMin, 0),
-      wash: countRole(towels, 'wash'),
-      finish: countRole(towels, 'finish'),
-      drying: countRole(towels, 'drying'),
-      glass: countRole(towels, 'glass'),
-      wheels: countRole(towels, 'wheels'),
+      wash: taken('wash'),
+      finish: taken('finish'),
+      drying: taken('drying'),
+      glass: taken('glass'),
+      wheels: taken('wheels'),
     },
   };
 }

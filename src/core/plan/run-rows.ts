@@ -1,5 +1,4 @@
 import type { TreatmentId, ZoneId } from '../model';
-import { sectionsOf } from '../method/drying-window';
 import type { RunStage, Step, StepKind } from '../schedule';
 import type { Plan } from './plan';
 
@@ -87,7 +86,7 @@ export function runRows(plan: Plan): readonly RunRow[] {
         endS: Math.max(...steps.map(({ endS }) => endS)),
         seconds: secondsBy(steps),
         kit: first.kit,
-        sections: zone?.option ? sectionsOf(zone.zone, zone.option.drying) : 1,
+        sections: Math.max(1, zone?.option?.sections ?? 1),
         sides: contact && first.zoneId ? sidesOn(plan, first.zoneId) : [],
       };
     });

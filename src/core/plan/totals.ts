@@ -4,7 +4,7 @@ import { type Figure, type FigurePart, sumFigure } from '../reasons';
 import { stepKinds } from '../schedule';
 import { minorUnits } from '../units';
 import type { Totals } from './plan';
-import type { Realised } from './realise';
+import { type Realised, opened } from './realise';
 
 const timeKeys: readonly AssumptionKey[] = [
   'rateTriggerSpray',
@@ -77,12 +77,12 @@ const product = ({ mix, solventMl }: Realised): Figure =>
     productKeys,
   );
 
-const towels = ({ takes }: Realised): Figure =>
+const towels = ({ towels: used }: Realised): Figure =>
   sumFigure(
     'towels',
     (['wash', 'finish', 'drying', 'glass', 'wheels'] as const).map((role) => ({
       code: `role.${role}`,
-      value: takes[role],
+      value: opened(used, role),
     })),
     towelKeys,
   );

@@ -27,7 +27,7 @@ export function waitingOf(all: Weighed, shortages: readonly Shortage[]): readonl
   const order = hungriest(all, shortages);
   const without = (count: number): boolean => {
     const left = Object.fromEntries(order.slice(0, count).map((id) => [id, 'leave'] as const));
-    return fit(prepare({ ...problem, fixed: { ...problem.fixed, ...left } }), capacityOf(scene.job), scene).ok;
+    return fit(prepare({ ...problem, fixed: { ...problem.fixed, ...left } }), capacityOf(scene.job, scene.begun), scene).ok;
   };
   let [few, many] = [0, order.length - 1];
   if (many < 1 || !without(many)) return [];

@@ -1,3 +1,4 @@
+import { type Begun, fresh, openTowels } from '../method/begun';
 import { type Prepared, type Problem, prepare } from '../method/choose';
 import { zoneOptions } from '../method/evaluate';
 import { kitSets } from '../method/kit-set';
@@ -14,8 +15,8 @@ export interface Weighed {
   readonly prepared: Prepared;
 }
 
-export function weighed(job: Job): Weighed {
-  const scene = sceneOf(job);
+export function weighed(job: Job, begun: Begun = fresh): Weighed {
+  const scene = sceneOf(job, begun);
   const problem: Problem = {
     zones: zoneOptions(scene),
     kitSets: kitSets(scene),
@@ -34,17 +35,17 @@ const batteryOf = ({ gear }: Job): number =>
     .filter(({ kind }) => kind === 'cordless-wand')
     .reduce((sum, { batteryMin }) => sum + (batteryMin ?? Number.MAX_VALUE), 0);
 
-/** What the site and the van allow. A forbidden runoff is a gate and needs no budget. */
-export const capacityOf = (job: Job): Capacity => ({
+/** What the site and the van allow, and open towels. A forbidden runoff is a gate and needs no budget. */
+export const capacityOf = (job: Job, begun: Begun = fresh): Capacity => ({
   litres: job.site.tap ? Number.MAX_VALUE : job.site.waterL,
   runoffL: job.site.runoff === 'captured' ? job.site.captureL : Number.MAX_VALUE,
   minutes: job.site.minutes,
   batteryMin: batteryOf(job),
-  wash: clean(job, 'wash'),
-  finish: clean(job, 'finish'),
-  drying: clean(job, 'drying'),
-  glass: clean(job, 'glass'),
-  wheels: clean(job, 'wheels'),
+  wash: clean(job, 'wash') + openTowels(begun, 'wash'),
+  finish: clean(job, 'finish') + openTowels(begun, 'finish'),
+  drying: clean(job, 'drying') + openTowels(begun, 'drying'),
+  glass: clean(job, 'glass') + openTowels(begun, 'glass'),
+  wheels: clean(job, 'wheels') + openTowels(begun, 'wheels'),
 });
 
 /** Treatments that each of the two pure methods is made of. */
@@ -70,10 +71,10 @@ export function methodOf(options: readonly Option[]): VehicleMethod {
  */
 export function bestOf({ scene, problem, prepared }: Weighed, job: Job): Fitted {
   const now: Scene = { ...scene, job: { ...job, choices: scene.job.choices } };
-  const free = fit(prepared, capacityOf(job), now);
+  const free = fit(prepared, capacityOf(job, scene.begun), now);
   if (free.ok || free.shortages.length === 0) return free;
   const pure = [isPure.waterless, isPure.rinseless]
-    .map((allows) => fit(prepare({ ...problem, allows }), capacityOf(job), now))
+    .map((allows) => fit(prepare({ ...problem, allows }), capacityOf(job, scene.begun), now))
     .flatMap((fitted) => (fitted.ok ? [fitted] : []))
     .sort((p, q) => p.realised.choice.cost - q.realised.choice.cost);
   return pure[0] ?? free;

@@ -95,7 +95,8 @@ function withLevel(job: Job, zone: ZoneId, level: SoilLevel): Job {
   return { ...job, soil: { ...job.soil, [zone]: { ...soil, deposits } } };
 }
 
-const leaving = (job: Job, zones: readonly ZoneId[]): Job => ({
+/** The job with zones left out. */
+export const leaving = (job: Job, zones: readonly ZoneId[]): Job => ({
   ...job,
   choices: {
     ...job.choices,

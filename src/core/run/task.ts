@@ -1,6 +1,6 @@
 import type { RunAct, ZoneId } from '../model';
 import type { Plan } from '../plan/plan';
-import type { StepKind } from '../schedule';
+import type { Step, StepKind } from '../schedule';
 
 /** One thing to do beside the car, ticked off as a whole. */
 export interface Task {
@@ -24,6 +24,12 @@ const actOf: Readonly<Partial<Record<StepKind, RunAct>>> = {
   dry: 'dry',
   glass: 'glass',
 };
+
+/** What a step is ticked off with; null for what is not. */
+export function keyOfStep({ kind, zoneId, section }: Step): string | null {
+  const act = actOf[kind];
+  return act && zoneId ? taskKey({ act, zoneId, section }) : null;
+}
 
 interface Going extends Task {
   seconds: number;

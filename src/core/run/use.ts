@@ -1,6 +1,7 @@
-import { type Run, type RunUse, type TowelRole, mixPurposes, towelRoles } from '../model';
-import type { Mix } from '../mix';
-import type { Plan } from '../plan/plan';
+import type { Spent } from '../method/begun';
+import { type Job, type Run, type RunUse, type TowelRole, mixPurposes, towelRoles } from '../model';
+import { leftOf } from './left';
+import { stretchNow } from './plan-run';
 import { standingOf } from './standing';
 
 /** What was left in the vessels, mL by mix, and how many towels were opened. */
@@ -9,26 +10,31 @@ export interface Counted {
   readonly opened: Readonly<Partial<Record<TowelRole, number>>>;
 }
 
-const made = ({ fills }: Mix): number => fills.reduce((sum, { totalMl }) => sum + totalMl, 0);
+/** What a run took by its plans: for what was ticked off, whatever came in between. */
+function spentIn(job: Job, run: Run): { readonly spent: Spent; readonly leftMl: Counted['leftMl'] } {
+  const now = stretchNow({ ...job, run });
+  const { begun } = leftOf(now.job, now.plan, run, null);
+  const left = Object.entries(begun.spent.madeMl).map(([content, ml]) => [content, Math.round(ml - (begun.spent.laidMl[content as keyof Spent['laidMl']] ?? 0))]);
+  return { spent: begun.spent, leftMl: Object.fromEntries(left) };
+}
 
 /** What should be left, and opened, had it all gone as planned. */
-export const expected = ({ mix, towels }: Plan): Counted => ({
-  leftMl: Object.fromEntries(mix.mixes.map((one) => [one.content, Math.round(one.leftoverMl)])),
-  opened: Object.fromEntries(towelRoles.map((role) => [role, towels.filter((towel) => towel.role === role).length])),
-});
+export function expected(job: Job, run: Run): Counted {
+  const { spent, leftMl } = spentIn(job, run);
+  return { leftMl, opened: spent.opened };
+}
 
 /** What a run took, from what was counted after it; more left than was made counts as nothing used. */
-export function useOf(plan: Plan, run: Run, { leftMl, opened }: Counted): RunUse {
-  const planned = expected(plan);
-  const mixes = plan.mix.mixes.flatMap((mix): RunUse['mixes'][number][] => {
-    const purpose = mixPurposes.find((one) => one === mix.content);
-    if (!purpose) return [];
-    return [{ purpose, plannedMl: mix.demandMl, usedMl: Math.max(0, made(mix) - (leftMl[purpose] ?? mix.leftoverMl)) }];
+export function useOf(job: Job, run: Run, { leftMl, opened }: Counted): RunUse {
+  const { spent, leftMl: usual } = spentIn(job, run);
+  const mixes = mixPurposes.flatMap((purpose): RunUse['mixes'][number][] => {
+    const [madeMl, plannedMl] = purpose === 'solvent' ? [0, 0] : [spent.madeMl[purpose] ?? 0, spent.laidMl[purpose] ?? 0];
+    return madeMl > 0 ? [{ purpose, plannedMl, usedMl: Math.max(0, madeMl - (leftMl[purpose] ?? usual[purpose] ?? 0)) }] : [];
   });
   const towels = towelRoles.flatMap((role): RunUse['towels'][number][] => {
-    const [of, count] = [planned.opened[role] ?? 0, opened[role] ?? planned.opened[role] ?? 0];
-    return of > 0 || count > 0 ? [{ role, planned: of, opened: count }] : [];
+    const [planned, count] = [spent.opened[role] ?? 0, opened[role] ?? spent.opened[role] ?? 0];
+    return planned > 0 || count > 0 ? [{ role, planned, opened: count }] : [];
   });
-  const { done, all } = standingOf(plan, run);
-  return { doneShare: all > 0 ? done / all : 1, plannedMin: plan.totals.minutes.value, mixes, towels };
+  const { done, all } = standingOf(stretchNow({ ...job, run }).plan, run);
+  return { doneShare: all > 0 ? done / all : 1, plannedMin: spent.plannedS / 60, mixes, towels };
 }

@@ -3,7 +3,7 @@ export type { Ordered, RunStage } from './run-order';
 export { stepKinds } from './crew';
 export type { Step, StepKind } from './crew';
 export { timelineOf } from './timeline';
-export type { Timeline } from './timeline';
+export type { Setup, Timeline } from './timeline';
 export { criticalPath } from './critical-path';
 export type { Late } from './way';
 export { totalWork } from './work';

@@ -1,5 +1,4 @@
 import type { Assumptions } from '../assumptions';
-import { sectionsOf } from '../method/drying-window';
 import type { Ordered } from './run-order';
 import type { WorkSeconds } from './work';
 
@@ -15,8 +14,7 @@ export interface Piece extends Ordered {
 /** Zones cut into their sections; spots are softened before the first of them. */
 export const piecesOf = (ordered: readonly Ordered[], a: Assumptions): readonly Piece[] =>
   ordered.flatMap((one) => {
-    const { work, drying } = one.option;
-    const sections = sectionsOf(one.zone, drying);
+    const { work, sections } = one.option;
     const share = (1 + a.walking) / sections;
     return Array.from({ length: sections }, (_, i): Piece => ({
       ...one,

@@ -35,7 +35,7 @@ describe('the clock of a run', () => {
         const plan = planJob(withTreatments(fixed, workers));
         const { steps, elapsedS, waitingS } = plan.timeline;
         const parts = plan.zones.flatMap(({ zone, option }) =>
-          Array.from({ length: sectionsOf(zone, option!.drying) }, (_, i) => `${zone.id}/${i + 1}`),
+          Array.from({ length: option!.sections }, (_, i) => `${zone.id}/${i + 1}`),
         );
         expect(of(steps, 'wipe').map(({ zoneId, section }) => `${zoneId}/${section}`).sort()).toEqual(parts.sort());
         const options = new Map(plan.zones.map(({ zone, option }) => [zone.id, option!]));

@@ -31,6 +31,9 @@ const hasOneNozzle = ({ option }: Ordered): boolean => {
   return flush !== 'none' && flush !== 'pump' && flush !== 'hot-pump';
 };
 
+/** What is set up before the work: stations, and the glass cleaner. */
+export type Setup = Kit | 'glass';
+
 /**
  * The run as clock times: set-up, flush of everything that is flushed, then section by
  * section spray, dwell, wipe and finish, the drying of the whole body where that is the school, the glass
@@ -39,7 +42,7 @@ const hasOneNozzle = ({ option }: Ordered): boolean => {
  */
 export function timelineOf(
   ordered: readonly Ordered[],
-  kits: readonly Kit[],
+  setUp: readonly Setup[],
   { site: { workers }, choices }: Pick<Job, 'site' | 'choices'>,
   a: Assumptions,
 ): Timeline {
@@ -53,10 +56,10 @@ export function timelineOf(
       crew.do(worker, { kind, zoneId: one.zone.id, section: 0, kit: null, seconds });
     });
   const alone = { zoneId: null, section: 0 };
-  const glass = ordered.some(({ option }) => option.work.glass > 0);
-  for (const kit of kits)
-    crew.do(crew.firstFree(), { ...alone, kind: 'setup', kit, seconds: setupMinutes(kit, a) * 60 });
-  if (glass) crew.do(crew.firstFree(), { ...alone, kind: 'setup', kit: 'glass', seconds: a.setupSpray * 60 });
+  for (const kit of setUp) {
+    const minutes = kit === 'glass' ? a.setupSpray : setupMinutes(kit, a);
+    crew.do(crew.firstFree(), { ...alone, kind: 'setup', kit, seconds: minutes * 60 });
+  }
   crew.meet();
   share('flush', flushOrder(ordered.filter((one) => !atItsTurn(one)), choices.order));
   crew.meet();

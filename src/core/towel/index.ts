@@ -7,4 +7,4 @@ export type { TowelNeed, TowelUse, WipedZone } from './need';
 export { fewestMitts } from './mitts';
 export type { UsedMitt } from './mitts';
 export { WETTED_SIDES, towelLedger, towelsTaken } from './ledger';
-export type { LedgerRules, SideEntry, UsedSide, UsedTowel, Wiping } from './ledger';
+export type { LedgerRules, OpenTowel, SideEntry, UsedSide, UsedTowel, Wiping } from './ledger';

@@ -34,6 +34,8 @@ export interface UsedTowel {
   readonly role: TowelRole;
   /** Sides that it shows as it is folded. */
   readonly fold: Fold;
+  /** Opened before this plan begins. */
+  readonly begun: boolean;
   /** Not in the pile: has to be found before the job can be done like this. */
   readonly missing: boolean;
   /** A finishing towel that went on as a wash towel when it was damp. */
@@ -43,6 +45,19 @@ export interface UsedTowel {
   /** Wetted again from a cup after this side; null where it is not. */
   readonly rewetAfter: number | null;
   readonly sides: readonly UsedSide[];
+}
+
+/** A towel that is in use when a plan begins, with clean sides left. */
+export interface OpenTowel {
+  readonly number: number;
+  readonly worker: number;
+  readonly batch: TowelBatch;
+  /** Sides that have served, and sides that are left. */
+  readonly used: number;
+  readonly left: number;
+  /** The dirtiest that it has touched. */
+  readonly leastClass: CleanlinessClass;
+  readonly wetted: boolean;
 }
 
 /** What a worker does next, in the order of work. */
@@ -67,6 +82,8 @@ interface Placed {
 interface Towel {
   readonly batch: TowelBatch;
   readonly missing: boolean;
+  /** As it was before the plan; null for one that is opened in it. */
+  readonly begun: OpenTowel | null;
   readonly laid: { readonly row: readonly Placed[]; readonly sides: readonly Side[] }[];
   demoted: boolean;
 }
@@ -100,28 +117,41 @@ const lastAt = ({ laid }: Towel): number =>
 const lowest = ({ laid }: Towel): CleanlinessClass =>
   Math.max(...laid.flatMap(({ sides }) => sides.map(({ cleanliness }) => cleanliness))) as CleanlinessClass;
 
-const isDamp = ({ batch, laid, demoted }: Towel): boolean =>
-  batch.role === 'finish' && !demoted && laid[0]!.sides.length >= batch.sides && laid[0]!.sides.every(({ liquidShare }) => liquidShare > DAMP);
+const isDamp = ({ batch, laid, demoted, begun }: Towel): boolean =>
+  batch.role === 'finish' && !demoted && !begun && laid[0]!.sides.length >= batch.sides && laid[0]!.sides.every(({ liquidShare }) => liquidShare > DAMP);
 
 /** One worker's pile: opens as few towels as the way can be done with. */
 class Pile {
-  readonly towels: Towel[] = [];
+  readonly towels: Towel[];
 
   constructor(
     private readonly stock: Map<TowelBatch, number>,
+    begun: readonly OpenTowel[],
     private readonly rules: LedgerRules,
     private readonly a: Assumptions,
-  ) {}
+  ) {
+    this.towels = begun.map((one) => ({ batch: one.batch, missing: false, begun: one, laid: [], demoted: false }));
+  }
 
   serve(placed: readonly Placed[]): void {
     const row = placed.map(({ need }) => need);
     const damp = this.dampFor(placed);
-    const down = damp.map((towel) => this.downward(towel, placed));
-    for (const party of fewestTowels(row, this.toOpen(row[0]!), down, this.a)) {
-      const again = damp[down.indexOf(party.kind)];
-      if (again) this.goOn(again, party, placed);
+    const down = new Map(damp.map((towel) => [this.downward(towel, placed), towel]));
+    const open = new Map(this.openFor(row[0]!).map(({ towel, begun }) => [atHand(begun), towel]));
+    for (const party of fewestTowels(row, [...open.keys(), ...this.toOpen(row[0]!)], [...down.keys()], this.a)) {
+      const [again, further] = [down.get(party.kind), open.get(party.kind)];
+      if (again) this.goDown(again, party, placed);
+      else if (further) this.goOn(further, party, placed);
       else this.open(party, placed);
     }
+  }
+
+  /** Towels in use that may serve these needs, too. */
+  private openFor({ role, soaked }: TowelNeed): readonly { readonly towel: Towel; readonly begun: OpenTowel }[] {
+    return this.towels.flatMap((towel) => {
+      const { begun, batch } = towel;
+      return begun && begun.left > 0 && batch.role === role && begun.wetted === soaked ? [{ towel, begun }] : [];
+    });
   }
 
   /** Finishing towels that are wet through before these needs are over, the first to be so first. */
@@ -165,7 +195,7 @@ class Pile {
     const missing = party.kind.most === Infinity;
     if (!missing) this.stock.set(party.kind.batch, this.stock.get(party.kind.batch)! - party.count);
     for (const sides of this.towelsOf(party, row))
-      if (sides.length > 0) this.towels.push({ batch: party.kind.batch, missing, laid: [{ row, sides }], demoted: false });
+      if (sides.length > 0) this.towels.push({ batch: party.kind.batch, missing, begun: null, laid: [{ row, sides }], demoted: false });
   }
 
   /** Sides of each towel: one towel after the other where that does, or else as they can be dealt. */
@@ -179,6 +209,11 @@ class Pile {
   }
 
   private goOn(towel: Towel, { kind, shares }: Party, placed: readonly Placed[]): void {
+    const sides = laidOut(placed.map(({ need }) => need), shares, kind, kind.sides, this.a);
+    if (sides.length > 0) towel.laid.push({ row: placed, sides });
+  }
+
+  private goDown(towel: Towel, { kind, shares }: Party, placed: readonly Placed[]): void {
     const sides = laidOut(placed.map(({ need }) => need), shares, kind, kind.sides, this.a);
     if (sides.length === 0) return;
     const { wetShare } = kind;
@@ -204,6 +239,17 @@ class Pile {
   }
 }
 
+/** The sides that a towel in use has left. */
+const atHand = ({ batch, left, leastClass }: OpenTowel): Kind => ({
+  batch,
+  most: 1,
+  sides: left,
+  wetShare: 0,
+  from: 0,
+  leastClass,
+  opened: false,
+});
+
 const entriesOf = (row: readonly Placed[], { portions }: Side): readonly SideEntry[] =>
   portions.map(({ need, share }) => ({
     zoneId: row[need]!.zoneId,
@@ -215,11 +261,12 @@ const entriesOf = (row: readonly Placed[], { portions }: Side): readonly SideEnt
 const firstAt = ({ laid: [first] }: Towel): number =>
   Math.min(...first!.sides.flatMap(({ portions }) => portions.map(({ need }) => first!.row[need]!.at)));
 
-function record({ batch, missing, laid, demoted }: Towel, number: number, worker: number): UsedTowel {
+function record({ batch, missing, laid, demoted, begun }: Towel, number: number, worker: number): UsedTowel {
+  const before = begun?.used ?? 0;
   const sides = laid.flatMap(({ row, sides: own }) =>
     own.map((side, i): UsedSide => {
       const { use, cleanliness, dirtShare, liquidShare, reachShare } = side;
-      return { number: i + 1, use, cleanliness, entries: entriesOf(row, side), dirtShare, liquidShare, reachShare };
+      return { number: before + i + 1, use, cleanliness, entries: entriesOf(row, side), dirtShare, liquidShare, reachShare };
     }),
   );
   const wetted = laid[0]!.row[0]!.need.soaked;
@@ -230,10 +277,11 @@ function record({ batch, missing, laid, demoted }: Towel, number: number, worker
     batchName: batch.name,
     role: batch.role,
     fold: batch.sides,
+    begun: begun !== null,
     missing,
     demoted,
     wetted,
-    rewetAfter: wetted && sides.length > WETTED_SIDES ? WETTED_SIDES : null,
+    rewetAfter: wetted && before < WETTED_SIDES && before + sides.length > WETTED_SIDES ? WETTED_SIDES : null,
     sides,
   };
 }
@@ -261,21 +309,27 @@ export function towelsTaken(
  * Towels side by side for each worker, in the order of work: a side goes on to the same class or
  * a dirtier one until its dirt, liquid or panel limit is reached; a towel never goes back to a
  * cleaner class; wetted towels and dry ones are not mixed. As few are opened as can be, and then as
- * few damp finishing towels go down as save one. Towels beyond the stock are listed as missing.
+ * few damp finishing towels go down as save one. Towels in use go on first, with the sides that are
+ * left of them. Towels beyond the stock are listed as missing.
  */
 export function towelLedger(
   workers: readonly (readonly Wiping[])[],
   batches: readonly TowelBatch[],
   rules: LedgerRules,
   a: Assumptions,
+  inUse: readonly OpenTowel[] = [],
 ): readonly UsedTowel[] {
   const stock = new Map(batches.map((batch) => [batch, batch.clean]));
   return workers.flatMap((wipings, worker) => {
-    const pile = new Pile(stock, rules, a);
+    const begun = inUse.filter((towel) => towel.worker === worker);
+    const pile = new Pile(stock, begun, rules, a);
     rowsOf(wipings).forEach((row) => pile.serve(row));
-    return pile.towels
-      .map((towel) => ({ towel, at: firstAt(towel) }))
-      .sort((p, q) => p.at - q.at)
-      .map(({ towel }, i) => record(towel, i + 1, worker));
+    const [further, opened] = [true, false].map((old) => pile.towels.filter((towel) => towel.laid.length > 0 && (towel.begun !== null) === old));
+    const last = Math.max(0, ...begun.map(({ number }) => number));
+    opened!.sort((p, q) => firstAt(p) - firstAt(q));
+    return [
+      ...further!.map((towel) => record(towel, towel.begun!.number, worker)),
+      ...opened!.map((towel, i) => record(towel, last + 1 + i, worker)),
+    ];
   });
 }

@@ -1,0 +1,55 @@
+import type { Content, InVessel } from '../mix';
+import type { RunAct, Tick, TowelRole, Working, ZoneId } from '../model';
+import type { OpenTowel } from '../towel';
+import type { Kit } from './kit';
+
+/** A zone on which something has been done, but not everything. */
+export interface BegunZone {
+  readonly treatment: Working;
+  /** Share of each act that is done, 0 to 1. */
+  readonly done: Readonly<Record<RunAct, number>>;
+  /** Sections that are wet and wait for a hand, by when they were wetted. */
+  readonly wet: readonly Pick<Tick, 'at'>[];
+}
+
+/** What has gone so far, as the plans of the time had it. */
+export interface Spent {
+  readonly laidMl: Readonly<Partial<Record<Content, number>>>;
+  readonly madeMl: Readonly<Partial<Record<Content, number>>>;
+  readonly opened: Readonly<Partial<Record<TowelRole, number>>>;
+  /** By the clock of the plans, for what was done. */
+  readonly plannedS: number;
+}
+
+/** Where a plan starts from: a run that is under way, or nothing yet. */
+export interface Begun {
+  /** Events of the run that are reckoned with. */
+  readonly events: number;
+  /** When it was last planned again; null where it is planned from nothing. */
+  readonly at: number | null;
+  /** How often each zone was ticked off by then. */
+  readonly ticked: ReadonlyMap<ZoneId, number>;
+  readonly done: ReadonlySet<ZoneId>;
+  readonly zones: ReadonlyMap<ZoneId, BegunZone>;
+  /** Stations that stand ready. */
+  readonly kits: readonly Kit[];
+  readonly vessels: readonly InVessel[];
+  readonly towels: readonly OpenTowel[];
+  readonly spent: Spent;
+}
+
+export const fresh: Begun = {
+  events: 0,
+  at: null,
+  ticked: new Map(),
+  done: new Set(),
+  zones: new Map(),
+  kits: [],
+  vessels: [],
+  towels: [],
+  spent: { laidMl: {}, madeMl: {}, opened: {}, plannedS: 0 },
+};
+
+/** What open towels of a role still hold, in whole towels. */
+export const openTowels = ({ towels }: Pick<Begun, 'towels'>, role: TowelRole): number =>
+  towels.filter((towel) => towel.batch.role === role).reduce((sum, { left, used }) => sum + left / (left + used), 0);

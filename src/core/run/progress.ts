@@ -1,0 +1,56 @@
+import { type Run, type RunAct, type Tick, type ZoneId, isTick } from '../model';
+import type { Plan } from '../plan/plan';
+import { type Task, taskKey, tasksOf } from './task';
+
+/** What of a plan is done, and what is still to do. */
+export interface Progress {
+  readonly tasks: readonly Task[];
+  readonly open: readonly Task[];
+  /** Done since the plan was made. */
+  readonly done: readonly Task[];
+  /** When each task was ticked off last; what is wet from before the plan counts, too. */
+  readonly ticked: ReadonlyMap<string, number>;
+}
+
+const keyOf = ({ kind, zone, section }: Tick): string => taskKey({ act: kind, zoneId: zone, section });
+
+/** Ticks that came after the plan. */
+const since = ({ begun }: Plan, { events }: Run): readonly Tick[] => events.slice(begun.events).filter(isTick);
+
+/** Sections that were wetted before the plan, and go on being wet in it: the first of their zone. */
+const carried = ({ begun, zones }: Plan): readonly (readonly [string, number])[] =>
+  zones.flatMap(({ zone, treatment }) => {
+    const going = begun.zones.get(zone.id);
+    if (going?.treatment !== treatment) return [];
+    return going.wet.map(({ at }, i) => [taskKey({ act: 'wet', zoneId: zone.id, section: i + 1 }), at] as const);
+  });
+
+/** What was done on a zone in all its sections of that time: it stays done, however a later plan cuts it. */
+function wholeOf(ticks: readonly Tick[]): ReadonlySet<string> {
+  const sections = new Map<string, Set<number>>();
+  for (const { kind, zone, section, of } of ticks) {
+    const key = `${kind}/${zone}/${of}`;
+    sections.set(key, (sections.get(key) ?? new Set()).add(section));
+  }
+  const whole = [...sections].filter(([key, done]) => done.size >= Math.max(1, Number(key.split('/')[2])));
+  return new Set(whole.map(([key]) => key.slice(0, key.lastIndexOf('/'))));
+}
+
+/** How far a plan has come by what was ticked off after it was made. */
+export function progressOf(plan: Plan, run: Run): Progress {
+  const tasks = tasksOf(plan);
+  const ticks = since(plan, run);
+  const before = carried(plan);
+  const ticked = new Map([...before, ...ticks.map((tick) => [keyOf(tick), tick.at] as const)]);
+  const [whole, wet] = [wholeOf(ticks), new Set(before.map(([key]) => key))];
+  const isOpen = (task: Task): boolean => !ticked.has(taskKey(task)) && !whole.has(`${task.act}/${task.zoneId}`);
+  const open = tasks.filter(isOpen);
+  return { tasks, open, ticked, done: tasks.filter((task) => !isOpen(task) && !wet.has(taskKey(task))) };
+}
+
+/** Share of an act on a zone that is done, of what the plan has of it. */
+export function shareDone({ tasks, open }: Progress, act: RunAct, zoneId: ZoneId): number {
+  const of = (list: readonly Task[]): number => list.filter((task) => task.act === act && task.zoneId === zoneId).length;
+  const all = of(tasks);
+  return all > 0 ? 1 - of(open) / all : 0;
+}

@@ -1,0 +1,208 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { noteEvent, startRun, takeBackEvent } from '../edit';
+import { type Job, type Turn, type TowelRole, type ZoneId, towelRoles, turnKinds } from '../model';
+import type { Plan } from '../plan/plan';
+import { planJob } from '../plan/plan-job';
+import { sampleJob, sampleSite, soilAll } from '../testing/sample';
+import { celsius, ml } from '../units';
+import { planRun } from './plan-run';
+import { progressOf } from './progress';
+import { standingOf } from './standing';
+import { expected, useOf } from './use';
+
+const START = 1_900_000_000_000;
+const MINUTE = 60_000;
+
+const begun = (workers: 1 | 2, level: 1 | 2): Job =>
+  startRun(sampleJob({ soil: soilAll(level === 1 ? 'dust' : 'road-film', level), site: { ...sampleSite, workers, minutes: 400 } }), START);
+
+/** Ticks off so many tasks, whoever has one. */
+function work(job: Job, count: number, at = START + MINUTE): Job {
+  const plan = planRun(job);
+  let now = job;
+  for (let i = 0; i < count; i++) {
+    const hand = standingOf(plan, now.run!).hands.find((one) => one.now);
+    if (!hand?.now) break;
+    const { act, zoneId, section, of } = hand.now;
+    now = noteEvent(now, { kind: act, zone: zoneId, section, of, at });
+  }
+  return now;
+}
+
+const workAll = (job: Job): Job => work(job, Infinity);
+
+/** Seconds still to be worked on a zone. */
+const openOn = (plan: Plan, job: Job, zone: ZoneId): number =>
+  progressOf(plan, job.run!).open.filter(({ zoneId }) => zoneId === zone).reduce((sum, { seconds }) => sum + seconds, 0);
+
+const turns: fc.Arbitrary<Turn> = fc.oneof(
+  fc.record({ kind: fc.constantFrom('towel-out' as const, 'side-full' as const), role: fc.constantFrom<TowelRole>('wash', 'finish'), worker: fc.constantFrom(0, 1) }),
+  fc.record({ kind: fc.constant('workers' as const), workers: fc.constantFrom<1 | 2>(1, 2) }),
+  fc.record({ kind: fc.constant('panels' as const), panelC: fc.integer({ min: 5, max: 38 }).map((c) => celsius(c)) }),
+  fc.record({ kind: fc.constant('soil' as const), zone: fc.constantFrom('bonnet' as const, 'roof' as const, 'left-front-door-upper' as const), steps: fc.constantFrom<1 | -1>(1, -1) }),
+  fc.record({ kind: fc.constant('weather' as const), weather: fc.constantFrom('cloud' as const, 'wind' as const, 'calm' as const, 'rain' as const) }),
+  fc.record({ kind: fc.constant('mix-left' as const), purpose: fc.constantFrom('waterless' as const, 'wash' as const), ml: fc.integer({ min: 0, max: 400 }).map((amount) => ml(amount)) }),
+  fc.record({ kind: fc.constant('leave' as const), zones: fc.constantFrom(['left-sill' as const], ['boot-sill' as const, 'grille' as const]) }),
+).map((turn) => ({ ...turn, at: START + 2 * MINUTE }) as Turn);
+
+const course = fc.array(fc.tuple(fc.integer({ min: 0, max: 25 }), turns), { minLength: 1, maxLength: 4 });
+const starts = fc.tuple(fc.constantFrom<1 | 2>(1, 2), fc.constantFrom<1 | 2>(1, 2));
+
+/** Every turn of a course with the plan before it and after it. */
+function* courseOf(start: Job, steps: readonly (readonly [number, Turn])[]): Generator<{ readonly before: Job; readonly turn: Turn; readonly after: Job; readonly plan: Plan }> {
+  let job = start;
+  for (const [count, turn] of steps) {
+    const before = work(job, count);
+    job = noteEvent(before, turn);
+    const plan = planRun(job);
+    if (plan.method === 'decline') return;
+    yield { before, turn, after: job, plan };
+  }
+}
+
+describe('a turn of events', () => {
+  it('leaves the plan alone as long as there is none', () => {
+    const job = begun(1, 1);
+    expect(planRun(work(job, 9))).toEqual(planJob({ ...job, run: null }));
+  });
+
+  it('loses no zone that was finished', () => {
+    fc.assert(
+      fc.property(starts, course, ([workers, level], steps) => {
+        for (const { before, after, plan } of courseOf(begun(workers, level), steps)) {
+          const done = standingOf(planRun(before), before.run!).zonesDone;
+          const now = standingOf(plan, after.run!).zonesDone;
+          done.forEach((zone) => expect(now.has(zone)).toBe(true));
+        }
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('takes no more sides of an open towel than it has left, never one for a cleaner class, and opens only what is clean', () => {
+    fc.assert(
+      fc.property(starts, course, ([workers, level], steps) => {
+        for (const { plan, after } of courseOf(begun(workers, level), steps)) {
+          const names = plan.towels.map(({ worker, number }) => `${worker}/${number}`);
+          expect(new Set(names).size).toBe(names.length);
+          for (const { worker, number, sides, begun: old } of plan.towels) {
+            const open = plan.begun.towels.find((one) => one.worker === worker && one.number === number);
+            expect(open !== undefined).toBe(old);
+            if (!open) continue;
+            expect(sides.length).toBeLessThanOrEqual(open.left);
+            sides.forEach(({ cleanliness }) => expect(cleanliness).toBeGreaterThanOrEqual(open.leastClass));
+          }
+          for (const role of towelRoles) {
+            const [had, before] = [after.towels.filter((one) => one.role === role).reduce((sum, { clean }) => sum + clean, 0), plan.begun.towels.filter(({ batch }) => batch.role === role).length];
+            expect(before + plan.towels.filter((towel) => towel.role === role && !towel.begun).length).toBeLessThanOrEqual(had);
+          }
+        }
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('can be worked to the end, and is reckoned up then', () => {
+    fc.assert(
+      fc.property(starts, course, ([workers, level], steps) => {
+        let last: Job | null = null;
+        for (const { after } of courseOf(begun(workers, level), steps)) last = after;
+        if (!last || planRun(last).method === 'decline') return;
+        const done = workAll(last);
+        const standing = standingOf(planRun(done), done.run!);
+        expect(standing.hands.every(({ now }) => now === null)).toBe(true);
+        expect(standing.done).toBe(standing.all);
+        const use = useOf(done, done.run!, expected(done, done.run!));
+        expect(use.doneShare).toBe(1);
+        expect(use.plannedMin).toBeGreaterThan(0);
+        for (const { plannedMl, usedMl } of use.mixes) expect(Math.abs(usedMl - plannedMl)).toBeLessThanOrEqual(1);
+        for (const { planned, opened } of use.towels) expect(opened).toBe(planned);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
+  it('is gone when it is taken back', () => {
+    fc.assert(
+      fc.property(starts, fc.integer({ min: 0, max: 30 }), turns, ([workers, level], count, turn) => {
+        const before = work(begun(workers, level), count);
+        expect(planRun(takeBackEvent(noteEvent(before, turn)))).toEqual(planRun(before));
+      }),
+      { numRuns: 10 },
+    );
+  });
+
+  it('is told of by every kind', () => {
+    const zones = ['roof'] as const;
+    const one = { 'again': { zone: 'roof' }, 'towel-out': { role: 'wash', worker: 0 }, 'side-full': { role: 'wash', worker: 0 }, workers: { workers: 2 }, panels: { panelC: 20 }, soil: { zone: 'roof', steps: 1 }, weather: { weather: 'wind' }, 'mix-left': { purpose: 'waterless', ml: 0 }, 'product-out': { purpose: 'waterless' }, 'water-left': { litres: 2 }, leave: { zones } } as const;
+    for (const kind of turnKinds) {
+      const job = noteEvent(work(begun(1, 1), 5), { kind, at: START, ...one[kind] } as Turn);
+      expect(planRun(job).begun).toMatchObject({ events: 6, at: START });
+    }
+  });
+});
+
+describe('what is left', () => {
+  const half = work(begun(1, 1), 30);
+  const same = noteEvent(half, { kind: 'workers', workers: 1, at: START + 2 * MINUTE });
+
+  it('makes the same whole of liquid, work and area, whenever it is reckoned', () => {
+    const [whole, job] = [planJob({ ...half, run: null }), workAll(same)];
+    const use = useOf(job, job.run!, expected(job, job.run!));
+    for (const { content, demandMl } of whole.mix.mixes) {
+      const used = use.mixes.find(({ purpose }) => purpose === content)!;
+      expect(used.plannedMl).toBeCloseTo(demandMl, 6);
+    }
+    expect(use.plannedMin).toBeCloseTo(whole.totals.minutes.value, 0);
+  });
+
+  it('leaves as much to do on zones that are begun as was left before, in every school', () => {
+    const schools = fc.record({ glass: fc.constantFrom('first' as const, 'last' as const), drying: fc.constantFrom('panel' as const, 'body' as const), order: fc.constantFrom('top-down' as const, 'dirtiest-first' as const) });
+    const soils = fc.constantFrom(['dust', 1], ['road-film', 2], ['salt', 3], ['mud', 2]) as fc.Arbitrary<['dust' | 'road-film' | 'salt' | 'mud', 1 | 2 | 3]>;
+    fc.assert(
+      fc.property(schools, soils, fc.integer({ min: 1, max: 80 }), (school, [kind, level], count) => {
+        const plain = sampleJob({ soil: soilAll(kind, level), site: { ...sampleSite, runoff: 'allowed', waterL: 60, minutes: 900 } });
+        const before = work(startRun({ ...plain, choices: { ...plain.choices, ...school } }, START), count);
+        const after = noteEvent(before, { kind: 'workers', workers: 1, at: START });
+        const [was, is] = [planRun(before), planRun(after)];
+        if (was.method === 'decline') return;
+        for (const id of is.begun.zones.keys()) expect(openOn(is, after, id)).toBeCloseTo(openOn(was, before, id), 6);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
+  it('asks for no filling that stands ready, and for no station twice', () => {
+    const rest = planRun(same);
+    expect(rest.mix.mixes.every(({ fills }) => fills.length === 0)).toBe(true);
+    expect(rest.timeline.steps.some(({ kind }) => kind === 'setup')).toBe(false);
+  });
+
+  it('gives up one side of the towel in hand when that is full, and the whole towel when it fell', () => {
+    const left = (turn: Turn): number => planRun(noteEvent(half, turn)).begun.towels.reduce((sum, one) => sum + one.left, 0);
+    const as = { role: 'wash', worker: 0, at: START } as const;
+    const untouched = left({ kind: 'workers', workers: 1, at: START });
+    const full = left({ kind: 'side-full', ...as });
+    expect(full).toBeLessThanOrEqual(untouched);
+    expect(left({ kind: 'towel-out', ...as })).toBeLessThan(full);
+  });
+
+  it('mixes again where a vessel turns out emptier than reckoned, and goes another way without the product', () => {
+    const [purpose] = planRun(half).mix.mixes.flatMap(({ content }) => (content === 'waterless' ? [content] : []));
+    expect(purpose).toBe('waterless');
+    const empty = planRun(noteEvent(half, { kind: 'mix-left', purpose: 'waterless', ml: ml(0), at: START }));
+    expect(empty.mix.mixes.find(({ content }) => content === 'waterless')!.fills.length).toBeGreaterThan(0);
+    const without = planRun(noteEvent(half, { kind: 'product-out', purpose: 'waterless', at: START }));
+    const open = without.zones.filter(({ zone }) => !without.begun.done.has(zone.id) && !without.begun.zones.has(zone.id));
+    expect(open.length).toBeGreaterThan(0);
+    open.forEach(({ treatment }) => expect(treatment).not.toContain('waterless'));
+  });
+
+  it('takes longer rather than leave a car half washed', () => {
+    const late = noteEvent(half, { kind: 'workers', workers: 1, at: START + 399 * MINUTE });
+    const plan = planRun(late);
+    expect(plan.method).not.toBe('decline');
+    expect(plan.totals.minutes.value).toBeGreaterThan(1);
+  });
+});
