@@ -61,7 +61,7 @@ const withNulls = (document: string, properties: Properties): Properties => {
 
 /** Rules of our own that a schema cannot say. */
 const additionalConverters = Object.fromEntries(
-  ['isObject', 'uniqueBy', 'dilution', 'band', 'assumption', 'charge', 'day']
+  ['isObject', 'uniqueBy', 'dilution', 'band', 'assumption', 'charge', 'day', 'belongs', 'balance']
     .concat(['height', 'wheelbase', 'overhang', 'clearance', 'wheel'])
     .map((name) => [name, nothing]),
 );

@@ -1,5 +1,6 @@
 import type { Collection, LibraryEntry } from '@esmero/core';
 import { jobs } from './jobs';
+import { movements } from './shelf';
 import { foamer, gear, habits, products, sites, spareGear, towels, vehicles, vessels } from './library';
 
 const shelf = [
@@ -15,6 +16,7 @@ const shelf = [
 /** The invented harbour town as a collection: what a first visit finds in the app. */
 export const demo: Collection = {
   jobs,
+  movements,
   library: shelf.map((entry) => ({ ...entry, archived: false }) as LibraryEntry),
 };
 

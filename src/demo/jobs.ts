@@ -35,6 +35,8 @@ const base = {
   since: [],
   readings: {},
   marks: [],
+  pictures: [],
+  signed: null,
   weather: null,
   consent: null,
   run: null,

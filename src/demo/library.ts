@@ -111,11 +111,13 @@ const use = (
   label: string,
   weakest: number | null,
   strongest: number | null,
+  protectsDays: number | null = null,
 ): Product['uses'][number] => ({
   purpose,
   dilution: { label, reading: 'water' },
   weakest,
   strongest,
+  protectsDays,
   origin: 'label',
 });
 
@@ -132,12 +134,13 @@ export const products = {
     filmFactor: 1,
     leavesLayer: false,
     notWith: [],
+    safety: 'Keep from freezing. Rinse skin; eyes under running water.',
     origin: 'label',
   },
   amberSpray: {
     id: 'p-amber',
     name: 'Waterless concentrate, amber cap',
-    uses: [use('waterless', '4', 5, 1), use('foam', '20', 30, 10)],
+    uses: [use('waterless', '4', 5, 1, 30), use('foam', '20', 30, 10)],
     sizeMl: ml(750),
     priceMinor: minorUnits(1950),
     maxPanelC: celsius(40),
@@ -146,6 +149,7 @@ export const products = {
     filmFactor: 1,
     leavesLayer: false,
     notWith: [],
+    safety: 'Mild on skin; wear gloves for a day of it.',
     origin: 'label',
   },
   clearGlass: {
@@ -160,6 +164,7 @@ export const products = {
     filmFactor: 1,
     leavesLayer: false,
     notWith: [],
+    safety: 'Flammable as a concentrate: keep from heat and flame.',
     origin: 'label',
   },
   tarLift: {
@@ -174,6 +179,7 @@ export const products = {
     filmFactor: 1,
     leavesLayer: false,
     notWith: [],
+    safety: 'Solvent: gloves, air, no flame; cloths in a lidded tin.',
     origin: 'label',
   },
 } as const satisfies Record<string, Product>;

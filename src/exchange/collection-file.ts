@@ -1,17 +1,17 @@
-import { type Collection, type LibraryEntry, type LibraryKind, libraryKinds } from '@esmero/core';
+import { type Collection, type LibraryEntry, type LibraryKind, type Movement, libraryKinds } from '@esmero/core';
 import { CollectionDocument } from './documents/library';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Read } from './fault';
-import { collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5 } from './migrate';
+import { collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5, collectionFrom5To6 } from './migrate';
 import { faultsIn, jobDocument, jobFrom } from './job-file';
 
 /** Everything a user has, in one file; a job in it is of the job file's newest version. */
 export const collectionFormat: Format = {
   name: 'esmero-collection',
-  version: 5,
+  version: 6,
   most: 60_000_000,
   key: 'collection',
-  migrations: [collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5],
+  migrations: [collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5, collectionFrom5To6],
 };
 
 const listNames = {
@@ -34,10 +34,10 @@ export function readCollection(text: string): Read<Collection> {
   const library = libraryKinds.flatMap((kind) =>
     document[listNames[kind]].map((entry) => ({ kind, ...entry }) as unknown as LibraryEntry),
   );
-  return { ok: true, value: { library, jobs: document.jobs.map(jobFrom) } };
+  return { ok: true, value: { library, jobs: document.jobs.map(jobFrom), movements: document.movements as unknown as Movement[] } };
 }
 
-export function writeCollection({ library, jobs }: Collection): string {
+export function writeCollection({ library, jobs, movements }: Collection): string {
   const lists = Object.fromEntries(
     libraryKinds.map((kind) => [
       listNames[kind],
@@ -46,5 +46,5 @@ export function writeCollection({ library, jobs }: Collection): string {
         .map(({ archived, item }) => ({ archived, item })),
     ]),
   );
-  return writeEnvelope(collectionFormat, { ...lists, jobs: jobs.map(jobDocument) });
+  return writeEnvelope(collectionFormat, { ...lists, jobs: jobs.map(jobDocument), movements });
 }

@@ -9,6 +9,10 @@ export type Expected =
   | { readonly code: 'flag' }
   | { readonly code: 'id' }
   | { readonly code: 'day' }
+  | { readonly code: 'path' }
+  /** What belongs to each word of a list. */
+  | { readonly code: 'belongs'; readonly fields: readonly string[] }
+  | { readonly code: 'balance' }
   | { readonly code: 'currency' }
   | { readonly code: 'object' }
   | { readonly code: 'list'; readonly most: number }

@@ -174,6 +174,40 @@ describe('job file', () => {
     expect(readCollection(JSON.stringify(all))).toMatchObject({ ok: true });
   });
 
+  it('takes runs from before version 7 with their one count, and what was done once more', () => {
+    const use = { doneShare: 1, plannedMin: 30, mixes: [], towels: [{ role: 'wash', planned: 2, opened: 3 }] };
+    const again = { kind: 'again', zone: 'roof', section: 0, of: 0, at: 5 };
+    const tick = { kind: 'wipe', zone: 'roof', section: 1, of: 2, at: 4 };
+    const older = (job: any): any => {
+      const { pictures: _pictures, signed: _signed, ...rest } = job;
+      const bare = ({ safety: _safety, uses, ...product }: any) => ({ ...product, uses: uses.map(({ protectsDays: _days, ...one }: any) => one) });
+      return { ...rest, products: job.products.map(bare), run: { startedAt: 1, endedAt: 9, events: [tick, again], used: use } };
+    };
+    const file = JSON.parse(writeJob(deck)) as any;
+    const read = readJob(JSON.stringify({ ...file, version: 6, job: older(file.job) }));
+    if (!read.ok) throw new Error(JSON.stringify(read.why));
+    expect(read.value.run).toEqual({
+      startedAt: 1,
+      endedAt: 9,
+      events: [tick, { kind: 'again', zone: 'roof', at: 5 }],
+      counts: [{ at: 9, because: '', ...use }],
+      punch: [],
+    });
+    expect(read.value).toMatchObject({ pictures: [], signed: null });
+    expect(read.value.products[0]).toMatchObject({ safety: '', uses: [{ protectsDays: null }, { protectsDays: null }] });
+    const all = JSON.parse(writeCollection(demo)) as any;
+    const { movements: _movements, ...rest } = all.collection;
+    const products = rest.products.map(({ archived, item: { safety: _safety, ...item } }: any) => ({ archived, item }));
+    const old = readCollection(JSON.stringify({ ...all, version: 5, collection: { ...rest, products, jobs: rest.jobs.map(older) } }));
+    expect(old).toMatchObject({ ok: true, value: { movements: [] } });
+  });
+
+  it('refuses movements that do not add up', () => {
+    const all = JSON.parse(writeCollection(demo)) as any;
+    all.collection.movements[0].entries[0].amount += 1;
+    expect(readCollection(JSON.stringify(all))).toMatchObject({ ok: false, why: { code: 'faults', faults: [{ path: 'collection.movements[0].entries' }] } });
+  });
+
   it('never throws, whatever the text', () => {
     fc.assert(fc.property(fc.oneof(fc.string(), fc.json()), (text) => void readJob(text)), { numRuns: 200 });
     fc.assert(

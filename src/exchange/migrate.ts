@@ -174,6 +174,39 @@ export const jobFrom5To6: Migration = (content) => (isRecord(content) ? { run: n
 export const collectionFrom4To5: Migration = (content) =>
   isRecord(content) ? { ...content, jobs: mapped(content['jobs'], jobFrom5To6) } : content;
 
+const counted = (run: Record<string, unknown>): readonly unknown[] =>
+  isRecord(run['used']) ? [{ at: run['endedAt'] ?? run['startedAt'], because: '', ...run['used'] }] : [];
+
+/** Before version 7 a zone done once more had a section and a number of them, like any other event. */
+const withoutSections = (event: unknown): unknown => {
+  if (!isRecord(event) || event['kind'] !== 'again') return event;
+  const { section: _section, of: _of, ...rest } = event;
+  return rest;
+};
+
+function withCounts(run: unknown): unknown {
+  if (!isRecord(run)) return run;
+  const { used: _used, ...rest } = run;
+  return { punch: [], counts: counted(run), ...rest, events: mapped(run['events'], withoutSections) };
+}
+
+const withClaims = (product: unknown): unknown =>
+  isRecord(product)
+    ? { safety: '', ...product, uses: mapped(product['uses'], (use) => (isRecord(use) ? { protectsDays: null, ...use } : use)) }
+    : product;
+
+/** Version 7 keeps every count, turns of events, pictures, a signature, and what products claim. */
+export const jobFrom6To7: Migration = (content) =>
+  isRecord(content)
+    ? { pictures: [], signed: null, ...content, products: mapped(content['products'], withClaims), run: withCounts(content['run']) }
+    : content;
+
+/** The same for a collection, which now has the movements of its shelf. */
+export const collectionFrom5To6: Migration = (content) =>
+  isRecord(content)
+    ? { movements: [], ...content, products: mapped(content['products'], item(withClaims)), jobs: mapped(content['jobs'], jobFrom6To7) }
+    : content;
+
 const listOf = (record: unknown, key: string, value: string): unknown =>
   isRecord(record)
     ? Object.entries(record).map(([name, held]) => ({ [key]: name, [value]: held }))

@@ -21,6 +21,12 @@ function expectedText(expected: Expected): string {
       return 'an identifier of letters, digits, dots and dashes';
     case 'day':
       return 'a day such as 2031-07-14';
+    case 'path':
+      return 'a drawing as an SVG path of moves and lines';
+    case 'belongs':
+      return `a word with just its own of the fields ${expected.fields.join(', ')}`;
+    case 'balance':
+      return 'amounts of each item that add up to nothing';
     case 'currency':
       return 'a currency code of three capital letters';
     case 'object':

@@ -11,5 +11,6 @@ export { fillSentence, mittSentence, mixSentences, orderingText, planSheet, rang
 export * from './buckets';
 export * from './after';
 export { careAfterwards, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
-export { clocksText, handName, liquidFor, taskText, towelsFor } from './run';
+export { actHint, clocksText, handName, liquidFor, oneTowel, replannedText, rolesFor, taskText, towelsFor, turnText, weatherName } from './run';
 export { learnedSentence, lessonName } from './learned';
+export * from './shelf';

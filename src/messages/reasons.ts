@@ -105,6 +105,8 @@ export function shortageSentence({ budget, need, have }: Shortage, u: Units): st
   if (isTowels(budget)) {
     // A need beyond any pile stands for "none of that role at all".
     if (have === 0) return `There are no clean ${roleName[budget]}.`;
+    // In mid-run open towels count by the sides that are left of them.
+    if (!Number.isInteger(have)) return `Takes ${fixed(need, 1)} ${roleName[budget]}, and ${fixed(have, 1)} are left, with the clean sides of open ones.`;
     return `Takes ${Math.ceil(need)} ${roleName[budget]}, and ${have === 1 ? 'one is' : `${have} are`} clean.`;
   }
   if (budget === 'minutes') return `Takes ${minutes(need)}, and there are ${minutes(have)}.`;

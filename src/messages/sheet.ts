@@ -16,7 +16,11 @@ export function fillSentence({ waterMl, dose }: Fill, u: Units): string {
   return `${u.volume(waterMl)} of water, then ${u.volume(measured.deliveredMl)} of product (${measured.steps} × ${u.volume(measured.stepMl)}): 1 to ${fixed(dose.trueWaterParts, 1)}.`;
 }
 
-export const mixSentences = (mix: Mix, u: Units): readonly string[] => mix.fills.map((fill) => fillSentence(fill, u));
+/** How a vessel is filled; what stands in it from before comes first. */
+export const mixSentences = ({ fills, haveMl }: Mix, u: Units): readonly string[] => [
+  ...(haveMl > 0 ? [`${u.volume(haveMl)} stand mixed${fills.length === 0 ? ': enough' : ' already'}.`] : []),
+  ...fills.map((fill) => fillSentence(fill, u)),
+];
 
 /** "Towel 2, wash towels, sides 1 to 4" */
 export const towelName = (towel: UsedTowel): string =>

@@ -63,10 +63,12 @@ export async function idbStore(name = DB_NAME): Promise<Store> {
       }),
     library: async () => (await db.getAll('library')).map(({ id: _id, ...entry }) => entry as LibraryEntry),
     saveEntry: (entry) => keep(() => db.put('library', storedEntry(entry))),
-    merge: ({ library, jobs }) =>
+    movements: () => db.getAllFromIndex('movements', 'at'),
+    merge: ({ library, jobs, movements }) =>
       keep(async () => {
-        const tx = db.transaction(['jobs', 'library'], 'readwrite');
+        const tx = db.transaction(['jobs', 'library', 'movements'], 'readwrite');
         try {
+          for (const movement of movements) await tx.objectStore('movements').put(movement);
           for (const entry of library) await tx.objectStore('library').put(storedEntry(entry));
           const store = tx.objectStore('jobs');
           for (const job of jobs) {

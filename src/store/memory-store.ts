@@ -1,4 +1,4 @@
-import type { LibraryEntry } from '@esmero/core';
+import type { LibraryEntry, Movement } from '@esmero/core';
 import type { StoredJob } from './schema';
 import { type Kept, type Store, entryId, nextStored } from './store';
 
@@ -9,6 +9,7 @@ export function memoryStore(): Store {
   const jobs = new Map<string, StoredJob>();
   const entries = new Map<string, LibraryEntry>();
   const settings = new Map<string, unknown>();
+  const movements = new Map<string, Movement>();
   const photos = new Map<string, Blob>();
   const saveJob: Store['saveJob'] = async (job, base) => {
     const next = nextStored(jobs.get(job.id), job, base);
@@ -31,7 +32,9 @@ export function memoryStore(): Store {
       entries.set(entryId(entry), entry);
       return kept;
     },
+    movements: async () => [...movements.values()].sort((p, q) => p.at - q.at),
     merge: async (collection) => {
+      for (const movement of collection.movements) movements.set(movement.id, movement);
       for (const entry of collection.library) entries.set(entryId(entry), entry);
       for (const job of collection.jobs) await saveJob(job, null);
       return kept;

@@ -1,4 +1,4 @@
-import type { Degrees, Job, LibraryEntry, TowelBatch } from '@esmero/core';
+import type { Degrees, Job, LibraryEntry, Movement, Product, Run, RunUse, TowelBatch } from '@esmero/core';
 import type { DBSchema, IDBPDatabase, IDBPTransaction, StoreNames } from 'idb';
 
 /** A job as it is kept: each save raises the revision, so that two tabs can tell. */
@@ -19,6 +19,8 @@ export interface EsmeroDb extends DBSchema {
   settings: { key: string; value: unknown };
   /** Scaled-down pictures of marks, by their key. */
   photos: { key: string; value: Blob };
+  /** What moved on the shelf; nothing is ever taken out. */
+  movements: { key: string; value: Movement; indexes: { at: number } };
 }
 
 /** As sites, products and choices were before they knew more; these do not follow later changes. */
@@ -69,6 +71,21 @@ const withFold = (towel: TowelBatch): TowelBatch => ({
   ...{ pile: towel.role === 'drying' ? 'plush' : 'short', sides: 8 },
   ...towel,
 });
+
+const withClaims = (product: Product): Product => ({
+  ...{ safety: '' },
+  ...product,
+  uses: product.uses.map((use) => ({ ...{ protectsDays: null }, ...use })),
+});
+
+/** As runs were: one count, which another replaced, and sections for what had none. */
+type OldRun = Omit<Run, 'counts' | 'punch'> & { readonly used?: Omit<RunUse, 'at' | 'because'> | null };
+
+function withCounts({ used, ...run }: OldRun): Run {
+  const { startedAt, endedAt } = run;
+  const events = run.events.map((event) => (event.kind === 'again' ? { kind: event.kind, zone: event.zone, at: event.at } : event));
+  return { ...{ punch: [], counts: used ? [{ at: endedAt ?? startedAt, because: '', ...used }] : [] }, ...run, events };
+}
 
 type Upgrade = (
   db: IDBPDatabase<EsmeroDb>,
@@ -128,5 +145,17 @@ export const upgrades: readonly Upgrade[] = [
   async (_db, tx) => {
     const jobs = tx.objectStore('jobs');
     for (const stored of await jobs.getAll()) await jobs.put({ ...stored, job: { ...{ run: null }, ...stored.job } });
+  },
+  // The shelf began to count; jobs learned of pictures and signatures, runs of every count, products of claims.
+  async (db, tx) => {
+    db.createObjectStore('movements', { keyPath: 'id' }).createIndex('at', 'at');
+    const [jobs, library] = [tx.objectStore('jobs'), tx.objectStore('library')];
+    for (const stored of await jobs.getAll()) {
+      const { products, run } = stored.job;
+      const job = { ...{ pictures: [], signed: null }, ...stored.job, products: products.map(withClaims), run: run && withCounts(run) };
+      await jobs.put({ ...stored, job });
+    }
+    for (const entry of await library.getAll())
+      if (entry.kind === 'product') await library.put({ ...entry, item: withClaims(entry.item) });
   },
 ];

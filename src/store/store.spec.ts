@@ -58,6 +58,15 @@ describe.each<[string, () => Promise<Store>]>([
     expect(again.filter(({ archived }) => archived)).toHaveLength(1);
   });
 
+  it('keeps what moved on the shelf, oldest first, and adds to it', async () => {
+    await store.merge(demo);
+    const [first, ...others] = demo.movements;
+    expect(await store.movements()).toEqual(demo.movements);
+    await store.merge({ library: [], jobs: [], movements: [{ ...first!, id: 'm-new', at: first!.at - 1 }] });
+    const all = await store.movements();
+    expect(all.map(({ id }) => id)).toEqual(['m-new', first!.id, ...others.map(({ id }) => id)]);
+  });
+
   it('keeps settings', async () => {
     expect(await store.setting('units')).toBeUndefined();
     await store.keepSetting('units', { units: 'us' });
@@ -79,10 +88,11 @@ describe('the database', () => {
     const site = before(job.site, [...Object.keys(calmShade), ...Object.keys(somewhere)]);
     const { school, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions } = job.choices;
     const first = {
-      ...before(job, ['hour', 'gear', 'since', 'readings', 'marks', 'weather', 'consent', 'wishes', 'run']),
+      ...before(job, ['hour', 'gear', 'since', 'readings', 'marks', 'weather', 'consent', 'wishes', 'pictures', 'signed']),
       site,
+      run: { startedAt: 1, endedAt: 9, events: [{ kind: 'again', zone: 'roof', section: 0, of: 0, at: 4 }], used: null },
       towels: job.towels.map((towel) => before(towel, ['pile', 'sides'])),
-      products: job.products.map((product) => before(product, ['leavesLayer', 'notWith'])),
+      products: job.products.map((product) => before(product, ['leavesLayer', 'notWith', 'safety'])),
       choices: { school, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions },
     };
     await old.put('jobs', { id: job.id, job: first, revision: 4 });
@@ -95,6 +105,7 @@ describe('the database', () => {
     // What it has become is a sound job: a file of it reads back as it is.
     expect(readJob(writeJob(kept!.job))).toEqual({ ok: true, value: kept!.job });
     expect(kept!.job).toMatchObject({ site: { ...calmShade, ...somewhere }, since: [], gear: [{ kind: 'heater' }] });
+    expect(kept!.job.run).toEqual({ startedAt: 1, endedAt: 9, events: [{ kind: 'again', zone: 'roof', at: 4 }], counts: [], punch: [] });
     const library = await store.library();
     expect(library.find(({ kind }) => kind === 'site')!.item).toMatchObject({ ...calmShade, ...somewhere });
     expect(library.find(({ kind }) => kind === 'towel')!.item).toMatchObject({ pile: 'short', sides: 8 });

@@ -1,4 +1,4 @@
-import type { Collection, Job, LibraryEntry } from '@esmero/core';
+import type { Collection, Job, LibraryEntry, Movement } from '@esmero/core';
 import type { StoredEntry, StoredJob } from './schema';
 
 /** Why something could not be kept, as data. */
@@ -27,6 +27,8 @@ export interface Store {
   saveEntry(entry: LibraryEntry): Promise<Kept>;
   /** All or nothing; what has the same id is replaced. */
   merge(collection: Collection): Promise<Kept>;
+  /** Oldest first. */
+  movements(): Promise<readonly Movement[]>;
   photo(key: string): Promise<Blob | undefined>;
   keepPhoto(key: string, picture: Blob): Promise<Kept>;
   setting(key: string): Promise<unknown>;

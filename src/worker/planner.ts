@@ -1,4 +1,4 @@
-import { type Job, type Study, bucketSpread, carryOf, dayOf, frontOf, nextVisitOf, ordersOf, planJob, whatIf, whatMattered } from '@esmero/core';
+import { type Job, type Study, bucketSpread, carryOf, dayOf, frontOf, nextVisitOf, ordersOf, planJob, planRun, reckon, whatIf, whatMattered } from '@esmero/core';
 import type { Answer, Planner, Progress, Studies, StudyAnswer, StudyKind } from './protocol';
 
 const failed = (error: unknown) => ({
@@ -13,6 +13,10 @@ const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K]> } = 
   day: dayOf,
   'next-visit': (job) => nextVisitOf(job),
   orders: ordersOf,
+  // eslint-disable-next-line require-yield
+  *reckoning(job) {
+    return reckon(job);
+  },
   carry: (job) => carryOf(job, planJob(job)),
   buckets: (job) => bucketSpread(job, planJob(job)),
 };
@@ -45,7 +49,7 @@ async function work<K extends StudyKind>(kind: K, job: Job, progress: Progress):
 export const planner: Planner = {
   plan(job: Job): Answer {
     try {
-      return { kind: 'plan', plan: planJob(job) };
+      return { kind: 'plan', plan: planRun(job) };
     } catch (error) {
       return failed(error);
     }

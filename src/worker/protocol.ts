@@ -1,4 +1,4 @@
-import type { BucketSpread, Carry, Day, FrontPoint, Job, Mattered, NextVisit, Ordering, Plan, WhatIf } from '@esmero/core';
+import type { BucketSpread, Carry, Day, FrontPoint, Job, Mattered, NextVisit, Ordering, Plan, Reckoning, WhatIf } from '@esmero/core';
 
 /** What crosses to the planner and back is plain data; a thrown error comes back as a failure. */
 export type Answer =
@@ -13,6 +13,7 @@ export interface Studies {
   readonly day: Day;
   readonly 'next-visit': NextVisit;
   readonly orders: readonly Ordering[];
+  readonly reckoning: Reckoning | null;
   readonly carry: Carry;
   readonly buckets: readonly BucketSpread[];
 }

@@ -22,7 +22,7 @@ describe('the handover', () => {
     const events = tasksOf(job.plan()!)
       .filter(({ zoneId }) => zoneId === first)
       .map(({ act, zoneId, section, of }) => ({ kind: act, zone: zoneId, section, of, at: 1 }));
-    job.edit('run', (one) => ({ ...one, run: { startedAt: 1, endedAt: 2, events, used: null } }));
+    job.edit('run', (one) => ({ ...one, run: { startedAt: 1, endedAt: 2, events, counts: [], punch: [] } }));
     await settle();
     expect(element.textContent).toContain('What was done');
     expect(element.textContent).toContain(`Left as it was: ${job.plan()!.zones.length - 1} parts`);

@@ -1,13 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Store as State } from '@ngrx/store';
-import { type Job, endRun, expected, learn, noteEvent, noteUse, planJob, startRun, tasksOf, useOf } from '@esmero/core';
+import { type Job, type Place, amountAt, endRun, learn, noteEvent, noteUse, planJob, reckon, startRun, stockItem, tasksOf, useOf, usedIn } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { learnedSentence } from '@esmero/messages';
 import { LogPage } from '../features/log/log.page';
 import { LearnedComponent } from '../features/method/learned.component';
 import { RunStage } from '../features/run/run.stage';
-import { shelfActions } from '../state/shelf';
+import { shelfActions, shelfFeature } from '../state/shelf';
+import { ShelfDesk } from '../state/shelf-desk';
 import { show } from '../testing/show';
 
 const START = 1_900_000_000_000;
@@ -18,12 +19,13 @@ function over(job: Job, times: number, day: number): Job {
   const begun = startRun(job, START + day);
   const done = tasksOf(plan).reduce((so, { act, zoneId, section, of }) => noteEvent(so, { kind: act, zone: zoneId, section, of, at: START + day }), begun);
   const ended = endRun(done, START + day + plan.totals.minutes.value * times * 60_000);
-  return { ...noteUse(ended, useOf(plan, ended.run!, expected(plan))), id: `over-${day}` };
+  const reckoning = reckon(ended)!;
+  return { ...noteUse(ended, useOf(reckoning, reckoning.expected, START + day)), id: `over-${day}` };
 }
 const runs = [over(demoJobs[0]!, 1.5, 1), over(demoJobs[1]!, 1.5, 2), over(demoJobs[4]!, 1.5, 3)];
 const kept = (jobs: readonly Job[]): void =>
   TestBed.inject(State).dispatch(
-    shelfActions.loaded({ durable: true, library: [], jobs: jobs.map((job) => ({ id: job.id, job, revision: 1, changedAt: 1, archived: false })) }),
+    shelfActions.loaded({ durable: true, library: [], movements: [], jobs: jobs.map((job) => ({ id: job.id, job, revision: 1, changedAt: 1, archived: false })) }),
   );
 
 describe('the log', () => {
@@ -75,21 +77,57 @@ describe('what was learned', () => {
 });
 
 describe('what was used', () => {
-  it('is counted at the end of a run, as planned until somebody says otherwise', async () => {
+  it('is counted at the end of a run, as planned until somebody says otherwise, and corrected with the first count kept', async () => {
     const { element, press, settle, job } = await show(RunStage);
+    const tasks = tasksOf(job.plan()!);
     await press('Begin');
-    await press('Stop here');
-    const plan = planJob(job.job()!);
+    for (let i = 0; i < tasks.length; i++) await press('Done');
+    await press('The run is over');
+    await settle();
+    const plan = planJob({ ...job.job()!, run: null });
     const field = (name: string): HTMLInputElement => element.querySelector<HTMLInputElement>(`input[name="${name}"]`)!;
+    const submit = async (): Promise<void> => {
+      element.querySelector('esm-use-form form')!.dispatchEvent(new Event('submit'));
+      await settle();
+    };
     expect(field('towels.wash').value).toBe(String(plan.towels.filter(({ role }) => role === 'wash').length));
     field('towels.wash').value = '6';
     field('ml.wash').value = '0';
-    element.querySelector('form')!.dispatchEvent(new Event('submit'));
-    await settle();
-    const used = job.job()!.run!.used!;
+    await submit();
+    const used = usedIn(job.job()!.run!)!;
     expect(used.towels.find(({ role }) => role === 'wash')).toMatchObject({ opened: 6 });
     const wash = plan.mix.mixes.find(({ content }) => content === 'wash')!;
     expect(used.mixes.find(({ purpose }) => purpose === 'wash')!.usedMl).toBeCloseTo(wash.fills.reduce((sum, { totalMl }) => sum + totalMl, 0), 6);
     expect(element.textContent).toContain('Noted in the log');
+    field('towels.wash').value = '5';
+    field('because').value = 'One was in the wrong pile';
+    await submit();
+    expect(job.job()!.run!.counts.map(({ because }) => because)).toEqual(['', 'One was in the wrong pile']);
+    expect(element.textContent).toContain('1 earlier count is kept');
+  });
+
+  it('is booked out of the shelf: towels to the laundry, product out of its bottle', async () => {
+    const { element, press, settle, job, state } = await show(RunStage);
+    const shelf = TestBed.inject(ShelfDesk);
+    const wash = job.job()!.towels.find(({ role }) => role === 'wash')!;
+    const at = (place: Place): number => amountAt(shelf.balances(), stockItem('towel', wash.id), place);
+    const whole = at('shelf');
+    const tasks = tasksOf(job.plan()!);
+    await press('Begin');
+    await settle();
+    expect(at('reserved')).toBe(job.plan()!.towels.filter(({ role }) => role === 'wash').length);
+    for (let i = 0; i < tasks.length; i++) await press('Done');
+    await press('The run is over');
+    await settle();
+    element.querySelector('esm-use-form form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    await press('Book it out');
+    await settle();
+    expect(at('reserved')).toBe(0);
+    expect(at('dirty')).toBe(usedIn(job.job()!.run!)!.towels.find(({ role }) => role === 'wash')!.opened);
+    expect(at('shelf') + at('dirty')).toBe(whole);
+    expect(element.textContent).toContain('Booked out of the shelf');
+    const entry = state.selectSignal(shelfFeature.selectLibrary)().find(({ item }) => item.id === wash.id)!;
+    expect(entry.item).toMatchObject({ clean: at('shelf') });
   });
 });

@@ -14,6 +14,11 @@ export const routes: Routes = [
     loadComponent: () => import('../features/library/library.page').then((m) => m.LibraryPage),
   },
   {
+    path: 'shelf',
+    title: 'Shelf · Esmero',
+    loadComponent: () => import('../features/shelf/shelf.page').then((m) => m.ShelfPage),
+  },
+  {
     path: 'log',
     title: 'Log · Esmero',
     loadComponent: () => import('../features/log/log.page').then((m) => m.LogPage),

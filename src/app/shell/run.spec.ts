@@ -65,19 +65,86 @@ describe('the run', () => {
 
   it('plans the rest again when a person comes, a towel falls or panels are hot, and keeps what is done', async () => {
     const { element, press, settle, job } = await begun((one) => ({ ...one, towels: one.towels.map((batch) => ({ ...batch, clean: 9 })) }));
-    for (let i = 0; i < 4; i++) await press('Done');
-    const clean = (): number => job.job()!.towels.find(({ role }) => role === 'wash')!.clean;
-    const before = clean();
-    await press('One of the wash towels');
-    expect(clean()).toBe(before - 1);
+    while (!element.querySelector('.pair')) await press('Done');
+    const ticks = job.job()!.run!.events.length;
+    await press('It fell');
+    expect(job.job()!.run!.events.at(-1)).toMatchObject({ kind: 'towel-out', worker: 0 });
+    expect(element.querySelector('[role=status]')!.textContent).toContain('is out. Planned again');
+    expect(job.plan()!.begun.events).toBe(ticks + 1);
     await press('A second person came');
     expect(element.querySelectorAll('.card')).toHaveLength(2);
+    expect(element.textContent).toContain('The second person left');
     const field = element.querySelector<HTMLInputElement>('esm-changed input')!;
     field.value = '33';
     field.dispatchEvent(new Event('change'));
     await settle();
-    expect(job.job()!.site.panelC).toBe(33);
-    expect(job.job()!.run!.events).toHaveLength(4);
+    expect(job.job()!.run!.events.at(-1)).toMatchObject({ kind: 'panels', panelC: 33 });
+    expect(job.job()!.site.panelC).not.toBe(33);
+    await press('Take back');
+    await press('Take back');
+    expect(element.querySelectorAll('.card')).toHaveLength(1);
+    expect(standingOf(job.plan()!, job.job()!.run!).done).toBe(ticks);
+  });
+
+  it('says what stands in the way when there are too few towels, and leaves what must wait', async () => {
+    const { element, press, settle, job } = await begun();
+    while (!element.querySelector('.pair')) await press('Done');
+    for (let i = 0; i < 9 && job.plan()!.method !== 'decline'; i++) {
+      [...element.querySelectorAll('.pair')].find((row) => row.textContent!.includes('wash towel'))!.querySelectorAll('button')[1]!.click();
+      await settle();
+    }
+    expect(element.textContent).toContain('There is no plan to run for the rest');
+    await press('another time');
+    expect(job.job()!.run!.events.at(-1)).toMatchObject({ kind: 'leave' });
+    expect(job.plan()!.method).not.toBe('decline');
+  });
+
+  it('takes what vessels and tank still hold, in the units that are shown, and nothing out of bounds', async () => {
+    const { element, settle, job, press } = await begun();
+    await press('Done');
+    const [panels, ...levels] = element.querySelectorAll<HTMLInputElement>('esm-changed input');
+    const write = async (field: HTMLInputElement, value: string): Promise<void> => {
+      field.value = value;
+      field.dispatchEvent(new Event('change'));
+      await settle();
+    };
+    await write(panels!, '500');
+    expect(panels!.validationMessage).toContain('From -40 to 110');
+    expect(job.job()!.run!.events).toHaveLength(1);
+    await write(levels[0]!, '120');
+    expect(job.job()!.run!.events.at(-1)).toMatchObject({ kind: 'mix-left', ml: 120 });
+    await write(levels.at(-1)!, '3');
+    expect(job.job()!.run!.events.at(-1)).toMatchObject({ kind: 'water-left', litres: 3 });
+  });
+
+  it('keeps a list for later, with the zone that was pressed', async () => {
+    const { element, settle, job, view } = await begun();
+    view.choose('bonnet');
+    await settle();
+    const field = element.querySelector<HTMLInputElement>('esm-punch input:not([type])')!;
+    field.value = 'Streak by the badge';
+    element.querySelector('esm-punch form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    expect(job.job()!.run!.punch).toMatchObject([{ text: 'Streak by the badge', zone: 'bonnet', done: false }]);
+    element.querySelector<HTMLInputElement>('esm-punch input[type=checkbox]')!.dispatchEvent(new Event('change'));
+    await settle();
+    expect(job.job()!.run!.punch[0]!.done).toBe(true);
+  });
+
+  it('is ticked off by a finger drawn across, not by one that scrolls', async () => {
+    const { element, settle, job } = await begun();
+    const card = element.querySelector('.card')!;
+    const draw = async (x: number, y: number): Promise<void> => {
+      const at = (clientX: number, clientY: number) => [{ clientX, clientY }] as unknown as Touch[];
+      card.dispatchEvent(Object.assign(new Event('touchstart'), { touches: at(20, 20) }));
+      card.dispatchEvent(Object.assign(new Event('touchend'), { changedTouches: at(20 + x, 20 + y) }));
+      await settle();
+    };
+    await draw(10, 300);
+    await draw(40, 0);
+    expect(job.job()!.run!.events).toHaveLength(0);
+    await draw(-150, 20);
+    expect(job.job()!.run!.events).toHaveLength(1);
   });
 
   it('counts the window of a wet section down, and warns when it may have dried', async () => {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DOCUMENT, DestroyRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import type { Totals, ZoneId } from '@esmero/core';
 import { JobDesk } from '../state/job-desk';
@@ -38,6 +38,7 @@ export class WorkspaceComponent {
   protected readonly board = inject(NetBoard);
   protected readonly view = inject(ZoneInView);
   private readonly router = inject(Router);
+  private readonly document = inject(DOCUMENT);
 
   protected readonly stages = stages;
   protected readonly asked = signal<keyof Totals | null>(null);
@@ -61,7 +62,15 @@ export class WorkspaceComponent {
   protected readonly shownSoil = computed(() => this.desk.job()?.soil[this.shownZone()?.id ?? 'roof']);
   protected readonly shownPlan = computed(() => this.desk.zonePlans().get(this.shownZone()?.id ?? 'roof'));
 
+  /** The run has the screen to itself; stages can be had back for a look. */
+  protected readonly beside = computed(() => (this.board.mode()?.beside?.() ?? false) && !this.stagesWanted());
+  protected readonly stagesWanted = signal(false);
+
   constructor() {
+    effect(() => {
+      this.document.body.classList.toggle('beside', this.beside());
+    });
+    inject(DestroyRef).onDestroy(() => this.document.body.classList.remove('beside'));
     effect(() => {
       const id = this.id();
       untracked(() => {

@@ -23,7 +23,7 @@ export const loadSettings = createEffect(
 export const keepSettings = createEffect(
   (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>
     actions.pipe(
-      ofType(settingsActions.setUnits, settingsActions.setTheme),
+      ofType(settingsActions.setUnits, settingsActions.setTheme, settingsActions.setSound),
       switchMap(() => state.select(settingsFeature.selectSettingsState)),
       tap((settings) => void store.then((s) => s.keepSetting(KEY, settings))),
     ),

@@ -6,8 +6,8 @@ import { STORE, TABS } from './ports';
 import { shelfActions } from './shelf';
 
 async function contents(store: Store) {
-  const [library, jobs] = await Promise.all([store.library(), store.jobs()]);
-  return shelfActions.loaded({ durable: store.durable, library, jobs });
+  const [library, jobs, movements] = await Promise.all([store.library(), store.jobs(), store.movements()]);
+  return shelfActions.loaded({ durable: store.durable, library, jobs, movements });
 }
 
 export const faultText = (fault: KeepFault): string =>
@@ -33,16 +33,18 @@ export const loadShelf = createEffect(
 export const writeShelf = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
-      ofType(shelfActions.putEntry, shelfActions.addJob, shelfActions.archiveJob, shelfActions.merge),
+      ofType(shelfActions.putEntry, shelfActions.addJob, shelfActions.archiveJob, shelfActions.merge, shelfActions.post),
       mergeMap(async (action) => {
         const kept = await store;
         switch (action.type) {
           case shelfActions.putEntry.type:
             return outcome(await kept.saveEntry(action.entry), '');
           case shelfActions.addJob.type:
-            return outcome(await kept.merge({ library: [], jobs: [action.job] }), '');
+            return outcome(await kept.merge({ library: [], jobs: [action.job], movements: [] }), '');
           case shelfActions.archiveJob.type:
             return outcome(await kept.archiveJob(action.id, action.archived), '');
+          case shelfActions.post.type:
+            return outcome(await kept.merge({ library: action.entries, jobs: [], movements: action.movements }), '');
           case shelfActions.merge.type:
             return outcome(await kept.merge(action.collection), action.what);
         }

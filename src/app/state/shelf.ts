@@ -1,5 +1,5 @@
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
-import type { Collection, Job, LibraryEntry } from '@esmero/core';
+import type { Collection, Job, LibraryEntry, Movement } from '@esmero/core';
 import type { StoredJob } from '@esmero/store';
 
 /** What is kept on this machine besides the job on the desk. */
@@ -9,6 +9,8 @@ export interface ShelfState {
   readonly durable: boolean;
   readonly library: readonly LibraryEntry[];
   readonly jobs: readonly StoredJob[];
+  /** All that moved, oldest first. */
+  readonly movements: readonly Movement[];
   readonly problem: string | null;
 }
 
@@ -16,7 +18,9 @@ export const shelfActions = createActionGroup({
   source: 'Shelf',
   events: {
     Load: emptyProps(),
-    Loaded: props<{ durable: boolean; library: readonly LibraryEntry[]; jobs: readonly StoredJob[] }>(),
+    Loaded: props<{ durable: boolean; library: readonly LibraryEntry[]; jobs: readonly StoredJob[]; movements: readonly Movement[] }>(),
+    /** What moves on the shelf; counts of towels in the library follow. */
+    Post: props<{ movements: readonly Movement[]; entries: readonly LibraryEntry[] }>(),
     'Put Entry': props<{ entry: LibraryEntry }>(),
     'Add Job': props<{ job: Job }>(),
     'Archive Job': props<{ id: string; archived: boolean }>(),
@@ -27,18 +31,19 @@ export const shelfActions = createActionGroup({
   },
 });
 
-const initial: ShelfState = { ready: false, durable: true, library: [], jobs: [], problem: null };
+const initial: ShelfState = { ready: false, durable: true, library: [], jobs: [], movements: [], problem: null };
 
 export const shelfFeature = createFeature({
   name: 'shelf',
   reducer: createReducer(
     initial,
-    on(shelfActions.loaded, (state, { durable, library, jobs }): ShelfState => ({
+    on(shelfActions.loaded, (state, { durable, library, jobs, movements }): ShelfState => ({
       ...state,
       ready: true,
       durable,
       library,
       jobs,
+      movements,
     })),
     on(shelfActions.problem, (state, { message }): ShelfState => ({ ...state, problem: message })),
     on(shelfActions.problemSeen, (state): ShelfState => ({ ...state, problem: null })),

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { type Zone, type ZonePlan, type ZoneSoil, sectionsOf } from '@esmero/core';
+import { type Zone, type ZonePlan, type ZoneSoil } from '@esmero/core';
 import { type Units, clock, indexText, surfaceName, treatmentName, zoneName } from '@esmero/messages';
 import { forecastWords, soilWords } from './net/looks';
 

@@ -269,6 +269,7 @@ const laundryTable = {
   soakL: practice(7.5, 'L', 1, 50, 'Warm water to soak one load in'),
   leastSoakL: judged(1.5, 'L', 0.2, 20, 'A few towels are soaked in no less than this'),
   soakMl: practice(30, 'mL', 0, 500, 'Rinseless concentrate in it'),
+  towelLifeWashes: judged(150, 'washes', 5, 2000, 'A towel is past its best for paint after so many washes'),
   keepsDays: judged(14, 'days', 0, 365, 'A mix in a closed sprayer keeps so long, unless its label says less'),
 } as const;
 

@@ -75,6 +75,7 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
         dilution: { label: '4', reading: 'water' },
         weakest: null,
         strongest: null,
+        protectsDays: null,
         origin: 'practice',
       },
     ],
@@ -86,6 +87,7 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
     filmFactor: 1,
     leavesLayer: false,
     notWith: [],
+    safety: '',
     origin: 'practice',
   }),
   towel: (id) => ({
@@ -156,6 +158,8 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     weather: null,
     consent: null,
     run: null,
+    pictures: [],
+    signed: null,
     wishes: {},
     choices: { ...defaultChoices, ...habitsIn(onShelf(library, 'habits')[0]) },
   };

@@ -1,5 +1,5 @@
 import type { Celsius } from '../units';
-import type { Job, Leg, Mark, ZoneId } from '../model';
+import type { Job, Leg, Mark, Picture, Signature, ZoneId } from '../model';
 
 /** Notes a panel that was read off with a thermometer; null forgets the reading. */
 export function setReading(job: Job, id: ZoneId, panelC: Celsius | null): Job {
@@ -16,6 +16,13 @@ export const putMark = (job: Job, mark: Mark): Job => ({
 });
 
 export const dropMark = (job: Job, id: string): Job => ({ ...job, marks: job.marks.filter((mark) => mark.id !== id) });
+
+export const addPicture = (job: Job, picture: Picture): Job => ({ ...job, pictures: [...job.pictures, picture] });
+
+export const dropPicture = (job: Job, id: string): Job => ({ ...job, pictures: job.pictures.filter((one) => one.id !== id) });
+
+/** Signed for the condition of the car; null takes it back. */
+export const sign = (job: Job, signed: Signature | null): Job => ({ ...job, signed });
 
 /** Replaces one stretch of days since the last wash; null takes it out. */
 export const setLeg = (job: Job, index: number, leg: Leg | null): Job => ({

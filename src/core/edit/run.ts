@@ -1,6 +1,6 @@
-import type { Job, RunEvent, RunUse } from '../model';
+import type { Job, PunchItem, RunEvent, RunUse } from '../model';
 
-export const startRun = (job: Job, at: number): Job => ({ ...job, run: { startedAt: at, endedAt: null, events: [], used: null } });
+export const startRun = (job: Job, at: number): Job => ({ ...job, run: { startedAt: at, endedAt: null, events: [], counts: [], punch: [] } });
 
 /** Notes what happened; the job itself where no run is under way. */
 export const noteEvent = (job: Job, event: RunEvent): Job =>
@@ -12,7 +12,15 @@ export const takeBackEvent = (job: Job): Job =>
 
 export const endRun = (job: Job, at: number): Job => (job.run ? { ...job, run: { ...job.run, endedAt: at } } : job);
 
-/** Notes what was used; counting again replaces it. */
-export const noteUse = (job: Job, used: RunUse): Job => (job.run ? { ...job, run: { ...job.run, used } } : job);
+/** Notes what was used; counting again keeps what was counted before. */
+export const noteUse = (job: Job, use: RunUse): Job => (job.run ? { ...job, run: { ...job.run, counts: [...job.run.counts, use] } } : job);
+
+/** Notes something for later, or changes it. */
+export function putPunch(job: Job, item: PunchItem): Job {
+  if (!job.run) return job;
+  const { punch } = job.run;
+  const known = punch.some(({ id }) => id === item.id);
+  return { ...job, run: { ...job.run, punch: known ? punch.map((one) => (one.id === item.id ? item : one)) : [...punch, item] } };
+}
 
 export const dropRun = (job: Job): Job => ({ ...job, run: null });

@@ -3,12 +3,6 @@ import type { Job, TowelBatch, TowelRole } from '../model';
 /** Towels that have been on wheels stay with the wheels. */
 export const mayBecome = (from: TowelRole, to: TowelRole): boolean => from !== to && from !== 'wheels';
 
-/** One towel of a role out of action: it fell, or was soaked. The job itself where none is left. */
-export function towelOut(job: Job, role: TowelRole): Job {
-  const first = job.towels.find((batch) => batch.role === role && batch.clean > 0);
-  return first ? { ...job, towels: job.towels.map((one) => (one === first ? { ...one, clean: one.clean - 1 } : one)) } : job;
-}
-
 const make = ({ widthM, heightM, gsm, pile, sides, name }: TowelBatch): string => [widthM, heightM, gsm, pile, sides, name].join('/');
 
 const freeId = (wish: string, towels: readonly TowelBatch[]): string =>

@@ -1,5 +1,5 @@
 import { type AssumptionKey, assumptionTable } from '../assumptions';
-import type { Job, MixPurpose, Run, TowelRole } from '../model';
+import { type Job, type MixPurpose, type Run, type TowelRole, usedIn } from '../model';
 import { type Estimate, estimate } from './estimate';
 
 /** What is learned of: liquid by mix, towels by role, and pace. */
@@ -12,7 +12,8 @@ export interface Learned extends Estimate {
 const MINUTE_MS = 60_000;
 
 /** Used over planned, for all that a counted run tells of; one that was broken off tells nothing. */
-export function ratiosOf({ startedAt, endedAt, used }: Run): readonly (readonly [Lesson, number])[] {
+export function ratiosOf(run: Run): readonly (readonly [Lesson, number])[] {
+  const [used, { startedAt, endedAt }] = [usedIn(run), run];
   if (!used || endedAt === null || used.doneShare < 1) return [];
   const ratios: [Lesson, number][] = [
     ...used.mixes.map(({ purpose, plannedMl, usedMl }): [Lesson, number] => [`ml.${purpose}`, usedMl / plannedMl]),

@@ -16,7 +16,10 @@ export interface BegunZone {
 export interface Spent {
   readonly laidMl: Readonly<Partial<Record<Content, number>>>;
   readonly madeMl: Readonly<Partial<Record<Content, number>>>;
+  /** Product measured out for it. */
+  readonly productMl: Readonly<Partial<Record<Content, number>>>;
   readonly opened: Readonly<Partial<Record<TowelRole, number>>>;
+  readonly batteryMin: number;
   /** By the clock of the plans, for what was done. */
   readonly plannedS: number;
 }
@@ -47,9 +50,9 @@ export const fresh: Begun = {
   kits: [],
   vessels: [],
   towels: [],
-  spent: { laidMl: {}, madeMl: {}, opened: {}, plannedS: 0 },
+  spent: { laidMl: {}, madeMl: {}, productMl: {}, opened: {}, batteryMin: 0, plannedS: 0 },
 };
 
 /** What open towels of a role still hold, in whole towels. */
 export const openTowels = ({ towels }: Pick<Begun, 'towels'>, role: TowelRole): number =>
-  towels.filter((towel) => towel.batch.role === role).reduce((sum, { left, used }) => sum + left / (left + used), 0);
+  towels.filter((towel) => towel.batch.role === role).reduce((sum, { left, used, partial }) => sum + (left - partial) / (left + used), 0);

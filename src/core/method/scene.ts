@@ -70,6 +70,8 @@ const restsOn = (job: Job): string =>
     soil: null,
     since: null,
     marks: null,
+    pictures: null,
+    signed: null,
     weather: null,
     run: null,
     consent: job.consent !== null,
@@ -102,10 +104,16 @@ function groundFor(job: Job): Ground {
 const KEPT = 8;
 const groundOf = recent(KEPT, restsOn, groundFor);
 
+/** A towel that is open is at hand as much as a clean one. */
+const withOpen = (job: Job, { towels }: Begun): Job =>
+  towels.length === 0
+    ? job
+    : { ...job, towels: job.towels.map((batch) => (towels.some((open) => open.batch.id === batch.id && open.left > 0) ? { ...batch, clean: batch.clean + 1 } : batch)) };
+
 /** What there is to plan for; zones that are done already are not in it. */
 export function sceneOf(given: Job, begun: Begun = fresh): Scene {
   const job = { ...given, choices: choicesOf(given) };
-  const ground = groundOf(job);
+  const ground = groundOf(withOpen(job, begun));
   const zones = [...ground.panels]
     .filter(([zone]) => !begun.done.has(zone.id))
     .map(([zone, panel]) => ({ zone, soil: soilOn(zone, job, ground.a), panel }));

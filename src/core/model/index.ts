@@ -11,5 +11,6 @@ export * from './library';
 export * from './gear';
 export * from './history';
 export * from './mark';
+export * from './movement';
 export * from './run';
 export * from './weather';

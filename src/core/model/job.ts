@@ -2,7 +2,7 @@ import type { Choices, Habits } from './choices';
 import type { MeasuringDevice, TowelBatch, Vessel } from './equipment';
 import type { Gear } from './gear';
 import type { Leg } from './history';
-import type { Consent, Mark } from './mark';
+import type { Consent, Mark, Picture, Signature } from './mark';
 import type { Product } from './product';
 import type { Run } from './run';
 import type { Site } from './site';
@@ -37,6 +37,9 @@ export interface Job {
   /** Panels read off one by one with a thermometer. */
   readonly readings: Readonly<Partial<Record<ZoneId, Celsius>>>;
   readonly marks: readonly Mark[];
+  readonly pictures: readonly Picture[];
+  /** For the condition of the car before the wash; null until somebody has signed. */
+  readonly signed: Signature | null;
   /** The day by the hour; null: what the site says holds all day. */
   readonly weather: DayWeather | null;
   readonly consent: Consent | null;

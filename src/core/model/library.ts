@@ -2,6 +2,7 @@ import type { HabitSet } from './choices';
 import type { TowelBatch, Vessel } from './equipment';
 import type { Gear } from './gear';
 import type { Job } from './job';
+import type { Movement } from './movement';
 import type { Product } from './product';
 import type { Site } from './site';
 import type { Vehicle } from './vehicle';
@@ -33,4 +34,6 @@ export type LibraryEntry<K extends LibraryKind = LibraryKind> = {
 export interface Collection {
   readonly library: readonly LibraryEntry[];
   readonly jobs: readonly Job[];
+  /** All that ever moved on the shelf, oldest first. */
+  readonly movements: readonly Movement[];
 }

@@ -13,6 +13,29 @@ export interface Mark {
   readonly photo: string | null;
 }
 
+/** What the car looked like, kept beside the job. */
+export const pictureTimes = ['before', 'after'] as const;
+export type PictureTime = (typeof pictureTimes)[number];
+
+export interface Picture {
+  readonly id: string;
+  readonly when: PictureTime;
+  /** null shows the whole car. */
+  readonly zone: ZoneId | null;
+  readonly note: string;
+  /** Key of the picture that is kept beside the jobs. */
+  readonly photo: string;
+}
+
+/** The client has seen the marks and signed for them. */
+export interface Signature {
+  readonly by: string;
+  /** Milliseconds since 1970. */
+  readonly at: number;
+  /** As drawn, an SVG path in a box of 300 by 100. */
+  readonly path: string;
+}
+
 /** The client wants it done although the plan advises against it. */
 export interface Consent {
   readonly by: string;

@@ -27,6 +27,8 @@ export interface ProductUse {
   /** Water parts to one part of product, weakest and strongest; null where the label sets no bound. */
   readonly weakest: number | null;
   readonly strongest: number | null;
+  /** Days for which it says to protect at this strength; null where it claims nothing. */
+  readonly protectsDays: number | null;
   readonly origin: Origin;
 }
 
@@ -46,5 +48,7 @@ export interface Product {
   readonly leavesLayer: boolean;
   /** Products of these ids never follow or precede this one on a panel. */
   readonly notWith: readonly string[];
+  /** What its sheet says about handling it. */
+  readonly safety: string;
   readonly origin: Origin;
 }

@@ -57,6 +57,10 @@ export const isTick = (event: RunEvent): event is Tick => (runActs as readonly s
 
 /** What was really used, beside what the plan had of it. */
 export interface RunUse {
+  /** When it was counted. */
+  readonly at: number;
+  /** Why it was counted again; empty the first time. */
+  readonly because: string;
   /** Share of the work that was done when it ended, 0 to 1. */
   readonly doneShare: number;
   readonly plannedMin: number;
@@ -69,6 +73,19 @@ export interface Run {
   readonly startedAt: number;
   readonly endedAt: number | null;
   readonly events: readonly RunEvent[];
-  /** null until it was counted. */
-  readonly used: RunUse | null;
+  /** Every count of what was used; the last one holds, the others are kept. */
+  readonly counts: readonly RunUse[];
+  /** What is still to be done, or was found, in the order of noting. */
+  readonly punch: readonly PunchItem[];
 }
+
+/** Something for later: a corner to go over, tyres to dress after the drive. */
+export interface PunchItem {
+  readonly id: string;
+  readonly text: string;
+  readonly zone: ZoneId | null;
+  readonly done: boolean;
+}
+
+/** The count that holds; null until it was counted. */
+export const usedIn = ({ counts }: Pick<Run, 'counts'>): RunUse | null => counts.at(-1) ?? null;

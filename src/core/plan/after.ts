@@ -1,21 +1,10 @@
 import { type Assumptions, resolveAssumptions } from '../assumptions';
 import { choicesOf } from '../method/habits';
 import type { Content, Mix } from '../mix';
-import { type Job, type TowelRole, towelRoles } from '../model';
+import { type Job, towelRoles } from '../model';
+import { type LaundryGroup, groupOf, laundryGroups } from '../shelf/laundry';
 import type { UsedTowel } from '../towel';
 import type { Plan } from './plan';
-
-/** Towels that are soaked and washed together: what has been on wheels, or on glass, stays apart. */
-const laundryGroups = ['paint', 'glass', 'wheels'] as const;
-export type LaundryGroup = (typeof laundryGroups)[number];
-
-const groupOf: Readonly<Record<TowelRole, LaundryGroup>> = {
-  wash: 'paint',
-  finish: 'paint',
-  drying: 'paint',
-  glass: 'glass',
-  wheels: 'wheels',
-};
 
 export interface LaundryLoad {
   readonly group: LaundryGroup;

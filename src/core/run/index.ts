@@ -3,5 +3,5 @@ export { standingOf } from './standing';
 export type { Clocks, Hand, Standing } from './standing';
 export { tasksOf } from './task';
 export type { Task } from './task';
-export { expected, useOf } from './use';
-export type { Counted } from './use';
+export { reckon, useOf } from './use';
+export type { Counted, Reckoning } from './use';

@@ -105,27 +105,26 @@ export function leftOf(job: Job, plan: Plan, run: Run, turn: RunEvent | null): L
   const progress = progressOf(plan, run);
   const { begun } = plan;
   const choices = choicesOf(job);
-  const towels = opened(
-    plan,
-    progress,
-    turn,
-    (batch, wetted) => sidesUsed(batch, wetted, choices),
-    ({ batchId }) => job.towels.find(({ id }) => id === batchId),
-  );
+  const towels = opened(plan, progress, turn, {
+    batchOf: ({ batchId }) => job.towels.find(({ id }) => id === batchId),
+    sidesOf: (batch, wetted) => sidesUsed(batch, wetted, choices),
+  });
   const news = newlyOpened(plan, towels);
-  const laid = laidBy(plan, progress);
+  const [laid, off] = [laidBy(plan, progress), flushedOff(plan, progress)];
   laid.set('wash', (laid.get('wash') ?? 0) + drunkBy(news, a));
   const zones = new Map(plan.zones.map((one) => [one.zone.id, zoneNow(one, plan, progress)]));
   const spent: Spent = {
     laidMl: added(begun.spent.laidMl, laid as Map<keyof Spent['laidMl'], number>),
     madeMl: added(begun.spent.madeMl, plan.mix.mixes.map((mix) => [mix.content, made(mix)] as const)),
+    productMl: added(begun.spent.productMl, plan.mix.mixes.map((mix) => [mix.content, mix.productMl] as const)),
     opened: added(begun.spent.opened, news.map(({ batch }): [TowelRole, number] => [batch.role, 1])),
+    batteryMin: begun.spent.batteryMin + off.batteryMin,
     plannedS: begun.spent.plannedS + clockDone(plan, progress),
   };
   const ticked = new Map(begun.ticked);
   for (const { zoneId } of progress.done) ticked.set(zoneId, (ticked.get(zoneId) ?? 0) + 1);
   return {
-    job: poorer(job, plan, progress, laid, news),
+    job: poorer(job, { ...off, towels: news, litres: plan.mix.litres + (laid.get('line') ?? 0) / 1000 }),
     begun: {
       events: run.events.length,
       at: begun.at,
@@ -150,8 +149,8 @@ function vesselsNow({ begun, mix }: Plan, laid: ReadonlyMap<string, number>, was
   return [...held.values()];
 }
 
-/** The job with what is left of its water, drain, batteries and clean towels. */
-function poorer(job: Job, plan: Plan, progress: Progress, laid: ReadonlyMap<string, number>, news: readonly OpenTowel[]): Job {
+/** What flushing and wetting let run and took out of batteries. */
+function flushedOff(plan: Plan, progress: Progress): { readonly runoffMl: number; readonly batteryMin: number } {
   let [runoffMl, batteryMin] = [0, 0];
   for (const { zone, option } of plan.zones) {
     if (!option || plan.begun.done.has(zone.id)) continue;
@@ -159,15 +158,19 @@ function poorer(job: Job, plan: Plan, progress: Progress, laid: ReadonlyMap<stri
     runoffMl += (option.runoffMl - option.moisture.runoffMl) * done.flush + option.moisture.runoffMl * done.wipe;
     batteryMin += option.usage.batteryMin * done.flush;
   }
-  const { site } = job;
-  return {
-    ...job,
-    site: {
-      ...site,
-      waterL: Math.max(0, site.waterL - plan.mix.litres - (laid.get('line') ?? 0) / 1000),
-      captureL: Math.max(0, site.captureL - runoffMl / 1000),
-    },
-    towels: job.towels.map((batch) => ({ ...batch, clean: Math.max(0, batch.clean - news.filter((one) => one.batch.id === batch.id).length) })),
-    gear: job.gear.map((one) => (one.batteryMin === null || one.kind !== 'cordless-wand' ? one : { ...one, batteryMin: Math.max(0, one.batteryMin - batteryMin) })),
-  };
+  return { runoffMl, batteryMin };
 }
+
+/** What a plan has taken out of the van by now. */
+interface Taken extends ReturnType<typeof flushedOff> {
+  readonly litres: number;
+  readonly towels: readonly OpenTowel[];
+}
+
+/** The job with what is left of its water, drain, batteries and clean towels. */
+const poorer = (job: Job, { litres, runoffMl, batteryMin, towels }: Taken): Job => ({
+  ...job,
+  site: { ...job.site, waterL: Math.max(0, job.site.waterL - litres), captureL: Math.max(0, job.site.captureL - runoffMl / 1000) },
+  towels: job.towels.map((batch) => ({ ...batch, clean: Math.max(0, batch.clean - towels.filter((one) => one.batch.id === batch.id).length) })),
+  gear: job.gear.map((one) => (one.batteryMin === null || one.kind !== 'cordless-wand' ? one : { ...one, batteryMin: Math.max(0, one.batteryMin - batteryMin) })),
+});

@@ -9,7 +9,7 @@ import { celsius, ml } from '../units';
 import { planRun } from './plan-run';
 import { progressOf } from './progress';
 import { standingOf } from './standing';
-import { expected, useOf } from './use';
+import { reckon, useOf } from './use';
 
 const START = 1_900_000_000_000;
 const MINUTE = 60_000;
@@ -92,6 +92,7 @@ describe('a turn of events', () => {
             if (!open) continue;
             expect(sides.length).toBeLessThanOrEqual(open.left);
             sides.forEach(({ cleanliness }) => expect(cleanliness).toBeGreaterThanOrEqual(open.leastClass));
+            sides.forEach(({ dirtShare, liquidShare, reachShare }) => expect(Math.max(dirtShare, liquidShare, reachShare)).toBeLessThanOrEqual(1 + 1e-6));
           }
           for (const role of towelRoles) {
             const [had, before] = [after.towels.filter((one) => one.role === role).reduce((sum, { clean }) => sum + clean, 0), plan.begun.towels.filter(({ batch }) => batch.role === role).length];
@@ -113,7 +114,7 @@ describe('a turn of events', () => {
         const standing = standingOf(planRun(done), done.run!);
         expect(standing.hands.every(({ now }) => now === null)).toBe(true);
         expect(standing.done).toBe(standing.all);
-        const use = useOf(done, done.run!, expected(done, done.run!));
+        const use = useOf(reckon(done)!, reckon(done)!.expected, START);
         expect(use.doneShare).toBe(1);
         expect(use.plannedMin).toBeGreaterThan(0);
         for (const { plannedMl, usedMl } of use.mixes) expect(Math.abs(usedMl - plannedMl)).toBeLessThanOrEqual(1);
@@ -149,7 +150,7 @@ describe('what is left', () => {
 
   it('makes the same whole of liquid, work and area, whenever it is reckoned', () => {
     const [whole, job] = [planJob({ ...half, run: null }), workAll(same)];
-    const use = useOf(job, job.run!, expected(job, job.run!));
+    const use = useOf(reckon(job)!, reckon(job)!.expected, START);
     for (const { content, demandMl } of whole.mix.mixes) {
       const used = use.mixes.find(({ purpose }) => purpose === content)!;
       expect(used.plannedMl).toBeCloseTo(demandMl, 6);

@@ -46,42 +46,75 @@ type Worn = Extract<RunEvent, { readonly kind: 'side-full' | 'towel-out' }>;
 
 export const isWorn = (event: RunEvent): event is Worn => event.kind === 'side-full' || event.kind === 'towel-out';
 
-/** Sides of each towel of the plan that are gone, counted from the first. */
-function gone(plan: Plan, progress: Progress, turn: RunEvent | null): readonly number[] {
+/** How much of a towel of the plan is used up: whole sides, and a share of the one after them. */
+interface Gone {
+  readonly sides: number;
+  readonly partial: number;
+}
+
+const fullest = ({ dirtShare, liquidShare, reachShare }: UsedSide): number => Math.min(1, Math.max(dirtShare, liquidShare, reachShare));
+
+function goneFrom(after: UsedTowel, planned: UsedTowel): Gone {
+  const touched = after.sides.reduce((last, side, s) => (isTouched(side) ? s + 1 : last), 0);
+  const [now, wanted] = [after.sides[touched - 1], planned.sides[touched - 1]];
+  // Only the last one touched goes on: one before it was turned away from.
+  const partial = now && wanted ? fullest(takesMore(now, wanted) ? now : wanted) : 0;
+  return partial < FULL && touched > 0 ? { sides: touched - 1, partial } : { sides: touched, partial: 0 };
+}
+
+/** So full is a side that nobody turns to it again. */
+const FULL = 0.95;
+
+/** What is gone of each towel of a plan after what was done, and after a turn of events. */
+function gone(plan: Plan, progress: Progress, turn: RunEvent | null): readonly Gone[] {
   const after = filled(plan, progress);
   const hand = turn && isWorn(turn) ? inHand(plan, after, progress, turn.role, turn.worker) : undefined;
   return plan.towels.map((towel, t) => {
-    const touched = after[t]!.sides.reduce((last, side, s) => (isTouched(side) ? s + 1 : last), 0);
-    if (hand?.towel !== towel) return touched;
-    return turn?.kind === 'towel-out' ? Infinity : Math.max(touched, hand.side + 1);
+    const used = goneFrom(after[t]!, towel);
+    if (hand?.towel !== towel) return used;
+    return { sides: turn?.kind === 'towel-out' ? Infinity : Math.max(used.sides + Number(used.partial > 0), hand.side + 1), partial: 0 };
   });
 }
 
+/** What is known of the towels of a job. */
+export interface TowelBook {
+  readonly batchOf: (towel: UsedTowel) => OpenTowel['batch'] | undefined;
+  /** Sides that a towel is good for, dry or wetted. */
+  readonly sidesOf: (batch: OpenTowel['batch'], wetted: boolean) => number;
+}
+
+/** A towel as it is left; undefined where it was not touched, or nobody knows its make. */
+function openedNow(towel: UsedTowel, { sides, partial }: Gone, old: OpenTowel | undefined, { batchOf, sidesOf }: TowelBook): OpenTowel | undefined {
+  const batch = old?.batch ?? batchOf(towel);
+  if (!batch || (sides === 0 && partial === 0)) return undefined;
+  const most = old ? old.left : sidesOf(batch, towel.wetted);
+  const used = Math.min(most, sides);
+  // A finishing towel that went down to wash is worn out.
+  const left = towel.demoted ? 0 : most - used;
+  const classes = towel.sides.slice(0, used + Math.ceil(partial)).map(({ cleanliness }) => cleanliness);
+  return {
+    number: towel.number,
+    worker: towel.worker,
+    batch,
+    used: (old?.used ?? 0) + used,
+    left,
+    partial: left > 0 ? partial : 0,
+    leastClass: Math.max(old?.leastClass ?? 0, ...classes) as OpenTowel['leastClass'],
+    wetted: towel.wetted,
+  };
+}
+
 /**
- * Towels that are open after what was done, with the sides that are left of them; a side that was
- * begun counts as used. Towels that are used up stay in the list, so that no number comes twice.
- * @param usable sides that a towel is good for, dry or wetted
+ * Towels that are open after what was done, with the sides that are left of them. Towels that are
+ * used up stay in the list, so that no number comes twice.
  */
-export function opened(plan: Plan, progress: Progress, turn: RunEvent | null, usable: (towel: OpenTowel['batch'], wetted: boolean) => number, batchOf: (towel: UsedTowel) => OpenTowel['batch'] | undefined): readonly OpenTowel[] {
-  const sides = gone(plan, progress, turn);
-  const before = new Map(plan.begun.towels.map((towel) => [`${towel.worker}/${towel.number}`, towel]));
+export function opened(plan: Plan, progress: Progress, turn: RunEvent | null, book: TowelBook): readonly OpenTowel[] {
+  const used = gone(plan, progress, turn);
+  const towels = new Map(plan.begun.towels.map((towel) => [`${towel.worker}/${towel.number}`, towel]));
   plan.towels.forEach((towel, t) => {
-    const [batch, key] = [batchOf(towel), `${towel.worker}/${towel.number}`];
-    const old = before.get(key);
-    if (sides[t] === 0 || !batch) return;
-    const most = old ? old.left : usable(batch, towel.wetted);
-    const used = Math.min(most, sides[t]!);
-    const classes = towel.sides.slice(0, used).map(({ cleanliness }) => cleanliness);
-    before.set(key, {
-      number: towel.number,
-      worker: towel.worker,
-      batch,
-      used: (old?.used ?? 0) + used,
-      // A finishing towel that went down to wash is worn out.
-      left: towel.demoted ? 0 : most - used,
-      leastClass: Math.max(old?.leastClass ?? 0, ...classes) as OpenTowel['leastClass'],
-      wetted: towel.wetted,
-    });
+    const key = `${towel.worker}/${towel.number}`;
+    const now = openedNow(towel, used[t]!, towels.get(key), book);
+    if (now) towels.set(key, now);
   });
-  return [...before.values()];
+  return [...towels.values()];
 }

@@ -11,6 +11,8 @@ export interface Kind {
   readonly most: number;
   /** Sides that are used of each. */
   readonly sides: number;
+  /** Share of its first side that is filled already. */
+  readonly filled: number;
   /** Liquid that a side holds already, as a share of its saturation. */
   readonly wetShare: number;
   /** Serves only needs from this place in the row on, and from this class down. */
@@ -114,7 +116,7 @@ interface Limit {
  * dirt and reach begin anew there.
  */
 function limitsOf(row: readonly TowelNeed[], { kind, fillings }: Lane, lane: number, count: number): readonly Limit[] {
-  const sides = count * kind.sides;
+  const sides = count * (kind.sides - kind.filled);
   const isLow = (i: number): boolean => row[i]!.cleanliness >= SOILED_FROM;
   const serves = (low: boolean): boolean => fillings.some((f, i) => f && isLow(i) === low);
   const again = serves(true) && serves(false);
@@ -189,7 +191,7 @@ function leastTowels(row: readonly TowelNeed[], kinds: readonly Kind[], a: Assum
     row.reduce((sum, need) => sum + Math.min(...kinds.map((kind) => pick(fillingOf(need, kind, a)))), 0);
   const low = row.some(({ cleanliness }) => cleanliness >= SOILED_FROM);
   const need = Math.max(sidesOf((f) => f.liquid), sidesOf((f) => f.dirt) / (low ? 2 : 1), sidesOf((f) => f.reach) / (low ? 2 : 1));
-  const given = kinds.filter((kind) => !kind.opened).reduce((sum, { sides, most }) => sum + sides * most, 0);
+  const given = kinds.filter((kind) => !kind.opened).reduce((sum, { sides, filled, most }) => sum + (sides - filled) * most, 0);
   return Math.max(0, Math.ceil((need - given) / Math.max(...opened.map(({ sides }) => sides)) - 1e-9));
 }
 

@@ -55,6 +55,8 @@ export interface OpenTowel {
   /** Sides that have served, and sides that are left. */
   readonly used: number;
   readonly left: number;
+  /** Share of the first that is left which is filled, 0 to 1. */
+  readonly partial: number;
   /** The dirtiest that it has touched. */
   readonly leastClass: CleanlinessClass;
   readonly wetted: boolean;
@@ -168,6 +170,7 @@ class Pile {
       batch: towel.batch,
       most: 1,
       sides: towel.batch.sides,
+      filled: 0,
       wetShare: this.a.finishShare,
       from: from < 0 ? placed.length : from,
       leastClass: Math.max(DEMOTED_FROM, lowest(towel)) as CleanlinessClass,
@@ -181,6 +184,7 @@ class Pile {
       batch,
       most,
       sides: sidesUsed(batch, soaked, this.rules),
+      filled: 0,
       wetShare: 0,
       from: 0,
       leastClass: 0,
@@ -240,10 +244,11 @@ class Pile {
 }
 
 /** The sides that a towel in use has left. */
-const atHand = ({ batch, left, leastClass }: OpenTowel): Kind => ({
+const atHand = ({ batch, left, partial, leastClass }: OpenTowel): Kind => ({
   batch,
   most: 1,
   sides: left,
+  filled: partial,
   wetShare: 0,
   from: 0,
   leastClass,
@@ -298,7 +303,7 @@ export function towelsTaken(
     const { role, soaked } = placed[0]!.need;
     const batch = batches.find((one) => one.role === role);
     if (!batch) continue;
-    const kind: Kind = { batch, most: Infinity, sides: sidesUsed(batch, soaked, rules), wetShare: 0, from: 0, leastClass: 0, opened: true };
+    const kind: Kind = { batch, most: Infinity, sides: sidesUsed(batch, soaked, rules), filled: 0, wetShare: 0, from: 0, leastClass: 0, opened: true };
     const parties = fewestTowels(placed.map(({ need }) => need), [kind], [], a);
     taken.set(role, (taken.get(role) ?? 0) + parties.reduce((sum, { count }) => sum + count, 0));
   }

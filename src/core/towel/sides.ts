@@ -26,13 +26,13 @@ export interface Side {
 const LEAST_SHARE = 0.02;
 const ROUNDING = 1e-9;
 
-const newSide = ({ use, cleanliness }: TowelNeed): Side => ({
+const newSide = ({ use, cleanliness }: TowelNeed, filled = 0): Side => ({
   use,
   cleanliness,
   portions: [],
-  dirtShare: 0,
-  liquidShare: 0,
-  reachShare: 0,
+  dirtShare: filled,
+  liquidShare: filled,
+  reachShare: filled,
   reused: false,
 });
 
@@ -73,7 +73,7 @@ export function inTurn(row: readonly TowelNeed[], shares: readonly number[], kin
     let left = share;
     while (left > ROUNDING) {
       let side = sides.find((one) => fits(one, fill) >= Math.min(left, LEAST_SHARE));
-      if (!side && sides.length < most) sides.push((side = newSide(need)));
+      if (!side && sides.length < most) sides.push((side = newSide(need, sides.length === 0 ? kind.filled : 0)));
       if (!side && (side = sides.find((one) => mayServeAgain(one, need)))) takeUpAgain(side);
       if (!side) return undefined;
       const now = Math.min(left, fits(side, fill));
@@ -101,4 +101,4 @@ function filled(row: readonly TowelNeed[], shares: readonly number[], kind: Kind
 /** Lays shares of a row of needs on so many sides: in turn where that does, or else as they can be dealt, each zone on few. */
 export const laidOut = (row: readonly TowelNeed[], shares: readonly number[], kind: Kind, most: number, a: Assumptions): readonly Side[] =>
   inTurn(row, shares, kind, most, a) ??
-  oneByOne({ kind: { ...kind, sides: 1 }, count: most, shares }, row, a).flatMap((own) => filled(row, own, kind, a));
+  oneByOne({ kind: { ...kind, sides: 1, filled: 0 }, count: most, shares }, row, a).flatMap((own) => filled(row, own, kind, a));

@@ -1,5 +1,5 @@
-import { markKinds, zoneIds } from '@esmero/core';
-import { Between, Day, Id, OneOf, OrNull, Text } from './rules';
+import { markKinds, pictureTimes, zoneIds } from '@esmero/core';
+import { Between, Day, Id, OneOf, OrNull, Path, Text } from './rules';
 
 /** A panel read off with a thermometer. */
 export class ReadingDocument {
@@ -14,6 +14,22 @@ export class MarkDocument {
   @OneOf(markKinds) kind!: string;
   @Text(500) note!: string;
   @OrNull() @Id() photo!: string | null;
+}
+
+/** What the car looked like. */
+export class PictureDocument {
+  @Id() id!: string;
+  @OneOf(pictureTimes) when!: string;
+  @OrNull() @OneOf(zoneIds) zone!: string | null;
+  @Text(500) note!: string;
+  @Id() photo!: string;
+}
+
+/** Signed for the condition of the car, as drawn. */
+export class SignatureDocument {
+  @Text(160, 1) by!: string;
+  @Between(0, 1e13) at!: number;
+  @Path(100_000) path!: string;
 }
 
 /** The client wants it done against the advice. */

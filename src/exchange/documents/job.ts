@@ -1,7 +1,7 @@
 import { zoneIds } from '@esmero/core';
 import { ChoicesDocument } from './choices';
 import { DeviceDocument, GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
-import { ConsentDocument, MarkDocument, ReadingDocument } from './found';
+import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, SignatureDocument } from './found';
 import { WishesDocument } from './habits';
 import { LegDocument } from './history';
 import { ProductDocument } from './product';
@@ -32,6 +32,8 @@ export class JobDocument {
   @Many(() => LegDocument, 60) since!: LegDocument[];
   @UniqueBy('zone') @Many(() => ReadingDocument, zoneIds.length) readings!: ReadingDocument[];
   @UniqueBy('id') @Many(() => MarkDocument, 500) marks!: MarkDocument[];
+  @UniqueBy('id') @Many(() => PictureDocument, 200) pictures!: PictureDocument[];
+  @OrNull() @One(() => SignatureDocument) signed!: SignatureDocument | null;
   @OrNull() @One(() => DayWeatherDocument) weather!: DayWeatherDocument | null;
   @OrNull() @One(() => ConsentDocument) consent!: ConsentDocument | null;
   @One(() => WishesDocument) wishes!: WishesDocument;

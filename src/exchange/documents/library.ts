@@ -1,8 +1,9 @@
 import { GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
 import { HabitSetDocument } from './habits';
 import { JobDocument } from './job';
+import { MovementDocument } from './movement';
 import { ProductDocument } from './product';
-import { Flag, Many, One } from './rules';
+import { Flag, Many, One, UniqueBy } from './rules';
 import { SiteDocument } from './site';
 import { VehicleDocument } from './vehicle';
 
@@ -47,4 +48,5 @@ export class CollectionDocument {
   @Many(() => GearEntryDocument, MOST) gear!: GearEntryDocument[];
   @Many(() => HabitsEntryDocument, MOST) habits!: HabitsEntryDocument[];
   @Many(() => JobDocument, MOST) jobs!: JobDocument[];
+  @UniqueBy('id') @Many(() => MovementDocument, 100_000) movements!: MovementDocument[];
 }

@@ -22,6 +22,7 @@ export class ProductUseDocument {
   @OrNull()
   @Between(0, 100_000)
   strongest!: number | null;
+  @OrNull() @WholeBetween(1, 3650) protectsDays!: number | null;
   @OneOf(origins) origin!: string;
 }
 
@@ -40,5 +41,6 @@ export class ProductDocument {
   @Between(0.1, 10) filmFactor!: number;
   @Flag() leavesLayer!: boolean;
   @Ids(100) notWith!: string[];
+  @Text(2000) safety!: string;
   @OneOf(origins) origin!: string;
 }

@@ -59,6 +59,9 @@ const DAY = /^\d{4}-\d{2}-\d{2}$/;
 const ID = /^[\w.-]{1,80}$/;
 export const Id = (): Decorator => Matches(ID, says({ code: 'id' }));
 
+/** What the shelf counts: its kind, and which of that kind. */
+export const StockId = (): Decorator => Matches(/^(product|towel|mix|gear)\/[\w.\/-]{1,160}$/, says({ code: 'id' }));
+
 /** A day of the calendar, written 2031-07-14. */
 export const Day = (): Decorator =>
   all(
@@ -72,6 +75,12 @@ const isDay = (text: string): boolean => {
 };
 
 export const Currency = (): Decorator => Matches(/^[A-Z]{3}$/, says({ code: 'currency' }));
+
+/** Lines as an SVG path of absolute moves and lines. */
+export const Path = (max: number): Decorator => {
+  const options = says({ code: 'path' });
+  return all(IsString(options), Length(1, max, options), Matches(/^M[ML0-9 .,-]*$/, options));
+};
 
 /** The field may be null; otherwise the other rules hold. */
 export const OrNull = (): Decorator => ValidateIf((_object, value) => value !== null);
@@ -156,3 +165,17 @@ export const UniqueBy = (field: string): Decorator =>
     },
     { code: 'unique', field },
   );
+
+/** With each word of a list, just the fields that belong to it; those that every word has are not listed. */
+export const belongs = (fieldsOf: Readonly<Record<string, readonly string[]>>): Decorator => {
+  const optional = [...new Set(Object.values(fieldsOf).flat())];
+  return check(
+    'belongs',
+    (value, object) => {
+      const fields = fieldsOf[String(value)];
+      const given = optional.filter((field) => (object as Record<string, unknown>)[field] !== undefined);
+      return !fields || (given.length === fields.length && given.every((field) => fields.includes(field)));
+    },
+    { code: 'belongs', fields: optional },
+  );
+};

@@ -1,16 +1,48 @@
-import { mixPurposes, runActs, towelRoles, zoneIds } from '@esmero/core';
-import { Between, Many, One, OneOf, OrNull, UniqueBy, WholeBetween } from './rules';
+import { type RunEvent, mixPurposes, runActs, towelRoles, turnKinds, weatherTurns, zoneIds } from '@esmero/core';
+import { Between, Flag, Id, Many, ManyOf, Maybe, OneOf, OrNull, Text, UniqueBy, WholeBetween, belongs } from './rules';
 
 /** The year 2286 in milliseconds since 1970. */
 const LATEST = 1e13;
 
+const vesselMixes = mixPurposes.filter((purpose) => purpose !== 'solvent');
+
+/** Fields of each kind of event besides its kind and its time. */
+const fieldsOf: Readonly<Record<RunEvent['kind'], readonly (keyof RunEventDocument)[]>> = {
+  flush: ['zone', 'section', 'of'],
+  wet: ['zone', 'section', 'of'],
+  wipe: ['zone', 'section', 'of'],
+  dry: ['zone', 'section', 'of'],
+  glass: ['zone', 'section', 'of'],
+  again: ['zone'],
+  'towel-out': ['role', 'worker'],
+  'side-full': ['role', 'worker'],
+  workers: ['workers'],
+  panels: ['panelC'],
+  soil: ['zone', 'steps'],
+  weather: ['weather'],
+  'mix-left': ['purpose', 'ml'],
+  'product-out': ['purpose'],
+  'water-left': ['litres'],
+  leave: ['zones'],
+};
+
 /** Something that happened beside the car. */
 export class RunEventDocument {
-  @OneOf([...runActs, 'again']) kind!: string;
-  @OneOf(zoneIds) zone!: string;
-  @WholeBetween(0, 1000) section!: number;
-  @WholeBetween(0, 1000) of!: number;
+  @belongs(fieldsOf) @OneOf([...runActs, ...turnKinds]) kind!: string;
   @Between(0, LATEST) at!: number;
+  @Maybe() @OneOf(zoneIds) zone?: string;
+  @Maybe() @WholeBetween(0, 1000) section?: number;
+  @Maybe() @WholeBetween(0, 1000) of?: number;
+  @Maybe() @OneOf(towelRoles) role?: string;
+  @Maybe() @OneOf([0, 1]) worker?: number;
+  @Maybe() @OneOf([1, 2]) workers?: number;
+  @Maybe() @Between(-40, 110) panelC?: number;
+  @Maybe() @OneOf([1, -1]) steps?: number;
+  @Maybe() @OneOf(weatherTurns) weather?: string;
+  @Maybe() @OneOf(vesselMixes) purpose?: string;
+  @Maybe() @Between(0, 1_000_000) ml?: number;
+  @Maybe() @Between(0, 5000) litres?: number;
+  @Maybe() @ManyOf(zoneIds) zones?: string[];
 }
 
 export class MixUseDocument {
@@ -27,10 +59,20 @@ export class TowelUseDocument {
 
 /** What was really used, beside what the plan had of it. */
 export class RunUseDocument {
+  @Between(0, LATEST) at!: number;
+  @Text(500) because!: string;
   @Between(0, 1) doneShare!: number;
   @Between(0, 10_000) plannedMin!: number;
   @UniqueBy('purpose') @Many(() => MixUseDocument, mixPurposes.length) mixes!: MixUseDocument[];
   @UniqueBy('role') @Many(() => TowelUseDocument, towelRoles.length) towels!: TowelUseDocument[];
+}
+
+/** Something for later. */
+export class PunchItemDocument {
+  @Id() id!: string;
+  @Text(500, 1) text!: string;
+  @OrNull() @OneOf(zoneIds) zone!: string | null;
+  @Flag() done!: boolean;
 }
 
 /** A wash that has been begun. */
@@ -38,5 +80,6 @@ export class RunDocument {
   @Between(0, LATEST) startedAt!: number;
   @OrNull() @Between(0, LATEST) endedAt!: number | null;
   @Many(() => RunEventDocument, 5000) events!: RunEventDocument[];
-  @OrNull() @One(() => RunUseDocument) used!: RunUseDocument | null;
+  @Many(() => RunUseDocument, 100) counts!: RunUseDocument[];
+  @UniqueBy('id') @Many(() => PunchItemDocument, 500) punch!: PunchItemDocument[];
 }

@@ -34,6 +34,7 @@ export class JobsPage {
   protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
   private readonly all = this.state.selectSignal(shelfFeature.selectJobs);
   private readonly library = this.state.selectSignal(shelfFeature.selectLibrary);
+  private readonly movements = this.state.selectSignal(shelfFeature.selectMovements);
   protected readonly archived = signal(false);
   protected readonly refusal = signal<{ readonly file: string; readonly headline: string; readonly details: readonly string[] } | null>(null);
 
@@ -72,7 +73,7 @@ export class JobsPage {
   protected async exportAll(): Promise<void> {
     const { writeCollection } = await import('@esmero/exchange');
     const jobs = this.all().map(({ job }: StoredJob) => job);
-    download(`esmero-${today()}.json`, writeCollection({ library: this.library(), jobs }));
+    download(`esmero-${today()}.json`, writeCollection({ library: this.library(), jobs, movements: this.movements() }));
   }
 
   protected dismiss(): void {
@@ -113,5 +114,5 @@ async function readFile(text: string): Promise<Read<Collection>> {
   const collection = readCollection(text);
   if (collection.ok || collection.why.code !== 'other-format') return collection;
   const job = readJob(text);
-  return job.ok ? { ok: true, value: { library: [], jobs: [job.value] } } : job;
+  return job.ok ? { ok: true, value: { library: [], jobs: [job.value], movements: [] } } : job;
 }

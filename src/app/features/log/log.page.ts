@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
-import { type Job, type Run, learn, ratiosOf } from '@esmero/core';
+import { type Job, type Run, learn, ratiosOf, usedIn } from '@esmero/core';
 import { clock, learnedSentence, lessonName, percent } from '@esmero/messages';
 import { shelfFeature } from '../../state/shelf';
 
@@ -21,14 +21,15 @@ const off = (times: number): string => `${times >= 1 ? '+' : '−'}${percent(Mat
 const NOTICED = 0.02;
 
 function against(run: Run): string {
-  if (!run.used) return 'not counted';
-  if (run.used.doneShare < 1) return `broken off with ${percent(run.used.doneShare)} done`;
+  const used = usedIn(run);
+  if (!used) return 'not counted';
+  if (used.doneShare < 1) return `broken off with ${percent(used.doneShare)} done`;
   const differs = ratiosOf(run).filter(([lesson, ratio]) => lesson !== 'minutes' && Math.abs(ratio - 1) > NOTICED);
   return differs.map(([lesson, ratio]) => `${lessonName(lesson)} ${off(ratio)}`).join(', ') || 'as planned';
 }
 
 function rowOf(job: Job, run: Run): Row {
-  const { used, startedAt, endedAt } = run;
+  const [used, { startedAt, endedAt }] = [usedIn(run), run];
   return {
     job,
     took: clock(((endedAt ?? startedAt) - startedAt) / 1000),

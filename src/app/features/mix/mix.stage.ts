@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import { type Advice, type Caution, type AdviceReason, type DeviceKind, type Dosed, type Job, type Mix, deviceKinds, ml } from '@esmero/core';
+import { type Advice, type Caution, type AdviceReason, type DeviceKind, type Dosed, type Job, type Mix, type Fill, deviceKinds, ml } from '@esmero/core';
 import { type Units, contentName, deviceName, fixed, mixSentences, money, originName, percent } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
@@ -18,6 +18,8 @@ interface Named {
 }
 
 interface Bench {
+  /** As drawn: the first filling, or what stands in the vessel. */
+  readonly fill: Fill;
   readonly mix: Mix;
   readonly title: string;
   readonly sentences: readonly string[];
@@ -123,6 +125,7 @@ export class MixStage {
     return {
       mix,
       title: contentName[mix.content],
+      fill: mix.fills[0] ?? { totalMl: mix.haveMl, waterMl: mix.haveMl, dose: null },
       sentences: mixSentences(mix, u),
       strength: mix.strength
         ? `1 to ${fixed(mix.strength.waterParts, 1)} water = 1 in ${fixed(mix.strength.wholeParts, 1)} = ${fixed(mix.strength.percent, 2)} % (${originName[mix.use?.origin ?? 'label']})`

@@ -1,31 +1,41 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject } from '@angular/core';
-import { type Hand, type Job, type RunEvent, dropRun, endRun, noteEvent, standingOf, startRun, takeBackEvent, towelRoles } from '@esmero/core';
-import { cautionSentence, clock, clocksText, contentName, handName, liquidFor, markName, mixSentences, roleName, taskText, towelsFor, zoneName } from '@esmero/messages';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
+import { Store as State } from '@ngrx/store';
+import { type Hand, type Job, type RunEvent, type TowelRole, type Turn, type ZoneId, dropRun, endRun, isTick, noteEvent, releasing, reserving, standingOf, startRun, takeBackEvent, towelRoles } from '@esmero/core';
+import { actHint, cautionSentence, clock, clocksText, contentName, handName, liquidFor, markName, mixSentences, oneTowel, replannedText, roleName, rolesFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
 import { NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
+import { settingsActions, settingsFeature } from '../../state/settings';
+import { ShelfDesk } from '../../state/shelf-desk';
+import { SwipeDirective } from '../../ui/swipe.directive';
 import { runLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { staysAwake } from './awake';
-import { ChangedComponent } from './changed.component';
+import { ChangedComponent, type Turned } from './changed.component';
+import { PunchComponent } from './punch.component';
+import { type Call, caller } from './tone';
 import { UseFormComponent } from './use-form.component';
 
-const BUZZ_MS = 200;
+/** So long before a section dries somebody is called. */
+const DRYING_SOON_MS = 30_000;
 
 /** Beside the car, with wet hands: one thing at a time in large letters, its clocks, and one large button. */
 @Component({
   selector: 'esm-run-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChangedComponent, UseFormComponent],
+  imports: [ChangedComponent, PunchComponent, SwipeDirective, UseFormComponent],
   templateUrl: './run.stage.html',
   styleUrl: './run.stage.css',
-  host: { '(document:keydown)': 'key($event)' },
+  host: { '(document:keydown)': 'key($event)', '[class.two]': 'cards().length > 1' },
 })
 export class RunStage {
   protected readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
   private readonly now = inject(NOW);
-  private readonly document = inject(DOCUMENT);
+  private readonly state = inject(State);
+  private readonly shelf = inject(ShelfDesk);
+  private readonly call = caller();
+  protected readonly sound = this.state.selectSignal(settingsFeature.selectSound);
   private readonly time = ticking();
 
   private readonly planned = computed(() => {
@@ -64,6 +74,8 @@ export class RunStage {
         who: handName(hand, standing.hands.length),
         title: now ? taskText(now) : 'Done',
         withWhat: now ? (now.act === 'wet' ? liquidFor(plan, now.zoneId) : towelsFor(plan, now)) : '',
+        hint: now ? actHint[now.act] : '',
+        roles: now ? rolesFor(plan, now).map((role) => ({ role, name: oneTowel[role] })) : [],
         clocks: hand.clocks ? clocksText(hand.clocks, this.time()) : '',
         dry: hand.clocks?.dryAt !== null && (hand.clocks?.dryAt ?? Infinity) <= this.time(),
         early: (hand.clocks?.readyAt ?? 0) > this.time(),
@@ -71,13 +83,27 @@ export class RunStage {
       };
     });
   });
-  /** What has dwelt and waits for a hand. */
-  private readonly ready = computed(() =>
-    this.cards()
-      .filter(({ clocks, early }) => clocks && !early)
-      .map(({ title }) => title)
-      .join(),
-  );
+  /** What has dwelt and waits for a hand, and what is about to dry. */
+  private readonly ready = computed(() => this.titles(({ clocks, early }) => clocks !== '' && !early));
+  private readonly drying = computed(() => this.titles(({ hand }) => (hand.clocks?.dryAt ?? Infinity) - DRYING_SOON_MS <= this.time()));
+  /** The last thing that turned out otherwise, and what the plan is by it. */
+  protected readonly replanned = computed(() => {
+    const [run, { plan, before }] = [this.run(), this.desk.planState()];
+    const turns = (run?.events ?? []).filter((event): event is Turn => !isTick(event));
+    const last = turns.at(-1);
+    if (!last || !plan || !run) return null;
+    // Only just planned again: how much more or less there is to do than there was.
+    const was = before && before.begun.events < plan.begun.events ? standingOf(before, run).leftS : null;
+    const what = turnText(last, this.desk.units());
+    return `${what}. Planned again: ${replannedText(plan, standingOf(plan, run).leftS, was, this.desk.units())}.`;
+  });
+  /** What stands in the way of the rest, and which zones might wait. */
+  protected readonly stuck = computed(() => {
+    const plan = this.desk.plan();
+    if (!plan || plan.method !== 'decline') return null;
+    const waits = plan.verdicts.flatMap((one): readonly ZoneId[] => (one.code === 'zones-wait' ? one.zones : []));
+    return { why: plan.verdicts.map((one) => verdictSentence(one, this.desk.units())), waits };
+  });
   protected readonly finished = computed(() => this.cards().every(({ hand }) => hand.now === null));
   protected readonly progress = computed(() => {
     const standing = this.standing();
@@ -96,18 +122,31 @@ export class RunStage {
     inject(NetBoard).use({
       caption: 'The car, unfolded, with what is done and what is next',
       looks: computed(() => runLooks(this.desk.zonePlans().values(), this.standing())),
+      beside: computed(() => this.run()?.endedAt === null),
       paints: false,
       press: () => undefined,
     });
     effect(() => this.view.light((this.standing()?.hands ?? []).flatMap(({ now }) => (now ? [now.zoneId] : []))));
-    // A dwell that is over is felt in the hand, once.
+    this.callsFor(this.ready, 'ready');
+    this.callsFor(this.drying, 'drying');
+  }
+
+  /** Calls once for everything new. */
+  private callsFor(what: () => string, call: Call): void {
     effect(() => {
-      if (this.ready()) this.document.defaultView?.navigator.vibrate?.(BUZZ_MS);
+      if (what()) this.call(call, untracked(this.sound));
     });
   }
 
+  private titles(which: (card: ReturnType<typeof this.cards>[number]) => boolean): string {
+    return this.cards().filter(which).map(({ title }) => title).join();
+  }
+
   protected start(): void {
-    this.change('The run is begun', (job) => startRun(job, this.now()));
+    const [job, plan] = [this.desk.job(), this.planned()];
+    if (!job || !plan) return;
+    this.shelf.post(reserving(job, plan, this.shelf.movements()));
+    this.change('The run is begun', (one) => startRun(one, this.now()));
   }
 
   protected done({ now }: Hand): void {
@@ -123,7 +162,22 @@ export class RunStage {
 
   protected again(zone: string): void {
     const known = this.doneZones().find(({ id }) => id === zone);
-    if (known) this.note(`Once more: ${known.name}`, { kind: 'again', zone: known.id, section: 0, of: 0, at: this.now() });
+    if (known) this.turn({ kind: 'again', zone: known.id });
+  }
+
+  /** Notes that something turned out otherwise; the rest is planned again. */
+  protected turn(turn: Turned): void {
+    const event = { ...turn, at: this.now() } as Turn;
+    this.note(turnText(event, this.desk.units()), event);
+  }
+
+  protected towel(kind: 'side-full' | 'towel-out', role: TowelRole, worker: number): void {
+    this.turn({ kind, role, worker });
+  }
+
+  protected toggleSound(): void {
+    this.state.dispatch(settingsActions.setSound({ sound: !this.sound() }));
+    if (this.sound()) this.call('ready', true);
   }
 
   protected takeBack(): void {
@@ -135,6 +189,8 @@ export class RunStage {
   }
 
   protected forget(): void {
+    const job = this.desk.job();
+    if (job) this.shelf.post(releasing(job.id, this.shelf.movements()));
     this.change('The run is forgotten', dropRun);
   }
 

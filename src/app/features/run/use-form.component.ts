@@ -1,19 +1,29 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import { type Counted, type Plan, type TowelRole, expected, noteUse, towelRoles, useOf } from '@esmero/core';
+import { type Reckoning, type RunUse, type TowelRole, bookingOut, isBooked, noteUse, towelRoles, useOf, usedIn } from '@esmero/core';
 import { contentName, roleName } from '@esmero/messages';
+import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
+import { ShelfDesk } from '../../state/shelf-desk';
+import { studyOf } from '../../state/study';
 
 const MOST_ML = 100_000;
 const MOST_TOWELS = 10_000;
 
-/** What is left in the vessels and how many towels were opened, counted when the run is over. */
+const big = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}`;
+
+/** What is left in the vessels and how many towels were opened, counted when the run is over, and booked out of the shelf. */
 @Component({
   selector: 'esm-use-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [InputText],
   template: `
     <h3>What was used</h3>
+    @if (study.failure(); as failure) {
+      <p class="note warn">It could not be reckoned up: {{ failure }} <button type="button" class="chip" (click)="study.ask()">Try again</button></p>
+    } @else if (fields().length === 0) {
+      <p class="soft">Reckoning up …</p>
+    }
     <form class="fields" #form (submit)="note(form); $event.preventDefault()">
       @for (field of fields(); track field.name) {
         <label class="field">
@@ -21,10 +31,23 @@ const MOST_TOWELS = 10_000;
           <input pInputText class="num" type="number" min="0" [max]="field.most" step="1" required inputmode="numeric" [name]="field.name" [value]="field.value" />
         </label>
       }
-      <button type="submit" class="chip big">{{ noted() ? 'Counted; count again' : 'Note it' }}</button>
+      @if (noted()) {
+        <label class="field">
+          Why it is counted again
+          <input pInputText maxlength="500" name="because" required />
+        </label>
+      }
+      <button type="submit" class="chip big" [disabled]="fields().length === 0">{{ noted() ? 'Correct it' : 'Note it' }}</button>
     </form>
     @if (noted()) {
-      <p class="soft" role="status">Noted in the log. What many runs say is offered to the next plan in Method.</p>
+      <p class="soft" role="status">
+        Noted in the log{{ earlier() > 0 ? '; ' + earlier() + (earlier() > 1 ? ' earlier counts are' : ' earlier count is') + ' kept' : '' }}. What many runs say is offered to the next plan in Method.
+      </p>
+      @if (booked()) {
+        <p class="soft">Booked out of the shelf; the towels are with the laundry.</p>
+      } @else {
+        <button type="button" class="chip big" (click)="bookOut()">Book it out of the shelf</button>
+      }
     }
   `,
   styles: `
@@ -42,39 +65,55 @@ const MOST_TOWELS = 10_000;
 })
 export class UseFormComponent {
   private readonly desk = inject(JobDesk);
+  private readonly shelf = inject(ShelfDesk);
+  private readonly now = inject(NOW);
+  protected readonly study = studyOf('reckoning');
 
-  protected readonly noted = computed(() => (this.desk.job()?.run?.used ?? null) !== null);
-  private readonly usual = computed((): Counted | null => {
-    const plan = this.desk.plan();
-    return plan ? expected(plan) : null;
-  });
+  private readonly counts = computed(() => this.desk.job()?.run?.counts ?? []);
+  private readonly used = computed((): RunUse | null => usedIn({ counts: this.counts() }));
+  protected readonly noted = computed(() => this.used() !== null);
+  protected readonly earlier = computed(() => this.counts().length - 1);
+  protected readonly booked = computed(() => isBooked(this.shelf.kept(), this.desk.job()?.id ?? ''));
   protected readonly fields = computed(() => {
-    const [plan, usual, used] = [this.desk.plan(), this.usual(), this.desk.job()?.run?.used];
-    if (!plan || !usual) return [];
-    const opened = (role: TowelRole): number => used?.towels.find((one) => one.role === role)?.opened ?? usual.opened[role] ?? 0;
+    const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
+    if (!job || !reckoning) return [];
+    const usual = reckoning.expected.opened;
+    const opened = (role: TowelRole): number => used?.towels.find((one) => one.role === role)?.opened ?? usual[role] ?? 0;
+    const vessel = (id: string): string => job.vessels.find((one) => one.id === id)?.name ?? 'its vessel';
+    const mixes = reckoning.vessels.filter(({ content }) => (reckoning.spent.productMl[content] ?? 0) > 0);
     return [
-      ...plan.mix.mixes
-        .filter(({ content, productName }) => productName && content !== 'rinse')
-        .map(({ content, vessel }) => ({ name: `ml.${content}`, label: `${contentName[content]} left in ${vessel.name}, mL`, value: this.leftOf(plan, content), most: MOST_ML })),
+      ...mixes.map(({ content, vesselId }) => ({ name: `ml.${content}`, label: `${contentName[content]} left in ${vessel(vesselId)}, mL`, value: leftOf(content, reckoning, used), most: MOST_ML })),
       ...towelRoles
-        .filter((role) => (usual.opened[role] ?? 0) > 0 || opened(role) > 0)
-        .map((role) => ({ name: `towels.${role}`, label: `${roleName[role][0]!.toUpperCase()}${roleName[role].slice(1)} opened`, value: opened(role), most: MOST_TOWELS })),
+        .filter((role) => (usual[role] ?? 0) > 0 || opened(role) > 0)
+        .map((role) => ({ name: `towels.${role}`, label: `${big(roleName[role])} opened`, value: opened(role), most: MOST_TOWELS })),
     ];
   });
 
-  /** As counted before, or as planned. */
-  private leftOf({ mix }: Plan, content: string): number {
-    const planned = this.usual()?.leftMl[content] ?? 0;
-    const used = this.desk.job()?.run?.used?.mixes.find(({ purpose }) => purpose === content);
-    const made = mix.mixes.find((one) => one.content === content)?.fills.reduce((sum, { totalMl }) => sum + totalMl, 0) ?? 0;
-    return used ? Math.round(made - used.usedMl) : planned;
+  constructor() {
+    effect(() => {
+      if (this.desk.job()) untracked(() => void this.study.ask());
+    });
   }
 
   protected note(form: HTMLFormElement): void {
-    const [plan, run] = [this.desk.plan(), this.desk.job()?.run];
-    if (!plan || !run || !form.reportValidity()) return;
-    const given = [...new FormData(form)].map(([name, value]) => [name, Number(value)] as const);
-    const of = (start: string) => Object.fromEntries(given.flatMap(([name, value]) => (name.startsWith(start) ? [[name.slice(start.length), value]] : [])));
-    this.desk.edit('What was used', (job) => noteUse(job, useOf(plan, run, { leftMl: of('ml.'), opened: of('towels.') })));
+    const reckoning = this.study.answer();
+    if (!reckoning || !form.reportValidity()) return;
+    const given = [...new FormData(form)];
+    const of = (start: string) => Object.fromEntries(given.flatMap(([name, value]) => (name.startsWith(start) ? [[name.slice(start.length), Number(value)]] : [])));
+    const because = String(new FormData(form).get('because') ?? '');
+    this.desk.edit('What was used', (job) => noteUse(job, useOf(reckoning, { leftMl: of('ml.'), opened: of('towels.') }, this.now(), because)));
   }
+
+  protected bookOut(): void {
+    const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
+    if (!job || !reckoning || !used) return;
+    this.shelf.post(bookingOut(job, reckoning, used, this.shelf.movements()));
+  }
+}
+
+/** As counted before, or as it should be. */
+function leftOf(content: string, { spent, expected }: Reckoning, used: RunUse | null): number {
+  const counted = used?.mixes.find(({ purpose }) => purpose === content);
+  const made = spent.madeMl[content as keyof Reckoning['spent']['madeMl']] ?? 0;
+  return Math.max(0, Math.round(counted ? made - counted.usedMl : (expected.leftMl[content] ?? 0)));
 }

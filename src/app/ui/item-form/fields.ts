@@ -138,6 +138,7 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'leavesLayer', label: 'Leaves a layer behind', kind: 'flag' },
     { path: 'notOnFinishes', label: 'Not on paint that is', kind: 'several', choices: choices(finishes, finishName) },
     { path: 'notWith', label: 'Never on a panel with', kind: 'others' },
+    { path: 'safety', label: 'Safety, from its sheet', kind: 'text' },
   ],
   towel: [
     name,

@@ -12,6 +12,7 @@ const fresh = (purpose: MixPurpose): ProductUse => ({
   dilution: { label: { waterless: '4', foam: '20', presoak: '50', wash: '256', glass: '9', solvent: '0' }[purpose], reading: 'water' },
   weakest: null,
   strongest: null,
+  protectsDays: null,
   origin: 'practice',
 });
 
@@ -82,6 +83,10 @@ function meaning({ dilution }: ProductUse): string {
             <div class="field">
               <label [for]="'s-' + row.purpose">Strongest allowed, 1 to</label>
               <input pInputText class="num" type="number" step="any" [id]="'s-' + row.purpose" [value]="use.strongest" #strong (change)="put({ ...use, strongest: parts(strong.value) })" />
+            </div>
+            <div class="field">
+              <label [for]="'p-' + row.purpose">Says it protects for, days</label>
+              <input pInputText class="num" type="number" min="1" step="1" [id]="'p-' + row.purpose" [value]="use.protectsDays" #days (change)="put({ ...use, protectsDays: parts(days.value) })" />
             </div>
             <p class="wide soft num">{{ row.means }}</p>
           </div>

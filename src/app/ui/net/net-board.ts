@@ -6,6 +6,8 @@ import { type Looks } from './zone-look';
 export interface NetMode {
   readonly caption: string;
   readonly looks: Signal<Looks>;
+  /** Held in a wet hand beside the car: what is not needed for that steps aside. */
+  readonly beside?: Signal<boolean>;
   /** Dragging over zones presses each of them. */
   readonly paints: boolean;
   press(id: ZoneId, stroke: string): void;

@@ -1,0 +1,93 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { InputText } from 'primeng/inputtext';
+import { type PunchItem, putPunch } from '@esmero/core';
+import { zoneName } from '@esmero/messages';
+import { NOW } from '../../state/clock';
+import { JobDesk } from '../../state/job-desk';
+import { ZoneInView } from '../../ui/net/zone-in-view';
+
+/** What the second look finds, and what has to wait for after the drive: noted, and ticked off when it is done. */
+@Component({
+  selector: 'esm-punch',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [InputText],
+  template: `
+    <h3>For later</h3>
+    @if (items().length > 0) {
+      <ul>
+        @for (item of items(); track item.id) {
+          <li>
+            <label><input type="checkbox" [checked]="item.done" (change)="tick(item)" /> <span>{{ item.zone ? zoneName(item.zone) + ': ' : '' }}{{ item.text }}</span></label>
+          </li>
+        }
+      </ul>
+    }
+    <form class="row" (submit)="add(text); $event.preventDefault()">
+      <label class="row grow">
+        {{ where() }}
+        <input pInputText maxlength="500" required #text placeholder="e.g. dress tyres after the drive" />
+      </label>
+      <button type="submit" class="chip big">Note it</button>
+    </form>
+  `,
+  styles: `
+    :host {
+      display: block;
+    }
+    ul {
+      list-style: none;
+      margin: 0 0 0.5rem;
+      padding: 0;
+    }
+    label {
+      display: flex;
+      gap: 0.6rem;
+      align-items: center;
+      min-height: 3.5rem;
+    }
+    .grow {
+      flex: 1 1 14rem;
+    }
+    input[type='checkbox'] {
+      width: 1.6rem;
+      height: 1.6rem;
+      accent-color: var(--sea);
+    }
+    input:not([type]) {
+      flex: 1;
+      min-width: 0;
+      min-height: 3.5rem;
+    }
+    .big {
+      min-height: 3.5rem;
+    }
+  `,
+})
+export class PunchComponent {
+  private readonly desk = inject(JobDesk);
+  private readonly view = inject(ZoneInView);
+  private readonly now = inject(NOW);
+  protected readonly zoneName = zoneName;
+
+  protected readonly items = computed(() => this.desk.job()?.run?.punch ?? []);
+  /** The zone that was pressed on the car, or none in particular. */
+  protected readonly where = computed(() => {
+    const id = this.view.current();
+    return id ? zoneName(id) : 'The car';
+  });
+
+  protected add(field: HTMLInputElement): void {
+    const text = field.value.trim();
+    if (!text) return;
+    this.put('Noted for later', { id: `later-${this.now()}`, text, zone: this.view.current(), done: false });
+    field.value = '';
+  }
+
+  protected tick(item: PunchItem): void {
+    this.put(item.done ? 'Not done yet' : 'Done later', { ...item, done: !item.done });
+  }
+
+  private put(cause: string, item: PunchItem): void {
+    this.desk.edit(cause, (job) => putPunch(job, item));
+  }
+}

@@ -1,0 +1,206 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import { Store as State } from '@ngrx/store';
+import { InputText } from 'primeng/inputtext';
+import {
+  type Draft,
+  type LaundryGroup,
+  type LaundryStep,
+  type LibraryEntry,
+  type LibraryItems,
+  type LibraryKind,
+  type Movement,
+  type Place,
+  type StockItem,
+  amountAt,
+  assumptionTable,
+  counting,
+  dayAfter,
+  draft,
+  expiry,
+  groupOf,
+  laundering,
+  laundryGroups,
+  laundrySteps,
+  lotsOf,
+  moved,
+  outlookOf,
+  retiring,
+  shoppingList,
+  stockItem,
+  takingBack,
+  washesOf,
+} from '@esmero/core';
+import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf } from '@esmero/messages';
+import { settingsFeature } from '../../state/settings';
+import { ShelfDesk } from '../../state/shelf-desk';
+
+const MOST_ML = 1_000_000;
+const MOST_TOWELS = 10_000;
+const SHOWN_MOVEMENTS = 40;
+/** Longer than this nobody looks ahead. */
+const FAR_DAYS = 365;
+
+const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10);
+
+const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and folded' } as const;
+
+/** What is on the shelf, with the laundry and in the vessels; how long it lasts; what to buy. */
+@Component({
+  selector: 'esm-shelf-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [InputText, RouterLink],
+  templateUrl: './shelf.page.html',
+  styleUrl: './shelf.page.css',
+})
+export class ShelfPage {
+  protected readonly shelf = inject(ShelfDesk);
+  private readonly state = inject(State);
+
+  private readonly system = this.state.selectSignal(settingsFeature.selectUnits);
+  protected readonly u = computed(() => unitsOf(this.system()));
+  protected readonly laundryCautions = laundryCautions;
+  protected readonly steps = laundrySteps;
+  protected readonly stepName = stepName;
+  protected readonly most = { ml: MOST_ML, towels: MOST_TOWELS };
+  /** What went wrong with the last movement; empty when nothing did. */
+  protected readonly problem = signal('');
+
+  private readonly now = computed(() => (this.shelf.movements(), this.shelf.today()));
+  private readonly lifeWashes = assumptionTable.towelLifeWashes.value;
+
+  protected readonly products = computed(() =>
+    this.kept('product').map((product) => {
+      const item = stockItem('product', product.id);
+      const { onShelf, reserved, perDay, daysLeft } = outlookOf(item, this.shelf.movements(), this.shelf.balances(), this.now());
+      return {
+        product,
+        item,
+        onShelf,
+        stock: this.amount(item, onShelf),
+        reserved: reserved > 0 ? this.amount(item, reserved) : '',
+        lasts: this.lasts(daysLeft),
+        pace: perDay > 0 ? `${this.amount(item, perDay * 7)} a week` : 'not used of late',
+        lots: lotsOf(item, this.shelf.movements()).map(({ left, openedAt, expiresOn }) => ({
+          text: `${this.amount(item, left)}${openedAt === null ? ', closed' : `, opened ${dayOf(openedAt)}`}${expiresOn ? `, good until ${expiresOn}` : ''}`,
+          bad: expiry({ expiresOn }, dayOf(this.now())),
+        })),
+      };
+    }),
+  );
+  protected readonly towels = computed(() =>
+    this.kept('towel').map((batch) => {
+      const item = stockItem('towel', batch.id);
+      const at = (place: Place): number => amountAt(this.shelf.balances(), item, place);
+      const washes = washesOf(batch, this.shelf.movements(), this.shelf.balances());
+      return {
+        batch,
+        item,
+        clean: at('shelf'),
+        away: (['reserved', 'dirty', 'soaking', 'drying', 'retired'] as const).map((place) => at(place)),
+        washes: washes > 0 ? `${washes.toFixed(1)} of ${this.lifeWashes}` : 'none yet',
+        worn: washes >= this.lifeWashes,
+      };
+    }),
+  );
+  protected readonly laundry = computed(() =>
+    laundryGroups.map((group) => {
+      const own = this.kept('towel').filter(({ role }) => groupOf[role] === group);
+      const at = (place: Place): number => own.reduce((sum, { id }) => sum + amountAt(this.shelf.balances(), stockItem('towel', id), place), 0);
+      const kg = own.reduce((sum, { id, widthM, heightM, gsm }) => sum + (amountAt(this.shelf.balances(), stockItem('towel', id), 'dirty') * widthM * heightM * gsm) / 1000, 0);
+      return { group, name: laundryName[group], waiting: laundrySteps.map(({ from }) => at(from)), soak: this.soakText(kg) };
+    }),
+  );
+  protected readonly mixes = computed(() =>
+    [...this.shelf.balances().keys()]
+      .filter((item) => item.startsWith('mix/') && amountAt(this.shelf.balances(), item, 'shelf') > 0)
+      .map((item) => {
+        const since = [...this.shelf.movements()].reverse().find(({ entries }) => entries.some((entry) => entry.item === item))!.at;
+        const days = Math.floor((this.now() - since) / 86_400_000);
+        return { item, name: this.shelf.nameOf(item), amount: this.amount(item, amountAt(this.shelf.balances(), item, 'shelf')), age: days === 0 ? 'since today' : `for ${days} days`, old: days > assumptionTable.keepsDays.value };
+      }),
+  );
+  protected readonly batteries = computed(() =>
+    this.kept('gear')
+      .filter(({ batteryMin }) => batteryMin !== null)
+      .map((gear) => {
+        const item = stockItem('gear', gear.id);
+        return { gear, item, charge: amountAt(this.shelf.balances(), item, 'shelf'), full: gear.batteryMin! };
+      }),
+  );
+  protected readonly toBuy = computed(() =>
+    shoppingList(this.kept('product'), this.kept('towel'), this.shelf.movements(), this.lifeWashes, this.now(), this.shelf.balances()).map((one) => ({
+      text: buyText(one),
+      cost: one.costMinor === null ? '' : money(one.costMinor, 'EUR'),
+    })),
+  );
+  protected readonly history = computed(() =>
+    [...this.shelf.kept()]
+      .reverse()
+      .slice(0, SHOWN_MOVEMENTS)
+      .map((movement, i) => ({ movement, day: dayOf(movement.at), text: movementText(movement, this.shelf.nameOf, this.u()), last: i === 0 })),
+  );
+
+  private kept<K extends LibraryKind>(kind: K): readonly LibraryItems[K][] {
+    return this.shelf.library().flatMap((entry: LibraryEntry) => (entry.kind === kind && !entry.archived ? [entry.item as LibraryItems[K]] : []));
+  }
+
+  protected amount(item: StockItem, amount: number): string {
+    return amountText(item, amount, this.u());
+  }
+
+  private lasts(daysLeft: number | null): { readonly text: string; readonly soon: boolean } {
+    if (daysLeft === null) return { text: '', soon: false };
+    if (daysLeft > FAR_DAYS) return { text: 'more than a year', soon: false };
+    const days = Math.floor(daysLeft);
+    return { text: `${days} days, until ${dayAfter(dayOf(this.now()), days)}`, soon: days < 14 };
+  }
+
+  /** A part load takes its share of water and concentrate. */
+  private soakText(kg: number): string {
+    if (kg === 0) return '';
+    const [{ value: loadKg }, { value: soakL }, { value: leastL }, { value: soakMl }] = [assumptionTable.loadKg, assumptionTable.soakL, assumptionTable.leastSoakL, assumptionTable.soakMl];
+    const litres = Math.max(Math.min(leastL, soakL), (kg / loadKg) * soakL);
+    const loads = Math.max(1, Math.ceil(kg / loadKg));
+    return `${loads === 1 ? 'One load' : `${loads} loads`}: ${this.u().water(litres)} warm water with ${this.u().volume((litres / soakL) * soakMl)} of rinseless concentrate.`;
+  }
+
+  protected buy(item: StockItem, ml: number, expires: HTMLInputElement): void {
+    const expiresOn = /^\d{4}-\d{2}-\d{2}$/.test(expires.value) ? expires.value : null;
+    if (this.post([draft('bought', moved(item, 'outside', 'shelf', ml), { expiresOn })])) expires.value = '';
+  }
+
+  /** What was counted, in the unit that is shown. */
+  protected count(item: StockItem, field: HTMLInputElement): void {
+    const read = item.startsWith('product/') ? this.u().edit.volume.read(field.valueAsNumber) : field.valueAsNumber;
+    if (!field.reportValidity() || !Number.isFinite(read)) return;
+    if (this.post(counting(item, 'shelf', read, this.shelf.balances()))) field.value = '';
+  }
+
+  protected launder(group: LaundryGroup, step: LaundryStep): void {
+    this.post(laundering(group, step, this.kept('towel'), this.shelf.balances()));
+  }
+
+  protected retire(batch: LibraryItems['towel']): void {
+    const wheels = this.kept('towel').find(({ role }) => role === 'wheels');
+    this.post([retiring(batch, wheels, 1)]);
+  }
+
+  protected pourAway(item: StockItem): void {
+    this.post([draft('poured-away', moved(item, 'shelf', 'outside', amountAt(this.shelf.balances(), item, 'shelf')))]);
+  }
+
+  protected charge(item: StockItem, full: number): void {
+    this.post(counting(item, 'shelf', full, this.shelf.balances()).map((one) => ({ ...one, kind: 'charged' as const })));
+  }
+
+  protected takeBack(movement: Movement): void {
+    this.post([takingBack(movement)]);
+  }
+
+  private post(drafts: readonly Draft[]): boolean {
+    const lacking = this.shelf.post(drafts);
+    this.problem.set(lacking.length > 0 ? lackingText(lacking, this.shelf.nameOf, this.u()) : '');
+    return lacking.length === 0;
+  }
+}

@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import { TestBed } from '@angular/core/testing';
+import { amountAt, draft, moved, stockItem } from '@esmero/core';
+import { ShelfPage } from '../features/shelf/shelf.page';
+import { ShelfDesk } from '../state/shelf-desk';
+import { show } from '../testing/show';
+
+const amber = stockItem('product', 'p-amber');
+const wash = stockItem('towel', 't-wash');
+
+async function shelf() {
+  const all = await show(ShelfPage);
+  await all.settle();
+  const desk = TestBed.inject(ShelfDesk);
+  const set = async (label: string, value: string): Promise<void> => {
+    const field = all.element.querySelector<HTMLInputElement>(`input[aria-label="${label}"]`)!;
+    field.value = value;
+    field.closest('form')!.dispatchEvent(new Event('submit'));
+    await all.settle();
+  };
+  return { ...all, desk, set, at: (item: typeof amber, place: 'shelf' | 'dirty' | 'soaking' | 'drying' = 'shelf') => amountAt(desk.balances(), item, place) };
+}
+
+describe('the shelf', () => {
+  it('says what is there, how long it lasts, what goes off and what to buy', async () => {
+    const { element } = await shelf();
+    const text = element.textContent!;
+    expect(text).toContain('180 mL');
+    expect(text).toContain('2 × Waterless concentrate, amber cap: runs out within a fortnight');
+    expect(text).toContain('good until 2031-08-01: soon over');
+    expect(text).toContain('Flammable as a concentrate');
+    expect(text).toContain('1.7 of 150');
+  });
+
+  it('buys a bottle and counts what is there; both stay in the list', async () => {
+    const { element, press, set, at, desk } = await shelf();
+    const before = desk.kept().length;
+    await press('A bottle of 750 mL');
+    expect(at(amber)).toBe(930);
+    await set('Counted of Waterless concentrate, amber cap', '900');
+    expect(at(amber)).toBe(900);
+    expect(desk.kept()).toHaveLength(before + 2);
+    expect(element.textContent).toContain('Counted: Waterless concentrate, amber cap 30 mL');
+    await press('Take back');
+    expect(at(amber)).toBe(930);
+    expect(desk.kept()).toHaveLength(before + 3);
+  });
+
+  it('takes towels through the laundry, hands one down, and keeps the library in step', async () => {
+    const { element, press, set, settle, at, desk, job } = await shelf();
+    await set('Clean Wash towels, grey edge, counted', '10');
+    expect(job.library().find(({ item }) => item.id === 't-wash')!.item).toMatchObject({ clean: 10 });
+    await press('One to wheels');
+    expect(desk.balances().get(stockItem('towel', 't-wheels'))!.shelf).toBe(7);
+    expect(at(wash)).toBe(9);
+    desk.post([draft('used', moved(wash, 'shelf', 'dirty', 4))]);
+    await settle();
+    expect(element.textContent).toContain('rinseless concentrate.');
+    for (const [step, place] of [['Put to soak: 4', 'soaking'], ['Washed: 4', 'drying'], ['Dry and folded: 4', 'shelf']] as const) {
+      await press(step);
+      expect(at(wash, place)).toBe(place === 'shelf' ? 9 : 4);
+    }
+  });
+
+  it('refuses what would leave less than nothing, and says so', async () => {
+    const { desk } = await shelf();
+    const lacking = desk.post([draft('used', moved(amber, 'shelf', 'outside', 500))]);
+    expect(lacking).toEqual([{ item: amber, place: 'shelf', amount: 320 }]);
+  });
+});

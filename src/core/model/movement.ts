@@ -1,0 +1,48 @@
+/** Where things of the shelf are. Only what is outside has no bottom: it is bought from there and goes there when used. */
+export const places = ['outside', 'shelf', 'reserved', 'dirty', 'soaking', 'drying', 'retired'] as const;
+export type Place = (typeof places)[number];
+
+/** Why something moved. */
+export const movementKinds = [
+  'bought',
+  'counted',
+  'reserved',
+  'released',
+  'used',
+  'soaked',
+  'washed',
+  'dried',
+  'retired',
+  'handed-down',
+  'thrown-out',
+  'kept',
+  'poured-away',
+  'charged',
+  'drained',
+] as const;
+export type MovementKind = (typeof movementKinds)[number];
+
+/** What the shelf counts: product in mL, towels in pieces, a mix in its vessel in mL, a battery in minutes. */
+export const stockKinds = ['product', 'towel', 'mix', 'gear'] as const;
+export type StockKind = (typeof stockKinds)[number];
+export type StockItem = `${StockKind}/${string}`;
+
+/** So much of an item more, or less, at a place. */
+export interface Entry {
+  readonly item: StockItem;
+  readonly place: Place;
+  readonly amount: number;
+}
+
+/** Something was moved. What leaves one place arrives at another: the amounts of each item add up to nothing. */
+export interface Movement {
+  readonly id: string;
+  /** Milliseconds since 1970. */
+  readonly at: number;
+  readonly kind: MovementKind;
+  readonly job: string | null;
+  readonly note: string;
+  /** ISO day on which what was bought goes off; null where nobody says. */
+  readonly expiresOn: string | null;
+  readonly entries: readonly Entry[];
+}

@@ -1,0 +1,58 @@
+import type { Entry, Movement, Place, StockItem, StockKind } from '../model';
+
+/** How much of an item is at each place. */
+export type AtPlaces = Readonly<Partial<Record<Place, number>>>;
+
+/** All items that ever moved, with where they are now. Derived, never stored. */
+export type Balances = ReadonlyMap<StockItem, AtPlaces>;
+
+/** Smaller than this is rounding. */
+const EPS = 1e-6;
+
+export const stockItem = (kind: StockKind, id: string): StockItem => `${kind}/${id}`;
+
+/** What the movements come to, in whatever order. */
+export function balancesOf(movements: readonly Movement[]): Balances {
+  const balances = new Map<StockItem, Partial<Record<Place, number>>>();
+  for (const { entries } of movements)
+    for (const { item, place, amount } of entries) {
+      const at = balances.get(item) ?? {};
+      at[place] = (at[place] ?? 0) + amount;
+      balances.set(item, at);
+    }
+  return balances;
+}
+
+/** So much of an item at a place; rounding is nothing. */
+export function amountAt(balances: Balances, item: StockItem, place: Place): number {
+  const amount = balances.get(item)?.[place] ?? 0;
+  return Math.abs(amount) < EPS ? 0 : amount;
+}
+
+/** So much of an item from one place to another. */
+export const moved = (item: StockItem, from: Place, to: Place, amount: number): readonly Entry[] =>
+  amount === 0
+    ? []
+    : [
+        { item, place: from, amount: -amount },
+        { item, place: to, amount },
+      ];
+
+/** What a place is short of. */
+export interface Missing {
+  readonly item: StockItem;
+  readonly place: Place;
+  readonly amount: number;
+}
+
+/** What would be below nothing after a movement; outside there is no bottom. Empty: it may be posted. */
+export function missingFor(balances: Balances, { entries }: Pick<Movement, 'entries'>): readonly Missing[] {
+  const after = new Map<string, Missing>();
+  for (const { item, place, amount } of entries) {
+    if (place === 'outside') continue;
+    const key = `${item} ${place}`;
+    const before = after.get(key)?.amount ?? amountAt(balances, item, place);
+    after.set(key, { item, place, amount: before + amount });
+  }
+  return [...after.values()].filter(({ amount }) => amount < -EPS).map((one) => ({ ...one, amount: -one.amount }));
+}

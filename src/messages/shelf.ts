@@ -1,0 +1,80 @@
+import type { LaundryGroup, Missing, Movement, MovementKind, Place, StockItem, ToBuy } from '@esmero/core';
+import { type Units, fixed, minutes } from './units';
+import { contentName } from './words';
+
+export const placeName: Readonly<Record<Place, string>> = {
+  outside: 'outside',
+  shelf: 'on the shelf',
+  reserved: 'set aside',
+  dirty: 'to be washed',
+  soaking: 'soaking',
+  drying: 'drying',
+  retired: 'retired',
+};
+
+export const movementName: Readonly<Record<MovementKind, string>> = {
+  bought: 'Bought',
+  counted: 'Counted',
+  reserved: 'Set aside',
+  released: 'Put back',
+  used: 'Used',
+  soaked: 'Put to soak',
+  washed: 'Washed',
+  dried: 'Dry and folded',
+  retired: 'Retired',
+  'handed-down': 'Handed down to wheels',
+  'thrown-out': 'Thrown out',
+  kept: 'Left in its vessel',
+  'poured-away': 'Poured away',
+  charged: 'Charged',
+  drained: 'Run down',
+};
+
+export const laundryName: Readonly<Record<LaundryGroup, string>> = { paint: 'Paint towels', glass: 'Glass towels', wheels: 'Wheel towels' };
+
+/** What has to be seen to when towels are washed. */
+export const laundryCautions = [
+  'Wheel towels never with the others: grit and brake dust go from fibre to fibre.',
+  'No fabric softener, which seals the fibre; no hot dryer, which melts it.',
+  'Cloths with solvent on them do not go in the machine: dry them spread out in the open, then into a lidded tin.',
+] as const;
+
+/** So much of an item in its own unit. */
+export function amountText(item: StockItem, amount: number, u: Units): string {
+  if (item.startsWith('towel/')) return fixed(amount);
+  return item.startsWith('gear/') ? minutes(amount) : u.volume(amount);
+}
+
+/** The name that an item goes by. */
+export type NameOf = (item: StockItem) => string;
+
+/** A mix is called by what it is and where it stands. */
+export function mixName(item: StockItem, vesselName: (id: string) => string): string {
+  const [, vessel = '', content = ''] = item.split('/');
+  return `${contentName[content as keyof typeof contentName] ?? content} in ${vesselName(vessel)}`;
+}
+
+/** "Used: Wash towels 3, Rinseless concentrate 45 mL". */
+export function movementText({ kind, entries, note }: Movement, nameOf: NameOf, u: Units): string {
+  const told = entries.filter(({ place, amount }) => (place === 'outside' ? !hasInside(entries) : amount > 0) || leaves(entries, place, amount));
+  const what = told.map(({ item, amount }) => `${nameOf(item)} ${amountText(item, Math.abs(amount), u)}`);
+  return `${movementName[kind]}${note ? ` (${note})` : ''}: ${[...new Set(what)].join(', ')}`;
+}
+
+const hasInside = (entries: Movement['entries']): boolean => entries.some(({ place }) => place !== 'outside');
+
+/** Gone out of the house: nothing arrives inside. */
+const leaves = (entries: Movement['entries'], place: Place, amount: number): boolean =>
+  place !== 'outside' && amount < 0 && !entries.some((entry) => entry.place !== 'outside' && entry.amount > 0);
+
+/** Why something could not be moved, and what to do. */
+export const lackingText = (lacking: readonly Missing[], nameOf: NameOf, u: Units): string =>
+  `Not moved: ${lacking.map(({ item, place, amount }) => `${nameOf(item)} is ${amountText(item, amount, u)} short ${placeName[place]}`).join('; ')}. Count it first.`;
+
+const buyBecause: Readonly<Record<ToBuy['why'], string>> = {
+  'runs-out': 'runs out within a fortnight at this pace',
+  expired: 'what is there has gone off',
+  'worn-out': 'washed so often that they are past their best for paint',
+};
+
+export const buyText = ({ name, count, why }: ToBuy): string => `${count} × ${name}: ${buyBecause[why]}`;
