@@ -64,6 +64,7 @@ export { dayAfter, lastsOf, nextVisitOf, usualLeg } from './plan/next-visit';
 export type { Lasts, LowWater, NextVisit, Until, ZoneLasts } from './plan/next-visit';
 export * from './run';
 export * from './learn';
+export * from './log';
 export * from './shelf';
 export { windowsOf } from './plan/windows';
 export type { Window } from './plan/windows';

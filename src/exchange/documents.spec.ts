@@ -30,7 +30,7 @@ describe('what a job may say', () => {
     ['a wish about nothing', 'job.wishes.colour', (job) => (job.wishes = { colour: 'red' })],
     ['a run that happened never', 'job.run.events[0].at', (job) => (job.run = { startedAt: 1, endedAt: null, counts: [], punch: [], events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, at: -1 }] })],
     ['a dance on the roof', 'job.run.events[0].kind', (job) => (job.run = { startedAt: 1, endedAt: null, counts: [], punch: [], events: [{ kind: 'dance', zone: 'roof', section: 1, of: 1, at: 1 }] })],
-    ['half a towel', 'job.run.counts[0].towels[0].opened', (job) => (job.run = { startedAt: 1, endedAt: 2, events: [], punch: [], counts: [{ at: 2, because: '', doneShare: 1, plannedMin: 20, mixes: [], towels: [{ role: 'wash', planned: 2, opened: 1.5 }] }] })],
+    ['half a towel', 'job.run.counts[0].towels[0].opened', (job) => (job.run = { startedAt: 1, endedAt: 2, events: [], punch: [], counts: [{ at: 2, because: '', method: null, doneShare: 1, plannedMin: 20, mixes: [], towels: [{ role: 'wash', planned: 2, opened: 1.5 }] }] })],
     ['a towel that fell off nobody’s hand', 'job.run.events[0].kind', (job) => (job.run = { startedAt: 1, endedAt: null, counts: [], punch: [], events: [{ kind: 'towel-out', role: 'wash', at: 1 }] })],
     ['a wipe with a temperature', 'job.run.events[0].kind', (job) => (job.run = { startedAt: 1, endedAt: null, counts: [], punch: [], events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, panelC: 20, at: 1 }] })],
     ['a signature that is no drawing', 'job.signed.path', (job) => (job.signed = { by: 'Somebody', at: 1, path: 'javascript:' })],

@@ -175,7 +175,7 @@ export const collectionFrom4To5: Migration = (content) =>
   isRecord(content) ? { ...content, jobs: mapped(content['jobs'], jobFrom5To6) } : content;
 
 const counted = (run: Record<string, unknown>): readonly unknown[] =>
-  isRecord(run['used']) ? [{ at: run['endedAt'] ?? run['startedAt'], because: '', ...run['used'] }] : [];
+  isRecord(run['used']) ? [{ at: run['endedAt'] ?? run['startedAt'], because: '', method: null, ...run['used'] }] : [];
 
 /** Before version 7 a zone done once more had a section and a number of them, like any other event. */
 const withoutSections = (event: unknown): unknown => {

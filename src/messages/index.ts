@@ -12,5 +12,5 @@ export * from './buckets';
 export * from './after';
 export { careAfterwards, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
 export { actHint, clocksText, handName, liquidFor, oneTowel, replannedText, rolesFor, taskText, towelsFor, turnText, weatherName } from './run';
-export { learnedSentence, lessonName } from './learned';
+export { againstText, learnedSentence, lessonName, runStateName } from './learned';
 export * from './shelf';

@@ -1,9 +1,10 @@
-import { type Learned, type Lesson, mixPurposes, towelRoles } from '@esmero/core';
+import { type Learned, type Lesson, type Run, type RunState, mixPurposes, ratiosOf, towelRoles, usedIn } from '@esmero/core';
 import { fixed, percent } from './units';
 import { contentName, roleName } from './words';
 
 /** What a lesson is about. */
 export function lessonName(lesson: Lesson): string {
+  if (lesson === 'soil') return 'Soil of this client’s cars';
   const purpose = mixPurposes.find((one) => lesson === `ml.${one}`);
   if (purpose) return contentName[purpose];
   const role = towelRoles.find((one) => lesson === `towels.${one}`);
@@ -12,7 +13,22 @@ export function lessonName(lesson: Lesson): string {
 
 /** "12 % more than planned, from 7 runs; eight of ten between −5 % and 33 %". */
 export function learnedSentence({ lesson, jobs, factor, low, high }: Learned): string {
-  const off = (times: number): string => `${times >= 1 ? '+' : '−'}${percent(Math.abs(times - 1))}`;
-  const what = Math.abs(factor - 1) < 0.005 ? 'as planned' : `${percent(Math.abs(factor - 1))} ${factor > 1 ? 'more' : 'less'} than planned`;
+  const what = Math.abs(factor - 1) < 0.005 ? 'as planned' : `${percent(Math.abs(factor - 1))} ${factor > 1 ? 'more' : 'less'} than ${lesson === 'soil' ? 'forecast' : 'planned'}`;
   return `${lessonName(lesson)}: ${what}, from ${fixed(jobs)} ${jobs === 1 ? 'run' : 'runs'}; eight of ten between ${off(low)} and ${off(high)}`;
+}
+
+export const runStateName: Readonly<Record<RunState, string>> = { counted: 'Counted', 'broken-off': 'Broken off', 'not-counted': 'Not counted' };
+
+const off = (times: number): string => `${times >= 1 ? '+' : '−'}${percent(Math.abs(times - 1))}`;
+
+/** Less off than this is as planned. */
+const NOTICED = 0.02;
+
+/** "Wash towels +100 %", or why there is nothing to say. */
+export function againstText(run: Run): string {
+  const used = usedIn(run);
+  if (!used) return 'not counted';
+  if (used.doneShare < 1) return `broken off with ${percent(used.doneShare)} done`;
+  const differs = ratiosOf(run).filter(([lesson, ratio]) => lesson !== 'minutes' && Math.abs(ratio - 1) > NOTICED);
+  return differs.map(([lesson, ratio]) => `${lessonName(lesson)} ${off(ratio)}`).join(', ') || 'as planned';
 }

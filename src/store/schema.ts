@@ -79,12 +79,12 @@ const withClaims = (product: Product): Product => ({
 });
 
 /** As runs were: one count, which another replaced, and sections for what had none. */
-type OldRun = Omit<Run, 'counts' | 'punch'> & { readonly used?: Omit<RunUse, 'at' | 'because'> | null };
+type OldRun = Omit<Run, 'counts' | 'punch'> & { readonly used?: Omit<RunUse, 'at' | 'because' | 'method'> | null };
 
 function withCounts({ used, ...run }: OldRun): Run {
   const { startedAt, endedAt } = run;
   const events = run.events.map((event) => (event.kind === 'again' ? { kind: event.kind, zone: event.zone, at: event.at } : event));
-  return { ...{ punch: [], counts: used ? [{ at: endedAt ?? startedAt, because: '', ...used }] : [] }, ...run, events };
+  return { ...{ punch: [], counts: used ? [{ at: endedAt ?? startedAt, because: '', method: null, ...used }] : [] }, ...run, events };
 }
 
 type Upgrade = (

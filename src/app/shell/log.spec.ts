@@ -48,7 +48,7 @@ describe('the log', () => {
     await settle();
     expect(names()).toEqual([runs[2]!.name]);
     const lines = [...element.querySelectorAll('li')].map((li) => li.textContent!.trim());
-    expect(lines).toEqual(learn(runs.map(({ run }) => run!)).map(learnedSentence));
+    expect(lines).toEqual(learn(runs).map(learnedSentence));
   });
 });
 
@@ -81,7 +81,7 @@ describe('what was used', () => {
     const { element, press, settle, job } = await show(RunStage);
     const tasks = tasksOf(job.plan()!);
     await press('Begin');
-    for (let i = 0; i < tasks.length; i++) await press('Done');
+    for (const _task of tasks) await press('Done');
     await press('The run is over');
     await settle();
     const plan = planJob({ ...job.job()!, run: null });
@@ -116,7 +116,7 @@ describe('what was used', () => {
     await press('Begin');
     await settle();
     expect(at('reserved')).toBe(job.plan()!.towels.filter(({ role }) => role === 'wash').length);
-    for (let i = 0; i < tasks.length; i++) await press('Done');
+    for (const _task of tasks) await press('Done');
     await press('The run is over');
     await settle();
     element.querySelector('esm-use-form form')!.dispatchEvent(new Event('submit'));

@@ -82,6 +82,7 @@ const forecastTable = {
   throwWheel: judged(3, '', 0, 20, 'Road dirt on wheels, tyres and arches'),
   throwShut: judged(0.2, '', 0, 10, 'Road dirt in door shuts'),
   spreadSeen: judged(1.3, '×', 1, 5, 'Soil seen by eye is right within this factor'),
+  soilPace: judged(1, '×', 0.1, 10, 'How fast this car gets dirty, against all figures above'),
   spreadForecast: judged(2, '×', 1, 10, 'Soil that is only forecast is right within this factor'),
 } as const;
 

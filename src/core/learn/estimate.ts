@@ -1,7 +1,7 @@
 /** What is known of a factor before any job: as good as so many jobs at 1. */
 const PRIOR_JOBS = 4;
-/** Spread of one job about the factor, before any job: usage is right to about a fifth. */
-const PRIOR_SPREAD = Math.log(1.2);
+/** Usage is right to about a fifth, before any job. */
+const USAGE_SPREAD = 1.2;
 /** And how sure that is, in jobs. */
 const SPREAD_JOBS = 12;
 /** Nine tenths of a normal distribution lie below so many deviations: eight of ten within. */
@@ -29,15 +29,16 @@ function tenthFromTop(degrees: number): number {
 /**
  * Estimates a factor from the ratios of used to planned, one a job, by the conjugate of a lognormal
  * with unknown mean and spread; shrunk to 1 by a prior worth four jobs.
+ * @param spread factor within which one job is about right, before any job
  */
-export function estimate(ratios: readonly number[]): Estimate {
+export function estimate(ratios: readonly number[], spread = USAGE_SPREAD): Estimate {
   const logs = ratios.map(Math.log);
   const jobs = logs.length;
   const mean = jobs > 0 ? logs.reduce((sum, one) => sum + one, 0) / jobs : 0;
   const about = logs.reduce((sum, one) => sum + (one - mean) ** 2, 0);
   const weight = PRIOR_JOBS + jobs;
   const centre = (jobs * mean) / weight;
-  const squares = SPREAD_JOBS * PRIOR_SPREAD ** 2 + about + (PRIOR_JOBS * jobs * mean ** 2) / weight;
+  const squares = SPREAD_JOBS * Math.log(spread) ** 2 + about + (PRIOR_JOBS * jobs * mean ** 2) / weight;
   const degrees = SPREAD_JOBS + jobs;
   const reach = tenthFromTop(degrees) * Math.sqrt((squares / degrees) * (1 + 1 / weight));
   return { jobs, factor: Math.exp(centre), low: Math.exp(centre - reach), high: Math.exp(centre + reach) };

@@ -2,12 +2,12 @@ import fc from 'fast-check';
 import { randomLcg, randomNormal } from 'd3-random';
 import { describe, expect, it } from 'vitest';
 import { endRun, noteEvent, noteUse, startRun } from '../edit';
-import type { Job, Run } from '../model';
+import { type Job, type Leg, usedIn } from '../model';
 import { planJob } from '../plan/plan-job';
-import { expected, tasksOf, useOf } from '../run';
+import { reckon, tasksOf, useOf } from '../run';
 import { sampleJob, soilAll } from '../testing/sample';
 import { estimate } from './estimate';
-import { type Learned, learn, withLearned, withoutLearned } from './learn';
+import { type Learned, learn, soilRatioOf, withLearned, withoutLearned } from './learn';
 
 const ratio = fc.double({ min: 0.3, max: 3, noNaN: true });
 
@@ -66,15 +66,16 @@ describe('learning from runs', () => {
     tasksOf(plan).reduce((so, { act, zoneId, section, of }) => noteEvent(so, { kind: act, zone: zoneId, section, of, at: START }), begun);
 
   /** A run that took so many times the liquid, towels and time that were planned. */
-  const run = (times: number): Run => {
-    const { leftMl, opened } = expected(plan);
+  const run = (times: number, of: Job = job): Job => {
+    const ended = endRun(worked(startRun(of, START)), START + plan.totals.minutes.value * times * 60_000);
+    const reckoning = reckon(ended)!;
+    const { leftMl, opened } = reckoning.expected;
     const mixes = plan.mix.mixes;
     const counted = {
       leftMl: Object.fromEntries(mixes.map(({ content, demandMl }) => [content, leftMl[content]! - (times - 1) * demandMl])),
       opened: Object.fromEntries(Object.entries(opened).map(([role, count]) => [role, Math.round(count * times)])),
     };
-    const ended = endRun(worked(startRun(job, START)), START + plan.totals.minutes.value * times * 60_000);
-    return noteUse(ended, useOf(plan, ended.run!, counted)).run!;
+    return noteUse(ended, useOf(reckoning, counted, START));
   };
 
   it('finds the factor of a hand that is always the same, and says on how many jobs it rests', () => {
@@ -85,10 +86,12 @@ describe('learning from runs', () => {
       expect(one.jobs).toBe(60);
       expect(one.factor).toBeCloseTo(1.2, 1);
     }
-    expect(learn([{ ...run(1), used: null }, { ...run(1), endedAt: null }])).toEqual([]);
+    const counted = run(1);
+    expect(learn([{ ...counted, run: { ...counted.run!, counts: [] } }, { ...counted, run: { ...counted.run!, endedAt: null } }])).toEqual([]);
     // Broken off before anything was done.
     const stopped = endRun(startRun(job, START), START + 1000);
-    expect(learn([noteUse(stopped, useOf(plan, stopped.run!, expected(plan))).run!])).toEqual([]);
+    const reckoning = reckon(stopped)!;
+    expect(learn([noteUse(stopped, useOf(reckoning, reckoning.expected, START))])).toEqual([]);
   });
 
   it('changes the next plan by about as much, and can be left out again', () => {
@@ -101,5 +104,35 @@ describe('learning from runs', () => {
     expect(laid(then) / laid(job)).toBeCloseTo(1.2, 2);
     expect(planJob(then).totals.minutes.value).toBeGreaterThan(1.1 * plan.totals.minutes.value);
     expect(withoutLearned(then)).toEqual(job);
+  });
+
+  it('measures against our own figures, whatever the plan of the time went by', () => {
+    const taught = withLearned(job, [{ lesson: 'minutes', jobs: 9, factor: 1.2, low: 1, high: 1.4 }]);
+    // As quick as that plan says, which is a fifth slower than our own figures.
+    const minutes = planJob(taught).totals.minutes.value;
+    const one = noteUse(endRun(worked(startRun(taught, START)), START + minutes * 60_000), { ...usedIn(run(1).run!)!, plannedMin: minutes });
+    const [learned] = learn(Array.from({ length: 60 }, () => one)).filter(({ lesson }) => lesson === 'minutes');
+    expect(learned!.factor).toBeCloseTo(1.2, 1);
+  });
+
+  it('holds the last count, and keeps the others', () => {
+    const first = run(1);
+    const again = noteUse(first, { ...usedIn(first.run!)!, because: 'miscounted', towels: [{ role: 'wash', planned: 2, opened: 4 }] });
+    expect(again.run!.counts).toHaveLength(2);
+    expect(learn([again]).find(({ lesson }) => lesson === 'towels.wash')!.factor).toBeGreaterThan(1);
+  });
+
+  it('finds how fast one client’s cars get dirty, and forecasts the next one by it', () => {
+    const since: readonly Leg[] = [{ days: 14, surroundings: 'town', shelter: 'street', km: 200, road: 'dry' }];
+    const forecast = soilRatioOf({ ...job, since, soil: soilAll('dust', 2) })!;
+    const visit = (client: string, level: 1 | 2): Job => run(1, { ...job, client, since, soil: soilAll('dust', level) });
+    const jobs = [visit('Bay Bakery', 2), visit('Bay Bakery', 2), visit('Bay Bakery', 2), visit('Somebody else', 1)];
+    const soil = learn(jobs, 'Bay Bakery').find(({ lesson }) => lesson === 'soil')!;
+    expect(soil.jobs).toBe(3);
+    expect(Math.sign(Math.log(soil.factor))).toBe(Math.sign(Math.log(forecast)));
+    expect(learn(jobs, 'Nobody').some(({ lesson }) => lesson === 'soil')).toBe(false);
+    const next = withLearned({ ...job, since, soil: {} }, [soil]);
+    const load = (of: Job): number => planJob(of).zones.reduce((sum, { soil: { totalGm2 } }) => sum + totalGm2, 0);
+    expect(Math.sign(load(next) - load({ ...job, since, soil: {} }))).toBe(Math.sign(Math.log(soil.factor)));
   });
 });

@@ -1,39 +1,72 @@
-import { type AssumptionKey, assumptionTable } from '../assumptions';
+import { type AssumptionKey, assumptionTable, resolveAssumptions } from '../assumptions';
 import { type Job, type MixPurpose, type Run, type TowelRole, usedIn } from '../model';
+import { soilOn } from '../soil';
+import { zonesOf } from '../vehicle';
 import { type Estimate, estimate } from './estimate';
 
-/** What is learned of: liquid by mix, towels by role, and pace. */
-export type Lesson = `ml.${MixPurpose}` | `towels.${TowelRole}` | 'minutes';
+/** What is learned of: liquid by mix, towels by role, pace; and how fast one client’s cars get dirty. */
+export type Lesson = `ml.${MixPurpose}` | `towels.${TowelRole}` | 'minutes' | 'soil';
 
 export interface Learned extends Estimate {
   readonly lesson: Lesson;
 }
 
+type Sample = readonly [Lesson, number];
+
 const MINUTE_MS = 60_000;
 
 /** Used over planned, for all that a counted run tells of; one that was broken off tells nothing. */
-export function ratiosOf(run: Run): readonly (readonly [Lesson, number])[] {
+export function ratiosOf(run: Run): readonly Sample[] {
   const [used, { startedAt, endedAt }] = [usedIn(run), run];
   if (!used || endedAt === null || used.doneShare < 1) return [];
-  const ratios: [Lesson, number][] = [
-    ...used.mixes.map(({ purpose, plannedMl, usedMl }): [Lesson, number] => [`ml.${purpose}`, usedMl / plannedMl]),
-    ...used.towels.map(({ role, planned, opened }): [Lesson, number] => [`towels.${role}`, opened / planned]),
+  const ratios: Sample[] = [
+    ...used.mixes.map(({ purpose, plannedMl, usedMl }): Sample => [`ml.${purpose}`, usedMl / plannedMl]),
+    ...used.towels.map(({ role, planned, opened }): Sample => [`towels.${role}`, opened / planned]),
     ['minutes', (endedAt - startedAt) / MINUTE_MS / used.plannedMin],
   ];
   // Nothing planned or nothing used is no measure of a habit.
   return ratios.filter(([, ratio]) => ratio > 0 && Number.isFinite(ratio));
 }
 
-/** What counted runs teach about this hand, in whatever order they come. */
-export function learn(runs: readonly Run[]): readonly Learned[] {
+/** Soil that was seen over soil that would have been forecast by our own figures; null where either is not known. */
+export function soilRatioOf({ vehicle, soil, since }: Pick<Job, 'vehicle' | 'soil' | 'since'>): number | null {
+  if (since.length === 0) return null;
+  const a = resolveAssumptions({});
+  let [seen, forecast] = [0, 0];
+  for (const zone of zonesOf(vehicle)) {
+    if (!soil[zone.id]) continue;
+    seen += soilOn(zone, { vehicle, soil, since }, a).totalGm2 * zone.areaM2;
+    forecast += soilOn(zone, { vehicle, soil: {}, since }, a).totalGm2 * zone.areaM2;
+  }
+  return forecast > 0 && seen > 0 ? seen / forecast : null;
+}
+
+/** A plan that went by what was learned before was off by less than our own figures are. */
+const againstOurs = ({ choices: { assumptions } }: Job, [lesson, ratio]: Sample): Sample => {
+  const [key] = about[lesson]?.keys ?? [];
+  const own = key && assumptions[key];
+  return own === undefined || !key ? [lesson, ratio] : [lesson, ratio * (own / assumptionTable[key].value) ** about[lesson]!.power];
+};
+
+/**
+ * What counted runs teach about this hand, in whatever order they come, always against our own
+ * figures; and about the soil of one client’s cars.
+ */
+export function learn(jobs: readonly Job[], client = ''): readonly Learned[] {
   const samples = new Map<Lesson, number[]>();
-  for (const run of runs)
-    for (const [lesson, ratio] of ratiosOf(run)) {
-      const sample = samples.get(lesson);
-      if (sample) sample.push(ratio);
-      else samples.set(lesson, [ratio]);
-    }
-  return [...samples].map(([lesson, ratios]) => ({ lesson, ...estimate(ratios) }));
+  const put = (lesson: Lesson, ratio: number): void => {
+    const sample = samples.get(lesson);
+    if (sample) sample.push(ratio);
+    else samples.set(lesson, [ratio]);
+  };
+  for (const job of jobs) {
+    if (!job.run) continue;
+    for (const sample of ratiosOf(job.run)) put(...againstOurs(job, sample));
+    const soil = client !== '' && job.client === client && job.run.endedAt !== null ? soilRatioOf(job) : null;
+    if (soil !== null) put('soil', soil);
+  }
+  const { spreadForecast } = resolveAssumptions({});
+  return [...samples].map(([lesson, ratios]) => ({ lesson, ...estimate(ratios, lesson === 'soil' ? spreadForecast : undefined) }));
 }
 
 /** Figures that a lesson is about: more liquid, more time; or less that a side takes. */
@@ -45,6 +78,7 @@ const about: Readonly<Partial<Record<Lesson, { readonly keys: readonly Assumptio
   'towels.wash': { keys: ['sideDirt', 'sideAreaLight', 'sideAreaMiddle', 'sideAreaHeavy'], power: -1 },
   'towels.finish': { keys: ['finishShare'], power: -1 },
   'towels.drying': { keys: ['dryingShare'], power: -1 },
+  soil: { keys: ['soilPace'], power: 1 },
   minutes: {
     keys: ['rateTriggerSpray', 'ratePumpSpray', 'rateFoam', 'rateFlush', 'rateWipeBase', 'rateWipePerLoad', 'rateFinish', 'rateWash', 'rateDry', 'rateGlassFinish', 'wheelLight', 'wheelHeavy', 'shutSeconds'],
     power: 1,

@@ -1,4 +1,5 @@
 import type { Celsius, Millilitres } from '../units';
+import type { VehicleMethod } from './choices';
 import type { TowelRole } from './equipment';
 import type { MixPurpose } from './product';
 import type { Site } from './site';
@@ -61,6 +62,8 @@ export interface RunUse {
   readonly at: number;
   /** Why it was counted again; empty the first time. */
   readonly because: string;
+  /** How the car was done; null in counts from before this was noted. */
+  readonly method: VehicleMethod | null;
   /** Share of the work that was done when it ended, 0 to 1. */
   readonly doneShare: number;
   readonly plannedMin: number;

@@ -1,5 +1,5 @@
 import type { Begun, Spent } from '../method/begun';
-import { type Job, type RunUse, type TowelRole, mixPurposes, towelRoles } from '../model';
+import { type Job, type RunUse, type TowelRole, type VehicleMethod, mixPurposes, towelRoles } from '../model';
 import { leftOf } from './left';
 import { stretchNow } from './plan-run';
 import { standingOf } from './standing';
@@ -17,6 +17,7 @@ export interface Reckoning {
   /** What should be left, and opened, had it all gone as planned. */
   readonly expected: Counted;
   readonly doneShare: number;
+  readonly method: VehicleMethod;
 }
 
 /** Reckons a run up; null for a job that has none. */
@@ -27,11 +28,11 @@ export function reckon(job: Job): Reckoning | null {
   const { spent, vessels } = leftOf(now.job, now.plan, run, null).begun;
   const left = Object.entries(spent.madeMl).map(([content, ml]) => [content, Math.round(ml - (spent.laidMl[content as keyof Spent['laidMl']] ?? 0))]);
   const { done, all } = standingOf(now.plan, run);
-  return { spent, vessels, expected: { leftMl: Object.fromEntries(left), opened: spent.opened }, doneShare: all > 0 ? done / all : 1 };
+  return { spent, vessels, expected: { leftMl: Object.fromEntries(left), opened: spent.opened }, doneShare: all > 0 ? done / all : 1, method: now.plan.method };
 }
 
 /** What a run took, from what was counted after it; more left than was made counts as nothing used. */
-export function useOf({ spent, expected, doneShare }: Reckoning, { leftMl, opened }: Counted, at: number, because = ''): RunUse {
+export function useOf({ spent, expected, doneShare, method }: Reckoning, { leftMl, opened }: Counted, at: number, because = ''): RunUse {
   const mixes = mixPurposes.flatMap((purpose): RunUse['mixes'][number][] => {
     const [madeMl, plannedMl] = purpose === 'solvent' ? [0, 0] : [spent.madeMl[purpose] ?? 0, spent.laidMl[purpose] ?? 0];
     return madeMl > 0 ? [{ purpose, plannedMl, usedMl: Math.max(0, madeMl - (leftMl[purpose] ?? expected.leftMl[purpose] ?? 0)) }] : [];
@@ -40,5 +41,5 @@ export function useOf({ spent, expected, doneShare }: Reckoning, { leftMl, opene
     const [planned, count] = [spent.opened[role] ?? 0, opened[role] ?? spent.opened[role] ?? 0];
     return planned > 0 || count > 0 ? [{ role, planned, opened: count }] : [];
   });
-  return { at, because, doneShare, plannedMin: spent.plannedS / 60, mixes, towels };
+  return { at, because, method, doneShare, plannedMin: spent.plannedS / 60, mixes, towels };
 }

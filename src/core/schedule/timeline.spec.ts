@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Job, type TreatmentId, type ZoneId, soilKinds } from '../model';
-import { sectionsOf } from '../method/drying-window';
 import { planJob } from '../plan/plan-job';
 import { sampleJob, sampleSite, soilAll } from '../testing/sample';
 import { zonesOf } from '../vehicle';

@@ -54,8 +54,8 @@ function ratesOf(leg: Leg, zone: Zone, body: Body, a: Assumptions): Rates {
   const [roadKind, roadKey] = road[leg.road];
   // Wheels make their own dirt out of the brakes, on whatever asphalt.
   const thrown = zone.cleanliness === 4 && roadKind === 'road-film' ? 'brake-dust' : roadKind;
-  const falls = a[airKey] * a[shelterKeys[leg.shelter]] * horizontality(zone, a);
-  const thrownUp = ((a[roadKey] * leg.km) / Math.max(1, leg.days) / 100) * a[throwKey(zone, body)];
+  const falls = a.soilPace * a[airKey] * a[shelterKeys[leg.shelter]] * horizontality(zone, a);
+  const thrownUp = a.soilPace * ((a[roadKey] * leg.km) / Math.max(1, leg.days) / 100) * a[throwKey(zone, body)];
   const rates = new Map<SoilKind, number>([[airKind, falls]]);
   rates.set(thrown, (rates.get(thrown) ?? 0) + thrownUp);
   return rates;

@@ -60,7 +60,7 @@ const ID = /^[\w.-]{1,80}$/;
 export const Id = (): Decorator => Matches(ID, says({ code: 'id' }));
 
 /** What the shelf counts: its kind, and which of that kind. */
-export const StockId = (): Decorator => Matches(/^(product|towel|mix|gear)\/[\w.\/-]{1,160}$/, says({ code: 'id' }));
+export const StockId = (): Decorator => Matches(/^(product|towel|mix|gear)\/[\w./-]{1,160}$/, says({ code: 'id' }));
 
 /** A day of the calendar, written 2031-07-14. */
 export const Day = (): Decorator =>

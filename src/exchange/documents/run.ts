@@ -1,4 +1,4 @@
-import { type RunEvent, mixPurposes, runActs, towelRoles, turnKinds, weatherTurns, zoneIds } from '@esmero/core';
+import { type RunEvent, mixPurposes, runActs, towelRoles, turnKinds, vehicleMethods, weatherTurns, zoneIds } from '@esmero/core';
 import { Between, Flag, Id, Many, ManyOf, Maybe, OneOf, OrNull, Text, UniqueBy, WholeBetween, belongs } from './rules';
 
 /** The year 2286 in milliseconds since 1970. */
@@ -61,6 +61,7 @@ export class TowelUseDocument {
 export class RunUseDocument {
   @Between(0, LATEST) at!: number;
   @Text(500) because!: string;
+  @OrNull() @OneOf(vehicleMethods) method!: string | null;
   @Between(0, 1) doneShare!: number;
   @Between(0, 10_000) plannedMin!: number;
   @UniqueBy('purpose') @Many(() => MixUseDocument, mixPurposes.length) mixes!: MixUseDocument[];

@@ -1,49 +1,38 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
-import { type Job, type Run, learn, ratiosOf, usedIn } from '@esmero/core';
-import { clock, learnedSentence, lessonName, percent } from '@esmero/messages';
+import {
+  type Learned,
+  type LogEntry,
+  type LogQuery,
+  type RunState,
+  type VehicleMethod,
+  everything,
+  historyOf,
+  isTick,
+  learn,
+  logOf,
+  ratiosOf,
+  runStates,
+  searchLog,
+} from '@esmero/core';
+import { againstText, clock, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf } from '@esmero/messages';
+import { settingsFeature } from '../../state/settings';
 import { shelfFeature } from '../../state/shelf';
+import { type Dot, DotsChartComponent } from './dots-chart.component';
+import { MonthComponent } from './month.component';
 
-interface Row {
-  readonly job: Job;
-  readonly took: string;
-  readonly planned: string;
-  readonly against: string;
-  /** What is searched, in small letters. */
-  readonly text: string;
-}
+/** More than this is shown when it is asked for. */
+const PAGE = 100;
 
-const off = (times: number): string => `${times >= 1 ? '+' : '−'}${percent(Math.abs(times - 1))}`;
+const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
 
-/** Less off than this is as planned. */
-const NOTICED = 0.02;
-
-function against(run: Run): string {
-  const used = usedIn(run);
-  if (!used) return 'not counted';
-  if (used.doneShare < 1) return `broken off with ${percent(used.doneShare)} done`;
-  const differs = ratiosOf(run).filter(([lesson, ratio]) => lesson !== 'minutes' && Math.abs(ratio - 1) > NOTICED);
-  return differs.map(([lesson, ratio]) => `${lessonName(lesson)} ${off(ratio)}`).join(', ') || 'as planned';
-}
-
-function rowOf(job: Job, run: Run): Row {
-  const [used, { startedAt, endedAt }] = [usedIn(run), run];
-  return {
-    job,
-    took: clock(((endedAt ?? startedAt) - startedAt) / 1000),
-    planned: used ? clock(used.plannedMin * 60) : '',
-    against: against(run),
-    text: [job.name, job.client, job.vehicle.name, job.site.name, job.date, job.note].join(' ').toLowerCase(),
-  };
-}
-
-/** All runs that are over: what was planned and what it took, and what they teach together. */
+/** All runs that are over: found, laid beside their plans, and what they teach together. */
 @Component({
   selector: 'esm-log-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText, RouterLink],
+  imports: [DotsChartComponent, InputText, MonthComponent, RouterLink],
   templateUrl: './log.page.html',
   styleUrl: './log.page.css',
 })
@@ -52,17 +41,95 @@ export class LogPage {
 
   protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
   private readonly stored = this.state.selectSignal(shelfFeature.selectJobs);
-  private readonly runs = computed(() =>
-    this.stored().flatMap(({ job }) => (job.run && job.run.endedAt !== null ? [{ job, run: job.run }] : [])),
-  );
-  private readonly all = computed(() =>
-    [...this.runs()].sort((p, q) => q.run.startedAt - p.run.startedAt).map(({ job, run }) => rowOf(job, run)),
-  );
-  protected readonly wanted = signal('');
-  protected readonly rows = computed(() => {
-    const words = this.wanted().toLowerCase().split(/\s+/).filter(Boolean);
-    return this.all().filter(({ text }) => words.every((word) => text.includes(word)));
+  private readonly system = this.state.selectSignal(settingsFeature.selectUnits);
+  private readonly u = computed(() => unitsOf(this.system()));
+  private readonly log = computed(() => logOf(this.stored().map(({ job }) => job)));
+
+  protected readonly states = runStates;
+  protected readonly stateName = runStateName;
+  protected readonly methods = methods;
+  protected readonly methodName = methodName;
+  protected readonly query = signal<LogQuery>(everything);
+  protected readonly count = computed(() => this.log().length);
+  private readonly found = computed(() => searchLog(this.log(), this.query()));
+  protected readonly foundCount = computed(() => this.found().length);
+  protected readonly shown = linkedSignal({ source: this.query, computation: () => PAGE });
+  protected readonly rows = computed(() => this.found().slice(0, this.shown()).map((entry) => this.rowOf(entry)));
+  /** Days with runs, whatever day is asked for. */
+  protected readonly days = computed(() => {
+    const days = new Map<string, number>();
+    for (const { day } of searchLog(this.log(), { ...this.query(), day: null })) days.set(day, (days.get(day) ?? 0) + 1);
+    return days;
   });
-  protected readonly count = computed(() => this.all().length);
-  protected readonly learned = computed(() => learn(this.runs().map(({ run }) => run)).map(learnedSentence));
+
+  protected readonly visits = computed(() => {
+    const { vehicle } = this.query();
+    return vehicle === null ? [] : historyOf(this.log(), vehicle);
+  });
+  protected readonly car = computed(() => this.visits().at(-1)?.entry.job.vehicle.name ?? '');
+  protected readonly visitRows = computed(() =>
+    [...this.visits()].reverse().map(({ entry, loadGm2, kinds, method, marks, newMarks }) => ({
+      id: entry.job.id,
+      day: entry.day,
+      soil: loadGm2 === null ? 'not looked at' : `${this.u().load(loadGm2)}: ${kinds.map((kind) => soilName[kind].toLowerCase()).join(', ')}`,
+      method: method ? methodName[method] : '',
+      took: clock(entry.minutes * 60),
+      marks: `${marks}${newMarks > 0 ? `, ${newMarks} new` : ''}`,
+    })),
+  );
+  protected readonly soilDots = computed((): readonly Dot[] =>
+    this.visits().flatMap(({ entry, loadGm2 }) => (loadGm2 === null ? [] : [{ at: entry.run.startedAt, value: loadGm2, says: `${entry.day}: ${this.u().load(loadGm2)}` }])),
+  );
+  protected readonly loadText = (value: number): string => this.u().load(value);
+
+  private readonly learned = computed(() => learn(this.log().map(({ job }) => job)));
+  protected readonly lessons = computed(() => this.learned().map(({ lesson }) => ({ lesson, name: lessonName(lesson) })));
+  protected readonly lines = computed(() => this.learned().map(learnedSentence));
+  protected readonly lesson = linkedSignal<readonly Learned[], Learned['lesson'] | null>({
+    source: this.learned,
+    computation: (learned, before) => before?.value ?? learned.find(({ lesson }) => lesson === 'minutes')?.lesson ?? learned[0]?.lesson ?? null,
+  });
+  protected readonly ratios = computed((): readonly Dot[] =>
+    [...this.log()].reverse().flatMap(({ job, run, day }) =>
+      ratiosOf(run)
+        .filter(([lesson]) => lesson === this.lesson())
+        .map(([, value]) => ({ at: run.startedAt, value, says: `${day}, ${job.name}: ${percent(value)} of planned` })),
+    ),
+  );
+  protected readonly expected = computed(() => {
+    const one = this.learned().find(({ lesson }) => lesson === this.lesson());
+    return one ? { low: one.low, middle: one.factor, high: one.high } : null;
+  });
+  protected readonly ratioText = (value: number): string => percent(value);
+
+  protected ask(part: Partial<LogQuery>): void {
+    this.query.update((query) => ({ ...query, ...part }));
+  }
+
+  /** Asked for again, it is let go. */
+  protected toggleState(state: RunState): void {
+    this.ask({ state: this.query().state === state ? null : state });
+  }
+
+  protected toggleMethod(method: VehicleMethod): void {
+    this.ask({ method: this.query().method === method ? null : method });
+  }
+
+  protected more(): void {
+    this.shown.update((shown) => shown + PAGE);
+  }
+
+  private rowOf({ job, run, used, day, minutes }: LogEntry) {
+    return {
+      job,
+      day,
+      took: clock(minutes * 60),
+      planned: used ? clock(used.plannedMin * 60) : '',
+      against: againstText(run),
+      method: used?.method ? methodName[used.method] : '',
+      events: run.events.flatMap((event) => (isTick(event) ? [] : [turnText(event, this.u())])),
+      corrections: run.counts.slice(1).map(({ because }) => because),
+      later: run.punch.filter(({ done }) => !done).length,
+    };
+  }
 }

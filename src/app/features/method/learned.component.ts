@@ -39,9 +39,9 @@ export class LearnedComponent {
 
   /** A job does not teach itself. */
   protected readonly learned = computed(() => {
-    const own = this.desk.job()?.id;
-    const runs = this.jobs().flatMap(({ job }) => (job.run && job.id !== own ? [job.run] : []));
-    return learn(runs).filter(isUseful);
+    const own = this.desk.job();
+    const others = this.jobs().flatMap(({ job }) => (job.id !== own?.id ? [job] : []));
+    return learn(others, own?.client).filter(isUseful);
   });
   protected readonly lines = computed(() => this.learned().map(learnedSentence));
   protected readonly used = computed(() => {

@@ -1,0 +1,72 @@
+import { type Job, type Run, type RunUse, type VehicleMethod, usedIn } from '../model';
+
+/** How a run ended: counted and whole, counted but broken off, or never counted. */
+export const runStates = ['counted', 'broken-off', 'not-counted'] as const;
+export type RunState = (typeof runStates)[number];
+
+/** A run that is over, as the log has it. */
+export interface LogEntry {
+  readonly job: Job;
+  readonly run: Run;
+  readonly used: RunUse | null;
+  /** ISO day on which it ended, by universal time and the site’s offset. */
+  readonly day: string;
+  readonly minutes: number;
+  readonly method: VehicleMethod | null;
+  readonly state: RunState;
+  /** What is searched, in small letters. */
+  readonly text: string;
+}
+
+const MINUTE_MS = 60_000;
+const HOUR_MS = 3_600_000;
+
+const stateOf = (used: RunUse | null): RunState => (!used ? 'not-counted' : used.doneShare < 1 ? 'broken-off' : 'counted');
+
+const textOf = ({ name, client, vehicle, site, date, note, marks }: Job): string =>
+  [name, client, vehicle.name, site.name, date, note, ...marks.map((mark) => mark.note)].join(' ').toLowerCase();
+
+function entryOf(job: Job, run: Run, endedAt: number): LogEntry {
+  const used = usedIn(run);
+  return {
+    job,
+    run,
+    used,
+    day: new Date(endedAt + job.site.utcOffsetH * HOUR_MS).toISOString().slice(0, 10),
+    minutes: (endedAt - run.startedAt) / MINUTE_MS,
+    method: used?.method ?? null,
+    state: stateOf(used),
+    text: textOf(job),
+  };
+}
+
+/** All runs that are over, the last one first. */
+export const logOf = (jobs: readonly Job[]): readonly LogEntry[] =>
+  jobs
+    .flatMap((job) => (job.run && job.run.endedAt !== null ? [entryOf(job, job.run, job.run.endedAt)] : []))
+    .sort((p, q) => q.run.startedAt - p.run.startedAt);
+
+/** What is looked for; null and no words let everything through. */
+export interface LogQuery {
+  readonly words: string;
+  readonly state: RunState | null;
+  readonly method: VehicleMethod | null;
+  /** A day, or the beginning of one: 2031-07 is a month. */
+  readonly day: string | null;
+  readonly vehicle: string | null;
+}
+
+export const everything: LogQuery = { words: '', state: null, method: null, day: null, vehicle: null };
+
+/** Entries that have every word and all that is asked for. */
+export function searchLog(log: readonly LogEntry[], { words, state, method, day, vehicle }: LogQuery): readonly LogEntry[] {
+  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+  return log.filter(
+    (entry) =>
+      (state === null || entry.state === state) &&
+      (method === null || entry.method === method) &&
+      (day === null || entry.day.startsWith(day)) &&
+      (vehicle === null || entry.job.vehicle.id === vehicle) &&
+      wanted.every((word) => entry.text.includes(word)),
+  );
+}
