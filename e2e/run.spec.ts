@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { type Page, expect, test } from '@playwright/test';
 import { openStage, storedJob, watchErrors } from './desk';
 
 for (const [size, viewport] of [
@@ -62,6 +62,7 @@ test.describe('without a network', () => {
     await expect(page.locator('esm-run-stage h2')).toContainText('1 of');
     await page.getByRole('button', { name: /^Done/ }).first().click();
     await expect(page.locator('esm-run-stage h2')).toContainText('2 of');
+    await page.getByRole('button', { name: 'All stages' }).click();
     await page.getByRole('link', { name: 'Towels' }).click();
     await expect(page.locator('esm-towel-square').first()).toBeVisible();
   });
@@ -92,4 +93,89 @@ test('a run is counted, stands in the log, and the next plan goes by it when ask
   await expect(page.locator('esm-learned')).toContainText('This plan goes by it');
   await page.getByRole('button', { name: 'As if not learned' }).click();
   await expect(page.getByRole('button', { name: 'Plan with what was learned' })).toBeVisible();
+});
+
+for (const [size, viewport] of [
+  ['a phone', { width: 390, height: 844 }],
+  ['a desk', { width: 1280, height: 800 }],
+] as const)
+  test.describe(`a whole job on ${size}`, () => {
+    test.use({ viewport });
+
+    test('is run through six turns of events, a reload, a killed tab and no network, and is counted', async ({ page, context }) => {
+      test.slow();
+      const errors = watchErrors(page);
+      // The exhibition has towels and time to spare.
+      await openStage(page, 'run', '/job/demo-hall');
+      await page.getByRole('button', { name: 'Begin the run' }).click();
+      const done = async (on: Page, count: number): Promise<void> => {
+        for (let i = 0; i < count; i++) {
+          const before = await on.locator('esm-run-stage h2').innerText();
+          await on.getByRole('button', { name: /^Done/ }).first().click();
+          await expect(on.locator('esm-run-stage h2')).not.toHaveText(before);
+        }
+      };
+      const ticked = async (on: Page): Promise<number> => Number(/^(\d+) of/.exec(await on.locator('esm-run-stage h2').innerText())![1]);
+      const turn = async (on: Page, button: RegExp, says: RegExp): Promise<void> => {
+        const before = await ticked(on);
+        await on.getByRole('button', { name: button }).first().click();
+        await expect(on.getByRole('status').first()).toContainText(says);
+        expect(await ticked(on)).toBe(before);
+      };
+      await done(page, 3);
+      while ((await page.getByRole('button', { name: /^Side of the/ }).count()) === 0) await done(page, 1);
+      await turn(page, /^Side of the/, /is full. Planned again: \d+:\d\d of work left/);
+      await turn(page, /^It fell/, /is out. Planned again/);
+      await page.getByText('Something has changed').click();
+      await turn(page, /Dirtier than marked/, /dirtier than marked. Planned again/);
+      await turn(page, /second person (came|left)/, /second person (came|left). Planned again/);
+      await page.reload();
+      await expect(page.getByRole('status').first()).toContainText('Planned again');
+      await page.getByText('Something has changed').click();
+      await page.getByLabel(/Panels read/).fill('27');
+      await page.keyboard.press('Tab');
+      await expect(page.getByRole('status').first()).toContainText('Panels at 27 °C');
+      const before = await ticked(page);
+      await page.close({ runBeforeUnload: false });
+      const again = await context.newPage();
+      await openStage(again, 'run', '/job/demo-hall');
+      expect(await ticked(again)).toBe(before);
+      await expect(again.getByRole('status').first()).toContainText('Panels at 27 °C');
+      await again.getByText('Something has changed').click();
+      await turn(again, /^Another time/, /For another time.*Planned again/);
+      await again.getByRole('button', { name: 'Take back' }).click();
+      await expect(again.getByRole('status').first()).toContainText('Panels at 27 °C');
+      const { violations } = await new AxeBuilder({ page: again }).analyze();
+      expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+      await context.setOffline(true);
+      while ((await again.getByRole('button', { name: /^Done/ }).count()) > 0) await done(again, 1);
+      await expect(again.locator('esm-run-stage')).toContainText('Second look');
+      await again.getByRole('button', { name: 'The run is over' }).click();
+      await again.getByRole('button', { name: 'Note it' }).click();
+      await expect(again.getByText('Noted in the log')).toBeVisible();
+      await again.getByRole('button', { name: 'Book it out' }).click();
+      await expect(again.getByText('Booked out of the shelf')).toBeVisible();
+      const wide = await again.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(wide).toBeLessThanOrEqual(0);
+      await context.setOffline(false);
+      await again.goto('/shelf');
+      await expect(again.locator('esm-shelf-page')).toContainText(/Put to soak: [1-9]/);
+      expect(errors).toEqual([]);
+    });
+  });
+
+test('two tabs on one run tick it off together, without a question', async ({ context }) => {
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  await openStage(one, 'run');
+  await one.getByRole('button', { name: 'Begin the run' }).click();
+  await expect(one.locator('esm-run-stage h2')).toContainText('0 of');
+  await openStage(two, 'run');
+  await expect(two.locator('esm-run-stage h2')).toContainText('0 of');
+  await Promise.all([one.keyboard.press('1'), two.keyboard.press('1')]);
+  await one.keyboard.press('1');
+  await expect(two.locator('esm-run-stage h2')).toContainText(/^\s*[23] of/);
+  const [first, second] = [one.locator('esm-run-stage h2'), two.locator('esm-run-stage h2')];
+  await expect.poll(async () => (await first.innerText()) === (await second.innerText())).toBe(true);
+  await expect(one.getByText('Keep mine')).toHaveCount(0);
+  await expect(two.getByText('Keep mine')).toHaveCount(0);
 });

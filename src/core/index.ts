@@ -66,6 +66,8 @@ export * from './run';
 export * from './learn';
 export * from './log';
 export * from './shelf';
+export { claimsOf } from './plan/claims';
+export type { Claim } from './plan/claims';
 export { windowsOf } from './plan/windows';
 export type { Window } from './plan/windows';
 export { fillingOf } from './plan/filling';

@@ -1,5 +1,5 @@
-import { type CleanlinessClass, type LowWater, type NextVisit, type Until, type ZonePlan, dayAfter } from '@esmero/core';
-import { methodName, treatmentName, zoneList } from './words';
+import { type Claim, type CleanlinessClass, type LowWater, type NextVisit, type Until, type ZonePlan, dayAfter } from '@esmero/core';
+import { contentName, methodName, treatmentName, zoneList } from './words';
 
 const days = (count: number): string => (count === 1 ? '1 day' : `${count} days`);
 
@@ -47,3 +47,7 @@ export const careAfterwards: readonly string[] = [
   'Droppings, insects and sap want to be gone within days: cover them with plain water, let them soften, lift, do not rub.',
   'Salt and mud are rinsed off before anybody touches the paint.',
 ];
+
+/** "Waterless concentrate, amber cap, as waterless wash: 30 days, until 2031-08-13." */
+export const claimText = ({ product, purpose, days: count, until }: Claim): string =>
+  `${product}, as ${contentName[purpose].toLowerCase()}: ${days(count)}, until ${until}.`;

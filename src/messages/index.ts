@@ -10,7 +10,7 @@ export * from './habits';
 export { fillSentence, mittSentence, mixSentences, orderingText, planSheet, ranges, sidesSentence, stepText, towelName, windowText } from './sheet';
 export * from './buckets';
 export * from './after';
-export { careAfterwards, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
+export { careAfterwards, claimText, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
 export { actHint, clocksText, handName, liquidFor, oneTowel, replannedText, rolesFor, taskText, towelsFor, turnText, weatherName } from './run';
 export { againstText, learnedSentence, lessonName, runStateName } from './learned';
 export * from './shelf';

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { dayAfter, finish, nextVisitOf, tasksOf } from '@esmero/core';
+import { addPicture, dayAfter, finish, nextVisitOf, putPunch, startRun, tasksOf } from '@esmero/core';
 import { HandoverStage } from '../features/handover/handover.stage';
+import { NOW } from '../state/clock';
 import { show } from '../testing/show';
 
 describe('the handover', () => {
@@ -45,5 +46,52 @@ describe('the handover', () => {
     const { element, settle } = await show(HandoverStage, [], (one) => ({ ...one, site: { ...one.site, minutes: 1 } }));
     await settle();
     expect(element.textContent).toContain('nothing to hand over');
+  });
+
+  it('is signed in the box with a name, and signed anew', async () => {
+    const { element, settle, job, press } = await show(HandoverStage, [{ provide: NOW, useValue: () => 5000 }]);
+    const pad = element.querySelector('.pad')!;
+    const at = (type: string, clientX: number, clientY: number): boolean => pad.dispatchEvent(new PointerEvent(type, { clientX, clientY, pointerId: 1 }));
+    at('pointermove', 5, 5);
+    at('pointerdown', 0, 0);
+    at('pointermove', 30, 10);
+    at('pointerup', 30, 10);
+    at('pointermove', 60, 60);
+    await settle();
+    const name = element.querySelector<HTMLInputElement>('esm-signature-pad input')!;
+    name.value = ' A. Ferry ';
+    element.querySelector('esm-signature-pad form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    const { signed } = job.job()!;
+    expect(signed).toMatchObject({ by: 'A. Ferry', at: 5000 });
+    expect(signed!.path.match(/[ML]/g)).toEqual(['M', 'L']);
+    expect(element.querySelector('esm-signature-pad svg[role=img]')!.getAttribute('aria-label')).toBe('Signed by A. Ferry');
+    await press('Sign anew');
+    expect(job.job()!.signed).toBeNull();
+  });
+
+  it('names what is still to be done, and until when products say that they protect', async () => {
+    const { element, settle, job } = await show(HandoverStage);
+    job.edit('later', (one) => putPunch(startRun(one, 1), { id: 'a', text: 'Dress the tyres', zone: null, done: false }));
+    await settle();
+    expect(element.textContent).toContain('Still to be done');
+    expect(element.textContent).toContain('Dress the tyres');
+    expect(element.textContent).toContain('Waterless concentrate, amber cap, as waterless mix: 30 days');
+  });
+
+  it('lays pictures of before and after side by side, and says where one cannot be read or is not here', async () => {
+    const { element, settle, job } = await show(HandoverStage);
+    job.edit('pictures', (one) => addPicture(one, { id: 'x', when: 'before', zone: 'bonnet', note: '', photo: 'gone' }));
+    await settle();
+    expect(element.querySelector('esm-picture-pairs')!.textContent).toContain('kept on another machine');
+    const field = element.querySelectorAll<HTMLInputElement>('esm-picture-pairs input')[1]!;
+    Object.defineProperty(field, 'files', { value: [new File(['no picture'], 'a.txt')] });
+    field.dispatchEvent(new Event('change'));
+    await settle();
+    expect(element.textContent).toContain('holds no picture that the browser can read');
+    const off = [...element.querySelectorAll('esm-picture-pairs button')][0] as HTMLButtonElement;
+    off.click();
+    await settle();
+    expect(job.job()!.pictures).toEqual([]);
   });
 });

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Store as State } from '@ngrx/store';
-import { type Job, type Place, amountAt, endRun, learn, noteEvent, noteUse, planJob, reckon, startRun, stockItem, tasksOf, useOf, usedIn } from '@esmero/core';
+import { type Job, type Place, amountAt, endRun, learn, noteEvent, noteUse, planJob, ratiosOf, reckon, startRun, stockItem, tasksOf, useOf, usedIn } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { learnedSentence } from '@esmero/messages';
 import { LogPage } from '../features/log/log.page';
@@ -48,7 +48,80 @@ describe('the log', () => {
     await settle();
     expect(names()).toEqual([runs[2]!.name]);
     const lines = [...element.querySelectorAll('li')].map((li) => li.textContent!.trim());
-    expect(lines).toEqual(learn(runs).map(learnedSentence));
+    expect(lines.sort()).toEqual(learn(runs).map(learnedSentence).sort());
+  });
+});
+
+describe('finding in the log', () => {
+  const rows = (element: HTMLElement): number => element.querySelectorAll('.runs tbody th').length;
+
+  it('goes by method and by how a run ended, and lets go again', async () => {
+    const { element, settle, press } = await show(LogPage);
+    const broken: Job = { ...runs[0]!, id: 'broken', run: { ...runs[0]!.run!, counts: [{ ...usedIn(runs[0]!.run!)!, doneShare: 0.3 }] } };
+    kept([...runs, broken]);
+    await settle();
+    await press('Broken off');
+    expect(rows(element)).toBe(1);
+    expect(element.textContent).toContain('broken off with 30 % done');
+    await press('Broken off');
+    const of = (method: string): number => [...runs, broken].filter(({ run }) => usedIn(run!)!.method === method).length;
+    await press('Hybrid');
+    expect(rows(element)).toBe(of('hybrid'));
+    await press('Hybrid');
+    expect(rows(element)).toBe(4);
+  });
+
+  it('goes by a day of the calendar, and by the month', async () => {
+    const { element, settle } = await show(LogPage);
+    const far: Job = { ...runs[1]!, id: 'far', run: { ...runs[1]!.run!, startedAt: START - 40 * 86_400_000, endedAt: START - 40 * 86_400_000 + 1 } };
+    kept([...runs, far]);
+    await settle();
+    const days = (): HTMLButtonElement[] => [...element.querySelectorAll<HTMLButtonElement>('esm-month .has')];
+    expect(days()).toHaveLength(1);
+    expect(days()[0]!.getAttribute('aria-label')).toContain('3 runs');
+    days()[0]!.click();
+    await settle();
+    expect(rows(element)).toBe(3);
+    element.querySelector<HTMLButtonElement>('[aria-label="The month before"]')!.click();
+    await settle();
+    element.querySelector<HTMLButtonElement>('esm-month .grow')!.click();
+    await settle();
+    expect(rows(element)).toBe(days().length);
+  });
+
+  it('shows the visits of one car, with what lay on it', async () => {
+    const { element, settle, press } = await show(LogPage);
+    const again: Job = { ...runs[0]!, id: 'again', run: { ...runs[0]!.run!, startedAt: START + 9, endedAt: START + 10 } };
+    kept([...runs, again]);
+    await settle();
+    await press(runs[0]!.vehicle.name);
+    expect(element.querySelector('#car')!.textContent).toBe(runs[0]!.vehicle.name);
+    expect(element.querySelectorAll('#car ~ *, section[aria-labelledby=car] tbody tr').length).toBeGreaterThan(1);
+    expect(element.querySelector('section[aria-labelledby=car] esm-dots-chart')!.querySelectorAll('circle')).toHaveLength(2);
+    await press('All cars');
+    expect(rows(element)).toBe(4);
+  });
+
+  it('charts what runs took against the plan, lesson by lesson', async () => {
+    const { element, settle, press } = await show(LogPage);
+    kept(runs);
+    await settle();
+    const dots = (): number => element.querySelectorAll('section[aria-labelledby=teaches] circle').length;
+    expect(dots()).toBe(3);
+    await press('Wash towels');
+    expect(dots()).toBe(runs.filter(({ run }) => ratiosOf(run!).some(([lesson]) => lesson === 'towels.wash')).length);
+    expect(element.querySelector('.band')).not.toBeNull();
+  });
+
+  it('shows a hundred of many, and more when asked', async () => {
+    const { element, settle, press } = await show(LogPage);
+    // Until the list of jobs has been fetched anew after the opening.
+    await new Promise((resolve) => setTimeout(resolve, 600));
+    kept(Array.from({ length: 130 }, (_, i) => ({ ...runs[i % 3]!, id: `many-${i}` })));
+    await settle();
+    expect(rows(element)).toBe(100);
+    await press('Show more');
+    expect(rows(element)).toBe(130);
   });
 });
 

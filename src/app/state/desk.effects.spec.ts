@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { setChoices } from '@esmero/core';
+import { type Job, noteEvent, setChoices, startRun } from '@esmero/core';
 import { memoryStore } from '@esmero/store';
 import { deck, deskWith } from '../testing/desk';
 import { deskActions, deskFeature } from './desk';
@@ -58,6 +58,22 @@ describe('the desk at work', () => {
     state.dispatch(deskActions.savedElsewhere({ id: deck.id, revision: 2 }));
     await settle();
     expect(TestBed.inject(JobDesk).job()?.name).toBe('Theirs');
+  });
+
+  it('joins a run that was ticked off in two tabs at once, without asking', async () => {
+    const { store, settle } = await deskWith();
+    const desk = TestBed.inject(JobDesk);
+    desk.edit('Begun', (job) => startRun(job, 1000));
+    await settle();
+    const ticked = (job: Job, section: number): Job => noteEvent(job, { kind: 'wipe', zone: 'roof', section, of: 2, at: 1000 + section });
+    const kept = (await store.job(deck.id))!;
+    await store.saveJob(ticked(kept.job, 1), kept.revision);
+    desk.edit('Ticked', (job) => ticked(job, 2));
+    await settle();
+    await settle();
+    expect(savingOf()).toBe('clean');
+    expect(desk.job()!.run!.events.map((event) => event.at)).toEqual([1001, 1002]);
+    expect((await store.job(deck.id))!.job).toEqual(desk.job());
   });
 
   it('keeps the job on the desk when the disk is full, and saves it when there is room', async () => {

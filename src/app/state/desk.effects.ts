@@ -113,6 +113,25 @@ export const rescueDesk = createEffect(
   { functional: true, dispatch: false },
 );
 
+/** A run that was ticked off in two tabs at once is one run: nobody has to be asked. */
+export const joinRunsOfTabs = createEffect(
+  (actions = inject(Actions), state = inject(State)) =>
+    actions.pipe(
+      ofType(deskActions.conflictFound),
+      concatLatestFrom(() => state.select(deskFeature.selectJob)),
+      mergeMap(([{ theirs }, mine]) =>
+        // Fetched when it is needed: the first page does without the core.
+        from(import('@esmero/core')).pipe(
+          mergeMap(({ joinRuns }) => {
+            const job = mine && joinRuns(mine, theirs.job);
+            return job ? of(deskActions.edited({ job, cause: 'Joined with the other tab', stroke: null }), deskActions.keepMine()) : EMPTY;
+          }),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
 /** Another tab has saved this job: without changes of our own we follow it; with them, we ask. */
 export const followOtherTabs = createEffect(
   (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>

@@ -22,7 +22,7 @@ export class ShelfDesk {
   readonly movements = computed((): readonly Movement[] => {
     const balances = balancesOf(this.kept());
     const counts = this.towels().flatMap(({ item }) => counting(stockItem('towel', item.id), 'shelf', item.clean, balances, 'as the library says'));
-    return [...this.kept(), ...counts.map((one) => this.named(one))];
+    return [...this.kept(), ...counts.map((one, i) => this.named(one, i))];
   });
   readonly balances = computed(() => balancesOf(this.movements()));
 
@@ -36,10 +36,10 @@ export class ShelfDesk {
    * @returns what is lacking; empty when all was posted
    */
   post(drafts: readonly Draft[]): ReturnType<typeof missingFor> {
-    const added = drafts.map((one) => this.named(one));
+    const opening = this.movements().slice(this.kept().length);
+    const added = drafts.map((one, i) => this.named(one, opening.length + i));
     const lacking = missingFor(this.balances(), { entries: drafts.flatMap(({ entries }) => entries) });
     if (lacking.length > 0 || added.length === 0) return lacking;
-    const opening = this.movements().slice(this.kept().length);
     const after = balancesOf([...this.movements(), ...added]);
     this.state.dispatch(shelfActions.post({ movements: [...opening, ...added], entries: this.counted(after) }));
     return [];
@@ -59,7 +59,9 @@ export class ShelfDesk {
       .map((entry) => ({ ...entry, item: { ...entry.item, clean: clean(entry.item) } }));
   }
 
-  private named(one: Draft): Movement {
-    return { ...one, id: `m-${this.now().toString(36)}-${Math.random().toString(36).slice(2, 10)}`, at: Math.max(this.now(), this.kept().at(-1)?.at ?? 0) };
+  /** One after the other, and after all that is kept, so that the order is that of posting. */
+  private named(one: Draft, place: number): Movement {
+    const at = Math.max(this.now(), (this.kept().at(-1)?.at ?? 0) + 1) + place;
+    return { ...one, id: `m-${this.now().toString(36)}-${Math.random().toString(36).slice(2, 10)}`, at };
   }
 }

@@ -44,7 +44,10 @@ export function progressOf(plan: Plan, run: Run): Progress {
   const ticked = new Map([...before, ...ticks.map((tick) => [keyOf(tick), tick.at] as const)]);
   const [whole, wet] = [wholeOf(ticks), new Set(before.map(([key]) => key))];
   const isOpen = (task: Task): boolean => !ticked.has(taskKey(task)) && !whole.has(`${task.act}/${task.zoneId}`);
-  const open = tasks.filter(isOpen);
+  // What is wet from before dries: it comes first, whatever the new plan would begin with.
+  const isWaiting = ({ act, zoneId, section }: Task): boolean => act === 'wipe' && wet.has(taskKey({ act: 'wet', zoneId, section }));
+  const left = tasks.filter(isOpen);
+  const open = [...left.filter(isWaiting), ...left.filter((task) => !isWaiting(task))];
   return { tasks, open, ticked, done: tasks.filter((task) => !isOpen(task) && !wet.has(taskKey(task))) };
 }
 

@@ -9,6 +9,7 @@ import { celsius, ml } from '../units';
 import { planRun } from './plan-run';
 import { progressOf } from './progress';
 import { standingOf } from './standing';
+import { taskKey } from './task';
 import { reckon, useOf } from './use';
 
 const START = 1_900_000_000_000;
@@ -172,6 +173,17 @@ describe('what is left', () => {
       }),
       { numRuns: 30 },
     );
+  });
+
+  it('begins with what is wet already, the very thing that was being done', () => {
+    for (let count = 5; count < 40; count += 4) {
+      const before = work(begun(1, 1), count);
+      const [was, after] = [planRun(before), noteEvent(before, { kind: 'side-full', role: 'wash', worker: 0, at: START })];
+      const [now] = progressOf(was, before.run!).open;
+      const [then] = progressOf(planRun(after), after.run!).open;
+      const wet = now!.act === 'wipe' && progressOf(was, before.run!).ticked.has(taskKey({ ...now!, act: 'wet' }));
+      if (wet) expect([then!.act, then!.zoneId]).toEqual(['wipe', now!.zoneId]);
+    }
   });
 
   it('asks for no filling that stands ready, and for no station twice', () => {

@@ -1,12 +1,17 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { Button } from 'primeng/button';
-import { type CleanlinessClass, type Job, type Leg, lastsOf, standingOf, usualLeg } from '@esmero/core';
-import { careAfterwards, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName } from '@esmero/messages';
+import { type CleanlinessClass, type Job, type Leg, type PictureTime, type Signature, addPicture, claimsOf, dropPicture, lastsOf, sign, standingOf, usualLeg } from '@esmero/core';
+import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName } from '@esmero/messages';
+import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
+import { picturesOf } from '../../state/pictures';
 import { studyOf } from '../../state/study';
 import { LegFieldsComponent } from '../../ui/leg-fields.component';
 import { treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
+import { ZoneInView } from '../../ui/net/zone-in-view';
+import { PicturePairsComponent, type ShownPicture } from '../../ui/picture-pairs.component';
+import { SignaturePadComponent } from '../../ui/signature-pad.component';
 import { StudyBarComponent } from '../../ui/study-bar.component';
 import { type LastsRow, LastsChartComponent } from './lasts-chart.component';
 
@@ -16,13 +21,15 @@ const parts: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 @Component({
   selector: 'esm-handover-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, LastsChartComponent, LegFieldsComponent, StudyBarComponent],
+  imports: [Button, LastsChartComponent, LegFieldsComponent, PicturePairsComponent, SignaturePadComponent, StudyBarComponent],
   templateUrl: './handover.stage.html',
   styleUrl: './handover.stage.css',
 })
 export class HandoverStage {
   protected readonly desk = inject(JobDesk);
   private readonly document = inject(DOCUMENT);
+  private readonly now = inject(NOW);
+  private readonly view = inject(ZoneInView);
 
   /** How the car is used from now on; what the job knows of it until somebody says otherwise. */
   protected readonly usual = linkedSignal<Job | null, Leg>({ source: this.desk.job, computation: (job) => usualLeg(job ?? { since: [] }) });
@@ -45,6 +52,24 @@ export class HandoverStage {
   );
   protected readonly marks = computed(() =>
     (this.desk.job()?.marks ?? []).map(({ zone, kind, note }) => `${zoneName(zone)}: ${markName[kind]}${note ? `. ${note}` : ''}`),
+  );
+  private readonly kept = picturesOf(computed(() => (this.desk.job()?.pictures ?? []).map(({ photo }) => photo)));
+  protected readonly pictures = computed((): readonly ShownPicture[] =>
+    (this.desk.job()?.pictures ?? []).map(({ id, when, zone, note, photo }) => ({
+      id,
+      when,
+      url: this.kept.urls()[photo] ?? null,
+      says: `${zone ? zoneName(zone) : 'The car'}${note ? `. ${note}` : ''}`,
+    })),
+  );
+  protected readonly problem = signal<string | null>(null);
+  /** Of what was done, by what products say of themselves. */
+  protected readonly claims = computed(() => {
+    const [job, plan] = [this.desk.job(), this.desk.plan()];
+    return job && plan && plan.method !== 'decline' ? claimsOf(job, plan).map(claimText) : [];
+  });
+  protected readonly later = computed(() =>
+    (this.desk.job()?.run?.punch ?? []).filter(({ done }) => !done).map(({ zone, text }) => `${zone ? `${zoneName(zone)}: ` : ''}${text}`),
   );
   protected readonly suggestion = computed(() => {
     const [visit, job] = [this.study.answer(), this.desk.job()];
@@ -74,6 +99,21 @@ export class HandoverStage {
     effect(() => {
       if (this.desk.job() && this.usual()) untracked(() => void this.study.ask());
     });
+  }
+
+  protected async addPicture({ when, file }: { readonly when: PictureTime; readonly file: File }): Promise<void> {
+    const kept = await this.kept.keep(file);
+    this.problem.set('problem' in kept ? kept.problem : null);
+    if ('key' in kept)
+      this.desk.edit(`Picture ${when}`, (job) => addPicture(job, { id: kept.key, when, zone: this.view.current(), note: '', photo: kept.key }));
+  }
+
+  protected dropPicture(id: string): void {
+    this.desk.edit('Picture taken off', (job) => dropPicture(job, id));
+  }
+
+  protected sign(signed: Pick<Signature, 'by' | 'path'> | null): void {
+    this.desk.edit(signed ? `Signed by ${signed.by}` : 'To be signed anew', (job) => sign(job, signed && { ...signed, at: this.now() }));
   }
 
   protected print(): void {

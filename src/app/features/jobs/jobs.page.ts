@@ -53,7 +53,7 @@ export class JobsPage {
   }
 
   protected copy(job: Job): void {
-    this.add({ ...job, id: newId(), name: `${job.name} (copy)`.slice(0, 160), date: today(), run: null });
+    this.add({ ...job, id: newId(), name: `${job.name} (copy)`.slice(0, 160), date: today(), run: null, signed: null, pictures: [] });
   }
 
   private add(job: Job): void {

@@ -27,7 +27,7 @@ import { ZoneInView } from '../../ui/net/zone-in-view';
         {{ where() }}
         <input pInputText maxlength="500" required #text placeholder="e.g. dress tyres after the drive" />
       </label>
-      <button type="submit" class="chip big">Note it</button>
+      <button type="submit" class="chip big">For later</button>
     </form>
   `,
   styles: `

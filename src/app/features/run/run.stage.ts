@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Hand, type Job, type RunEvent, type TowelRole, type Turn, type ZoneId, dropRun, endRun, isTick, noteEvent, releasing, reserving, standingOf, startRun, takeBackEvent, towelRoles } from '@esmero/core';
+import { type Hand, type Job, type RunEvent, type Signature, type TowelRole, type Turn, type ZoneId, dropRun, endRun, isTick, noteEvent, releasing, reserving, sign, standingOf, startRun, takeBackEvent, towelRoles } from '@esmero/core';
 import { actHint, cautionSentence, clock, clocksText, contentName, handName, liquidFor, markName, mixSentences, oneTowel, replannedText, roleName, rolesFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
 import { NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { settingsActions, settingsFeature } from '../../state/settings';
 import { ShelfDesk } from '../../state/shelf-desk';
+import { SignaturePadComponent } from '../../ui/signature-pad.component';
 import { SwipeDirective } from '../../ui/swipe.directive';
 import { runLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
@@ -23,7 +24,7 @@ const DRYING_SOON_MS = 30_000;
 @Component({
   selector: 'esm-run-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChangedComponent, PunchComponent, SwipeDirective, UseFormComponent],
+  imports: [ChangedComponent, PunchComponent, SignaturePadComponent, SwipeDirective, UseFormComponent],
   templateUrl: './run.stage.html',
   styleUrl: './run.stage.css',
   host: { '(document:keydown)': 'key($event)', '[class.two]': 'cards().length > 1' },
@@ -173,6 +174,10 @@ export class RunStage {
 
   protected towel(kind: 'side-full' | 'towel-out', role: TowelRole, worker: number): void {
     this.turn({ kind, role, worker });
+  }
+
+  protected sign(signed: Pick<Signature, 'by' | 'path'> | null): void {
+    this.change(signed ? `Signed by ${signed.by}` : 'To be signed anew', (job) => sign(job, signed && { ...signed, at: this.now() }));
   }
 
   protected toggleSound(): void {

@@ -1,13 +1,11 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { type Mark, type MarkKind, type ZoneId, dropMark, markKinds, putMark } from '@esmero/core';
 import { markName, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
-import { STORE } from '../../state/ports';
-import { faultText } from '../../state/shelf.effects';
-import { scaledDown } from './photo';
+import { picturesOf } from '../../state/pictures';
 
 const kinds = markKinds.map((value) => ({ value, label: markName[value] }));
 
@@ -27,7 +25,7 @@ const kinds = markKinds.map((value) => ({ value, label: markName[value] }));
           <input type="file" class="sr-only" accept="image/*" capture="environment" #file (change)="picture(mark, file)" />
         </label>
         <button type="button" class="chip" (click)="drop(mark)">Take off<span class="sr-only"> {{ names[mark.kind] }}</span></button>
-        @if (pictures()[mark.id]; as url) {
+        @if (urls()[mark.photo ?? '']; as url) {
           <img [src]="url" [alt]="names[mark.kind] + ', ' + name()" />
         }
       </div>
@@ -63,35 +61,13 @@ export class MarksComponent {
   readonly zone = input.required<ZoneId>();
 
   private readonly desk = inject(JobDesk);
-  private readonly store = inject(STORE);
   protected readonly kinds = kinds;
   protected readonly names = markName;
   protected readonly name = computed(() => zoneName(this.zone()));
   protected readonly here = computed(() => (this.desk.job()?.marks ?? []).filter((mark) => mark.zone === this.zone()));
   protected readonly problem = signal<string | null>(null);
-  /** Addresses of the pictures by mark. */
-  protected readonly pictures = signal<Readonly<Record<string, string>>>({});
-
-  constructor() {
-    effect(() => void this.fetch(this.here()));
-    inject(DestroyRef).onDestroy(() => this.forget());
-  }
-
-  private async fetch(marks: readonly Mark[]): Promise<void> {
-    const store = await this.store;
-    const found = await Promise.all(
-      marks.map(async ({ id, photo }): Promise<[string, string][]> => {
-        const picture = photo ? await store.photo(photo) : undefined;
-        return picture ? [[id, URL.createObjectURL(picture)]] : [];
-      }),
-    );
-    this.forget();
-    this.pictures.set(Object.fromEntries(found.flat()));
-  }
-
-  private forget(): void {
-    Object.values(this.pictures()).forEach((url) => URL.revokeObjectURL(url));
-  }
+  private readonly pictures = picturesOf(computed(() => this.here().flatMap(({ photo }) => (photo ? [photo] : []))));
+  protected readonly urls = this.pictures.urls;
 
   protected add(): void {
     const mark: Mark = { id: crypto.randomUUID(), zone: this.zone(), kind: 'scratch', note: '', photo: null };
@@ -114,14 +90,8 @@ export class MarksComponent {
     const file = field.files?.[0];
     field.value = '';
     if (!file) return;
-    const small = await scaledDown(file).catch(() => null);
-    if (!small) {
-      this.problem.set('This file holds no picture that the browser can read. Take a JPEG or PNG.');
-      return;
-    }
-    const key = crypto.randomUUID();
-    const kept = await (await this.store).keepPhoto(key, small);
-    this.problem.set(kept.kind === 'kept' ? null : faultText(kept));
-    if (kept.kind === 'kept') this.desk.edit(`${this.name()}: picture`, (job) => putMark(job, { ...mark, photo: key }));
+    const kept = await this.pictures.keep(file);
+    this.problem.set('problem' in kept ? kept.problem : null);
+    if ('key' in kept) this.desk.edit(`${this.name()}: picture`, (job) => putMark(job, { ...mark, photo: kept.key }));
   }
 }
