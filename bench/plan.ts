@@ -1,4 +1,32 @@
-import { type Job, type Run, type SoilLevel, type Study, celsius, dayOf, bucketSpread, carryOf, finish, frontOf, learn, nextVisitOf, ordersOf, planJob, towelLedger, whatIf, whatMattered, zonesOf } from '@esmero/core';
+import {
+  type Job,
+  type RunUse,
+  type SoilLevel,
+  type Study,
+  type Turn,
+  bucketSpread,
+  carryOf,
+  celsius,
+  dayOf,
+  everything,
+  finish,
+  frontOf,
+  historyOf,
+  learn,
+  logOf,
+  nextVisitOf,
+  noteEvent,
+  ordersOf,
+  planJob,
+  planRun,
+  searchLog,
+  startRun,
+  tasksOf,
+  towelLedger,
+  whatIf,
+  whatMattered,
+  zonesOf,
+} from '@esmero/core';
 import { sceneOf } from '../src/core/method/scene';
 import { runOrder, timelineOf } from '../src/core/schedule';
 import { demoJobs } from '@esmero/demo';
@@ -110,20 +138,48 @@ for (const [name, study] of studies) {
   process.stdout.write(`${name.padEnd(34)} ${at(sorted, 0.5).padStart(11)} ${at(sorted, 0.95).padStart(8)}\n`);
 }
 
+/** A run that is half done, and what turns out otherwise in it: each time at another moment. */
+const turns = demoJobs.flatMap((job) => {
+  if (planJob(job).method === 'decline') return [];
+  let half = startRun(job, 0);
+  const tasks = tasksOf(planRun(half));
+  for (const { act, zoneId, section, of } of tasks.slice(0, tasks.length / 2)) half = noteEvent(half, { kind: act, zone: zoneId, section, of, at: 1 });
+  let at = 1000;
+  const events: readonly ((time: number) => Turn)[] = [
+    (time) => ({ kind: 'side-full', role: 'wash', worker: 0, at: time }),
+    (time) => ({ kind: 'towel-out', role: 'finish', worker: 0, at: time }),
+    (time) => ({ kind: 'workers', workers: job.site.workers === 1 ? 2 : 1, at: time }),
+    (time) => ({ kind: 'weather', weather: 'wind', at: time }),
+  ];
+  return [{ name: job.name, replan: () => planRun(noteEvent(half, events[at % events.length]!(at++))) }];
+});
+process.stdout.write('\nPlanned again after a turn in mid-run, ms    median   p95\n');
+for (const { name, replan } of turns) process.stdout.write(`${name.slice(0, 38).padEnd(44)} ${timed(replan)}\n`);
+
 /** Runs of a busy life: each took something else. */
 const LOGGED = 5000;
-const counted: readonly Run[] = Array.from({ length: LOGGED }, (_, i): Run => {
+const counted: readonly Job[] = Array.from({ length: LOGGED }, (_, i): Job => {
   const ratio = 0.7 + (i % 60) / 100;
-  return {
-    startedAt: i * 1e6,
-    endedAt: i * 1e6 + 30 * 60_000 * ratio,
-    events: [],
-    used: {
-      doneShare: 1,
-      plannedMin: 30,
-      mixes: (['waterless', 'wash', 'presoak'] as const).map((purpose) => ({ purpose, plannedMl: 500, usedMl: 500 * ratio })),
-      towels: (['wash', 'finish'] as const).map((role) => ({ role, planned: 5, opened: Math.round(5 * ratio) })),
-    },
+  const used: RunUse = {
+    at: i * 1e6,
+    because: '',
+    method: 'hybrid',
+    doneShare: 1,
+    plannedMin: 30,
+    mixes: (['waterless', 'wash', 'presoak'] as const).map((purpose) => ({ purpose, plannedMl: 500, usedMl: 500 * ratio })),
+    towels: (['wash', 'finish'] as const).map((role) => ({ role, planned: 5, opened: Math.round(5 * ratio) })),
   };
+  const run = { startedAt: i * 1e6, endedAt: i * 1e6 + 30 * 60_000 * ratio, events: [], counts: [used], punch: [] };
+  return { ...demoJobs[i % demoJobs.length]!, id: `logged-${i}`, run };
 });
-process.stdout.write(`\nLearning from ${LOGGED} runs, ms${' '.repeat(14)}${timed(() => learn(counted))}\n`);
+const log = logOf(counted);
+const [{ client, vehicle }] = counted as readonly [Job];
+process.stdout.write(`\n${LOGGED} runs, ms                        median   p95\n`);
+for (const [name, work] of [
+  ['opened as a log', () => logOf(counted)],
+  ['searched', () => searchLog(log, { ...everything, words: 'harbour deck', method: 'hybrid' })],
+  ['history of one car', () => historyOf(log, vehicle.id)],
+  ['learned from', () => learn(counted)],
+  ['learned from, with one client’s soil', () => learn(counted, client)],
+] as const)
+  process.stdout.write(`${name.padEnd(38)} ${timed(work)}\n`);

@@ -10,11 +10,20 @@ const desktop = { viewport: { width: 1280, height: 800 } };
 const phone = { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true };
 
 const choose = (id) => (page) => page.locator(`[data-zone="${id}"]`).click();
+/** Ticks off whatever is next; false when all is done. */
+async function tick(page) {
+  const done = page.getByRole('button', { name: /^Done/ });
+  if ((await done.count()) === 0) return false;
+  const before = await page.locator('esm-run-stage h2').innerText();
+  await done.first().click();
+  await page.waitForFunction((text) => document.querySelector('esm-run-stage h2')?.innerText !== text, before);
+  return true;
+}
+
 const views = [
   { name: 'jobs', path: 'jobs' },
   { name: 'site', path: 'job/demo-deck/site' },
   { name: 'walk-round', path: 'job/demo-deck/walk-round' },
-  { name: 'walk-round-phone', path: 'job/demo-deck/walk-round', device: phone },
   { name: 'method', path: 'job/demo-deck/method', act: choose('left-sill') },
   {
     name: 'refusal',
@@ -35,25 +44,6 @@ const views = [
     },
   },
   {
-    name: 'front',
-    path: 'job/demo-yard/method',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Where does the school matter' }).click();
-      await page.locator('esm-mattered li').first().waitFor();
-      await page.getByRole('button', { name: 'What may be traded' }).click();
-      await page.locator('esm-front .dot').first().waitFor();
-      await page.locator('esm-front').evaluate((one) => one.scrollIntoView());
-    },
-  },
-  {
-    name: 'habits',
-    path: 'job/demo-deck/method',
-    act: async (page) => {
-      await page.getByText('Habits and the client’s wishes').click();
-      await page.locator('esm-habits').evaluate((one) => one.scrollIntoView());
-    },
-  },
-  {
     name: 'run-phone',
     path: 'job/demo-hall/run',
     device: phone,
@@ -64,6 +54,35 @@ const views = [
         await page.waitForTimeout(150);
       }
       await page.locator('esm-run-stage').evaluate((one) => one.scrollIntoView());
+    },
+  },
+  {
+    name: 'run',
+    path: 'job/demo-deck/run',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Begin the run' }).click();
+      for (let i = 0; i < 34; i++) await tick(page);
+      await page.getByRole('button', { name: /^Side of the/ }).first().click();
+      await page.getByRole('status').first().waitFor();
+    },
+  },
+  { name: 'shelf', path: 'shelf' },
+  {
+    name: 'log',
+    path: 'job/demo-deck/run',
+    act: async (page) => {
+      for (const job of ['demo-deck', 'demo-courtyard', 'demo-track']) {
+        await page.goto(`${new URL(page.url()).origin}/job/${job}/run`);
+        await page.getByRole('button', { name: 'Begin the run' }).click();
+        await page.getByRole('button', { name: /^Done/ }).first().waitFor();
+        while (await tick(page));
+        await page.getByRole('button', { name: 'The run is over' }).click();
+        await page.getByLabel(/ opened/).first().fill('5');
+        await page.getByRole('button', { name: 'Note it' }).click();
+        await page.getByText('Noted in the log').waitFor();
+      }
+      await page.goto(`${new URL(page.url()).origin}/log`);
+      await page.locator('esm-dots-chart').waitFor();
     },
   },
   {

@@ -31,7 +31,7 @@ const isOneOf = <T extends string>(list: readonly T[], value: string): value is 
 
 /** The plan file: the plan as the core made it, in an envelope of its own. */
 const planJson = (plan: Plan): string =>
-  `${JSON.stringify({ format: 'esmero-plan', version: 3, plan }, null, 2)}\n`;
+  `${JSON.stringify({ format: 'esmero-plan', version: 3, plan: { ...plan, begun: undefined } }, null, 2)}\n`;
 
 const planTables = (plan: Plan): string =>
   [

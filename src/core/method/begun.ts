@@ -33,6 +33,8 @@ export interface Begun {
   /** How often each zone was ticked off by then. */
   readonly ticked: ReadonlyMap<ZoneId, number>;
   readonly done: ReadonlySet<ZoneId>;
+  /** What was being done when it was planned again: it goes on. */
+  readonly inHand: readonly { readonly act: RunAct; readonly zoneId: ZoneId }[];
   readonly zones: ReadonlyMap<ZoneId, BegunZone>;
   /** Stations that stand ready. */
   readonly kits: readonly Kit[];
@@ -46,6 +48,7 @@ export const fresh: Begun = {
   at: null,
   ticked: new Map(),
   done: new Set(),
+  inHand: [],
   zones: new Map(),
   kits: [],
   vessels: [],

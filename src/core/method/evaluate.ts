@@ -14,7 +14,7 @@ import { marringIndex, sensitivityOf } from './marring';
 import { type Laid, type Option, type Usage, emptyLaid, vectorOf } from './option';
 import { once } from './once';
 import { productCost, weigh } from './reweigh';
-import { recent } from './recent';
+import { recent } from '../recent';
 import { restOf } from './rest';
 import { type Scene, type SoiledZone, onGround } from './scene';
 import { type SpotPlan, spotSeconds, spotsOn } from './spots';

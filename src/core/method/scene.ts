@@ -10,7 +10,7 @@ import { type Begun, fresh } from './begun';
 import { choicesOf } from './habits';
 import { limitOf } from './marring';
 import { gearOf, offeredTreatments } from './offered';
-import { recent } from './recent';
+import { recent } from '../recent';
 
 /** A zone with what lies on it. */
 export interface SoiledZone {

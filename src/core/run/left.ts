@@ -131,6 +131,7 @@ export function leftOf(job: Job, plan: Plan, run: Run, turn: RunEvent | null): L
       ticked,
       done: new Set([...begun.done, ...[...zones].filter(([, now]) => now === 'done').map(([id]) => id)]),
       zones: new Map([...zones].flatMap(([id, now]): [ZoneId, BegunZone][] => (now && now !== 'done' && !begun.done.has(id) ? [[id, now]] : []))),
+      inHand: [0, 1].flatMap((worker) => progress.open.find((task) => task.worker === worker) ?? []),
       kits: [...new Set([...begun.kits, ...plan.kits])],
       vessels: vesselsNow(plan, laid, a.wasteFactor),
       towels,

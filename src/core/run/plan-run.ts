@@ -1,4 +1,4 @@
-import { recent } from '../method/recent';
+import { recent } from '../recent';
 import { type Job, type Run, type RunEvent, type Turn, isTick } from '../model';
 import type { Option } from '../method/option';
 import type { Plan } from '../plan/plan';
@@ -26,7 +26,8 @@ const MINUTE_MS = 60_000;
 function planLeft({ job, begun }: Left, minutesLeft: number): Plan {
   const within = (minutes: number): Plan => planJob({ ...job, site: { ...job.site, minutes } }, begun);
   const plan = within(Math.max(0, minutesLeft));
-  if (plan.method !== 'decline') return plan;
+  const lacksTime = plan.verdicts.some((one) => one.code === 'over-budget' && one.budget === 'minutes');
+  if (plan.method !== 'decline' || !lacksTime) return plan;
   const longer = within(Number.MAX_VALUE);
   return longer.method === 'decline' ? plan : longer;
 }

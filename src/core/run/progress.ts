@@ -36,6 +36,20 @@ function wholeOf(ticks: readonly Tick[]): ReadonlySet<string> {
   return new Set(whole.map(([key]) => key.slice(0, key.lastIndexOf('/'))));
 }
 
+/** What was in hand goes on, and what has dwelt by then dries: both come before whatever a new plan would begin with. */
+function asGoingOn({ begun, zones }: Plan, open: readonly Task[], wet: ReturnType<typeof carried>): readonly Task[] {
+  if (begun.at === null) return open;
+  const dwell = new Map(zones.map(({ zone, option }) => [zone.id, (option?.dwellS ?? 0) * 1000]));
+  const wetted = new Map(wet);
+  const isReady = ({ act, zoneId, section }: Task): boolean => {
+    const at = wetted.get(taskKey({ act: 'wet', zoneId, section }));
+    return act === 'wipe' && at !== undefined && at + dwell.get(zoneId)! <= begun.at!;
+  };
+  const inHand = ({ act, zoneId }: Task): boolean => begun.inHand.some((one) => one.act === act && one.zoneId === zoneId);
+  const rank = (task: Task): number => (inHand(task) ? 0 : isReady(task) ? 1 : 2);
+  return [...open].sort((p, q) => rank(p) - rank(q));
+}
+
 /** How far a plan has come by what was ticked off after it was made. */
 export function progressOf(plan: Plan, run: Run): Progress {
   const tasks = tasksOf(plan);
@@ -44,10 +58,7 @@ export function progressOf(plan: Plan, run: Run): Progress {
   const ticked = new Map([...before, ...ticks.map((tick) => [keyOf(tick), tick.at] as const)]);
   const [whole, wet] = [wholeOf(ticks), new Set(before.map(([key]) => key))];
   const isOpen = (task: Task): boolean => !ticked.has(taskKey(task)) && !whole.has(`${task.act}/${task.zoneId}`);
-  // What is wet from before dries: it comes first, whatever the new plan would begin with.
-  const isWaiting = ({ act, zoneId, section }: Task): boolean => act === 'wipe' && wet.has(taskKey({ act: 'wet', zoneId, section }));
-  const left = tasks.filter(isOpen);
-  const open = [...left.filter(isWaiting), ...left.filter((task) => !isWaiting(task))];
+  const open = asGoingOn(plan, tasks.filter(isOpen), before);
   return { tasks, open, ticked, done: tasks.filter((task) => !isOpen(task) && !wet.has(taskKey(task))) };
 }
 

@@ -1,4 +1,4 @@
-import type { RunEvent, TowelRole } from '../model';
+import type { CleanlinessClass, RunEvent, TowelRole } from '../model';
 import { filledBy } from '../plan/filling';
 import type { Plan } from '../plan/plan';
 import type { Step } from '../schedule';
@@ -24,21 +24,16 @@ const isTouched = ({ entries }: UsedSide): boolean => entries.length > 0;
 const takesMore = (now: UsedSide, planned: UsedSide): boolean =>
   now.dirtShare < planned.dirtShare - 1e-9 || now.liquidShare < planned.liquidShare - 1e-9;
 
-/** A towel that somebody works with, and its place among the sides that the plan has of it. */
-interface InHand {
-  readonly towel: UsedTowel;
-  readonly side: number;
-}
-
 /** The towel of a role that a person holds: the one for what is done now, or the last one used. */
-function inHand(plan: Plan, after: readonly UsedTowel[], { open }: Progress, role: TowelRole, worker: number): InHand | undefined {
+function inHand(plan: Plan, after: readonly UsedTowel[], { open }: Progress, role: TowelRole, worker: number): UsedTowel | undefined {
   const zone = open.find((task) => task.worker === worker)?.zoneId;
   const own = plan.towels.flatMap((towel, t) =>
     towel.role === role && towel.worker === worker
-      ? towel.sides.map((side, s) => ({ towel, side: s, more: takesMore(after[t]!.sides[s]!, side), here: side.entries.some(({ zoneId }) => zoneId === zone) }))
+      ? towel.sides.map((side, s) => ({ towel, more: takesMore(after[t]!.sides[s]!, side), here: side.entries.some(({ zoneId }) => zoneId === zone) }))
       : [],
   );
-  return own.find(({ more, here }) => more && here) ?? own.find(({ more }) => more) ?? own.at(-1);
+  const found = own.find(({ more, here }) => more && here) ?? own.find(({ more }) => more) ?? own.at(-1);
+  return found?.towel;
 }
 
 /** What a turn of events does to the towel in a hand: one side of it, or all of it, is gone. */
@@ -50,29 +45,36 @@ export const isWorn = (event: RunEvent): event is Worn => event.kind === 'side-f
 interface Gone {
   readonly sides: number;
   readonly partial: number;
+  /** The dirtiest that it has touched. */
+  readonly leastClass: CleanlinessClass;
 }
 
-const fullest = ({ dirtShare, liquidShare, reachShare }: UsedSide): number => Math.min(1, Math.max(dirtShare, liquidShare, reachShare));
+const shares = ['dirtShare', 'liquidShare', 'reachShare'] as const;
 
-function goneFrom(after: UsedTowel, planned: UsedTowel): Gone {
-  const touched = after.sides.reduce((last, side, s) => (isTouched(side) ? s + 1 : last), 0);
-  const [now, wanted] = [after.sides[touched - 1], planned.sides[touched - 1]];
-  // Only the last one touched goes on: one before it was turned away from.
-  const partial = now && wanted ? fullest(takesMore(now, wanted) ? now : wanted) : 0;
-  return partial < FULL && touched > 0 ? { sides: touched - 1, partial } : { sides: touched, partial: 0 };
+/** Sides that are filled by now, whole ones and a rest: what is on several sides at once might as well be on fewer. */
+function filledSides(after: UsedTowel, planned: UsedTowel, partial: number): number {
+  const [first, whole] = [after.sides[0], planned.sides[0]];
+  // What was on the first side before the plan stays there, however much of the plan is done.
+  const begun = first && whole ? partial * (1 - first.dirtShare / Math.max(whole.dirtShare, EPS)) : partial;
+  return Math.max(...shares.map((share) => after.sides.reduce((sum, side) => sum + side[share], 0))) + Math.max(0, begun);
 }
 
-/** So full is a side that nobody turns to it again. */
-const FULL = 0.95;
+const EPS = 1e-9;
 
 /** What is gone of each towel of a plan after what was done, and after a turn of events. */
 function gone(plan: Plan, progress: Progress, turn: RunEvent | null): readonly Gone[] {
   const after = filled(plan, progress);
   const hand = turn && isWorn(turn) ? inHand(plan, after, progress, turn.role, turn.worker) : undefined;
+  const classOf = new Map(plan.zones.map(({ zone }) => [zone.id, zone.cleanliness]));
   return plan.towels.map((towel, t) => {
-    const used = goneFrom(after[t]!, towel);
-    if (hand?.towel !== towel) return used;
-    return { sides: turn?.kind === 'towel-out' ? Infinity : Math.max(used.sides + Number(used.partial > 0), hand.side + 1), partial: 0 };
+    const classes = after[t]!.sides.flatMap(({ entries }) => entries.map(({ zoneId }) => classOf.get(zoneId) ?? 0));
+    const leastClass = Math.max(0, ...classes) as CleanlinessClass;
+    const old = plan.begun.towels.find(({ worker, number }) => worker === towel.worker && number === towel.number);
+    const touched = after[t]!.sides.some(isTouched);
+    const sides = touched ? filledSides(after[t]!, towel, old?.partial ?? 0) : (old?.partial ?? 0);
+    const whole = Math.floor(sides + EPS);
+    if (hand !== towel) return touched ? { sides: whole, partial: Math.max(0, sides - whole), leastClass } : { sides: 0, partial: 0, leastClass };
+    return { sides: turn?.kind === 'towel-out' ? Infinity : whole + 1, partial: 0, leastClass };
   });
 }
 
@@ -84,14 +86,13 @@ export interface TowelBook {
 }
 
 /** A towel as it is left; undefined where it was not touched, or nobody knows its make. */
-function openedNow(towel: UsedTowel, { sides, partial }: Gone, old: OpenTowel | undefined, { batchOf, sidesOf }: TowelBook): OpenTowel | undefined {
+function openedNow(towel: UsedTowel, { sides, partial, leastClass }: Gone, old: OpenTowel | undefined, { batchOf, sidesOf }: TowelBook): OpenTowel | undefined {
   const batch = old?.batch ?? batchOf(towel);
   if (!batch || (sides === 0 && partial === 0)) return undefined;
   const most = old ? old.left : sidesOf(batch, towel.wetted);
   const used = Math.min(most, sides);
   // A finishing towel that went down to wash is worn out.
   const left = towel.demoted ? 0 : most - used;
-  const classes = towel.sides.slice(0, used + Math.ceil(partial)).map(({ cleanliness }) => cleanliness);
   return {
     number: towel.number,
     worker: towel.worker,
@@ -99,7 +100,7 @@ function openedNow(towel: UsedTowel, { sides, partial }: Gone, old: OpenTowel | 
     used: (old?.used ?? 0) + used,
     left,
     partial: left > 0 ? partial : 0,
-    leastClass: Math.max(old?.leastClass ?? 0, ...classes) as OpenTowel['leastClass'],
+    leastClass: Math.max(old?.leastClass ?? 0, leastClass) as CleanlinessClass,
     wetted: towel.wetted,
   };
 }

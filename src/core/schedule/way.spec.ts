@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultAssumptions } from '../assumptions';
 import type { Zone } from '../model';
+import { sectionsOf } from '../method/drying-window';
 import type { Option } from '../method/option';
 import { planJob } from '../plan/plan-job';
 import { sampleJob, sampleVehicle } from '../testing/sample';
@@ -40,14 +41,16 @@ const ordered = (specs: readonly Spec[]): readonly Ordered[] =>
     const sectionM2 = Math.min(area, a.largestSection);
     const dwellS = spray > 0 ? dwell : 0;
     const windowS = (dwellS + (spray + wipe) * sectionM2) * margin;
+    const drying = { ...usual.drying, windowS, layered: false, sectionM2, freezeS: null };
     const option: Option = {
       ...usual,
+      drying,
+      sections: sectionsOf(zone, drying),
       treatment: spray > 0 ? 'none/waterless' : 'none/rinseless',
       dwellS,
       driedLater: false,
       spots: [],
       work: { flush: 0, pretreat: 0, spray: spray * area, wipe: wipe * area, finish: 0, glass: 0 },
-      drying: { ...usual.drying, windowS, layered: false, sectionM2, freezeS: null },
     };
     return { zone, option, stage: 'top' };
   });

@@ -1,3 +1,4 @@
+import { recent } from '../recent';
 import { type Polygon, type Side, type Vehicle, type Zone, type ZoneId } from '../model';
 import { degrees, m2, metres } from '../units';
 import { centreShapes } from './centre';
@@ -31,12 +32,7 @@ const zoneFrom = (shape: Shape, traits: Traits, vehicle: Vehicle): Zone => ({
   cleanliness: traits.cleanliness,
 });
 
-/**
- * All zones of a vehicle in five views, scaled by its own dimensions. A sedan has 53, a van fewer:
- * a body has only the parts that it has. Left and right have the same outlines, seen from their
- * own side. Areas grow with the square of a uniform scale.
- */
-export function zonesOf(vehicle: Vehicle): readonly Zone[] {
+function outlined(vehicle: Vehicle): readonly Zone[] {
   const frame = frameOf(vehicle);
   const centre = centreShapes(frame).map((shape) =>
     zoneFrom(
@@ -63,3 +59,13 @@ export function zonesOf(vehicle: Vehicle): readonly Zone[] {
     );
   return [...centre, ...flank('left'), ...flank('right')];
 }
+
+/** Cars whose outlines are kept: those on the desk, and those that a log goes through. */
+const KEPT = 64;
+
+/**
+ * All zones of a vehicle in five views, scaled by its own dimensions. A sedan has 53, a van fewer:
+ * a body has only the parts that it has. Left and right have the same outlines, seen from their
+ * own side. Areas grow with the square of a uniform scale.
+ */
+export const zonesOf: (vehicle: Vehicle) => readonly Zone[] = recent(KEPT, JSON.stringify, outlined);
