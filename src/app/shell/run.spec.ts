@@ -96,7 +96,7 @@ describe('the run', () => {
       await settle();
     }
     expect(element.textContent).toContain('There is no plan to run for the rest');
-    await press('another time');
+    await press('Leave');
     expect(job.job()!.run!.events.at(-1)).toMatchObject({ kind: 'leave' });
     expect(job.plan()!.method).not.toBe('decline');
   });

@@ -40,7 +40,8 @@ const wetOn = ({ tasks, open, ticked }: Progress, zoneId: ZoneId): BegunZone['we
 
 /** A zone as it is now: untouched, begun, or done. */
 function zoneNow({ zone, option }: ZonePlan, { begun }: Plan, progress: Progress): BegunZone | 'done' | null {
-  if (!option) return null;
+  // Where there was no plan for the rest, what was begun before it still is.
+  if (!option) return begun.zones.get(zone.id) ?? null;
   const done = together(begun.zones.get(zone.id)?.done ?? none, actsDone(progress, zone.id));
   if (isThrough(option, done)) return 'done';
   const wet = wetOn(progress, zone.id);

@@ -32,8 +32,9 @@ function planLeft({ job, begun }: Left, minutesLeft: number): Plan {
   return longer.method === 'decline' ? plan : longer;
 }
 
-const isOver = (before: Plan, { job, begun }: Left): boolean =>
-  before.zones.every(({ zone, option }) => !option || begun.done.has(zone.id) || job.choices.fixed[zone.id] === 'leave');
+/** A zone without a treatment is left, unless there was no plan at all. */
+const isOver = ({ zones, method }: Plan, { job, begun }: Left): boolean =>
+  zones.every(({ zone, option }) => (!option && method !== 'decline') || begun.done.has(zone.id) || job.choices.fixed[zone.id] === 'leave');
 
 /** All is done that is to be done: nothing to open, to mix or to wait for. */
 const nothingMore = (before: Plan, { begun }: Left): Plan => ({

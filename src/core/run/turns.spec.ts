@@ -124,6 +124,25 @@ describe('a turn of events', () => {
     );
   });
 
+  it('keeps what is begun through a time without a plan, so that leaving what waits gives one', () => {
+    const plain = begun(1, 2);
+    const job: Job = { ...plain, choices: { ...plain.choices, bucket: 'many-towels' } };
+    const few: Job = { ...job, towels: job.towels.map((batch) => (batch.role === 'wash' ? { ...batch, clean: planRun(job).towels.filter(({ role }) => role === 'wash').length } : batch)) };
+    let checked = 0;
+    for (let count = 4; count < 60; count += 3) {
+      const before = work(few, count);
+      const fell = noteEvent(before, { kind: 'towel-out', role: 'wash', worker: 0, at: START + MINUTE });
+      const stuck = planRun(fell);
+      const waits = stuck.verdicts.flatMap((one) => (one.code === 'zones-wait' ? one.zones : []));
+      if (stuck.method !== 'decline' || waits.length === 0) continue;
+      checked++;
+      const after = planRun(noteEvent(fell, { kind: 'leave', zones: waits, at: START + 2 * MINUTE }));
+      expect(after.method).not.toBe('decline');
+      expect([...after.begun.zones.keys()].sort()).toEqual([...stuck.begun.zones.keys()].sort());
+    }
+    expect(checked).toBeGreaterThan(3);
+  });
+
   it('is gone when it is taken back', () => {
     fc.assert(
       fc.property(starts, fc.integer({ min: 0, max: 30 }), turns, ([workers, level], count, turn) => {

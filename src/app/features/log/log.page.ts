@@ -34,7 +34,7 @@ const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [DotsChartComponent, InputText, MonthComponent, RouterLink],
   templateUrl: './log.page.html',
-  styleUrl: './log.page.css',
+  styleUrls: ['../../ui/table-page.css', './log.page.css'],
 })
 export class LogPage {
   private readonly state = inject(State);

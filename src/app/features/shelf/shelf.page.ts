@@ -51,7 +51,7 @@ const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and fold
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [InputText, RouterLink],
   templateUrl: './shelf.page.html',
-  styleUrl: './shelf.page.css',
+  styleUrls: ['../../ui/table-page.css', './shelf.page.css'],
 })
 export class ShelfPage {
   protected readonly shelf = inject(ShelfDesk);
