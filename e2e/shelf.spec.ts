@@ -17,7 +17,7 @@ for (const [size, viewport] of [
       const card = shelf.locator('.card', { hasText: 'amber cap' });
       await card.getByText('Bought or counted').click();
       await card.getByLabel('Good until').fill('2033-01-31');
-      await card.getByRole('button', { name: 'A bottle of 750 mL' }).click();
+      await card.getByRole('button', { name: 'One bought' }).click();
       await expect(card).toContainText('930 mL');
       await expect(card).toContainText('good until 2033-01-31');
       await expect(shelf).not.toContainText('2 × Waterless concentrate, amber cap');

@@ -165,7 +165,14 @@ describe('what was used', () => {
     };
     expect(field('towels.wash').value).toBe(String(plan.towels.filter(({ role }) => role === 'wash').length));
     field('towels.wash').value = '6';
-    field('ml.wash').value = '0';
+    const [full, empty] = field('ml.wash').closest('label')!.nextElementSibling!.querySelectorAll<HTMLInputElement>('input');
+    empty!.value = '480';
+    full!.value = '400';
+    full!.dispatchEvent(new Event('change'));
+    expect(full!.validationMessage).toContain('cannot weigh less');
+    full!.value = '480';
+    full!.dispatchEvent(new Event('change'));
+    expect(field('ml.wash').value).toBe('0');
     await submit();
     const used = usedIn(job.job()!.run!)!;
     expect(used.towels.find(({ role }) => role === 'wash')).toMatchObject({ opened: 6 });

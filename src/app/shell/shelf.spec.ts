@@ -35,15 +35,20 @@ describe('the shelf', () => {
   it('buys a bottle and counts what is there; both stay in the list', async () => {
     const { element, press, set, at, desk } = await shelf();
     const before = desk.kept().length;
-    await press('A bottle of 750 mL');
+    await press('One bought of Waterless');
     expect(at(amber)).toBe(930);
+    const size = element.querySelector<HTMLInputElement>('input[aria-label="Size bought of Waterless concentrate, amber cap"]')!;
+    size.value = '3780';
+    await press('One bought of Waterless');
+    expect(at(amber)).toBe(4710);
+    await press('Take back');
     await set('Counted of Waterless concentrate, amber cap', '900');
     expect(at(amber)).toBe(900);
-    expect(desk.kept()).toHaveLength(before + 2);
+    expect(desk.kept()).toHaveLength(before + 4);
     expect(element.textContent).toContain('Counted: Waterless concentrate, amber cap 30 mL');
     await press('Take back');
     expect(at(amber)).toBe(930);
-    expect(desk.kept()).toHaveLength(before + 3);
+    expect(desk.kept()).toHaveLength(before + 5);
   });
 
   it('takes towels through the laundry, hands one down, and keeps the library in step', async () => {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
+import { startRun } from '@esmero/core';
 import { writeJob } from '@esmero/exchange';
 import { deck, deskWith } from '../../testing/desk';
 import { JobsPage } from './jobs.page';
@@ -32,6 +33,18 @@ describe('the list of jobs', () => {
     fixture.detectChanges();
     expect(element.querySelectorAll('.jobs li')).toHaveLength(7);
     expect((await store.jobs()).filter(({ archived }) => archived)).toHaveLength(1);
+  });
+
+  it('copies a job without what happened to the other car: no run, no pictures, no signature', async () => {
+    const { element, give, settle, store } = await show();
+    const picture = { id: 'p', when: 'after', zone: null, note: '', photo: 'p' } as const;
+    const done = { ...startRun(deck, 1), id: 'done', name: 'Done before', pictures: [picture], signed: { by: 'Somebody', at: 1, path: 'M0 0' } };
+    await give('done.json', writeJob(done));
+    const item = [...element.querySelectorAll('.jobs li')].find((li) => li.textContent!.includes('Done before'))!;
+    [...item.querySelectorAll('button')].find((b) => b.textContent?.includes('Copy'))!.click();
+    for (let i = 0; i < 3; i++) await settle();
+    const copy = (await store.jobs()).find(({ job }) => job.name === 'Done before (copy)')!;
+    expect(copy.job).toMatchObject({ run: null, pictures: [], signed: null, soil: deck.soil });
   });
 
   it('brings in a job file', async () => {

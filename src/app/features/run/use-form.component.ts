@@ -28,8 +28,23 @@ const big = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}
       @for (field of fields(); track field.name) {
         <label class="field">
           {{ field.label }}
-          <input pInputText class="num" type="number" min="0" [max]="field.most" step="1" required inputmode="numeric" [name]="field.name" [value]="field.value" />
+          <input pInputText class="num" type="number" min="0" [max]="field.most" step="1" required inputmode="numeric" [name]="field.name" [value]="field.value" #left />
         </label>
+        @if (field.name.startsWith('ml.')) {
+          <details>
+            <summary>Weighed instead<span class="sr-only">: {{ field.label }}</span></summary>
+            <div class="row">
+              <label class="field">
+                On the scale, g
+                <input pInputText class="num" type="number" min="0" step="any" inputmode="decimal" #full (change)="weighed(full, empty, left)" />
+              </label>
+              <label class="field">
+                Empty, g
+                <input pInputText class="num" type="number" min="0" step="any" inputmode="decimal" #empty (change)="weighed(full, empty, left)" />
+              </label>
+            </div>
+          </details>
+        }
       }
       @if (noted()) {
         <label class="field">
@@ -56,6 +71,11 @@ const big = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}
     }
     input {
       min-height: 3rem;
+    }
+    summary {
+      min-height: 2.75rem;
+      align-content: center;
+      cursor: pointer;
     }
     .big {
       min-height: 3.5rem;
@@ -93,6 +113,13 @@ export class UseFormComponent {
     effect(() => {
       if (this.desk.job()) untracked(() => void this.study.ask());
     });
+  }
+
+  /** So dilute a mix weighs a gram a millilitre. */
+  protected weighed(full: HTMLInputElement, empty: HTMLInputElement, left: HTMLInputElement): void {
+    const ml = full.valueAsNumber - empty.valueAsNumber;
+    full.setCustomValidity(ml < 0 ? 'The vessel cannot weigh less than when it is empty.' : '');
+    if (Number.isFinite(ml) && full.reportValidity()) left.value = String(Math.round(ml));
   }
 
   protected note(form: HTMLFormElement): void {

@@ -165,7 +165,15 @@ export class ShelfPage {
     return `${loads === 1 ? 'One load' : `${loads} loads`}: ${this.u().water(litres)} warm water with ${this.u().volume((litres / soakL) * soakMl)} of rinseless concentrate.`;
   }
 
-  protected buy(item: StockItem, ml: number, expires: HTMLInputElement): void {
+  /** A volume as a form shows it, to the tenth. */
+  protected shown(ml: number): number {
+    return Math.round(this.u().edit.volume.show(ml) * 10) / 10;
+  }
+
+  /** A bottle of whatever size it was sold in. */
+  protected buy(item: StockItem, size: HTMLInputElement, expires: HTMLInputElement): void {
+    const ml = this.u().edit.volume.read(size.valueAsNumber);
+    if (!size.reportValidity() || !(ml > 0)) return;
     const expiresOn = /^\d{4}-\d{2}-\d{2}$/.test(expires.value) ? expires.value : null;
     if (this.post([draft('bought', moved(item, 'outside', 'shelf', ml), { expiresOn })])) expires.value = '';
   }
