@@ -125,6 +125,7 @@ for (const [size, viewport] of [
       await done(page, 3);
       while ((await page.getByRole('button', { name: /^Side of the/ }).count()) === 0) await done(page, 1);
       await turn(page, /^Side of the/, /is full. Planned again: \d+:\d\d of work left/);
+      while ((await page.getByRole('button', { name: /^It fell/ }).count()) === 0) await done(page, 1);
       await turn(page, /^It fell/, /is out. Planned again/);
       await page.getByText('Something has changed').click();
       await turn(page, /Dirtier than marked/, /dirtier than marked. Planned again/);

@@ -93,6 +93,8 @@ export class RunStage {
     const turns = (run?.events ?? []).filter((event): event is Turn => !isTick(event));
     const last = turns.at(-1);
     if (!last || !plan || !run) return null;
+    const known = run.events.lastIndexOf(last) < plan.begun.events;
+    if (!known) return `${turnText(last, this.desk.units())}. Planning again …`;
     // Only just planned again: how much more or less there is to do than there was.
     const was = before && before.begun.events < plan.begun.events ? standingOf(before, run).leftS : null;
     const what = turnText(last, this.desk.units());
