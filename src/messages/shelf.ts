@@ -23,7 +23,6 @@ export const movementName: Readonly<Record<MovementKind, string>> = {
   dried: 'Dry and folded',
   retired: 'Retired',
   'handed-down': 'Handed down to wheels',
-  'thrown-out': 'Thrown out',
   kept: 'Left in its vessel',
   'poured-away': 'Poured away',
   charged: 'Charged',
@@ -56,16 +55,11 @@ export function mixName(item: StockItem, vesselName: (id: string) => string): st
 
 /** "Used: Wash towels 3, Rinseless concentrate 45 mL". */
 export function movementText({ kind, entries, note }: Movement, nameOf: NameOf, u: Units): string {
-  const told = entries.filter(({ place, amount }) => (place === 'outside' ? !hasInside(entries) : amount > 0) || leaves(entries, place, amount));
-  const what = told.map(({ item, amount }) => `${nameOf(item)} ${amountText(item, Math.abs(amount), u)}`);
-  return `${movementName[kind]}${note ? ` (${note})` : ''}: ${[...new Set(what)].join(', ')}`;
+  const most = new Map<StockItem, number>();
+  for (const { item, amount } of entries) most.set(item, Math.max(most.get(item) ?? 0, Math.abs(amount)));
+  const what = [...most].map(([item, amount]) => `${nameOf(item)} ${amountText(item, amount, u)}`);
+  return `${movementName[kind]}${note ? ` (${note})` : ''}: ${what.join(', ')}`;
 }
-
-const hasInside = (entries: Movement['entries']): boolean => entries.some(({ place }) => place !== 'outside');
-
-/** Gone out of the house: nothing arrives inside. */
-const leaves = (entries: Movement['entries'], place: Place, amount: number): boolean =>
-  place !== 'outside' && amount < 0 && !entries.some((entry) => entry.place !== 'outside' && entry.amount > 0);
 
 /** Why something could not be moved, and what to do. */
 export const lackingText = (lacking: readonly Missing[], nameOf: NameOf, u: Units): string =>

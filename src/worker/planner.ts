@@ -1,4 +1,4 @@
-import { type Job, type Study, bucketSpread, carryOf, dayOf, frontOf, nextVisitOf, ordersOf, planJob, planRun, reckon, whatIf, whatMattered } from '@esmero/core';
+import { type Job, type Study, bucketSpread, carryOf, dayOf, frontOf, nextVisitOf, ordersOf, planJob, planRun, reckoningOf, whatIf, whatMattered } from '@esmero/core';
 import type { Answer, Planner, Progress, Studies, StudyAnswer, StudyKind } from './protocol';
 
 const failed = (error: unknown) => ({
@@ -13,10 +13,7 @@ const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K]> } = 
   day: dayOf,
   'next-visit': (job) => nextVisitOf(job),
   orders: ordersOf,
-  // eslint-disable-next-line require-yield
-  *reckoning(job) {
-    return reckon(job);
-  },
+  reckoning: reckoningOf,
   carry: (job) => carryOf(job, planJob(job)),
   buckets: (job) => bucketSpread(job, planJob(job)),
 };

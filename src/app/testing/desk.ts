@@ -4,7 +4,7 @@ import { provideRouter } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { Store as State, provideState, provideStore } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
-import { type Job, type Study, bucketSpread, carryOf, dayOf, finish, frontOf, nextVisitOf, ordersOf, planJob, planRun, reckon, whatIf, whatMattered } from '@esmero/core';
+import { type Job, type Study, bucketSpread, carryOf, dayOf, finish, frontOf, nextVisitOf, ordersOf, planJob, planRun, reckoningOf, whatIf, whatMattered } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { type Store, type TabMessage, memoryStore } from '@esmero/store';
 import * as deskEffects from '../state/desk.effects';
@@ -35,10 +35,7 @@ const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K]> } = 
   day: dayOf,
   'next-visit': (job) => nextVisitOf(job),
   orders: ordersOf,
-  // eslint-disable-next-line require-yield
-  *reckoning(job) {
-    return reckon(job);
-  },
+  reckoning: reckoningOf,
   carry: (job) => carryOf(job, planJob(job)),
   buckets: (job) => bucketSpread(job, planJob(job)),
 };

@@ -14,7 +14,6 @@ export const movementKinds = [
   'dried',
   'retired',
   'handed-down',
-  'thrown-out',
   'kept',
   'poured-away',
   'charged',

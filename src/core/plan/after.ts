@@ -2,18 +2,14 @@ import { type Assumptions, resolveAssumptions } from '../assumptions';
 import { choicesOf } from '../method/habits';
 import type { Content, Mix } from '../mix';
 import { type Job, towelRoles } from '../model';
-import { type LaundryGroup, groupOf, laundryGroups } from '../shelf/laundry';
+import { type LaundryGroup, type Soak, groupOf, laundryGroups, soakFor, weightKg } from '../shelf/laundry';
 import type { UsedTowel } from '../towel';
 import type { Plan } from './plan';
 
-export interface LaundryLoad {
+export interface LaundryLoad extends Soak {
   readonly group: LaundryGroup;
   readonly towels: number;
   readonly kg: number;
-  readonly loads: number;
-  /** Warm water and concentrate to soak all loads in. */
-  readonly soakL: number;
-  readonly productMl: number;
 }
 
 /** Poured away; good for the next car today, as an open bucket does not keep; or kept in a closed sprayer. */
@@ -43,17 +39,14 @@ function laundryOf(plan: Plan, job: Job): readonly LaundryLoad[] {
   const a = resolveAssumptions(job.choices.assumptions);
   const kgOf = (batchId: string): number => {
     const batch = job.towels.find(({ id }) => id === batchId) ?? job.towels[0];
-    return batch ? (batch.widthM * batch.heightM * batch.gsm) / 1000 : 0;
+    return batch ? weightKg(batch) : 0;
   };
   return laundryGroups.flatMap((group): LaundryLoad[] => {
     const roles = towelRoles.filter((role) => groupOf[role] === group);
     const own = usedTowels(plan).filter(({ role }) => roles.includes(role));
     if (own.length === 0) return [];
     const kg = own.reduce((sum, { batchId }) => sum + kgOf(batchId), 0);
-    const loads = Math.max(1, Math.ceil(kg / a.loadKg - 1e-9));
-    // A part load takes its share.
-    const soakL = Math.max(Math.min(a.leastSoakL, a.soakL), (kg / a.loadKg) * a.soakL);
-    return [{ group, towels: own.length, kg, loads, soakL, productMl: (soakL / a.soakL) * a.soakMl }];
+    return [{ group, towels: own.length, kg, ...soakFor(kg, a) }];
   });
 }
 

@@ -3,5 +3,5 @@ export { standingOf } from './standing';
 export type { Clocks, Hand, Standing } from './standing';
 export { tasksOf } from './task';
 export type { Task } from './task';
-export { reckon, useOf } from './use';
+export { reckon, reckoningOf, useOf } from './use';
 export type { Counted, Reckoning } from './use';

@@ -1,5 +1,6 @@
 import type { Begun, Spent } from '../method/begun';
 import { type Job, type RunUse, type TowelRole, type VehicleMethod, mixPurposes, towelRoles } from '../model';
+import type { Study } from '../plan/study';
 import { leftOf } from './left';
 import { stretchNow } from './plan-run';
 import { standingOf } from './standing';
@@ -29,6 +30,12 @@ export function reckon(job: Job): Reckoning | null {
   const left = Object.entries(spent.madeMl).map(([content, ml]) => [content, Math.round(ml - (spent.laidMl[content as keyof Spent['laidMl']] ?? 0))]);
   const { done, all } = standingOf(now.plan, run);
   return { spent, vessels, expected: { leftMl: Object.fromEntries(left), opened: spent.opened }, doneShare: all > 0 ? done / all : 1, method: now.plan.method };
+}
+
+/** The same as a question to the worker: it may have to plan every turn of the run again. */
+export function* reckoningOf(job: Job): Study<Reckoning | null> {
+  yield 0;
+  return reckon(job);
 }
 
 /** What a run took, from what was counted after it; more left than was made counts as nothing used. */

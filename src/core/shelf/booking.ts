@@ -86,6 +86,12 @@ const kept = ({ spent, vessels }: Reckoning, { mixes }: RunUse): Draft['entries'
     return used && left > 0.5 ? moved(stockItem('mix', `${vesselId}/${content}`), 'outside', 'shelf', Math.round(left)) : [];
   });
 
+/** What stood in vessels before they were filled anew. */
+const standingIn = (vessels: readonly string[], balances: Balances): Draft['entries'] =>
+  [...balances.keys()]
+    .filter((item) => vessels.some((id) => item.startsWith(`mix/${id}/`)))
+    .flatMap((item) => moved(item, 'shelf', 'outside', amountAt(balances, item, 'shelf')));
+
 /**
  * Books out what a run took: product out of the house, towels to the laundry, what is left of the
  * mixes stands in its vessels. All that was measured out is gone from the bottle, poured or not.
@@ -100,8 +106,10 @@ export function bookingOut(job: Job, reckoning: Reckoning, use: RunUse, movement
   const wand = job.gear.find(({ kind }) => kind === 'cordless-wand');
   const drained = wand ? some(balances, stockItem('gear', wand.id), 'shelf', 'outside', reckoning.spent.batteryMin) : [];
   const left = kept(reckoning, use);
+  const emptied = standingIn(reckoning.vessels.map(({ vesselId }) => vesselId), balances);
   return [
     ...back,
+    ...(emptied.length > 0 ? [draft('poured-away', emptied, { job: job.id })] : []),
     ...(entries.length > 0 ? [draft('used', entries, { job: job.id })] : []),
     ...(drained.length > 0 ? [draft('drained', drained, { job: job.id })] : []),
     ...(left.length > 0 ? [draft('kept', left, { job: job.id })] : []),

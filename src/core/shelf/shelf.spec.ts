@@ -111,6 +111,14 @@ describe('a job on the shelf', () => {
       if (productName) expect(amountAt(balancesOf(after), stockItem('mix', `${vessel.id}/${content}`), 'shelf')).toBeCloseTo(leftoverMl, -1);
   });
 
+  it('pours a vessel out before it is filled anew, so that it never holds two fillings', () => {
+    const once = [...stocked, ...posted(bookingOut(done, reckoning, use, stocked))];
+    const twice = [...once, ...posted(bookingOut({ ...done, id: 'the-next' }, reckoning, use, once))];
+    const mixes = [...balancesOf(once).keys()].filter((item) => item.startsWith('mix/'));
+    expect(mixes.length).toBeGreaterThan(0);
+    for (const item of mixes) expect(amountAt(balancesOf(twice), item, 'shelf')).toBe(amountAt(balancesOf(once), item, 'shelf'));
+  });
+
   it('never takes more than there is', () => {
     const bare = posted([draft('counted', job.towels.flatMap(({ id }) => moved(stockItem('towel', id), 'outside', 'shelf', 1)))]);
     const after = [...bare, ...posted(bookingOut(done, reckoning, use, bare))];

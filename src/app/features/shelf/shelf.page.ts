@@ -25,14 +25,18 @@ import {
   lotsOf,
   moved,
   outlookOf,
+  resolveAssumptions,
   retiring,
   shoppingList,
+  soakFor,
   stockItem,
   takingBack,
   washesOf,
+  weightKg,
 } from '@esmero/core';
 import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf } from '@esmero/messages';
 import { settingsFeature } from '../../state/settings';
+import { shelfFeature } from '../../state/shelf';
 import { ShelfDesk } from '../../state/shelf-desk';
 
 const MOST_ML = 1_000_000;
@@ -58,6 +62,7 @@ export class ShelfPage {
   private readonly state = inject(State);
 
   private readonly system = this.state.selectSignal(settingsFeature.selectUnits);
+  private readonly jobs = this.state.selectSignal(shelfFeature.selectJobs);
   protected readonly u = computed(() => unitsOf(this.system()));
   protected readonly laundryCautions = laundryCautions;
   protected readonly steps = laundrySteps;
@@ -66,6 +71,8 @@ export class ShelfPage {
   /** What went wrong with the last movement; empty when nothing did. */
   protected readonly problem = signal('');
 
+  /** Of the job that was last worked on. */
+  private readonly currency = computed(() => this.jobs()[0]?.job.currency ?? 'EUR');
   private readonly now = computed(() => (this.shelf.movements(), this.shelf.today()));
   private readonly lifeWashes = assumptionTable.towelLifeWashes.value;
 
@@ -107,7 +114,7 @@ export class ShelfPage {
     laundryGroups.map((group) => {
       const own = this.kept('towel').filter(({ role }) => groupOf[role] === group);
       const at = (place: Place): number => own.reduce((sum, { id }) => sum + amountAt(this.shelf.balances(), stockItem('towel', id), place), 0);
-      const kg = own.reduce((sum, { id, widthM, heightM, gsm }) => sum + (amountAt(this.shelf.balances(), stockItem('towel', id), 'dirty') * widthM * heightM * gsm) / 1000, 0);
+      const kg = own.reduce((sum, batch) => sum + amountAt(this.shelf.balances(), stockItem('towel', batch.id), 'dirty') * weightKg(batch), 0);
       return { group, name: laundryName[group], waiting: laundrySteps.map(({ from }) => at(from)), soak: this.soakText(kg) };
     }),
   );
@@ -131,7 +138,7 @@ export class ShelfPage {
   protected readonly toBuy = computed(() =>
     shoppingList(this.kept('product'), this.kept('towel'), this.shelf.movements(), this.lifeWashes, this.now(), this.shelf.balances()).map((one) => ({
       text: buyText(one),
-      cost: one.costMinor === null ? '' : money(one.costMinor, 'EUR'),
+      cost: one.costMinor === null ? '' : money(one.costMinor, this.currency()),
     })),
   );
   protected readonly history = computed(() =>
@@ -156,13 +163,10 @@ export class ShelfPage {
     return { text: `${days} days, until ${dayAfter(dayOf(this.now()), days)}`, soon: days < 14 };
   }
 
-  /** A part load takes its share of water and concentrate. */
   private soakText(kg: number): string {
     if (kg === 0) return '';
-    const [{ value: loadKg }, { value: soakL }, { value: leastL }, { value: soakMl }] = [assumptionTable.loadKg, assumptionTable.soakL, assumptionTable.leastSoakL, assumptionTable.soakMl];
-    const litres = Math.max(Math.min(leastL, soakL), (kg / loadKg) * soakL);
-    const loads = Math.max(1, Math.ceil(kg / loadKg));
-    return `${loads === 1 ? 'One load' : `${loads} loads`}: ${this.u().water(litres)} warm water with ${this.u().volume((litres / soakL) * soakMl)} of rinseless concentrate.`;
+    const { loads, soakL, productMl } = soakFor(kg, resolveAssumptions({}));
+    return `${loads === 1 ? 'One load' : `${loads} loads`}: ${this.u().water(soakL)} warm water with ${this.u().volume(productMl)} of rinseless concentrate.`;
   }
 
   /** A volume as a form shows it, to the tenth. */
