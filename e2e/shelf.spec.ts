@@ -26,6 +26,8 @@ for (const [size, viewport] of [
       await expect(card.locator('.stock')).toHaveText('700 mL');
       await page.getByLabel('Clean Wash towels, grey edge, counted').fill('9');
       await page.keyboard.press('Enter');
+      await expect(shelf.locator('tr', { hasText: 'grey edge' }).locator('.stock')).toHaveText('9');
+      await expect(shelf.locator('.page')).toHaveAttribute('aria-busy', 'false');
       await page.reload();
       await expect(card.locator('.stock')).toHaveText('700 mL');
       await expect(shelf.locator('tr', { hasText: 'grey edge' }).locator('.stock')).toHaveText('9');

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Store as State } from '@ngrx/store';
 import { type Job, type Place, amountAt, endRun, learn, noteEvent, noteUse, planJob, ratiosOf, reckon, startRun, stockItem, tasksOf, useOf, usedIn } from '@esmero/core';
@@ -7,6 +7,7 @@ import { learnedSentence } from '@esmero/messages';
 import { LogPage } from '../features/log/log.page';
 import { LearnedComponent } from '../features/method/learned.component';
 import { RunStage } from '../features/run/run.stage';
+import { STORE } from '../state/ports';
 import { shelfActions, shelfFeature } from '../state/shelf';
 import { ShelfDesk } from '../state/shelf-desk';
 import { show } from '../testing/show';
@@ -23,22 +24,24 @@ function over(job: Job, times: number, day: number): Job {
   return { ...noteUse(ended, useOf(reckoning, reckoning.expected, START + day)), id: `over-${day}` };
 }
 const runs = [over(demoJobs[0]!, 1.5, 1), over(demoJobs[1]!, 1.5, 2), over(demoJobs[4]!, 1.5, 3)];
-const kept = (jobs: readonly Job[]): void =>
-  TestBed.inject(State).dispatch(
-    shelfActions.loaded({ durable: true, library: [], movements: [], jobs: jobs.map((job) => ({ id: job.id, job, revision: 1, changedAt: 1, archived: false })) }),
-  );
+/** Lays runs into the store and fetches them; whatever fetches them again finds the same. */
+async function kept(jobs: readonly Job[]): Promise<void> {
+  const store = await TestBed.inject(STORE);
+  vi.spyOn(store, 'jobs').mockResolvedValue(jobs.map((job) => ({ id: job.id, job, revision: 1, changedAt: 1, archived: false })));
+  TestBed.inject(State).dispatch(shelfActions.load());
+}
 
 describe('the log', () => {
   it('says what to do while it is empty', async () => {
     const { element, settle } = await show(LogPage);
-    kept([demoJobs[0]!]);
+    await kept([demoJobs[0]!]);
     await settle();
     expect(element.textContent).toContain('No run is over yet');
   });
 
   it('lists runs that are over, the last one first, is searched, and says what they teach', async () => {
     const { element, settle } = await show(LogPage);
-    kept([...runs, demoJobs[2]!]);
+    await kept([...runs, demoJobs[2]!]);
     await settle();
     const names = (): string[] => [...element.querySelectorAll('tbody th a')].map((a) => a.textContent!);
     expect(names()).toEqual([...runs].reverse().map(({ name }) => name));
@@ -58,7 +61,7 @@ describe('finding in the log', () => {
   it('goes by method and by how a run ended, and lets go again', async () => {
     const { element, settle, press } = await show(LogPage);
     const broken: Job = { ...runs[0]!, id: 'broken', run: { ...runs[0]!.run!, counts: [{ ...usedIn(runs[0]!.run!)!, doneShare: 0.3 }] } };
-    kept([...runs, broken]);
+    await kept([...runs, broken]);
     await settle();
     await press('Broken off');
     expect(rows(element)).toBe(1);
@@ -74,7 +77,7 @@ describe('finding in the log', () => {
   it('goes by a day of the calendar, and by the month', async () => {
     const { element, settle } = await show(LogPage);
     const far: Job = { ...runs[1]!, id: 'far', run: { ...runs[1]!.run!, startedAt: START - 40 * 86_400_000, endedAt: START - 40 * 86_400_000 + 1 } };
-    kept([...runs, far]);
+    await kept([...runs, far]);
     await settle();
     const days = (): HTMLButtonElement[] => [...element.querySelectorAll<HTMLButtonElement>('esm-month .has')];
     expect(days()).toHaveLength(1);
@@ -92,7 +95,7 @@ describe('finding in the log', () => {
   it('shows the visits of one car, with what lay on it', async () => {
     const { element, settle, press } = await show(LogPage);
     const again: Job = { ...runs[0]!, id: 'again', run: { ...runs[0]!.run!, startedAt: START + 9, endedAt: START + 10 } };
-    kept([...runs, again]);
+    await kept([...runs, again]);
     await settle();
     await press(runs[0]!.vehicle.name);
     expect(element.querySelector('#car')!.textContent).toBe(runs[0]!.vehicle.name);
@@ -104,7 +107,7 @@ describe('finding in the log', () => {
 
   it('charts what runs took against the plan, lesson by lesson', async () => {
     const { element, settle, press } = await show(LogPage);
-    kept(runs);
+    await kept(runs);
     await settle();
     const dots = (): number => element.querySelectorAll('section[aria-labelledby=teaches] circle').length;
     expect(dots()).toBe(3);
@@ -117,7 +120,7 @@ describe('finding in the log', () => {
     const { element, settle, press } = await show(LogPage);
     // Until the list of jobs has been fetched anew after the opening.
     await new Promise((resolve) => setTimeout(resolve, 600));
-    kept(Array.from({ length: 130 }, (_, i) => ({ ...runs[i % 3]!, id: `many-${i}` })));
+    await kept(Array.from({ length: 130 }, (_, i) => ({ ...runs[i % 3]!, id: `many-${i}` })));
     await settle();
     expect(rows(element)).toBe(100);
     await press('Show more');
@@ -129,7 +132,7 @@ describe('what was learned', () => {
   it('is offered to the plan, used when asked, and left out again', async () => {
     const { element, press, settle, job } = await show(LearnedComponent);
     const before = job.job()!;
-    kept(runs);
+    await kept(runs);
     await settle();
     expect(element.textContent).toContain('Minutes: ');
     const minutes = (): number => planJob(job.job()!).totals.minutes.value;
@@ -143,7 +146,7 @@ describe('what was learned', () => {
 
   it('is not offered where nothing was counted', async () => {
     const { element, settle } = await show(LearnedComponent);
-    kept([demoJobs[1]!]);
+    await kept([demoJobs[1]!]);
     await settle();
     expect(element.textContent!.trim()).toBe('');
   });

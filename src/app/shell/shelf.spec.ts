@@ -1,7 +1,8 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { amountAt, draft, moved, stockItem } from '@esmero/core';
 import { ShelfPage } from '../features/shelf/shelf.page';
+import { STORE } from '../state/ports';
 import { ShelfDesk } from '../state/shelf-desk';
 import { show } from '../testing/show';
 
@@ -49,6 +50,26 @@ describe('the shelf', () => {
     await press('Take back');
     expect(at(amber)).toBe(930);
     expect(desk.kept()).toHaveLength(before + 5);
+  });
+
+  it('reckons a second tap with the first, before either is stored; what is not kept goes again', async () => {
+    const { desk, at, settle } = await shelf();
+    const before = desk.kept().length;
+    desk.post([draft('bought', moved(amber, 'outside', 'shelf', 750))]);
+    desk.post([draft('bought', moved(amber, 'outside', 'shelf', 750))]);
+    expect(at(amber)).toBe(1680);
+    expect(desk.writing()).toBe(2);
+    await settle();
+    expect(desk.writing()).toBe(0);
+    const added = desk.kept().slice(before);
+    expect(added.map(({ entries }) => entries.map(({ amount }) => amount))).toEqual([[-750, 750], [-750, 750]]);
+    expect(added[1]!.at).toBeGreaterThan(added[0]!.at);
+    const store = await TestBed.inject(STORE);
+    vi.spyOn(store, 'merge').mockResolvedValue({ kind: 'full' });
+    desk.post([draft('bought', moved(amber, 'outside', 'shelf', 750))]);
+    expect(at(amber)).toBe(2430);
+    await settle();
+    expect(at(amber)).toBe(1680);
   });
 
   it('takes towels through the laundry, hands one down, and keeps the library in step', async () => {

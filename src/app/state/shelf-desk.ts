@@ -15,15 +15,19 @@ export class ShelfDesk {
 
   readonly ready = this.state.selectSignal(shelfFeature.selectReady);
   readonly library = this.state.selectSignal(shelfFeature.selectLibrary);
+  /** Not all of it is kept yet. */
+  readonly writing = this.state.selectSignal(shelfFeature.selectWriting);
   readonly kept = this.state.selectSignal(shelfFeature.selectMovements);
   private readonly towels = computed(() => this.library().filter((entry): entry is TowelEntry => entry.kind === 'towel'));
 
-  /** What moved, with counts where the library says otherwise: it was counted there. */
-  readonly movements = computed((): readonly Movement[] => {
-    const balances = balancesOf(this.kept());
-    const counts = this.towels().flatMap(({ item }) => counting(stockItem('towel', item.id), 'shelf', item.clean, balances, 'as the library says'));
-    return [...this.kept(), ...counts.map((one, i) => this.named(one, i))];
+  /** Counts where the library says otherwise than the ledger: it was counted there. They go by what they come after, so that two tabs post the same. */
+  private readonly counts = computed((): readonly Movement[] => {
+    const [kept, balances] = [this.kept(), balancesOf(this.kept())];
+    return this.towels()
+      .flatMap(({ item }) => counting(stockItem('towel', item.id), 'shelf', item.clean, balances, 'as the library says'))
+      .map((one, i) => ({ ...one, id: `m-${kept.length}-${one.entries[0]!.item}`, at: this.after(kept) + i }));
   });
+  readonly movements = computed((): readonly Movement[] => [...this.kept(), ...this.counts()]);
   readonly balances = computed(() => balancesOf(this.movements()));
 
   /** Never before the last movement, whatever the clock says. */
@@ -36,12 +40,12 @@ export class ShelfDesk {
    * @returns what is lacking; empty when all was posted
    */
   post(drafts: readonly Draft[]): ReturnType<typeof missingFor> {
-    const opening = this.movements().slice(this.kept().length);
-    const added = drafts.map((one, i) => this.named(one, opening.length + i));
+    const from = this.after(this.movements());
+    const added = drafts.map((one, i): Movement => ({ ...one, id: `m-${crypto.randomUUID()}`, at: from + i }));
     const lacking = missingFor(this.balances(), { entries: drafts.flatMap(({ entries }) => entries) });
     if (lacking.length > 0 || added.length === 0) return lacking;
     const after = balancesOf([...this.movements(), ...added]);
-    this.state.dispatch(shelfActions.post({ movements: [...opening, ...added], entries: this.counted(after) }));
+    this.state.dispatch(shelfActions.post({ movements: [...this.counts(), ...added], entries: this.counted(after) }));
     return [];
   }
 
@@ -59,9 +63,8 @@ export class ShelfDesk {
       .map((entry) => ({ ...entry, item: { ...entry.item, clean: clean(entry.item) } }));
   }
 
-  /** One after the other, and after all that is kept, so that the order is that of posting. */
-  private named(one: Draft, place: number): Movement {
-    const at = Math.max(this.now(), (this.kept().at(-1)?.at ?? 0) + 1) + place;
-    return { ...one, id: `m-${this.now().toString(36)}-${Math.random().toString(36).slice(2, 10)}`, at };
+  /** Later than all of these, so that the order is that of posting. */
+  private after(movements: readonly Movement[]): number {
+    return Math.max(this.now(), (movements.at(-1)?.at ?? 0) + 1);
   }
 }

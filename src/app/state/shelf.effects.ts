@@ -1,6 +1,6 @@
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { from, mergeMap, of, switchMap } from 'rxjs';
+import { from, map, mergeMap, switchMap, tap } from 'rxjs';
 import type { KeepFault, Kept, Store } from '@esmero/store';
 import { STORE, TABS } from './ports';
 import { shelfActions } from './shelf';
@@ -29,7 +29,7 @@ export const loadShelf = createEffect(
   { functional: true },
 );
 
-/** Every write to the shelf; what is shown afterwards is what was kept. */
+/** Every write to the shelf. */
 export const writeShelf = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
@@ -53,14 +53,15 @@ export const writeShelf = createEffect(
   { functional: true },
 );
 
+/** What is shown after a write is what was kept. */
 export const reloadAfterWrite = createEffect(
   (actions = inject(Actions), tabs = inject(TABS)) =>
     actions.pipe(
-      ofType(shelfActions.merged),
-      mergeMap(() => {
-        tabs.tell({ kind: 'library-changed' });
-        return of(shelfActions.load());
+      ofType(shelfActions.merged, shelfActions.problem),
+      tap(({ type }) => {
+        if (type === shelfActions.merged.type) tabs.tell({ kind: 'library-changed' });
       }),
+      map(() => shelfActions.load()),
     ),
   { functional: true },
 );

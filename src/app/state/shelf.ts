@@ -11,6 +11,8 @@ export interface ShelfState {
   readonly jobs: readonly StoredJob[];
   /** All that moved, oldest first. */
   readonly movements: readonly Movement[];
+  /** Writes that are under way. */
+  readonly writing: number;
   readonly problem: string | null;
 }
 
@@ -31,7 +33,9 @@ export const shelfActions = createActionGroup({
   },
 });
 
-const initial: ShelfState = { ready: false, durable: true, library: [], jobs: [], movements: [], problem: null };
+const initial: ShelfState = { ready: false, durable: true, library: [], jobs: [], movements: [], writing: 0, problem: null };
+
+const isSame = (p: LibraryEntry, q: LibraryEntry): boolean => p.kind === q.kind && p.item.id === q.item.id;
 
 export const shelfFeature = createFeature({
   name: 'shelf',
@@ -45,6 +49,21 @@ export const shelfFeature = createFeature({
       jobs,
       movements,
     })),
+    // Shown at once, so that a second tap reckons with the first; what could not be kept goes again.
+    on(shelfActions.post, (state, { movements, entries }): ShelfState => ({
+      ...state,
+      movements: [...state.movements, ...movements],
+      library: state.library.map((one) => entries.find((entry) => isSame(entry, one)) ?? one),
+    })),
+    on(
+      shelfActions.putEntry,
+      shelfActions.addJob,
+      shelfActions.archiveJob,
+      shelfActions.merge,
+      shelfActions.post,
+      (state): ShelfState => ({ ...state, writing: state.writing + 1 }),
+    ),
+    on(shelfActions.merged, shelfActions.problem, (state): ShelfState => ({ ...state, writing: Math.max(0, state.writing - 1) })),
     on(shelfActions.problem, (state, { message }): ShelfState => ({ ...state, problem: message })),
     on(shelfActions.problemSeen, (state): ShelfState => ({ ...state, problem: null })),
   ),

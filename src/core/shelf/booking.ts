@@ -41,7 +41,7 @@ export function reservedFor(movements: readonly Movement[], job: string): Readon
 /** Sets aside for a job what its plan takes, as far as it is on the shelf; what was set aside for it before goes back first. */
 export function reserving(job: Job, plan: Plan, movements: readonly Movement[]): readonly Draft[] {
   const back = releasing(job.id, movements);
-  const balances = balancesOf([...movements, ...back.map((one) => ({ ...one, id: '', at: 0 }))]);
+  const balances = balancesOf([...movements, ...back]);
   const entries = [...takenBy(plan, job)].flatMap(([item, amount]) => some(balances, item, 'shelf', 'reserved', amount));
   return entries.length > 0 ? [...back, draft('reserved', entries, { job: job.id })] : back;
 }
@@ -98,7 +98,7 @@ const standingIn = (vessels: readonly string[], balances: Balances): Draft['entr
  */
 export function bookingOut(job: Job, reckoning: Reckoning, use: RunUse, movements: readonly Movement[]): readonly Draft[] {
   const back = releasing(job.id, movements);
-  const balances = balancesOf([...movements, ...back.map((one) => ({ ...one, id: '', at: 0 }))]);
+  const balances = balancesOf([...movements, ...back]);
   const entries = [
     ...[...productUsed(job, reckoning, use)].flatMap(([item, amount]) => some(balances, item, 'shelf', 'outside', amount)),
     ...[...towelsUsed(job, use)].flatMap(([item, amount]) => some(balances, item, 'shelf', 'dirty', amount)),

@@ -12,7 +12,7 @@ const EPS = 1e-6;
 export const stockItem = (kind: StockKind, id: string): StockItem => `${kind}/${id}`;
 
 /** What the movements come to, in whatever order. */
-export function balancesOf(movements: readonly Movement[]): Balances {
+export function balancesOf(movements: readonly Pick<Movement, 'entries'>[]): Balances {
   const balances = new Map<StockItem, Partial<Record<Place, number>>>();
   for (const { entries } of movements)
     for (const { item, place, amount } of entries) {
