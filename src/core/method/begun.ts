@@ -8,8 +8,15 @@ export interface BegunZone {
   readonly treatment: Working;
   /** Share of each act that is done, 0 to 1. */
   readonly done: Readonly<Record<RunAct, number>>;
-  /** Sections that are wet and wait for a hand, by when they were wetted. */
-  readonly wet: readonly Pick<Tick, 'at'>[];
+  /** Sections that are wet and wait for a hand, by when they were wetted and whose they are. */
+  readonly wet: readonly (Pick<Tick, 'at'> & { readonly worker: number })[];
+}
+
+/** Something that a person is at. */
+export interface InHand {
+  readonly act: RunAct;
+  readonly zoneId: ZoneId;
+  readonly worker: number;
 }
 
 /** What has gone so far, as the plans of the time had it. */
@@ -34,7 +41,7 @@ export interface Begun {
   readonly ticked: ReadonlyMap<ZoneId, number>;
   readonly done: ReadonlySet<ZoneId>;
   /** What was being done when it was planned again: it goes on. */
-  readonly inHand: readonly { readonly act: RunAct; readonly zoneId: ZoneId }[];
+  readonly inHand: readonly InHand[];
   readonly zones: ReadonlyMap<ZoneId, BegunZone>;
   /** Stations that stand ready. */
   readonly kits: readonly Kit[];
@@ -55,6 +62,13 @@ export const fresh: Begun = {
   towels: [],
   spent: { laidMl: {}, madeMl: {}, productMl: {}, opened: {}, batteryMin: 0, plannedS: 0 },
 };
+
+/** Zones at which somebody is, or that somebody has wetted: they stay with that person. */
+export const heldBy = ({ inHand, zones }: Pick<Begun, 'inHand' | 'zones'>): ReadonlyMap<ZoneId, number> =>
+  new Map([
+    ...[...zones].flatMap(([id, { wet }]): [ZoneId, number][] => wet.slice(0, 1).map(({ worker }) => [id, worker])),
+    ...inHand.flatMap(({ act, zoneId, worker }): [ZoneId, number][] => (act === 'wet' || act === 'wipe' ? [[zoneId, worker]] : [])),
+  ]);
 
 /** What open towels of a role still hold, in whole towels. */
 export const openTowels = ({ towels }: Pick<Begun, 'towels'>, role: TowelRole): number =>

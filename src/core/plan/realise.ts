@@ -71,7 +71,7 @@ export function realise(choice: Choice, scene: Scene): Realised {
   const { a, job, begun } = scene;
   const zones = scene.zones.map(({ zone }) => zone);
   const ordered = runOrder(zones, choice.picks, job.choices);
-  const timeline = timelineOf(ordered, toSetUp(choice, ordered, begun), job, a);
+  const timeline = timelineOf(ordered, toSetUp(choice, ordered, begun), job, a, begun);
   const wipings = timeline.byWorker.map((list) =>
     list.map(({ zone, option }): Wiping => ({ zoneId: zone.id, needs: option.needs })),
   );

@@ -33,9 +33,9 @@ const together = (before: Acts, now: Acts): Acts =>
 const wetOn = ({ tasks, open, ticked }: Progress, zoneId: ZoneId): BegunZone['wet'] =>
   tasks
     .filter((task) => task.zoneId === zoneId && task.act === 'wipe' && open.includes(task))
-    .flatMap(({ section }) => {
+    .flatMap(({ section, worker }) => {
       const at = ticked.get(taskKey({ act: 'wet', zoneId, section }));
-      return at === undefined ? [] : [{ at }];
+      return at === undefined ? [] : [{ at, worker }];
     });
 
 /** A zone as it is now: untouched, begun, or done. */

@@ -52,10 +52,16 @@ const anew = (begun: Begun, zone: ZoneId): Begun => ({
   done: new Set([...begun.done].filter((one) => one !== zone)),
 });
 
-/** Towels of somebody who leaves go on in the other’s pile, numbered after them. */
-function handedOver({ towels }: Begun): Begun['towels'] {
+/** What somebody who leaves was at is left to the other; towels go on in the other’s pile, numbered after it. */
+function handedOver(begun: Begun): Begun {
+  const { towels, zones, inHand } = begun;
   const last = Math.max(0, ...towels.filter(({ worker }) => worker === 0).map(({ number }) => number));
-  return towels.map((towel) => (towel.worker === 0 ? towel : { ...towel, worker: 0, number: last + towel.number }));
+  return {
+    ...begun,
+    towels: towels.map((towel) => (towel.worker === 0 ? towel : { ...towel, worker: 0, number: last + towel.number })),
+    zones: new Map([...zones].map(([id, zone]) => [id, { ...zone, wet: zone.wet.map((one) => ({ ...one, worker: 0 })) }])),
+    inHand: inHand.map((one) => ({ ...one, worker: 0 })),
+  };
 }
 
 /** What is left, after a turn of events. */
@@ -70,7 +76,7 @@ export function turned({ job, begun }: Left, turn: Turn): Left {
     case 'workers':
       return {
         job: { ...job, site: { ...job.site, workers: turn.workers } },
-        begun: turn.workers === 1 ? { ...begun, towels: handedOver(begun) } : begun,
+        begun: turn.workers === 1 ? handedOver(begun) : begun,
       };
     case 'panels':
       return { job: withChange(job, { code: 'cool-panels', panelC: turn.panelC }), begun };

@@ -208,14 +208,43 @@ describe('what is left', () => {
     );
   });
 
-  it('goes on with the very thing that was being done', () => {
-    for (let count = 5; count < 40; count += 4) {
-      const before = work(begun(1, 1), count);
-      const [was, after] = [planRun(before), noteEvent(before, { kind: 'side-full', role: 'wash', worker: 0, at: START })];
-      const [now] = progressOf(was, before.run!).open;
-      const [then] = progressOf(planRun(after), after.run!).open;
-      expect([then!.act, then!.zoneId]).toEqual([now!.act, now!.zoneId]);
+  it('goes on with the very thing that each person was at', () => {
+    const mild = turns.filter(({ kind }) => kind !== 'workers' && kind !== 'leave');
+    let checked = 0;
+    fc.assert(
+      fc.property(starts, fc.integer({ min: 0, max: 60 }), mild, ([workers, level], count, turn) => {
+        const before = work(begun(workers, level), count);
+        const after = noteEvent(before, turn);
+        const [was, plan] = [standingOf(planRun(before), before.run!), planRun(after)];
+        const now = standingOf(plan, after.run!);
+        for (const { worker, now: task } of was.hands) {
+          const goesOn = task && progressOf(plan, after.run!).open.some(({ act, zoneId }) => act === task.act && zoneId === task.zoneId);
+          if (!goesOn) continue;
+          checked++;
+          const own = now.hands.find((one) => one.worker === worker)?.now;
+          expect([own?.act, own?.zoneId]).toEqual([task.act, task.zoneId]);
+        }
+      }),
+      { numRuns: 40 },
+    );
+    expect(checked).toBeGreaterThan(20);
+  });
+
+  it('leaves what somebody has wetted to them, and all of it to the other when they leave', () => {
+    let checked = 0;
+    for (let count = 4; count < 50; count += 3) {
+      const before = work(begun(2, 1), count);
+      const wetted = new Map(progressOf(planRun(before), before.run!).tasks.filter(({ act }) => act === 'wipe').map(({ zoneId, worker }) => [zoneId, worker]));
+      const [same, alone] = ([2, 1] as const).map((workers) => planRun(noteEvent(before, { kind: 'workers', workers, at: START })));
+      for (const [id, { wet }] of same!.begun.zones) {
+        if (wet.length === 0) continue;
+        checked++;
+        const wiping = (plan: Plan): readonly number[] => plan.timeline.steps.filter(({ kind, zoneId }) => kind === 'wipe' && zoneId === id).map(({ worker }) => worker);
+        expect(new Set(wiping(same!))).toEqual(new Set([wetted.get(id)]));
+        expect(new Set(wiping(alone!))).toEqual(new Set([0]));
+      }
     }
+    expect(checked).toBeGreaterThan(5);
   });
 
   it('asks for no filling that stands ready, and for no station twice', () => {

@@ -1,4 +1,5 @@
 import type { Assumptions } from '../assumptions';
+import type { ZoneId } from '../model';
 import { interleavedS } from './interleave';
 import { type Piece, piecesOf } from './piece';
 import type { Ordered } from './run-order';
@@ -6,20 +7,31 @@ import { totalWork } from './work';
 
 type Lists = readonly (readonly Ordered[])[];
 
+/** Zones that somebody is at: they do not change hands. */
+type Held = ReadonlyMap<ZoneId, number>;
+
 /** Deals the car out in stretches, each to whoever has least to do so far. */
-function inStretches(ordered: readonly Ordered[], workers: number, a: Assumptions): Lists {
+function inStretches(ordered: readonly Ordered[], workers: number, a: Assumptions, held: Held): Lists {
   const lists: Ordered[][] = Array.from({ length: workers }, () => []);
   const load = new Array<number>(workers).fill(0);
+  const give = (one: Ordered, to: number): void => {
+    load[to]! += totalWork(one.option.work);
+    lists[to]!.push(one);
+  };
   let worker = 0;
   let area = Infinity;
   for (const one of ordered) {
+    const holder = held.get(one.zone.id);
+    if (holder !== undefined) {
+      give(one, holder);
+      continue;
+    }
     if (area + one.zone.areaM2 > a.stretch) {
       worker = load.indexOf(Math.min(...load));
       area = 0;
     }
     area += one.zone.areaM2;
-    load[worker]! += totalWork(one.option.work);
-    lists[worker]!.push(one);
+    give(one, worker);
   }
   return lists;
 }
@@ -49,14 +61,15 @@ const WORTH = 0.005;
 
 const longer = ({ seconds: [p, q] }: Halves): 0 | 1 => (p >= q ? 0 : 1);
 
-function exchanges(halves: Halves, from: 0 | 1, a: Assumptions): readonly Exchange[] {
+function exchanges(halves: Halves, from: 0 | 1, { a, held }: Clockwork): readonly Exchange[] {
   const { lists, seconds } = halves;
   const to = from === 0 ? 1 : 0;
   const slow = 1 + a.walking;
-  const takes = [null, ...lists[to]].map((take) => ({ take, workS: take ? totalWork(take.option.work) * slow : 0 }));
-  const gives = lists[from].map((give) => ({ give, workS: totalWork(give.option.work) * slow }));
+  const free = (list: readonly Ordered[]): readonly Ordered[] => list.filter(({ zone }) => !held.has(zone.id));
+  const takes = [null, ...free(lists[to])].map((take) => ({ take, workS: take ? totalWork(take.option.work) * slow : 0 }));
+  const gives = free(lists[from]).map((give) => ({ give, workS: totalWork(give.option.work) * slow }));
   // At best all waiting goes with the zone that is given.
-  const waitingS = seconds[from] - gives.reduce((sum, { workS }) => sum + workS, 0);
+  const waitingS = seconds[from] - lists[from].reduce((sum, { option }) => sum + totalWork(option.work) * slow, 0);
   const most = triesFor(halves);
   const best: Exchange[] = [];
   for (const { give, workS: given } of gives)
@@ -78,6 +91,7 @@ class Clockwork {
   constructor(
     readonly ordered: readonly Ordered[],
     readonly a: Assumptions,
+    readonly held: Held,
   ) {
     this.pieces = new Map(ordered.map((one) => [one, piecesOf([one], a)]));
   }
@@ -100,7 +114,7 @@ function exchanged(clockwork: Clockwork, { lists }: Halves, from: 0 | 1, { give,
 /** The first exchange, of those that look best, after which both are through sooner. */
 function oneBetter(clockwork: Clockwork, halves: Halves): Halves | undefined {
   const from = longer(halves);
-  for (const exchange of exchanges(halves, from, clockwork.a)) {
+  for (const exchange of exchanges(halves, from, clockwork)) {
     const next = exchanged(clockwork, halves, from, exchange);
     if (Math.max(...next.seconds) < Math.max(...halves.seconds) * (1 - WORTH)) return next;
   }
@@ -119,18 +133,19 @@ function evened(clockwork: Clockwork, [first, second]: Lists): Halves {
 }
 
 /** One zone to each in turn: a second way to begin where there are few, as changing hands may end at a poor place. */
-const inTurn = (ordered: readonly Ordered[]): Lists => [0, 1].map((worker) => ordered.filter((_, i) => i % 2 === worker));
+const inTurn = (ordered: readonly Ordered[], held: Held): Lists =>
+  [0, 1].map((worker) => ordered.filter(({ zone }, i) => (held.get(zone.id) ?? i % 2) === worker));
 
 const quicker = (p: Halves, q: Halves): Halves => (Math.max(...q.seconds) < Math.max(...p.seconds) ? q : p);
 
 /**
  * Shares the car out among the workers: in stretches that stay together, and then zone by zone
- * until nobody would be done much sooner for another’s taking one over.
+ * until nobody would be done much sooner for another’s taking one over. What somebody is at stays theirs.
  */
-export function sharedOut(ordered: readonly Ordered[], workers: number, a: Assumptions): Lists {
-  const lists = inStretches(ordered, workers, a);
+export function sharedOut(ordered: readonly Ordered[], workers: number, a: Assumptions, held: Held): Lists {
+  const lists = inStretches(ordered, workers, a, held);
   if (workers !== 2) return lists;
-  const clockwork = new Clockwork(ordered, a);
-  const starts = ordered.length <= FEW ? [lists, inTurn(ordered)] : [lists];
+  const clockwork = new Clockwork(ordered, a, held);
+  const starts = ordered.length <= FEW ? [lists, inTurn(ordered, held)] : [lists];
   return starts.map((start) => evened(clockwork, start)).reduce(quicker).lists;
 }

@@ -1,4 +1,5 @@
 import type { Kit } from '../method/kit';
+import { type Begun, heldBy } from '../method/begun';
 import { setupMinutes } from '../method/kit';
 import type { Assumptions } from '../assumptions';
 import { type Job, type Order, partsOf } from '../model';
@@ -38,23 +39,27 @@ export type Setup = Kit | 'glass';
  * The run as clock times: set-up, flush of everything that is flushed, then section by
  * section spray, dwell, wipe and finish, the drying of the whole body where that is the school, the glass
  * finish, and packing. Stretches of the car go to whoever
- * has least to do; waiting for a dwell is a step of its own.
+ * has least to do, and what somebody is at stays with them; waiting for a dwell is a step of its own.
  */
 export function timelineOf(
   ordered: readonly Ordered[],
   setUp: readonly Setup[],
   { site: { workers }, choices }: Pick<Job, 'site' | 'choices'>,
   a: Assumptions,
+  begun: Pick<Begun, 'inHand' | 'zones'>,
 ): Timeline {
   const crew = new Crew(workers);
-  const byWorker = sharedOut(ordered, workers, a);
+  const byWorker = sharedOut(ordered, workers, a, heldBy(begun));
   const slow = 1 + a.walking;
-  const share = (kind: 'flush' | 'dry' | 'glass', of: readonly Ordered[]): void =>
-    of.forEach((one) => {
+  const share = (kind: 'flush' | 'dry' | 'glass', of: readonly Ordered[]): void => {
+    const holder = ({ zone }: Ordered): number | undefined => begun.inHand.find(({ act, zoneId }) => act === kind && zoneId === zone.id)?.worker;
+    const isHeld = (one: Ordered): boolean => holder(one) !== undefined;
+    for (const one of [...of.filter(isHeld), ...of.filter((other) => !isHeld(other))]) {
       const seconds = one.option.work[kind === 'dry' ? 'finish' : kind] * slow;
-      const worker = kind === 'flush' && hasOneNozzle(one) ? 0 : crew.firstFree();
+      const worker = kind === 'flush' && hasOneNozzle(one) ? 0 : (holder(one) ?? crew.firstFree());
       crew.do(worker, { kind, zoneId: one.zone.id, section: 0, kit: null, seconds });
-    });
+    }
+  };
   const alone = { zoneId: null, section: 0 };
   for (const kit of setUp) {
     const minutes = kit === 'glass' ? a.setupSpray : setupMinutes(kit, a);

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultAssumptions } from '../assumptions';
 import type { Zone } from '../model';
+import { fresh } from '../method/begun';
 import { sectionsOf } from '../method/drying-window';
 import type { Option } from '../method/option';
 import { planJob } from '../plan/plan-job';
@@ -146,7 +147,7 @@ describe('one worker’s way', () => {
 
 describe('two workers', () => {
   const at = (workers: 1 | 2, list: readonly Ordered[]) =>
-    timelineOf(list, [], { site: { ...sampleJob().site, workers }, choices: sampleJob().choices }, a);
+    timelineOf(list, [], { site: { ...sampleJob().site, workers }, choices: sampleJob().choices }, a, fresh);
 
   it('never take longer than one, and share out within three per cent of the best way to', () => {
     let [sum, runs, worst] = [0, 0, 1];
