@@ -22,6 +22,7 @@ import {
   searchLog,
   startRun,
   tasksOf,
+  tickOf,
   towelLedger,
   whatIf,
   whatMattered,
@@ -92,7 +93,7 @@ const parts = demoJobs.flatMap((job) => {
     {
       name: job.name,
       towels: () => towelLedger(wipings, job.towels, settled.choices, a),
-      schedule: () => timelineOf(ordered, kits, settled, a),
+      schedule: () => timelineOf(ordered, kits, settled, a, { inHand: [], zones: new Map() }),
     },
   ];
 });
@@ -143,7 +144,7 @@ const turns = demoJobs.flatMap((job) => {
   if (planJob(job).method === 'decline') return [];
   let half = startRun(job, 0);
   const tasks = tasksOf(planRun(half));
-  for (const { act, zoneId, section, of } of tasks.slice(0, tasks.length / 2)) half = noteEvent(half, { kind: act, zone: zoneId, section, of, at: 1 });
+  for (const task of tasks.slice(0, tasks.length / 2)) half = noteEvent(half, tickOf(task, 1));
   let at = 1000;
   const events: readonly ((time: number) => Turn)[] = [
     (time) => ({ kind: 'side-full', role: 'wash', worker: 0, at: time }),
@@ -166,6 +167,7 @@ const counted: readonly Job[] = Array.from({ length: LOGGED }, (_, i): Job => {
     method: 'hybrid',
     doneShare: 1,
     plannedMin: 30,
+    paces: (['wet', 'wipe', 'glass'] as const).map((act) => ({ act, plannedS: 600, tookS: 600 * ratio })),
     mixes: (['waterless', 'wash', 'presoak'] as const).map((purpose) => ({ purpose, plannedMl: 500, usedMl: 500 * ratio })),
     towels: (['wash', 'finish'] as const).map((role) => ({ role, planned: 5, opened: Math.round(5 * ratio) })),
   };

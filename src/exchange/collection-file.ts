@@ -2,16 +2,16 @@ import { type Collection, type LibraryEntry, type LibraryKind, type Movement, li
 import { CollectionDocument } from './documents/library';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Read } from './fault';
-import { collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5, collectionFrom5To6 } from './migrate';
+import { collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5, collectionFrom5To6, collectionFrom6To7 } from './migrate';
 import { faultsIn, jobDocument, jobFrom } from './job-file';
 
 /** Everything a user has, in one file; a job in it is of the job file's newest version. */
 export const collectionFormat: Format = {
   name: 'esmero-collection',
-  version: 6,
+  version: 7,
   most: 60_000_000,
   key: 'collection',
-  migrations: [collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5, collectionFrom5To6],
+  migrations: [collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5, collectionFrom5To6, collectionFrom6To7],
 };
 
 const listNames = {

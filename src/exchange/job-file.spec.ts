@@ -189,8 +189,8 @@ describe('job file', () => {
     expect(read.value.run).toEqual({
       startedAt: 1,
       endedAt: 9,
-      events: [tick, { kind: 'again', zone: 'roof', at: 5 }],
-      counts: [{ at: 9, because: '', method: null, ...use }],
+      events: [{ ...tick, by: null }, { kind: 'again', zone: 'roof', at: 5 }],
+      counts: [{ at: 9, because: '', method: null, ...use, paces: [] }],
       punch: [],
     });
     expect(read.value).toMatchObject({ pictures: [], signed: null });

@@ -5,14 +5,14 @@ import type { Job } from '@esmero/core';
 import { JobDocument } from './documents/job';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import { type Fault, type Read, faultsOf } from './fault';
-import { jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7 } from './migrate';
+import { jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8 } from './migrate';
 
 export const jobFormat: Format = {
   name: 'esmero-job',
-  version: 7,
+  version: 8,
   most: 4_000_000,
   key: 'job',
-  migrations: [jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7],
+  migrations: [jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8],
 };
 
 /** Checks plain data against a document class; every fault has its path below `above`. */

@@ -207,6 +207,25 @@ export const collectionFrom5To6: Migration = (content) =>
     ? { movements: [], ...content, products: mapped(content['products'], item(withClaims)), jobs: mapped(content['jobs'], jobFrom6To7) }
     : content;
 
+const ticks: readonly unknown[] = ['flush', 'wet', 'wipe', 'dry', 'glass'];
+
+/** Before version 8 nobody noted who ticked something off, nor how long it took. */
+const withPaces = (run: unknown): unknown =>
+  isRecord(run)
+    ? {
+        ...run,
+        events: mapped(run['events'], (event) => (isRecord(event) && ticks.includes(event['kind']) ? { by: null, ...event } : event)),
+        counts: mapped(run['counts'], (count) => (isRecord(count) ? { paces: [], ...count } : count)),
+      }
+    : run;
+
+/** Version 8 knows who ticked something off, and how long each act took. */
+export const jobFrom7To8: Migration = (content) => (isRecord(content) ? { ...content, run: withPaces(content['run']) } : content);
+
+/** The same for a collection. */
+export const collectionFrom6To7: Migration = (content) =>
+  isRecord(content) ? { ...content, jobs: mapped(content['jobs'], jobFrom7To8) } : content;
+
 const listOf = (record: unknown, key: string, value: string): unknown =>
   isRecord(record)
     ? Object.entries(record).map(([name, held]) => ({ [key]: name, [value]: held }))

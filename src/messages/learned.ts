@@ -1,6 +1,14 @@
-import { type Learned, type Lesson, type Run, type RunState, mixPurposes, ratiosOf, towelRoles, usedIn } from '@esmero/core';
+import { type Learned, type Lesson, type Run, type RunAct, type RunState, mixPurposes, ratiosOf, runActs, towelRoles, usedIn } from '@esmero/core';
 import { fixed, percent } from './units';
 import { contentName, roleName } from './words';
+
+const paceName: Readonly<Record<RunAct, string>> = {
+  flush: 'Seconds of flushing',
+  wet: 'Seconds of wetting',
+  wipe: 'Seconds of wiping',
+  dry: 'Seconds of drying',
+  glass: 'Seconds on glass',
+};
 
 /** What a lesson is about. */
 export function lessonName(lesson: Lesson): string {
@@ -8,7 +16,9 @@ export function lessonName(lesson: Lesson): string {
   const purpose = mixPurposes.find((one) => lesson === `ml.${one}`);
   if (purpose) return contentName[purpose];
   const role = towelRoles.find((one) => lesson === `towels.${one}`);
-  return role ? `${roleName[role][0]!.toUpperCase()}${roleName[role].slice(1)}` : 'Minutes';
+  if (role) return `${roleName[role][0]!.toUpperCase()}${roleName[role].slice(1)}`;
+  const act = runActs.find((one) => lesson === `pace.${one}`);
+  return act ? paceName[act] : 'Minutes';
 }
 
 /** "12 % more than planned, from 7 runs; eight of ten between −5 % and 33 %". */
@@ -21,6 +31,9 @@ export const runStateName: Readonly<Record<RunState, string>> = { counted: 'Coun
 
 const off = (times: number): string => `${times >= 1 ? '+' : '−'}${percent(Math.abs(times - 1))}`;
 
+/** Time has a column of its own. */
+const isOfThings = (lesson: Lesson): boolean => lesson !== 'minutes' && !lesson.startsWith('pace.');
+
 /** Less off than this is as planned. */
 const NOTICED = 0.02;
 
@@ -29,6 +42,6 @@ export function againstText(run: Run): string {
   const used = usedIn(run);
   if (!used) return 'not counted';
   if (used.doneShare < 1) return `broken off with ${percent(used.doneShare)} done`;
-  const differs = ratiosOf(run).filter(([lesson, ratio]) => lesson !== 'minutes' && Math.abs(ratio - 1) > NOTICED);
+  const differs = ratiosOf(run).filter(([lesson, ratio]) => isOfThings(lesson) && Math.abs(ratio - 1) > NOTICED);
   return differs.map(([lesson, ratio]) => `${lessonName(lesson)} ${off(ratio)}`).join(', ') || 'as planned';
 }

@@ -79,13 +79,19 @@ const withClaims = (product: Product): Product => ({
 });
 
 /** As runs were: one count, which another replaced, and sections for what had none. */
-type OldRun = Omit<Run, 'counts' | 'punch'> & { readonly used?: Omit<RunUse, 'at' | 'because' | 'method'> | null };
+type OldRun = Omit<Run, 'counts' | 'punch'> & { readonly used?: Omit<RunUse, 'at' | 'because' | 'method' | 'paces'> | null };
 
 function withCounts({ used, ...run }: OldRun): Run {
   const { startedAt, endedAt } = run;
   const events = run.events.map((event) => (event.kind === 'again' ? { kind: event.kind, zone: event.zone, at: event.at } : event));
-  return { ...{ punch: [], counts: used ? [{ at: endedAt ?? startedAt, because: '', method: null, ...used }] : [] }, ...run, events };
+  return { ...{ punch: [], counts: used ? [{ at: endedAt ?? startedAt, because: '', method: null, paces: [], ...used }] : [] }, ...run, events };
 }
+
+const withPaces = (run: Run): Run => ({
+  ...run,
+  events: run.events.map((event) => ('section' in event ? { ...{ by: null }, ...event } : event)),
+  counts: run.counts.map((count) => ({ ...{ paces: [] }, ...count })),
+});
 
 type Upgrade = (
   db: IDBPDatabase<EsmeroDb>,
@@ -157,5 +163,13 @@ export const upgrades: readonly Upgrade[] = [
     }
     for (const entry of await library.getAll())
       if (entry.kind === 'product') await library.put({ ...entry, item: withClaims(entry.item) });
+  },
+  // Runs learned who ticked something off, and how long each act took.
+  async (_db, tx) => {
+    const jobs = tx.objectStore('jobs');
+    for (const stored of await jobs.getAll()) {
+      const { run } = stored.job;
+      if (run) await jobs.put({ ...stored, job: { ...stored.job, run: withPaces(run) } });
+    }
   },
 ];

@@ -90,7 +90,7 @@ describe('the database', () => {
     const first = {
       ...before(job, ['hour', 'gear', 'since', 'readings', 'marks', 'weather', 'consent', 'wishes', 'pictures', 'signed']),
       site,
-      run: { startedAt: 1, endedAt: 9, events: [{ kind: 'again', zone: 'roof', section: 0, of: 0, at: 4 }], used: null },
+      run: { startedAt: 1, endedAt: 9, events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, at: 3 }, { kind: 'again', zone: 'roof', section: 0, of: 0, at: 4 }], used: null },
       towels: job.towels.map((towel) => before(towel, ['pile', 'sides'])),
       products: job.products.map((product) => before(product, ['leavesLayer', 'notWith', 'safety'])),
       choices: { school, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions },
@@ -105,7 +105,7 @@ describe('the database', () => {
     // What it has become is a sound job: a file of it reads back as it is.
     expect(readJob(writeJob(kept!.job))).toEqual({ ok: true, value: kept!.job });
     expect(kept!.job).toMatchObject({ site: { ...calmShade, ...somewhere }, since: [], gear: [{ kind: 'heater' }] });
-    expect(kept!.job.run).toEqual({ startedAt: 1, endedAt: 9, events: [{ kind: 'again', zone: 'roof', at: 4 }], counts: [], punch: [] });
+    expect(kept!.job.run).toEqual({ startedAt: 1, endedAt: 9, events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, by: null, at: 3 }, { kind: 'again', zone: 'roof', at: 4 }], counts: [], punch: [] });
     const library = await store.library();
     expect(library.find(({ kind }) => kind === 'site')!.item).toMatchObject({ ...calmShade, ...somewhere });
     expect(library.find(({ kind }) => kind === 'towel')!.item).toMatchObject({ pile: 'short', sides: 8 });

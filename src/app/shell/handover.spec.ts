@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { addPicture, dayAfter, finish, nextVisitOf, putPunch, startRun, tasksOf } from '@esmero/core';
+import { addPicture, dayAfter, finish, nextVisitOf, putPunch, startRun, tasksOf, tickOf } from '@esmero/core';
 import { HandoverStage } from '../features/handover/handover.stage';
 import { NOW } from '../state/clock';
 import { show } from '../testing/show';
@@ -22,7 +22,7 @@ describe('the handover', () => {
     const first = tasksOf(job.plan()!)[0]!.zoneId;
     const events = tasksOf(job.plan()!)
       .filter(({ zoneId }) => zoneId === first)
-      .map(({ act, zoneId, section, of }) => ({ kind: act, zone: zoneId, section, of, at: 1 }));
+      .map((task) => tickOf(task, 1));
     job.edit('run', (one) => ({ ...one, run: { startedAt: 1, endedAt: 2, events, counts: [], punch: [] } }));
     await settle();
     expect(element.textContent).toContain('What was done');

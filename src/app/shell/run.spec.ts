@@ -34,7 +34,7 @@ describe('the run', () => {
     expect([...view.lit()]).toEqual([first!.zoneId]);
     pass(30);
     await press('Done');
-    expect(job.job()!.run!.events).toEqual([{ kind: first!.act, zone: first!.zoneId, section: first!.section, of: first!.of, at: START + 30_000 }]);
+    expect(job.job()!.run!.events).toEqual([{ kind: first!.act, zone: first!.zoneId, section: first!.section, of: first!.of, by: 0, at: START + 30_000 }]);
     expect(title()).toContain(taskText(second!).split(',')[0]);
     expect(element.querySelector('h2')!.textContent).toContain(`1 of ${tasks.length}`);
     await press('Take back');

@@ -7,6 +7,12 @@ import { shelfActions, shelfFeature } from './shelf';
 
 type TowelEntry = Extract<LibraryEntry, { readonly kind: 'towel' }>;
 
+const LONGEST_ID = 80;
+
+/** A name for a count that depends on nothing but what it comes after. */
+const nameAfter = (movements: readonly Movement[], { entries: [first] }: Draft): string =>
+  `${first!.item.replace('/', '-')}.${movements.length}`.slice(-LONGEST_ID);
+
 /** The shelf as signals, and the one way to move something on it. */
 @Injectable({ providedIn: 'root' })
 export class ShelfDesk {
@@ -25,7 +31,7 @@ export class ShelfDesk {
     const [kept, balances] = [this.kept(), balancesOf(this.kept())];
     return this.towels()
       .flatMap(({ item }) => counting(stockItem('towel', item.id), 'shelf', item.clean, balances, 'as the library says'))
-      .map((one, i) => ({ ...one, id: `m-${kept.length}-${one.entries[0]!.item}`, at: this.after(kept) + i }));
+      .map((one, i) => ({ ...one, id: nameAfter(kept, one), at: this.after(kept) + i }));
   });
   readonly movements = computed((): readonly Movement[] => [...this.kept(), ...this.counts()]);
   readonly balances = computed(() => balancesOf(this.movements()));

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { randomLcg, randomNormal } from 'd3-random';
 import { describe, expect, it } from 'vitest';
+import { assumptionTable } from '../assumptions';
 import { endRun, noteEvent, noteUse, startRun } from '../edit';
-import { type Job, type Leg, usedIn } from '../model';
+import { type Job, type Leg, type RunAct, type RunUse, usedIn } from '../model';
 import { planJob } from '../plan/plan-job';
-import { reckon, tasksOf, useOf } from '../run';
+import { reckon, tasksOf, tickOf, useOf } from '../run';
 import { sampleJob, soilAll } from '../testing/sample';
 import { estimate } from './estimate';
 import { type Learned, learn, soilRatioOf, withLearned, withoutLearned } from './learn';
@@ -63,7 +64,7 @@ describe('learning from runs', () => {
   const START = 1_900_000_000_000;
 
   const worked = (begun: Job): Job =>
-    tasksOf(plan).reduce((so, { act, zoneId, section, of }) => noteEvent(so, { kind: act, zone: zoneId, section, of, at: START }), begun);
+    tasksOf(plan).reduce((so, task) => noteEvent(so, tickOf(task, START)), begun);
 
   /** A run that took so many times the liquid, towels and time that were planned. */
   const run = (times: number, of: Job = job): Job => {
@@ -104,6 +105,51 @@ describe('learning from runs', () => {
     expect(laid(then) / laid(job)).toBeCloseTo(1.2, 2);
     expect(planJob(then).totals.minutes.value).toBeGreaterThan(1.1 * plan.totals.minutes.value);
     expect(withoutLearned(then)).toEqual(job);
+  });
+
+  it('takes the pace of an act before that of the whole, and keeps it of a run that was broken off', () => {
+    const taught: readonly Learned[] = [
+      { lesson: 'pace.wipe', jobs: 9, factor: 0.8, low: 0.7, high: 0.9 },
+      { lesson: 'minutes', jobs: 9, factor: 1.3, low: 1.1, high: 1.5 },
+    ];
+    const then = withLearned(job, taught);
+    for (const [key, factor] of [['rateWipeBase', 0.8], ['rateFinish', 0.8], ['rateTriggerSpray', 1.3], ['rateGlassFinish', 1.3]] as const)
+      expect(then.choices.assumptions[key]! / assumptionTable[key].value).toBeCloseTo(factor, 9);
+    expect(withoutLearned(then)).toEqual(job);
+    const whole = run(1);
+    const paces = [{ act: 'wipe', plannedS: 100, tookS: 150 }] as const;
+    const broken = noteUse(whole, { ...usedIn(whole.run!)!, doneShare: 0.4, paces });
+    expect(learn([broken]).map(({ lesson }) => lesson)).toEqual(['pace.wipe']);
+    // A plan that went by what was learned was slower by its own factor already.
+    const [again] = learn([{ ...broken, choices: then.choices }]);
+    expect(Math.log(again!.factor)).toBeCloseTo(Math.log(1.5 * 0.8) / 5, 9);
+  });
+
+  it('plans each detailer’s time the better the more they have run, on simulated hands', () => {
+    const normal = randomNormal.source(randomLcg(0.31))(0, 1);
+    const visits = (['dust', 'road-film', 'pollen'] as const).map((kind) => sampleJob({ soil: soilAll(kind, 1) }));
+    const plans = visits.map((visit) => planJob(visit));
+    const seconds = (act: RunAct, v: number): number => tasksOf(plans[v]!).reduce((sum, task) => sum + (task.act === act ? task.seconds : 0), 0);
+    const worked = ['wet', 'wipe', 'glass'] as const;
+    const misses = [0, 2, 8, 30].map(() => 0);
+    for (let detailer = 0; detailer < 60; detailer++) {
+      const rate = Object.fromEntries(worked.map((act) => [act, Math.exp(normal() * 0.3)])) as Record<RunAct, number>;
+      const took = (act: RunAct, v: number): number => seconds(act, v) * rate[act] * Math.exp(normal() * 0.15);
+      const done = Array.from({ length: 30 }, (_, i): Job => {
+        const v = i % 3;
+        const paces = worked.filter((act) => seconds(act, v) > 0).map((act) => ({ act, plannedS: seconds(act, v), tookS: took(act, v) }));
+        const use: RunUse = { at: i, because: '', method: null, doneShare: 1, plannedMin: 30, paces, mixes: [], towels: [] };
+        return noteUse(endRun(startRun(visits[v]!, START), START + 1_800_000), use);
+      });
+      [0, 2, 8, 30].forEach((count, i) => {
+        const learned = learn(done.slice(0, count));
+        const factor = (act: RunAct): number => learned.find(({ lesson }) => lesson === `pace.${act}`)?.factor ?? 1;
+        const [truth, planned] = [rate, null].map((by) => worked.reduce((sum, act) => sum + seconds(act, 0) * (by ? by[act] : factor(act)), 0));
+        misses[i]! += Math.abs(Math.log(planned! / truth!)) / 60;
+      });
+    }
+    expect(misses).toEqual([...misses].sort((p, q) => q - p));
+    expect(misses.at(-1)).toBeLessThan(misses[0]! / 3);
   });
 
   it('measures against our own figures, whatever the plan of the time went by', () => {

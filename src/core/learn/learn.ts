@@ -1,11 +1,11 @@
 import { type AssumptionKey, assumptionTable, resolveAssumptions } from '../assumptions';
-import { type Job, type MixPurpose, type Run, type TowelRole, usedIn } from '../model';
+import { type Job, type MixPurpose, type Run, type RunAct, type TowelRole, usedIn } from '../model';
 import { soilOn } from '../soil';
 import { zonesOf } from '../vehicle';
 import { type Estimate, estimate } from './estimate';
 
-/** What is learned of: liquid by mix, towels by role, pace; and how fast one client’s cars get dirty. */
-export type Lesson = `ml.${MixPurpose}` | `towels.${TowelRole}` | 'minutes' | 'soil';
+/** What is learned of: liquid by mix, towels by role, the clock, seconds by act; and how fast one client’s cars get dirty. */
+export type Lesson = `ml.${MixPurpose}` | `towels.${TowelRole}` | 'minutes' | `pace.${RunAct}` | 'soil';
 
 export interface Learned extends Estimate {
   readonly lesson: Lesson;
@@ -15,11 +15,14 @@ type Sample = readonly [Lesson, number];
 
 const MINUTE_MS = 60_000;
 
-/** Used over planned, for all that a counted run tells of; one that was broken off tells nothing. */
+/** Used over planned, for all that a counted run tells of; one that was broken off tells only of the pace. */
 export function ratiosOf(run: Run): readonly Sample[] {
   const [used, { startedAt, endedAt }] = [usedIn(run), run];
-  if (!used || endedAt === null || used.doneShare < 1) return [];
+  if (!used || endedAt === null) return [];
+  const paces = used.paces.map(({ act, plannedS, tookS }): Sample => [`pace.${act}`, tookS / plannedS]);
+  if (used.doneShare < 1) return paces;
   const ratios: Sample[] = [
+    ...paces,
     ...used.mixes.map(({ purpose, plannedMl, usedMl }): Sample => [`ml.${purpose}`, usedMl / plannedMl]),
     ...used.towels.map(({ role, planned, opened }): Sample => [`towels.${role}`, opened / planned]),
     ['minutes', (endedAt - startedAt) / MINUTE_MS / used.plannedMin],
@@ -43,9 +46,9 @@ export function soilRatioOf({ vehicle, soil, since }: Pick<Job, 'vehicle' | 'soi
 
 /** A plan that went by what was learned before was off by less than our own figures are. */
 const againstOurs = ({ choices: { assumptions } }: Job, [lesson, ratio]: Sample): Sample => {
-  const [key] = about[lesson]?.keys ?? [];
-  const own = key && assumptions[key];
-  return own === undefined || !key ? [lesson, ratio] : [lesson, ratio * (own / assumptionTable[key].value) ** about[lesson]!.power];
+  const { keys, power } = about[lesson] ?? { keys: [], power: 1 };
+  const logs = keys.map((key) => Math.log((assumptions[key] ?? assumptionTable[key].value) / assumptionTable[key].value));
+  return [lesson, ratio * Math.exp((power * logs.reduce((sum, one) => sum + one, 0)) / Math.max(1, keys.length))];
 };
 
 /**
@@ -69,7 +72,7 @@ export function learn(jobs: readonly Job[], client = ''): readonly Learned[] {
   return [...samples].map(([lesson, ratios]) => ({ lesson, ...estimate(ratios, lesson === 'soil' ? spreadForecast : undefined) }));
 }
 
-/** Figures that a lesson is about: more liquid, more time; or less that a side takes. */
+/** Figures that a lesson is about: more liquid, more time; or less that a side takes. What comes later is the more exact. */
 const about: Readonly<Partial<Record<Lesson, { readonly keys: readonly AssumptionKey[]; readonly power: 1 | -1 }>>> = {
   'ml.waterless': { keys: ['waterlessFilmBase', 'waterlessFilmPerLoad'], power: 1 },
   'ml.presoak': { keys: ['presoakFilm'], power: 1 },
@@ -83,6 +86,12 @@ const about: Readonly<Partial<Record<Lesson, { readonly keys: readonly Assumptio
     keys: ['rateTriggerSpray', 'ratePumpSpray', 'rateFoam', 'rateFlush', 'rateWipeBase', 'rateWipePerLoad', 'rateFinish', 'rateWash', 'rateDry', 'rateGlassFinish', 'wheelLight', 'wheelHeavy', 'shutSeconds'],
     power: 1,
   },
+  'pace.flush': { keys: ['rateFlush'], power: 1 },
+  'pace.wet': { keys: ['rateTriggerSpray', 'ratePumpSpray', 'rateFoam'], power: 1 },
+  // A panel is dried with its wipe, unless the whole body is dried later.
+  'pace.wipe': { keys: ['rateWipeBase', 'rateWipePerLoad', 'rateFinish', 'rateWash', 'rateDry', 'wheelLight', 'wheelHeavy', 'shutSeconds'], power: 1 },
+  'pace.dry': { keys: ['rateDry'], power: 1 },
+  'pace.glass': { keys: ['rateGlassFinish'], power: 1 },
 };
 
 /** Lessons that a plan can make use of. */
@@ -91,11 +100,14 @@ export const isUseful = ({ lesson }: Learned): boolean => about[lesson] !== unde
 /** The job planned with what has been learned, as figures of its own; those can be set back one by one. */
 export function withLearned(job: Job, learned: readonly Learned[]): Job {
   const assumptions = { ...job.choices.assumptions };
-  for (const { lesson, factor } of learned)
-    for (const key of about[lesson]?.keys ?? []) {
+  for (const [of, { keys, power }] of Object.entries(about)) {
+    const factor = learned.find(({ lesson }) => lesson === of)?.factor;
+    if (factor === undefined) continue;
+    for (const key of keys) {
       const { value, min, max } = assumptionTable[key];
-      assumptions[key] = Math.min(max, Math.max(min, value * factor ** about[lesson]!.power));
+      assumptions[key] = Math.min(max, Math.max(min, value * factor ** power));
     }
+  }
   return { ...job, choices: { ...job.choices, assumptions } };
 }
 

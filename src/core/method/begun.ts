@@ -1,5 +1,5 @@
 import type { Content, InVessel } from '../mix';
-import type { RunAct, Tick, TowelRole, Working, ZoneId } from '../model';
+import type { Pace, RunAct, Tick, TowelRole, Working, ZoneId } from '../model';
 import type { OpenTowel } from '../towel';
 import type { Kit } from './kit';
 
@@ -29,6 +29,8 @@ export interface Spent {
   readonly batteryMin: number;
   /** By the clock of the plans, for what was done. */
   readonly plannedS: number;
+  /** What the ticks tell of how long it took. */
+  readonly paces: readonly Pace[];
 }
 
 /** Where a plan starts from: a run that is under way, or nothing yet. */
@@ -60,7 +62,7 @@ export const fresh: Begun = {
   kits: [],
   vessels: [],
   towels: [],
-  spent: { laidMl: {}, madeMl: {}, productMl: {}, opened: {}, batteryMin: 0, plannedS: 0 },
+  spent: { laidMl: {}, madeMl: {}, productMl: {}, opened: {}, batteryMin: 0, plannedS: 0, paces: [] },
 };
 
 /** Zones at which somebody is, or that somebody has wetted: they stay with that person. */

@@ -19,7 +19,16 @@ export interface Tick {
   readonly section: number;
   /** Sections that the zone had by the plan of that time. */
   readonly of: number;
+  /** Who did it, from 0; null where nobody noted that. */
+  readonly by: number | null;
   readonly at: number;
+}
+
+/** Seconds that an act took by the ticks, beside what the plan had for the same sections. */
+export interface Pace {
+  readonly act: RunAct;
+  readonly plannedS: number;
+  readonly tookS: number;
 }
 
 /** What turned out otherwise beside the car: the rest is planned again from what is left. */
@@ -67,6 +76,8 @@ export interface RunUse {
   /** Share of the work that was done when it ended, 0 to 1. */
   readonly doneShare: number;
   readonly plannedMin: number;
+  /** For acts whose time can be told from the ticks. */
+  readonly paces: readonly Pace[];
   readonly mixes: readonly { readonly purpose: MixPurpose; readonly plannedMl: number; readonly usedMl: number }[];
   readonly towels: readonly { readonly role: TowelRole; readonly planned: number; readonly opened: number }[];
 }

@@ -1,7 +1,7 @@
 export { planRun } from './plan-run';
 export { standingOf } from './standing';
 export type { Clocks, Hand, Standing } from './standing';
-export { tasksOf } from './task';
+export { tasksOf, tickOf } from './task';
 export type { Task } from './task';
 export { reckon, reckoningOf, useOf } from './use';
 export type { Counted, Reckoning } from './use';

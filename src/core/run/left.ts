@@ -7,7 +7,8 @@ import { type Job, type Run, type RunAct, type RunEvent, type TowelRole, type Zo
 import type { Plan, ZonePlan } from '../plan/plan';
 import type { Step } from '../schedule';
 import { WETTED_SIDES, type OpenTowel, sidesUsed } from '../towel';
-import { type Progress, progressOf, shareDone } from './progress';
+import { pacesSince, pacesTogether } from './pace';
+import { type Progress, progressOf, shareDone, ticksSince } from './progress';
 import { keyOfStep, taskKey } from './task';
 import { opened } from './worn';
 
@@ -121,6 +122,7 @@ export function leftOf(job: Job, plan: Plan, run: Run, turn: RunEvent | null): L
     opened: added(begun.spent.opened, news.map(({ batch }): [TowelRole, number] => [batch.role, 1])),
     batteryMin: begun.spent.batteryMin + off.batteryMin,
     plannedS: begun.spent.plannedS + clockDone(plan, progress),
+    paces: pacesTogether([...begun.spent.paces, ...pacesSince(plan, progress, ticksSince(plan, run))]),
   };
   const ticked = new Map(begun.ticked);
   for (const { zoneId } of progress.done) ticked.set(zoneId, (ticked.get(zoneId) ?? 0) + 1);

@@ -15,7 +15,7 @@ export interface Progress {
 const keyOf = ({ kind, zone, section }: Tick): string => taskKey({ act: kind, zoneId: zone, section });
 
 /** Ticks that came after the plan. */
-const since = ({ begun }: Plan, { events }: Run): readonly Tick[] => events.slice(begun.events).filter(isTick);
+export const ticksSince = ({ begun }: Plan, { events }: Run): readonly Tick[] => events.slice(begun.events).filter(isTick);
 
 /** Sections that were wetted before the plan, and go on being wet in it: the first of their zone. */
 const carried = ({ begun, zones }: Plan): readonly (readonly [string, number])[] =>
@@ -53,7 +53,7 @@ function asGoingOn({ begun, zones }: Plan, open: readonly Task[], wet: ReturnTyp
 /** How far a plan has come by what was ticked off after it was made. */
 export function progressOf(plan: Plan, run: Run): Progress {
   const tasks = tasksOf(plan);
-  const ticks = since(plan, run);
+  const ticks = ticksSince(plan, run);
   const before = carried(plan);
   const ticked = new Map([...before, ...ticks.map((tick) => [keyOf(tick), tick.at] as const)]);
   const [whole, wet] = [wholeOf(ticks), new Set(before.map(([key]) => key))];

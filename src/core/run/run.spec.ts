@@ -6,13 +6,13 @@ import { planJob } from '../plan/plan-job';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { planRun } from './plan-run';
 import { standingOf } from './standing';
-import { type Task, tasksOf } from './task';
+import { type Task, tasksOf, tickOf } from './task';
 
 const START = 1_900_000_000_000;
 const dusty = startRun(sampleJob({ soil: soilAll('dust', 1), site: { ...sampleSite, workers: 2 } }), START);
 const plan = planJob(dusty);
 const standing = (job: Job) => standingOf(plan, job.run!);
-const tick = (job: Job, { act, zoneId, section, of }: Task, at = START): Job => noteEvent(job, { kind: act, zone: zoneId, section, of, at });
+const tick = (job: Job, task: Task, at = START): Job => noteEvent(job, tickOf(task, at));
 
 describe('tasks', () => {
   it('are all the work of the plan, each step in one of them', () => {

@@ -1,4 +1,4 @@
-import type { RunAct, ZoneId } from '../model';
+import type { RunAct, Tick, ZoneId } from '../model';
 import type { Plan } from '../plan/plan';
 import type { Step, StepKind } from '../schedule';
 
@@ -37,6 +37,9 @@ interface Going extends Task {
 }
 
 export const taskKey = ({ act, zoneId, section }: Pick<Task, 'act' | 'zoneId' | 'section'>): string => `${act}/${zoneId}/${section}`;
+
+/** Ticks a task off, for whoever does it by the plan. */
+export const tickOf = ({ act, zoneId, section, of, worker }: Task, at: number): Tick => ({ kind: act, zone: zoneId, section, of, by: worker, at });
 
 /** The plan as a list to tick off, each worker’s part in its order. */
 export function tasksOf({ timeline }: Plan): readonly Task[] {

@@ -9,6 +9,7 @@ import { celsius, ml } from '../units';
 import { planRun } from './plan-run';
 import { progressOf } from './progress';
 import { standingOf } from './standing';
+import { tickOf } from './task';
 import { reckon, useOf } from './use';
 
 const START = 1_900_000_000_000;
@@ -24,8 +25,7 @@ function work(job: Job, count: number, at = START + MINUTE): Job {
   for (let i = 0; i < count; i++) {
     const hand = standingOf(plan, now.run!).hands.find((one) => one.now);
     if (!hand?.now) break;
-    const { act, zoneId, section, of } = hand.now;
-    now = noteEvent(now, { kind: act, zone: zoneId, section, of, at });
+    now = noteEvent(now, tickOf(hand.now, at));
   }
   return now;
 }

@@ -48,5 +48,5 @@ export function useOf({ spent, expected, doneShare, method }: Reckoning, { leftM
     const [planned, count] = [spent.opened[role] ?? 0, opened[role] ?? spent.opened[role] ?? 0];
     return planned > 0 || count > 0 ? [{ role, planned, opened: count }] : [];
   });
-  return { at, because, method, doneShare, plannedMin: spent.plannedS / 60, mixes, towels };
+  return { at, because, method, doneShare, plannedMin: spent.plannedS / 60, paces: spent.paces, mixes, towels };
 }

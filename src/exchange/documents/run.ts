@@ -6,13 +6,15 @@ const LATEST = 1e13;
 
 const vesselMixes = mixPurposes.filter((purpose) => purpose !== 'solvent');
 
+const tick: readonly (keyof RunEventDocument)[] = ['zone', 'section', 'of', 'by'];
+
 /** Fields of each kind of event besides its kind and its time. */
 const fieldsOf: Readonly<Record<RunEvent['kind'], readonly (keyof RunEventDocument)[]>> = {
-  flush: ['zone', 'section', 'of'],
-  wet: ['zone', 'section', 'of'],
-  wipe: ['zone', 'section', 'of'],
-  dry: ['zone', 'section', 'of'],
-  glass: ['zone', 'section', 'of'],
+  flush: tick,
+  wet: tick,
+  wipe: tick,
+  dry: tick,
+  glass: tick,
   again: ['zone'],
   'towel-out': ['role', 'worker'],
   'side-full': ['role', 'worker'],
@@ -34,6 +36,7 @@ export class RunEventDocument {
   @Maybe() @WholeBetween(0, 1000) section?: number;
   @Maybe() @WholeBetween(0, 1000) of?: number;
   @Maybe() @OneOf(towelRoles) role?: string;
+  @Maybe() @OrNull() @OneOf([0, 1]) by?: number | null;
   @Maybe() @OneOf([0, 1]) worker?: number;
   @Maybe() @OneOf([1, 2]) workers?: number;
   @Maybe() @Between(-40, 110) panelC?: number;
@@ -57,6 +60,12 @@ export class TowelUseDocument {
   @WholeBetween(0, 10_000) opened!: number;
 }
 
+export class PaceDocument {
+  @OneOf(runActs) act!: string;
+  @Between(0, 1_000_000) plannedS!: number;
+  @Between(0, 1_000_000) tookS!: number;
+}
+
 /** What was really used, beside what the plan had of it. */
 export class RunUseDocument {
   @Between(0, LATEST) at!: number;
@@ -64,6 +73,7 @@ export class RunUseDocument {
   @OrNull() @OneOf(vehicleMethods) method!: string | null;
   @Between(0, 1) doneShare!: number;
   @Between(0, 10_000) plannedMin!: number;
+  @UniqueBy('act') @Many(() => PaceDocument, runActs.length) paces!: PaceDocument[];
   @UniqueBy('purpose') @Many(() => MixUseDocument, mixPurposes.length) mixes!: MixUseDocument[];
   @UniqueBy('role') @Many(() => TowelUseDocument, towelRoles.length) towels!: TowelUseDocument[];
 }

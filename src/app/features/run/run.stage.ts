@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Hand, type Job, type RunEvent, type Signature, type TowelRole, type Turn, type ZoneId, dropRun, endRun, isTick, noteEvent, releasing, reserving, sign, standingOf, startRun, takeBackEvent, towelRoles } from '@esmero/core';
+import { type Hand, type Job, type RunEvent, type Signature, type TowelRole, type Turn, type ZoneId, dropRun, endRun, isTick, noteEvent, releasing, reserving, sign, standingOf, startRun, takeBackEvent, tickOf, towelRoles } from '@esmero/core';
 import { actHint, cautionSentence, clock, clocksText, contentName, handName, liquidFor, markName, mixSentences, oneTowel, replannedText, roleName, rolesFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
 import { NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -153,7 +153,7 @@ export class RunStage {
   }
 
   protected done({ now }: Hand): void {
-    if (now) this.note(taskText(now), { kind: now.act, zone: now.zoneId, section: now.section, of: now.of, at: this.now() });
+    if (now) this.note(taskText(now), tickOf(now, this.now()));
   }
 
   /** 1 ticks off what the first person does, 2 the second. */
