@@ -65,6 +65,7 @@ test.describe('without a network', () => {
     await page.getByRole('button', { name: 'All stages' }).click();
     await page.getByRole('link', { name: 'Towels' }).click();
     await expect(page.locator('esm-towel-square').first()).toBeVisible();
+    await expect(page.locator('.stage > .note')).toHaveCount(0);
   });
 });
 
@@ -136,6 +137,10 @@ for (const [size, viewport] of [
       await page.getByLabel(/Panels read/).fill('27');
       await page.keyboard.press('Tab');
       await expect(page.getByRole('status').first()).toContainText('Panels at 27 °C');
+      await page.getByRole('button', { name: 'All stages' }).click();
+      await page.getByRole('link', { name: 'Towels' }).click();
+      await expect(page.getByText(/Planned again at .*those of the rest/)).toBeVisible();
+      await page.getByRole('link', { name: 'Run', exact: true }).click();
       const before = await ticked(page);
       await page.close({ runBeforeUnload: false });
       const again = await context.newPage();

@@ -102,6 +102,9 @@ export const unitsOf = (system: UnitSystem): Units => (system === 'us' ? us : me
 
 export const minutes = (value: number): string => `${fixed(value)} min`;
 
+/** "14:05", where the reader is. */
+export const timeOfDay = (at: number): string => new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+
 /** Seconds as a clock, minutes and seconds. */
 export const clock = (seconds: number): string => {
   const whole = Math.round(seconds);

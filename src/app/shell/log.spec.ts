@@ -212,5 +212,16 @@ describe('what was used', () => {
     expect(element.textContent).toContain('Booked out of the shelf');
     const entry = state.selectSignal(shelfFeature.selectLibrary)().find(({ item }) => item.id === wash.id)!;
     expect(entry.item).toMatchObject({ clean: at('shelf') });
+    const field = element.querySelector<HTMLInputElement>('input[name="towels.wash"]')!;
+    const before = at('dirty');
+    field.value = String(before - 1);
+    element.querySelector<HTMLInputElement>('input[name=because]')!.value = 'one was never unfolded';
+    element.querySelector('esm-use-form form')!.dispatchEvent(new Event('submit'));
+    await settle();
+    await settle();
+    await press('Book the correction');
+    expect(at('dirty')).toBe(before - 1);
+    expect(at('shelf') + at('dirty')).toBe(whole);
+    expect(element.textContent).not.toContain('Book the correction');
   });
 });

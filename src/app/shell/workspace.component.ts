@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, DestroyRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import type { Totals, ZoneId } from '@esmero/core';
+import { timeOfDay } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
 import { CarNetComponent } from '../ui/net/car-net.component';
 import { NetBoard } from '../ui/net/net-board';
@@ -65,6 +66,12 @@ export class WorkspaceComponent {
   /** The run has the screen to itself; stages can be had back for a look. */
   protected readonly beside = computed(() => (this.board.mode()?.beside?.() ?? false) && !this.stagesWanted());
   protected readonly stagesWanted = signal(false);
+
+  /** In mid-run the plan is that of the rest: somebody who looks for the whole has to know. */
+  protected readonly rest = computed(() => {
+    const at = this.desk.plan()?.begun.at ?? null;
+    return at === null || this.beside() ? null : `Planned again at ${timeOfDay(at)}, in mid-run: mixes, towels and times here are those of the rest.`;
+  });
 
   constructor() {
     effect(() => {

@@ -1,7 +1,7 @@
 import type { Job, Movement, MovementKind, Place, RunUse, StockItem } from '../model';
 import type { Plan } from '../plan/plan';
 import type { Reckoning } from '../run/use';
-import { type Balances, amountAt, balancesOf, moved, stockItem } from './ledger';
+import { type Balances, EPS, amountAt, balancesOf, moved, stockItem } from './ledger';
 
 /** A movement before it has a name and a time. */
 export type Draft = Pick<Movement, 'kind' | 'job' | 'note' | 'expiresOn' | 'entries'>;
@@ -15,9 +15,9 @@ export const draft = (kind: MovementKind, entries: Draft['entries'], more: Parti
   entries,
 });
 
-/** So much as is there. */
+/** So much as is there; outside there is always enough. */
 const some = (balances: Balances, item: StockItem, from: Place, to: Place, amount: number): Draft['entries'] =>
-  moved(item, from, to, Math.min(amount, Math.max(0, amountAt(balances, item, from))));
+  moved(item, from, to, from === 'outside' ? amount : Math.min(amount, Math.max(0, amountAt(balances, item, from))));
 
 const added = (to: Map<StockItem, number>, item: StockItem, amount: number): void => void to.set(item, (to.get(item) ?? 0) + amount);
 
@@ -78,12 +78,12 @@ function productUsed({ products }: Job, { spent }: Reckoning, { mixes }: RunUse)
   return taken;
 }
 
-/** What is left of each mix stands in its vessel. */
-const kept = ({ spent, vessels }: Reckoning, { mixes }: RunUse): Draft['entries'] =>
-  vessels.flatMap(({ content, vesselId }) => {
+/** What is left of each mix, to the millilitre: it stands in its vessel. */
+const leftIn = ({ spent, vessels }: Reckoning, { mixes }: RunUse): readonly (readonly [StockItem, number])[] =>
+  vessels.flatMap(({ content, vesselId }): (readonly [StockItem, number])[] => {
     const used = mixes.find(({ purpose }) => purpose === content);
     const left = (spent.madeMl[content] ?? 0) - (used?.usedMl ?? 0);
-    return used && left > 0.5 ? moved(stockItem('mix', `${vesselId}/${content}`), 'outside', 'shelf', Math.round(left)) : [];
+    return used ? [[stockItem('mix', `${vesselId}/${content}`), Math.max(0, Math.round(left))]] : [];
   });
 
 /** What stood in vessels before they were filled anew. */
@@ -92,33 +92,59 @@ const standingIn = (vessels: readonly string[], balances: Balances): Draft['entr
     .filter((item) => vessels.some((id) => item.startsWith(`mix/${id}/`)))
     .flatMap((item) => moved(item, 'shelf', 'outside', amountAt(balances, item, 'shelf')));
 
+/** Movements of a job’s run: since things were last set aside for it. */
+function ofRun(movements: readonly Movement[], job: string): readonly Movement[] {
+  const own = movements.filter((one) => one.job === job);
+  return own.slice(own.map(({ kind }) => kind).lastIndexOf('reserved') + 1);
+}
+
+const bookedAs = (kind: MovementKind, movements: readonly Movement[], job: string): Balances =>
+  balancesOf(ofRun(movements, job).filter((one) => one.kind === kind));
+
+/** Was this job’s run booked out already, and not taken back? */
+export const isBooked = (movements: readonly Movement[], job: string): boolean => {
+  const used = bookedAs('used', movements, job);
+  return [...used.keys()].some((item) => amountAt(used, item, 'shelf') < 0);
+};
+
+/** Moves what is missing between what a run has taken by now and what it took; what was too much comes back. */
+function settling(took: ReadonlyMap<StockItem, number>, to: Place, by: Balances, balances: Balances): Draft['entries'] {
+  const items = new Set([...took.keys(), ...[...by.keys()].filter((item) => amountAt(by, item, to) > 0)]);
+  return [...items].flatMap((item) => {
+    const more = (took.get(item) ?? 0) - amountAt(by, item, to);
+    if (Math.abs(more) < EPS) return [];
+    return more > 0 ? some(balances, item, 'shelf', to, more) : some(balances, item, to, 'shelf', -more);
+  });
+}
+
+/** What stands in a vessel after a run, unless somebody has been at it since. */
+const standing = (left: ReturnType<typeof leftIn>, by: Balances, balances: Balances): Draft['entries'] =>
+  left.flatMap(([item, ml]) => {
+    const before = amountAt(by, item, 'shelf');
+    return amountAt(balances, item, 'shelf') === before ? moved(item, 'outside', 'shelf', ml - before) : [];
+  });
+
 /**
  * Books out what a run took: product out of the house, towels to the laundry, what is left of the
  * mixes stands in its vessels. All that was measured out is gone from the bottle, poured or not.
+ * After a corrected count only the difference moves.
  */
 export function bookingOut(job: Job, reckoning: Reckoning, use: RunUse, movements: readonly Movement[]): readonly Draft[] {
   const back = releasing(job.id, movements);
-  const balances = balancesOf([...movements, ...back]);
-  const entries = [
-    ...[...productUsed(job, reckoning, use)].flatMap(([item, amount]) => some(balances, item, 'shelf', 'outside', amount)),
-    ...[...towelsUsed(job, use)].flatMap(([item, amount]) => some(balances, item, 'shelf', 'dirty', amount)),
-  ];
+  const by = (kind: MovementKind): Balances => bookedAs(kind, movements, job.id);
+  const before = balancesOf([...movements, ...back]);
+  const emptied = isBooked(movements, job.id) ? [] : standingIn(reckoning.vessels.map(({ vesselId }) => vesselId), before);
+  const balances = balancesOf([...movements, ...back, { entries: emptied }]);
   const wand = job.gear.find(({ kind }) => kind === 'cordless-wand');
-  const drained = wand ? some(balances, stockItem('gear', wand.id), 'shelf', 'outside', reckoning.spent.batteryMin) : [];
-  const left = kept(reckoning, use);
-  const emptied = standingIn(reckoning.vessels.map(({ vesselId }) => vesselId), balances);
-  return [
-    ...back,
-    ...(emptied.length > 0 ? [draft('poured-away', emptied, { job: job.id })] : []),
-    ...(entries.length > 0 ? [draft('used', entries, { job: job.id })] : []),
-    ...(drained.length > 0 ? [draft('drained', drained, { job: job.id })] : []),
-    ...(left.length > 0 ? [draft('kept', left, { job: job.id })] : []),
+  const drained = new Map(wand ? [[stockItem('gear', wand.id), reckoning.spent.batteryMin]] : []);
+  const booked: readonly (readonly [MovementKind, Draft['entries']])[] = [
+    ['poured-away', emptied],
+    ['used', [...settling(productUsed(job, reckoning, use), 'outside', by('used'), balances), ...settling(towelsUsed(job, use), 'dirty', by('used'), balances)]],
+    ['drained', settling(drained, 'outside', by('drained'), balances)],
+    ['kept', standing(leftIn(reckoning, use), by('kept'), balances)],
   ];
+  return [...back, ...booked.flatMap(([kind, entries]) => (entries.length > 0 ? [draft(kind, entries, { job: job.id })] : []))];
 }
-
-/** Was this job booked out already? */
-export const isBooked = (movements: readonly Movement[], job: string): boolean =>
-  movements.some((one) => one.kind === 'used' && one.job === job);
 
 /** The same movement the other way; both are kept. */
 export const takingBack = ({ kind, job, expiresOn, entries }: Movement): Draft =>

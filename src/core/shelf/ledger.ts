@@ -7,7 +7,7 @@ export type AtPlaces = Readonly<Partial<Record<Place, number>>>;
 export type Balances = ReadonlyMap<StockItem, AtPlaces>;
 
 /** Smaller than this is rounding. */
-const EPS = 1e-6;
+export const EPS = 1e-6;
 
 export const stockItem = (kind: StockKind, id: string): StockItem => `${kind}/${id}`;
 

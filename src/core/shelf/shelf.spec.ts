@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { noteEvent, startRun } from '../edit';
-import { type Movement, type Place, type StockItem, places } from '../model';
+import { type Movement, type Place, type RunUse, type StockItem, places } from '../model';
 import { planJob } from '../plan/plan-job';
-import { planRun, reckon, standingOf, useOf } from '../run';
+import { planRun, reckon, standingOf, tickOf, useOf } from '../run';
 import { sampleJob, soilAll } from '../testing/sample';
 import { type Draft, bookingOut, counting, draft, isBooked, releasing, reservedFor, reserving, takingBack } from './booking';
 import { laundering, laundrySteps, retiring } from './laundry';
@@ -28,7 +28,7 @@ const done = (() => {
   for (;;) {
     const now = standingOf(planRun(one), one.run!).hands.find((hand) => hand.now)?.now;
     if (!now) return one;
-    one = noteEvent(one, { kind: now.act, zone: now.zoneId, section: now.section, of: now.of, at: 0 });
+    one = noteEvent(one, tickOf(now, 0));
   }
 })();
 const reckoning = reckon(done)!;
@@ -117,6 +117,40 @@ describe('a job on the shelf', () => {
     const mixes = [...balancesOf(once).keys()].filter((item) => item.startsWith('mix/'));
     expect(mixes.length).toBeGreaterThan(0);
     for (const item of mixes) expect(amountAt(balancesOf(twice), item, 'shelf')).toBe(amountAt(balancesOf(once), item, 'shelf'));
+  });
+
+  it('moves only the difference after a corrected count, there and back, and nothing when nothing changed', () => {
+    const booked = [...stocked, ...posted(bookingOut(done, reckoning, use, stocked))];
+    expect(bookingOut(done, reckoning, use, booked)).toEqual([]);
+    const other: RunUse = {
+      ...use,
+      mixes: use.mixes.map((mix) => ({ ...mix, usedMl: mix.usedMl * 0.5 })),
+      towels: use.towels.map((towel) => ({ ...towel, opened: towel.opened + 1 })),
+    };
+    const corrected = [...booked, ...posted(bookingOut(done, reckoning, other, booked))];
+    const atOnce = [...stocked, ...posted(bookingOut(done, reckoning, other, stocked))];
+    const again = [...corrected, ...posted(bookingOut(done, reckoning, use, corrected))];
+    for (const item of balancesOf(stocked).keys())
+      for (const place of ['shelf', 'dirty'] as const) {
+        expect(amountAt(balancesOf(corrected), item, place)).toBeCloseTo(amountAt(balancesOf(atOnce), item, place), 6);
+        expect(amountAt(balancesOf(again), item, place)).toBeCloseTo(amountAt(balancesOf(booked), item, place), 6);
+      }
+    for (const [item, at] of balancesOf(atOnce)) if (item.startsWith('mix/')) expect(amountAt(balancesOf(corrected), item, 'shelf')).toBe(at.shelf);
+    const back = [...booked, ...posted(booked.filter(({ kind }) => kind === 'used').map(takingBack))];
+    expect(isBooked(back, job.id)).toBe(false);
+  });
+
+  it('leaves a vessel alone that was poured away since, and books the next run of the job in full', () => {
+    const booked = [...stocked, ...posted(bookingOut(done, reckoning, use, stocked))];
+    const [mix] = [...balancesOf(booked)].find(([item, { shelf = 0 }]) => item.startsWith('mix/') && shelf > 0)!;
+    const poured = [...booked, ...posted([draft('poured-away', moved(mix, 'shelf', 'outside', amountAt(balancesOf(booked), mix, 'shelf')))])];
+    const less: RunUse = { ...use, mixes: use.mixes.map((one) => ({ ...one, usedMl: one.usedMl * 0.5 })) };
+    const corrected = [...poured, ...posted(bookingOut(done, reckoning, less, poured))];
+    expect(amountAt(balancesOf(corrected), mix, 'shelf')).toBe(0);
+    const anew = [...booked, ...posted(reserving(job, plan, booked))];
+    expect(isBooked(anew, job.id)).toBe(false);
+    const twice = [...anew, ...posted(bookingOut(done, reckoning, use, anew))];
+    expect(total(twice, 'dirty')).toBe(2 * total(booked, 'dirty'));
   });
 
   it('never takes more than there is', () => {

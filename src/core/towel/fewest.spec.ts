@@ -62,17 +62,14 @@ function solvedApart(row: readonly TowelNeed[], places: readonly Place[], bySide
   for (const { kind, name } of places) {
     const parts = bySides ? Array.from({ length: kind.sides }, (_, s) => `${name}s${s}`) : [name];
     const room = bySides ? 1 : kind.sides - kind.filled;
-    binaries.push(`o${name}`, `r${name}`);
+    binaries.push(`o${name}`);
     terms.push(`+ ${kind.opened ? 1000 : 1} o${name}`);
-    const low = row.flatMap((one, i) => (one.cleanliness < SOILED_FROM ? [`- 1 u${name}n${i}`] : []));
-    rules.push(` again${name}: + 1 r${name} ${low.join(' ')} <= 0`);
     for (const part of parts) {
-      const sum = (pick: 'dirt' | 'liquid' | 'reach', from: number): string =>
-        row.map((one, i) => (one.cleanliness >= from && from > 0 ? '' : term(fillingOf(one, kind, a)[pick], `x${part}n${i}`))).join(' ');
-      for (const pick of ['dirt', 'liquid', 'reach'] as const) {
-        rules.push(` ${pick}${part}: ${sum(pick, SOILED_FROM)} - ${room} o${name} <= 0`);
-        rules.push(` all${pick}${part}: ${sum(pick, 0)} - ${room} o${name} ${pick === 'liquid' ? '' : `- ${room} r${name}`} <= 0`);
-      }
+      const limit = (pick: 'dirt' | 'liquid' | 'reach', which: string, of: (one: TowelNeed) => boolean): string =>
+        ` ${which}${pick}${part}: ${row.map((one, i) => (of(one) ? term(fillingOf(one, kind, a)[pick], `x${part}n${i}`) : '')).join(' ')} - ${room} o${name} <= 0`;
+      const isLow = ({ cleanliness }: TowelNeed): boolean => cleanliness >= SOILED_FROM;
+      rules.push(limit('liquid', 'all', () => true));
+      for (const pick of ['dirt', 'reach'] as const) rules.push(limit(pick, 'low', isLow), limit(pick, 'clean', (one) => !isLow(one)));
     }
     row.forEach((one, i) => {
       binaries.push(`u${name}n${i}`);

@@ -113,21 +113,14 @@ interface Limit {
 
 /**
  * The limits of so many towels of a lane that can bind. On a side that was soiled above class 4,
- * dirt and reach begin anew there.
+ * dirt and reach begin anew there: once, so that below it takes no more than above.
  */
 function limitsOf(row: readonly TowelNeed[], { kind, fillings }: Lane, lane: number, count: number): readonly Limit[] {
   const sides = count * (kind.sides - kind.filled);
   const isLow = (i: number): boolean => row[i]!.cleanliness >= SOILED_FROM;
-  const serves = (low: boolean): boolean => fillings.some((f, i) => f && isLow(i) === low);
-  const again = serves(true) && serves(false);
-  const limit = (of: keyof Filling, low: boolean, times: number): Limit => ({
-    lane,
-    takes: fillings.map((f, i) => (f && (low || !isLow(i)) ? f[of] : 0)),
-    sides: times * sides,
-  });
-  const first = [limit('liquid', true, 1), limit('dirt', !again, 1), limit('reach', !again, 1)];
-  const all = again ? [...first, limit('dirt', true, 2), limit('reach', true, 2)] : first;
-  return all.filter(({ takes, sides: room }) => takes.reduce((sum, one) => sum + one, 0) > room);
+  const limit = (of: keyof Filling, may: (i: number) => boolean): Limit => ({ lane, takes: fillings.map((f, i) => (f && may(i) ? f[of] : 0)), sides });
+  const byClass = (of: keyof Filling): readonly Limit[] => [limit(of, isLow), limit(of, (i) => !isLow(i))];
+  return [limit('liquid', () => true), ...byClass('dirt'), ...byClass('reach')].filter(({ takes, sides: room }) => takes.reduce((sum, one) => sum + one, 0) > room);
 }
 
 /**

@@ -56,7 +56,10 @@ function put(side: Side, { cleanliness }: TowelNeed, fill: Filling, need: number
 const takeUpAgain = (side: Side): void => void Object.assign(side, { reused: true, dirtShare: 0, reachShare: 0 });
 
 const mayServeAgain = (side: Side, { cleanliness }: TowelNeed): boolean =>
-  cleanliness >= SOILED_FROM && !side.reused && side.cleanliness < SOILED_FROM && side.liquidShare < 0.9;
+  cleanliness >= SOILED_FROM && !side.reused && side.cleanliness < SOILED_FROM;
+
+/** Wetter than this a side is not worth turning to again. */
+const SOAKED = 0.9;
 
 /** Needs as far as somebody takes them on, with what they fill. */
 const toDo = (row: readonly TowelNeed[], shares: readonly number[], kind: Kind, a: Assumptions) =>
@@ -74,7 +77,7 @@ export function inTurn(row: readonly TowelNeed[], shares: readonly number[], kin
     while (left > ROUNDING) {
       let side = sides.find((one) => fits(one, fill) >= Math.min(left, LEAST_SHARE));
       if (!side && sides.length < most) sides.push((side = newSide(need, sides.length === 0 ? kind.filled : 0)));
-      if (!side && (side = sides.find((one) => mayServeAgain(one, need)))) takeUpAgain(side);
+      if (!side && (side = sides.find((one) => one.liquidShare < SOAKED && mayServeAgain(one, need)))) takeUpAgain(side);
       if (!side) return undefined;
       const now = Math.min(left, fits(side, fill));
       // Nothing fits on a fresh side either: the limits are nothing.

@@ -60,8 +60,9 @@ const big = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}
       </p>
       @if (booked()) {
         <p class="soft">Booked out of the shelf; the towels are with the laundry.</p>
-      } @else {
-        <button type="button" class="chip big" (click)="bookOut()">Book it out of the shelf</button>
+      }
+      @if (toBook().length > 0) {
+        <button type="button" class="chip big" (click)="shelf.post(toBook())">{{ booked() ? 'Book the correction' : 'Book it out of the shelf' }}</button>
       }
     }
   `,
@@ -85,7 +86,7 @@ const big = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}
 })
 export class UseFormComponent {
   private readonly desk = inject(JobDesk);
-  private readonly shelf = inject(ShelfDesk);
+  protected readonly shelf = inject(ShelfDesk);
   private readonly now = inject(NOW);
   protected readonly study = studyOf('reckoning');
 
@@ -94,6 +95,12 @@ export class UseFormComponent {
   protected readonly noted = computed(() => this.used() !== null);
   protected readonly earlier = computed(() => this.counts().length - 1);
   protected readonly booked = computed(() => isBooked(this.shelf.kept(), this.desk.job()?.id ?? ''));
+  /** All that was used, or after a correction what it differs by. */
+  protected readonly toBook = computed(() => {
+    const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
+    if (!job || !reckoning || !used || (this.booked() && this.earlier() === 0)) return [];
+    return bookingOut(job, reckoning, used, this.shelf.movements());
+  });
   protected readonly fields = computed(() => {
     const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
     if (!job || !reckoning) return [];
@@ -129,12 +136,6 @@ export class UseFormComponent {
     const of = (start: string) => Object.fromEntries(given.flatMap(([name, value]) => (name.startsWith(start) ? [[name.slice(start.length), Number(value)]] : [])));
     const because = String(new FormData(form).get('because') ?? '');
     this.desk.edit('What was used', (job) => noteUse(job, useOf(reckoning, { leftMl: of('ml.'), opened: of('towels.') }, this.now(), because)));
-  }
-
-  protected bookOut(): void {
-    const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
-    if (!job || !reckoning || !used) return;
-    this.shelf.post(bookingOut(job, reckoning, used, this.shelf.movements()));
   }
 }
 
