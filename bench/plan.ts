@@ -168,6 +168,7 @@ const counted: readonly Job[] = Array.from({ length: LOGGED }, (_, i): Job => {
     doneShare: 1,
     plannedMin: 30,
     paces: (['wet', 'wipe', 'glass'] as const).map((act) => ({ act, plannedS: 600, tookS: 600 * ratio })),
+    soil: { seenG: 100 * ratio, forecastG: 100 },
     mixes: (['waterless', 'wash', 'presoak'] as const).map((purpose) => ({ purpose, plannedMl: 500, usedMl: 500 * ratio })),
     towels: (['wash', 'finish'] as const).map((role) => ({ role, planned: 5, opened: Math.round(5 * ratio) })),
   };
@@ -180,7 +181,7 @@ process.stdout.write(`\n${LOGGED} runs, ms                        median   p95\n
 for (const [name, work] of [
   ['opened as a log', () => logOf(counted)],
   ['searched', () => searchLog(log, { ...everything, words: 'harbour deck', method: 'hybrid' })],
-  ['history of one car', () => historyOf(log, vehicle.id)],
+  ['history of one car', () => historyOf(counted.filter((one) => one.vehicle.id === vehicle.id))],
   ['learned from', () => learn(counted)],
   ['learned from, with one client’s soil', () => learn(counted, client)],
 ] as const)

@@ -209,13 +209,13 @@ export const collectionFrom5To6: Migration = (content) =>
 
 const ticks: readonly unknown[] = ['flush', 'wet', 'wipe', 'dry', 'glass'];
 
-/** Before version 8 nobody noted who ticked something off, nor how long it took. */
+/** Before version 8 nobody noted who ticked something off, how long it took, nor how the soil was against the forecast. */
 const withPaces = (run: unknown): unknown =>
   isRecord(run)
     ? {
         ...run,
         events: mapped(run['events'], (event) => (isRecord(event) && ticks.includes(event['kind']) ? { by: null, ...event } : event)),
-        counts: mapped(run['counts'], (count) => (isRecord(count) ? { paces: [], ...count } : count)),
+        counts: mapped(run['counts'], (count) => (isRecord(count) ? { paces: [], soil: null, ...count } : count)),
       }
     : run;
 

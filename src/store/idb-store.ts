@@ -1,6 +1,7 @@
-import { type IDBPDatabase, openDB } from 'idb';
+import { type IDBPDatabase, type IDBPTransaction, type StoreNames, openDB } from 'idb';
 import type { LibraryEntry } from '@esmero/core';
-import { type EsmeroDb, upgrades } from './schema';
+import { type StoredBrief, briefOf } from './brief';
+import { type EsmeroDb, type StoredJob, upgrades } from './schema';
 import { type KeepFault, type Kept, type Store, nextStored, storedEntry } from './store';
 
 export const DB_NAME = 'esmero';
@@ -34,6 +35,28 @@ const open = (name: string): Promise<IDBPDatabase<EsmeroDb>> =>
     },
   });
 
+type Writing = IDBPTransaction<EsmeroDb, StoreNames<EsmeroDb>[], 'readwrite'>;
+
+/** A job and its brief go together. */
+async function putJob(tx: Writing, stored: StoredJob): Promise<void> {
+  await tx.objectStore('jobs').put(stored);
+  await tx.objectStore('briefs').put(briefOf(stored));
+}
+
+/** Briefs that are read in one go: a few milliseconds, so that the page is free in between. */
+const PART = 400;
+
+/** All briefs, the last changed first, part by part. */
+async function inParts(db: IDBPDatabase<EsmeroDb>): Promise<readonly StoredBrief[]> {
+  const keys = await db.getAllKeys('briefs');
+  const briefs: StoredBrief[] = [];
+  for (let at = 0; at < keys.length; at += PART) {
+    const range = IDBKeyRange.bound(keys[at]!, keys[Math.min(at + PART, keys.length) - 1]!);
+    briefs.push(...(await db.getAll('briefs', range)));
+  }
+  return briefs.sort((p, q) => q.changedAt - p.changedAt);
+}
+
 /** @throws when the browser has no IndexedDB or refuses it */
 export async function idbStore(name = DB_NAME): Promise<Store> {
   const db = await open(name);
@@ -41,11 +64,12 @@ export async function idbStore(name = DB_NAME): Promise<Store> {
     durable: true,
     jobs: async () => (await db.getAllFromIndex('jobs', 'changed')).reverse(),
     job: (id) => db.get('jobs', id),
+    briefs: () => inParts(db),
     async saveJob(job, base) {
       try {
-        const tx = db.transaction('jobs', 'readwrite');
-        const next = nextStored(await tx.store.get(job.id), job, base);
-        if (next.ok) await tx.store.put(next.stored);
+        const tx = db.transaction(['jobs', 'briefs'], 'readwrite');
+        const next = nextStored(await tx.objectStore('jobs').get(job.id), job, base);
+        if (next.ok) await putJob(tx, next.stored);
         await tx.done;
         return next.ok
           ? { kind: 'saved', revision: next.stored.revision }
@@ -56,9 +80,9 @@ export async function idbStore(name = DB_NAME): Promise<Store> {
     },
     archiveJob: (id, archived) =>
       keep(async () => {
-        const tx = db.transaction('jobs', 'readwrite');
-        const present = await tx.store.get(id);
-        if (present) await tx.store.put({ ...present, archived });
+        const tx = db.transaction(['jobs', 'briefs'], 'readwrite');
+        const present = await tx.objectStore('jobs').get(id);
+        if (present) await putJob(tx, { ...present, archived });
         await tx.done;
       }),
     library: async () => (await db.getAll('library')).map(({ id: _id, ...entry }) => entry as LibraryEntry),
@@ -66,14 +90,14 @@ export async function idbStore(name = DB_NAME): Promise<Store> {
     movements: () => db.getAllFromIndex('movements', 'at'),
     merge: ({ library, jobs, movements }) =>
       keep(async () => {
-        const tx = db.transaction(['jobs', 'library', 'movements'], 'readwrite');
+        const tx = db.transaction(['jobs', 'briefs', 'library', 'movements'], 'readwrite');
         try {
           for (const movement of movements) await tx.objectStore('movements').put(movement);
           for (const entry of library) await tx.objectStore('library').put(storedEntry(entry));
           const store = tx.objectStore('jobs');
           for (const job of jobs) {
             const next = nextStored(await store.get(job.id), job, null);
-            if (next.ok) await store.put(next.stored);
+            if (next.ok) await putJob(tx, next.stored);
           }
         } catch (error) {
           // Without this the part that went well would stay.

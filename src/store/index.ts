@@ -6,6 +6,8 @@ export { idbStore, DB_NAME } from './idb-store';
 export { memoryStore } from './memory-store';
 export { tabs } from './tabs';
 export type { TabMessage, Tabs } from './tabs';
+export { briefOf } from './brief';
+export type { StoredBrief } from './brief';
 export { entryId } from './store';
 export type { KeepFault, Kept, Saved, Store } from './store';
 export type { StoredJob } from './schema';

@@ -1,4 +1,5 @@
 import type { LibraryEntry, Movement } from '@esmero/core';
+import { briefOf } from './brief';
 import type { StoredJob } from './schema';
 import { type Kept, type Store, entryId, nextStored } from './store';
 
@@ -11,6 +12,7 @@ export function memoryStore(): Store {
   const settings = new Map<string, unknown>();
   const movements = new Map<string, Movement>();
   const photos = new Map<string, Blob>();
+  const lastFirst = (): readonly StoredJob[] => [...jobs.values()].sort((p, q) => q.changedAt - p.changedAt);
   const saveJob: Store['saveJob'] = async (job, base) => {
     const next = nextStored(jobs.get(job.id), job, base);
     if (!next.ok) return { kind: 'conflict', theirs: next.theirs };
@@ -19,7 +21,8 @@ export function memoryStore(): Store {
   };
   return {
     durable: false,
-    jobs: async () => [...jobs.values()].sort((p, q) => q.changedAt - p.changedAt),
+    jobs: async () => lastFirst(),
+    briefs: async () => lastFirst().map(briefOf),
     job: async (id) => jobs.get(id),
     saveJob,
     archiveJob: async (id, archived) => {

@@ -1,4 +1,5 @@
 import type { Degrees, Job, LibraryEntry, Movement, Product, Run, RunUse, TowelBatch } from '@esmero/core';
+import { type StoredBrief, briefOf } from './brief';
 import type { DBSchema, IDBPDatabase, IDBPTransaction, StoreNames } from 'idb';
 
 /** A job as it is kept: each save raises the revision, so that two tabs can tell. */
@@ -15,6 +16,8 @@ export type StoredEntry = LibraryEntry & { readonly id: string };
 
 export interface EsmeroDb extends DBSchema {
   jobs: { key: string; value: StoredJob; indexes: { changed: number } };
+  /** The same in brief, written with every job: lists read thousands of them. */
+  briefs: { key: string; value: StoredBrief; indexes: { changed: number } };
   library: { key: string; value: StoredEntry };
   settings: { key: string; value: unknown };
   /** Scaled-down pictures of marks, by their key. */
@@ -79,18 +82,18 @@ const withClaims = (product: Product): Product => ({
 });
 
 /** As runs were: one count, which another replaced, and sections for what had none. */
-type OldRun = Omit<Run, 'counts' | 'punch'> & { readonly used?: Omit<RunUse, 'at' | 'because' | 'method' | 'paces'> | null };
+type OldRun = Omit<Run, 'counts' | 'punch'> & { readonly used?: Omit<RunUse, 'at' | 'because' | 'method' | 'paces' | 'soil'> | null };
 
 function withCounts({ used, ...run }: OldRun): Run {
   const { startedAt, endedAt } = run;
   const events = run.events.map((event) => (event.kind === 'again' ? { kind: event.kind, zone: event.zone, at: event.at } : event));
-  return { ...{ punch: [], counts: used ? [{ at: endedAt ?? startedAt, because: '', method: null, paces: [], ...used }] : [] }, ...run, events };
+  return { ...{ punch: [], counts: used ? [{ at: endedAt ?? startedAt, because: '', method: null, paces: [], soil: null, ...used }] : [] }, ...run, events };
 }
 
 const withPaces = (run: Run): Run => ({
   ...run,
   events: run.events.map((event) => ('section' in event ? { ...{ by: null }, ...event } : event)),
-  counts: run.counts.map((count) => ({ ...{ paces: [] }, ...count })),
+  counts: run.counts.map((count) => ({ ...{ paces: [], soil: null }, ...count })),
 });
 
 type Upgrade = (
@@ -171,5 +174,11 @@ export const upgrades: readonly Upgrade[] = [
       const { run } = stored.job;
       if (run) await jobs.put({ ...stored, job: { ...stored.job, run: withPaces(run) } });
     }
+  },
+  // Lists no longer read whole jobs.
+  async (db, tx) => {
+    const briefs = db.createObjectStore('briefs', { keyPath: 'id' });
+    briefs.createIndex('changed', 'changedAt');
+    for (const stored of await tx.objectStore('jobs').getAll()) await briefs.put(briefOf(stored));
   },
 ];

@@ -1,10 +1,10 @@
 import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { calmShade, somewhere } from '@esmero/core';
+import { type Run, calmShade, logOf, somewhere } from '@esmero/core';
 import { readJob, writeJob } from '@esmero/exchange';
 import { demo, demoJobs } from '@esmero/demo';
-import { type Store, idbStore, memoryStore, openStore } from '.';
+import { type Store, type StoredBrief, briefOf, idbStore, memoryStore, openStore } from '.';
 
 const job = demoJobs[0]!;
 let names = 0;
@@ -46,6 +46,20 @@ describe.each<[string, () => Promise<Store>]>([
     expect((await store.job(job.id))?.archived).toBe(true);
     await store.saveJob(job, 1);
     expect((await store.job(job.id))?.archived).toBe(true);
+    expect((await store.briefs()).filter(({ archived }) => archived).map(({ id }) => id)).toEqual([job.id]);
+  });
+
+  it('has every job in brief, too, as it was saved last, without what was ticked off', async () => {
+    const jobs = Array.from({ length: 900 }, (_, i) => ({ ...job, id: `j-${i}` }));
+    await store.merge({ library: [], jobs, movements: [] });
+    const run: Run = { startedAt: 1, endedAt: 2, counts: [], punch: [], events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, by: 0, at: 1 }, { kind: 'again', zone: 'roof', at: 2 }] };
+    await store.saveJob({ ...job, id: 'j-7', name: 'Saved last', run }, 1);
+    const briefs = await store.briefs();
+    expect(new Set(briefs.map(({ id }) => id)).size).toBe(900);
+    expect(briefs[0]).toMatchObject({ id: 'j-7', revision: 2, job: { name: 'Saved last', run: { events: [{ kind: 'again' }] } } });
+    const byId = (all: readonly StoredBrief[]): readonly StoredBrief[] => [...all].sort((p, q) => p.id.localeCompare(q.id));
+    expect(byId(briefs)).toEqual(byId((await store.jobs()).map(briefOf)));
+    expect(logOf(briefs.map((one) => one.job))).toHaveLength(1);
   });
 
   it('keeps the library by kind and id', async () => {
@@ -102,6 +116,7 @@ describe('the database', () => {
     const store = await idbStore(name);
     const [kept] = await store.jobs();
     expect(kept).toMatchObject({ id: job.id, revision: 4, changedAt: 0, archived: false });
+    expect(await store.briefs()).toEqual([briefOf(kept!)]);
     // What it has become is a sound job: a file of it reads back as it is.
     expect(readJob(writeJob(kept!.job))).toEqual({ ok: true, value: kept!.job });
     expect(kept!.job).toMatchObject({ site: { ...calmShade, ...somewhere }, since: [], gear: [{ kind: 'heater' }] });

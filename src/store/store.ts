@@ -1,4 +1,5 @@
 import type { Collection, Job, LibraryEntry, Movement } from '@esmero/core';
+import type { StoredBrief } from './brief';
 import type { StoredEntry, StoredJob } from './schema';
 
 /** Why something could not be kept, as data. */
@@ -18,7 +19,10 @@ export type Kept = { readonly kind: 'kept' } | KeepFault;
 export interface Store {
   /** False when nothing outlives the tab. */
   readonly durable: boolean;
+  /** All jobs whole, the last changed first: for taking everything out. */
   jobs(): Promise<readonly StoredJob[]>;
+  /** All jobs in brief, the last changed first. */
+  briefs(): Promise<readonly StoredBrief[]>;
   job(id: string): Promise<StoredJob | undefined>;
   /** @param base the revision this change was made on; 0 for a new job; null overwrites */
   saveJob(job: Job, base: number | null): Promise<Saved>;

@@ -16,7 +16,7 @@ import { takenUp } from '../state/rescue';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
 import { shelfFeature } from '../state/shelf';
-import { loadShelf, reloadAfterWrite, writeShelf } from '../state/shelf.effects';
+import { loadShelf, reloadAfterWrite, tellAfterWrite, writeShelf } from '../state/shelf.effects';
 import { esmeroPreset } from '../theme/preset';
 import { routes } from './routes';
 
@@ -30,7 +30,7 @@ export const appConfig: ApplicationConfig = {
     provideState(planFeature),
     provideState(shelfFeature),
     provideState(settingsFeature),
-    provideEffects(deskEffects, { loadShelf, reloadAfterWrite, writeShelf }, settingsEffects),
+    provideEffects(deskEffects, { loadShelf, reloadAfterWrite, tellAfterWrite, writeShelf }, settingsEffects),
     { provide: STORE, useFactory: () => openStore().then(seeded).then(takenUp) },
     { provide: TABS, useFactory: tabs },
     { provide: PLANNING, useFactory: workerPlanner },

@@ -2,7 +2,7 @@ import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
-import { EMPTY, concatMap, debounceTime, filter, from, map, merge, mergeMap, of, switchMap, tap, throttleTime } from 'rxjs';
+import { EMPTY, concatMap, filter, from, map, merge, mergeMap, of, switchMap, tap, throttleTime } from 'rxjs';
 import type { Job } from '@esmero/core';
 import type { Store, Tabs } from '@esmero/store';
 import { deskActions, deskFeature } from './desk';
@@ -153,13 +153,27 @@ export const followOtherTabs = createEffect(
   { functional: true },
 );
 
-/** The list of jobs shows what was just saved. */
+/** The list of jobs shows what was just saved or opened, without reading all of it again. */
 export const relistAfterSave = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(deskActions.saved, deskActions.opened),
-      debounceTime(500),
-      map(() => shelfActions.load()),
+      map((action) => {
+        if (action.type === deskActions.opened.type) return shelfActions.listed({ stored: action.stored });
+        const { job, revision } = action;
+        return shelfActions.listed({ stored: { id: job.id, job, revision, changedAt: Date.now(), archived: false } });
+      }),
+    ),
+  { functional: true },
+);
+
+/** What another tab has saved stands in the list of this one, too. */
+export const relistSavedElsewhere = createEffect(
+  (actions = inject(Actions), store = inject(STORE)) =>
+    actions.pipe(
+      ofType(deskActions.savedElsewhere),
+      mergeMap(({ id }) => from(store.then((kept) => kept.job(id)))),
+      mergeMap((stored) => (stored ? of(shelfActions.listed({ stored })) : EMPTY)),
     ),
   { functional: true },
 );

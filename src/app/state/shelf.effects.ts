@@ -6,7 +6,7 @@ import { STORE, TABS } from './ports';
 import { shelfActions } from './shelf';
 
 async function contents(store: Store) {
-  const [library, jobs, movements] = await Promise.all([store.library(), store.jobs(), store.movements()]);
+  const [library, jobs, movements] = await Promise.all([store.library(), store.briefs(), store.movements()]);
   return shelfActions.loaded({ durable: store.durable, library, jobs, movements });
 }
 
@@ -15,10 +15,10 @@ export const faultText = (fault: KeepFault): string =>
     ? 'The browser’s storage is full. Export what matters, free some space, then try again.'
     : `The browser did not store it: ${fault.message}. Export what matters, then reload.`;
 
-const outcome = (kept: Kept, what: string) =>
-  kept.kind === 'kept'
-    ? shelfActions.merged({ what })
-    : shelfActions.problem({ message: faultText(kept) });
+const outcome = (kept: Kept, done: ReturnType<typeof shelfActions.merged> | ReturnType<typeof shelfActions.posted>) =>
+  kept.kind === 'kept' ? done : shelfActions.problem({ message: faultText(kept) });
+
+const merged = (what = '') => shelfActions.merged({ what });
 
 export const loadShelf = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
@@ -38,30 +38,36 @@ export const writeShelf = createEffect(
         const kept = await store;
         switch (action.type) {
           case shelfActions.putEntry.type:
-            return outcome(await kept.saveEntry(action.entry), '');
+            return outcome(await kept.saveEntry(action.entry), merged());
           case shelfActions.addJob.type:
-            return outcome(await kept.merge({ library: [], jobs: [action.job], movements: [] }), '');
+            return outcome(await kept.merge({ library: [], jobs: [action.job], movements: [] }), merged());
           case shelfActions.archiveJob.type:
-            return outcome(await kept.archiveJob(action.id, action.archived), '');
+            return outcome(await kept.archiveJob(action.id, action.archived), merged());
           case shelfActions.post.type:
-            return outcome(await kept.merge({ library: action.entries, jobs: [], movements: action.movements }), '');
+            return outcome(await kept.merge({ library: action.entries, jobs: [], movements: action.movements }), shelfActions.posted());
           case shelfActions.merge.type:
-            return outcome(await kept.merge(action.collection), action.what);
+            return outcome(await kept.merge(action.collection), merged(action.what));
         }
       }),
     ),
   { functional: true },
 );
 
-/** What is shown after a write is what was kept. */
+/** What is shown after a write is what was kept; what was posted is shown already. */
 export const reloadAfterWrite = createEffect(
-  (actions = inject(Actions), tabs = inject(TABS)) =>
+  (actions = inject(Actions)) =>
     actions.pipe(
       ofType(shelfActions.merged, shelfActions.problem),
-      tap(({ type }) => {
-        if (type === shelfActions.merged.type) tabs.tell({ kind: 'library-changed' });
-      }),
       map(() => shelfActions.load()),
     ),
   { functional: true },
+);
+
+export const tellAfterWrite = createEffect(
+  (actions = inject(Actions), tabs = inject(TABS)) =>
+    actions.pipe(
+      ofType(shelfActions.merged, shelfActions.posted),
+      tap(() => tabs.tell({ kind: 'library-changed' })),
+    ),
+  { functional: true, dispatch: false },
 );

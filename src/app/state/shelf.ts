@@ -1,6 +1,6 @@
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import type { Collection, Job, LibraryEntry, Movement } from '@esmero/core';
-import type { StoredJob } from '@esmero/store';
+import { type StoredBrief, type StoredJob, briefOf } from '@esmero/store';
 
 /** What is kept on this machine besides the job on the desk. */
 export interface ShelfState {
@@ -8,7 +8,8 @@ export interface ShelfState {
   /** False when nothing outlives the tab. */
   readonly durable: boolean;
   readonly library: readonly LibraryEntry[];
-  readonly jobs: readonly StoredJob[];
+  /** In brief, the last changed first. */
+  readonly jobs: readonly StoredBrief[];
   /** All that moved, oldest first. */
   readonly movements: readonly Movement[];
   /** Writes that are under way. */
@@ -20,13 +21,16 @@ export const shelfActions = createActionGroup({
   source: 'Shelf',
   events: {
     Load: emptyProps(),
-    Loaded: props<{ durable: boolean; library: readonly LibraryEntry[]; jobs: readonly StoredJob[]; movements: readonly Movement[] }>(),
+    Loaded: props<{ durable: boolean; library: readonly LibraryEntry[]; jobs: readonly StoredBrief[]; movements: readonly Movement[] }>(),
     /** What moves on the shelf; counts of towels in the library follow. */
     Post: props<{ movements: readonly Movement[]; entries: readonly LibraryEntry[] }>(),
     'Put Entry': props<{ entry: LibraryEntry }>(),
     'Add Job': props<{ job: Job }>(),
     'Archive Job': props<{ id: string; archived: boolean }>(),
+    /** A job was saved, opened, or found changed. */
+    Listed: props<{ stored: StoredJob }>(),
     Merge: props<{ collection: Collection; what: string }>(),
+    Posted: emptyProps(),
     Merged: props<{ what: string }>(),
     Problem: props<{ message: string }>(),
     'Problem Seen': emptyProps(),
@@ -49,6 +53,13 @@ export const shelfFeature = createFeature({
       jobs,
       movements,
     })),
+    on(shelfActions.listed, (state, { stored }): ShelfState => {
+      const known = state.jobs.find(({ id }) => id === stored.id);
+      if (!state.ready || known?.revision === stored.revision) return state;
+      // Put away or not, it stays: saving does not change that.
+      const brief = { ...briefOf(stored), archived: known?.archived ?? stored.archived };
+      return { ...state, jobs: [brief, ...state.jobs.filter((one) => one !== known)] };
+    }),
     // Shown at once, so that a second tap reckons with the first; what could not be kept goes again.
     on(shelfActions.post, (state, { movements, entries }): ShelfState => ({
       ...state,
@@ -63,7 +74,7 @@ export const shelfFeature = createFeature({
       shelfActions.post,
       (state): ShelfState => ({ ...state, writing: state.writing + 1 }),
     ),
-    on(shelfActions.merged, shelfActions.problem, (state): ShelfState => ({ ...state, writing: Math.max(0, state.writing - 1) })),
+    on(shelfActions.merged, shelfActions.posted, shelfActions.problem, (state): ShelfState => ({ ...state, writing: Math.max(0, state.writing - 1) })),
     on(shelfActions.problem, (state, { message }): ShelfState => ({ ...state, problem: message })),
     on(shelfActions.problemSeen, (state): ShelfState => ({ ...state, problem: null })),
   ),

@@ -15,7 +15,7 @@ import { PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
 import { shelfActions, shelfFeature } from '../state/shelf';
-import { loadShelf, reloadAfterWrite, writeShelf } from '../state/shelf.effects';
+import { loadShelf, reloadAfterWrite, tellAfterWrite, writeShelf } from '../state/shelf.effects';
 
 export const deck = demoJobs[0]!;
 
@@ -59,7 +59,7 @@ export async function deskWith(
       provideState(planFeature),
       provideState(shelfFeature),
       provideState(settingsFeature),
-      provideEffects(deskEffects, { loadShelf, reloadAfterWrite, writeShelf }),
+      provideEffects(deskEffects, { loadShelf, reloadAfterWrite, tellAfterWrite, writeShelf }),
       provideRouter([]),
       MessageService,
       { provide: STORE, useValue: Promise.resolve(store) },

@@ -1,3 +1,3 @@
-export { isUseful, learn, ratiosOf, soilRatioOf, withLearned, withoutLearned } from './learn';
+export { isUseful, learn, ratiosOf, withLearned, withoutLearned } from './learn';
 export type { Learned, Lesson } from './learn';
 export type { Estimate } from './estimate';

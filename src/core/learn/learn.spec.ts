@@ -8,7 +8,8 @@ import { planJob } from '../plan/plan-job';
 import { reckon, tasksOf, tickOf, useOf } from '../run';
 import { sampleJob, soilAll } from '../testing/sample';
 import { estimate } from './estimate';
-import { type Learned, learn, soilRatioOf, withLearned, withoutLearned } from './learn';
+import { seenBesideForecast } from '../soil';
+import { type Learned, learn, withLearned, withoutLearned } from './learn';
 
 const ratio = fc.double({ min: 0.3, max: 3, noNaN: true });
 
@@ -138,7 +139,7 @@ describe('learning from runs', () => {
       const done = Array.from({ length: 30 }, (_, i): Job => {
         const v = i % 3;
         const paces = worked.filter((act) => seconds(act, v) > 0).map((act) => ({ act, plannedS: seconds(act, v), tookS: took(act, v) }));
-        const use: RunUse = { at: i, because: '', method: null, doneShare: 1, plannedMin: 30, paces, mixes: [], towels: [] };
+        const use: RunUse = { at: i, because: '', method: null, doneShare: 1, plannedMin: 30, paces, soil: null, mixes: [], towels: [] };
         return noteUse(endRun(startRun(visits[v]!, START), START + 1_800_000), use);
       });
       [0, 2, 8, 30].forEach((count, i) => {
@@ -170,7 +171,8 @@ describe('learning from runs', () => {
 
   it('finds how fast one client’s cars get dirty, and forecasts the next one by it', () => {
     const since: readonly Leg[] = [{ days: 14, surroundings: 'town', shelter: 'street', km: 200, road: 'dry' }];
-    const forecast = soilRatioOf({ ...job, since, soil: soilAll('dust', 2) })!;
+    const { seenG, forecastG } = seenBesideForecast({ ...job, since, soil: soilAll('dust', 2) })!;
+    const forecast = seenG / forecastG;
     const visit = (client: string, level: 1 | 2): Job => run(1, { ...job, client, since, soil: soilAll('dust', level) });
     const jobs = [visit('Bay Bakery', 2), visit('Bay Bakery', 2), visit('Bay Bakery', 2), visit('Somebody else', 1)];
     const soil = learn(jobs, 'Bay Bakery').find(({ lesson }) => lesson === 'soil')!;

@@ -1,7 +1,5 @@
 import { type AssumptionKey, assumptionTable, resolveAssumptions } from '../assumptions';
-import { type Job, type MixPurpose, type Run, type RunAct, type TowelRole, usedIn } from '../model';
-import { soilOn } from '../soil';
-import { zonesOf } from '../vehicle';
+import { type Job, type JobBrief, type MixPurpose, type Run, type RunAct, type TowelRole, usedIn } from '../model';
 import { type Estimate, estimate } from './estimate';
 
 /** What is learned of: liquid by mix, towels by role, the clock, seconds by act; and how fast one client’s cars get dirty. */
@@ -31,31 +29,22 @@ export function ratiosOf(run: Run): readonly Sample[] {
   return ratios.filter(([, ratio]) => ratio > 0 && Number.isFinite(ratio));
 }
 
-/** Soil that was seen over soil that would have been forecast by our own figures; null where either is not known. */
-export function soilRatioOf({ vehicle, soil, since }: Pick<Job, 'vehicle' | 'soil' | 'since'>): number | null {
-  if (since.length === 0) return null;
-  const a = resolveAssumptions({});
-  let [seen, forecast] = [0, 0];
-  for (const zone of zonesOf(vehicle)) {
-    if (!soil[zone.id]) continue;
-    seen += soilOn(zone, { vehicle, soil, since }, a).totalGm2 * zone.areaM2;
-    forecast += soilOn(zone, { vehicle, soil: {}, since }, a).totalGm2 * zone.areaM2;
-  }
-  return forecast > 0 && seen > 0 ? seen / forecast : null;
-}
-
 /** A plan that went by what was learned before was off by less than our own figures are. */
-const againstOurs = ({ choices: { assumptions } }: Job, [lesson, ratio]: Sample): Sample => {
+const againstOurs = ({ choices: { assumptions } }: JobBrief, [lesson, ratio]: Sample): Sample => {
   const { keys, power } = about[lesson] ?? { keys: [], power: 1 };
-  const logs = keys.map((key) => Math.log((assumptions[key] ?? assumptionTable[key].value) / assumptionTable[key].value));
-  return [lesson, ratio * Math.exp((power * logs.reduce((sum, one) => sum + one, 0)) / Math.max(1, keys.length))];
+  let log = 0;
+  for (const key of keys) {
+    const own = assumptions[key];
+    if (own !== undefined) log += Math.log(own / assumptionTable[key].value) / keys.length;
+  }
+  return [lesson, ratio * Math.exp(power * log)];
 };
 
 /**
  * What counted runs teach about this hand, in whatever order they come, always against our own
  * figures; and about the soil of one client’s cars.
  */
-export function learn(jobs: readonly Job[], client = ''): readonly Learned[] {
+export function learn(jobs: readonly JobBrief[], client = ''): readonly Learned[] {
   const samples = new Map<Lesson, number[]>();
   const put = (lesson: Lesson, ratio: number): void => {
     const sample = samples.get(lesson);
@@ -65,8 +54,8 @@ export function learn(jobs: readonly Job[], client = ''): readonly Learned[] {
   for (const job of jobs) {
     if (!job.run) continue;
     for (const sample of ratiosOf(job.run)) put(...againstOurs(job, sample));
-    const soil = client !== '' && job.client === client && job.run.endedAt !== null ? soilRatioOf(job) : null;
-    if (soil !== null) put('soil', soil);
+    const soil = client !== '' && job.client === client ? usedIn(job.run)?.soil : null;
+    if (soil) put('soil', soil.seenG / soil.forecastG);
   }
   const { spreadForecast } = resolveAssumptions({});
   return [...samples].map(([lesson, ratios]) => ({ lesson, ...estimate(ratios, lesson === 'soil' ? spreadForecast : undefined) }));

@@ -1,12 +1,12 @@
 import { resolveAssumptions } from '../assumptions';
-import type { SoilKind, VehicleMethod } from '../model';
+import type { Job, SoilKind, VehicleMethod } from '../model';
 import { soilOn } from '../soil';
 import { zonesOf } from '../vehicle';
-import type { LogEntry } from './log';
+import { type LogEntry, logOf } from './log';
 
 /** One visit of a vehicle. */
 export interface Visit {
-  readonly entry: LogEntry;
+  readonly entry: LogEntry<Job>;
   /** On the mean over the zones that were looked at; null where none was. */
   readonly loadGm2: number | null;
   /** What there was most of, the most first. */
@@ -19,7 +19,7 @@ export interface Visit {
 
 const KINDS = 3;
 
-function soilOf({ job }: LogEntry): Pick<Visit, 'loadGm2' | 'kinds'> {
+function soilOf({ job }: LogEntry<Job>): Pick<Visit, 'loadGm2' | 'kinds'> {
   const a = resolveAssumptions(job.choices.assumptions);
   const grams = new Map<SoilKind, number>();
   let area = 0;
@@ -33,11 +33,11 @@ function soilOf({ job }: LogEntry): Pick<Visit, 'loadGm2' | 'kinds'> {
   return { loadGm2: area > 0 ? total / area : null, kinds };
 }
 
-const markKey = ({ zone, kind }: LogEntry['job']['marks'][number]): string => `${zone}/${kind}`;
+const markKey = ({ zone, kind }: Job['marks'][number]): string => `${zone}/${kind}`;
 
 /** The visits of one vehicle over time, the first one first. */
-export function historyOf(log: readonly LogEntry[], vehicle: string): readonly Visit[] {
-  const visits = log.filter(({ job }) => job.vehicle.id === vehicle).reverse();
+export function historyOf(jobs: readonly Job[]): readonly Visit[] {
+  const visits = [...logOf(jobs)].reverse();
   let known: ReadonlySet<string> | null = null;
   return visits.map((entry): Visit => {
     const { marks } = entry.job;

@@ -7,7 +7,7 @@ import { historyOf } from './history';
 import { everything, logOf, runStates, searchLog } from './log';
 
 const DAY = 86_400_000;
-const use = (method: RunUse['method'], doneShare = 1): RunUse => ({ at: 0, because: '', method, doneShare, plannedMin: 30, paces: [], mixes: [], towels: [] });
+const use = (method: RunUse['method'], doneShare = 1): RunUse => ({ at: 0, because: '', method, doneShare, plannedMin: 30, paces: [], soil: null, mixes: [], towels: [] });
 
 /** A run that ended on the nth day, half an hour after it began. */
 const over = (n: number, rest: Partial<Job> = {}, used: RunUse | null = use('waterless')): Job => {
@@ -57,13 +57,12 @@ describe('the history of a car', () => {
     const first = putMark(over(1, { soil: soilAll('dust', 1) }), { id: 'a', zone: 'bonnet', kind: 'chip', note: '', photo: null });
     const scratch = { id: 'b', zone: 'roof', kind: 'scratch', note: '', photo: null } as const;
     const second = putMark({ ...over(9, { soil: soilAll('road-film', 3) }, use('rinseless')), marks: first.marks }, scratch);
-    const other = over(5, { vehicle: { ...sampleVehicle('van'), id: 'v-2' } });
-    const visits = historyOf(logOf([second, other, first]), first.vehicle.id);
+    const visits = historyOf([second, first]);
     expect(visits.map(({ marks, newMarks, method, kinds }) => [marks, newMarks, method, kinds[0]])).toEqual([
       [1, 0, 'waterless', 'dust'],
       [2, 1, 'rinseless', 'road-film'],
     ]);
     expect(visits[1]!.loadGm2!).toBeGreaterThan(visits[0]!.loadGm2!);
-    expect(historyOf(logOf([over(1, { soil: {} })]), sampleJob().vehicle.id)[0]!.loadGm2).toBeNull();
+    expect(historyOf([over(1, { soil: {} })])[0]!.loadGm2).toBeNull();
   });
 });

@@ -1,12 +1,12 @@
-import { type Job, type Run, type RunUse, type VehicleMethod, usedIn } from '../model';
+import { type JobBrief, type Run, type RunUse, type VehicleMethod, usedIn } from '../model';
 
 /** How a run ended: counted and whole, counted but broken off, or never counted. */
 export const runStates = ['counted', 'broken-off', 'not-counted'] as const;
 export type RunState = (typeof runStates)[number];
 
 /** A run that is over, as the log has it. */
-export interface LogEntry {
-  readonly job: Job;
+export interface LogEntry<J extends JobBrief = JobBrief> {
+  readonly job: J;
   readonly run: Run;
   readonly used: RunUse | null;
   /** ISO day on which it ended, by universal time and the site’s offset. */
@@ -23,10 +23,11 @@ const HOUR_MS = 3_600_000;
 
 const stateOf = (used: RunUse | null): RunState => (!used ? 'not-counted' : used.doneShare < 1 ? 'broken-off' : 'counted');
 
-const textOf = ({ name, client, vehicle, site, date, note, marks }: Job): string =>
+/** What is searched of a job, in small letters. */
+const textOf = ({ name, client, vehicle, site, date, note, marks }: JobBrief): string =>
   [name, client, vehicle.name, site.name, date, note, ...marks.map((mark) => mark.note)].join(' ').toLowerCase();
 
-function entryOf(job: Job, run: Run, endedAt: number): LogEntry {
+function entryOf<J extends JobBrief>(job: J, run: Run, endedAt: number): LogEntry<J> {
   const used = usedIn(run);
   return {
     job,
@@ -41,7 +42,7 @@ function entryOf(job: Job, run: Run, endedAt: number): LogEntry {
 }
 
 /** All runs that are over, the last one first. */
-export const logOf = (jobs: readonly Job[]): readonly LogEntry[] =>
+export const logOf = <J extends JobBrief>(jobs: readonly J[]): readonly LogEntry<J>[] =>
   jobs
     .flatMap((job) => (job.run && job.run.endedAt !== null ? [entryOf(job, job.run, job.run.endedAt)] : []))
     .sort((p, q) => q.run.startedAt - p.run.startedAt);
@@ -58,9 +59,19 @@ export interface LogQuery {
 
 export const everything: LogQuery = { words: '', state: null, method: null, day: null, vehicle: null };
 
+/** The words of a search, in small letters. */
+export const wordsOf = (text: string): readonly string[] => text.toLowerCase().split(/\s+/).filter(Boolean);
+
+/** Has a job all these words in it? */
+export function hasWords(job: JobBrief, words: readonly string[]): boolean {
+  if (words.length === 0) return true;
+  const text = textOf(job);
+  return words.every((word) => text.includes(word));
+}
+
 /** Entries that have every word and all that is asked for. */
 export function searchLog(log: readonly LogEntry[], { words, state, method, day, vehicle }: LogQuery): readonly LogEntry[] {
-  const wanted = words.toLowerCase().split(/\s+/).filter(Boolean);
+  const wanted = wordsOf(words);
   return log.filter(
     (entry) =>
       (state === null || entry.state === state) &&

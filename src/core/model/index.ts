@@ -6,6 +6,7 @@ export * from './product';
 export * from './equipment';
 export * from './treatment';
 export * from './choices';
+export * from './brief';
 export * from './job';
 export * from './library';
 export * from './gear';

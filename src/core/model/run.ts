@@ -78,6 +78,8 @@ export interface RunUse {
   readonly plannedMin: number;
   /** For acts whose time can be told from the ticks. */
   readonly paces: readonly Pace[];
+  /** What lay on the zones that were looked at, beside what our own figures would have forecast for them; null where either is not known. */
+  readonly soil: { readonly seenG: number; readonly forecastG: number } | null;
   readonly mixes: readonly { readonly purpose: MixPurpose; readonly plannedMl: number; readonly usedMl: number }[];
   readonly towels: readonly { readonly role: TowelRole; readonly planned: number; readonly opened: number }[];
 }

@@ -1,6 +1,7 @@
 import type { Begun, Spent } from '../method/begun';
 import { type Job, type RunUse, type TowelRole, type VehicleMethod, mixPurposes, towelRoles } from '../model';
 import type { Study } from '../plan/study';
+import { seenBesideForecast } from '../soil';
 import { leftOf } from './left';
 import { stretchNow } from './plan-run';
 import { standingOf } from './standing';
@@ -19,6 +20,7 @@ export interface Reckoning {
   readonly expected: Counted;
   readonly doneShare: number;
   readonly method: VehicleMethod;
+  readonly soil: RunUse['soil'];
 }
 
 /** Reckons a run up; null for a job that has none. */
@@ -29,7 +31,7 @@ export function reckon(job: Job): Reckoning | null {
   const { spent, vessels } = leftOf(now.job, now.plan, run, null).begun;
   const left = Object.entries(spent.madeMl).map(([content, ml]) => [content, Math.round(ml - (spent.laidMl[content as keyof Spent['laidMl']] ?? 0))]);
   const { done, all } = standingOf(now.plan, run);
-  return { spent, vessels, expected: { leftMl: Object.fromEntries(left), opened: spent.opened }, doneShare: all > 0 ? done / all : 1, method: now.plan.method };
+  return { spent, vessels, expected: { leftMl: Object.fromEntries(left), opened: spent.opened }, doneShare: all > 0 ? done / all : 1, method: now.plan.method, soil: seenBesideForecast(job) };
 }
 
 /** The same as a question to the worker: it may have to plan every turn of the run again. */
@@ -39,7 +41,7 @@ export function* reckoningOf(job: Job): Study<Reckoning | null> {
 }
 
 /** What a run took, from what was counted after it; more left than was made counts as nothing used. */
-export function useOf({ spent, expected, doneShare, method }: Reckoning, { leftMl, opened }: Counted, at: number, because = ''): RunUse {
+export function useOf({ spent, expected, doneShare, method, soil }: Reckoning, { leftMl, opened }: Counted, at: number, because = ''): RunUse {
   const mixes = mixPurposes.flatMap((purpose): RunUse['mixes'][number][] => {
     const [madeMl, plannedMl] = purpose === 'solvent' ? [0, 0] : [spent.madeMl[purpose] ?? 0, spent.laidMl[purpose] ?? 0];
     return madeMl > 0 ? [{ purpose, plannedMl, usedMl: Math.max(0, madeMl - (leftMl[purpose] ?? expected.leftMl[purpose] ?? 0)) }] : [];
@@ -48,5 +50,5 @@ export function useOf({ spent, expected, doneShare, method }: Reckoning, { leftM
     const [planned, count] = [spent.opened[role] ?? 0, opened[role] ?? spent.opened[role] ?? 0];
     return planned > 0 || count > 0 ? [{ role, planned, opened: count }] : [];
   });
-  return { at, because, method, doneShare, plannedMin: spent.plannedS / 60, paces: spent.paces, mixes, towels };
+  return { at, because, method, doneShare, plannedMin: spent.plannedS / 60, paces: spent.paces, soil, mixes, towels };
 }

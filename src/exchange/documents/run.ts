@@ -1,5 +1,5 @@
 import { type RunEvent, mixPurposes, runActs, towelRoles, turnKinds, vehicleMethods, weatherTurns, zoneIds } from '@esmero/core';
-import { Between, Flag, Id, Many, ManyOf, Maybe, OneOf, OrNull, Text, UniqueBy, WholeBetween, belongs } from './rules';
+import { Between, Flag, Id, Many, ManyOf, Maybe, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, belongs } from './rules';
 
 /** The year 2286 in milliseconds since 1970. */
 const LATEST = 1e13;
@@ -66,6 +66,11 @@ export class PaceDocument {
   @Between(0, 1_000_000) tookS!: number;
 }
 
+export class SoilSeenDocument {
+  @Between(0, 1_000_000) seenG!: number;
+  @Between(0, 1_000_000) forecastG!: number;
+}
+
 /** What was really used, beside what the plan had of it. */
 export class RunUseDocument {
   @Between(0, LATEST) at!: number;
@@ -74,6 +79,7 @@ export class RunUseDocument {
   @Between(0, 1) doneShare!: number;
   @Between(0, 10_000) plannedMin!: number;
   @UniqueBy('act') @Many(() => PaceDocument, runActs.length) paces!: PaceDocument[];
+  @OrNull() @One(() => SoilSeenDocument) soil!: SoilSeenDocument | null;
   @UniqueBy('purpose') @Many(() => MixUseDocument, mixPurposes.length) mixes!: MixUseDocument[];
   @UniqueBy('role') @Many(() => TowelUseDocument, towelRoles.length) towels!: TowelUseDocument[];
 }

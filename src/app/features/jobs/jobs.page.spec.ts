@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import { startRun } from '@esmero/core';
+import { type Job, startRun } from '@esmero/core';
 import { writeJob } from '@esmero/exchange';
+import { shelfActions } from '../../state/shelf';
 import { deck, deskWith } from '../../testing/desk';
 import { JobsPage } from './jobs.page';
 
@@ -45,6 +46,31 @@ describe('the list of jobs', () => {
     for (let i = 0; i < 3; i++) await settle();
     const copy = (await store.jobs()).find(({ job }) => job.name === 'Done before (copy)')!;
     expect(copy.job).toMatchObject({ run: null, pictures: [], signed: null, soil: deck.soil });
+  });
+
+  it('is searched, shows what is to be done before what is over, and a hundred of many', async () => {
+    const { element, fixture, settle, store, state } = await show();
+    const over = (id: string, endedAt: number): Job => ({ ...deck, id, name: `Visit ${id}`, run: { ...startRun(deck, 1).run!, endedAt } });
+    await store.merge({ library: [], movements: [], jobs: [...Array.from({ length: 120 }, (_, i) => over(`old-${i}`, 1000 + i)), over('last', 5000)] });
+    state.dispatch(shelfActions.load());
+    for (let i = 0; i < 3; i++) await settle();
+    fixture.detectChanges();
+    const names = (): string[] => [...element.querySelectorAll('.jobs strong')].map((one) => one.textContent!);
+    expect(names()).toHaveLength(100);
+    expect(names()[8]).toBe('Visit last');
+    expect(names()[9]).toBe('Visit old-119');
+    [...element.querySelectorAll('button')].find((b) => b.textContent?.includes('Show more of 129'))!.click();
+    fixture.detectChanges();
+    expect(names()).toHaveLength(129);
+    const field = element.querySelector<HTMLInputElement>('input[type=search]')!;
+    field.value = 'LAST visit';
+    field.dispatchEvent(new Event('input'));
+    fixture.detectChanges();
+    expect(names()).toEqual(['Visit last']);
+    field.value = 'nothing of the kind';
+    field.dispatchEvent(new Event('input'));
+    fixture.detectChanges();
+    expect(element.textContent).toContain('No job is like that');
   });
 
   it('brings in a job file', async () => {

@@ -1,12 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { Button } from 'primeng/button';
-import { type Collection, type Job, newJob } from '@esmero/core';
+import { InputText } from 'primeng/inputtext';
+import { type Collection, type Job, type JobBrief, hasWords, newJob, wordsOf } from '@esmero/core';
 import type { Read } from '@esmero/exchange';
-import type { StoredJob } from '@esmero/store';
 import { bodyName, runoffName, unreadableText } from '@esmero/messages';
+import { STORE } from '../../state/ports';
 import { shelfActions, shelfFeature } from '../../state/shelf';
 import { download } from '../../ui/download';
 
@@ -16,18 +17,29 @@ const today = (): string => {
   return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
 };
 
+/** More than this is shown when it is asked for. */
+const PAGE = 100;
+
+/** What is still to be done comes first, what is over after it, the last one first. */
+function inOrder(p: JobBrief, q: JobBrief): number {
+  const [a, b] = [p.run?.endedAt ?? null, q.run?.endedAt ?? null];
+  if (a !== null && b !== null) return b - a;
+  return Number(a !== null) - Number(b !== null) || p.date.localeCompare(q.date);
+}
+
 const newId = (): string => `job-${crypto.randomUUID()}`;
 
 /** All jobs: open, begin, copy, put away, bring in and take out. */
 @Component({
   selector: 'esm-jobs-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, RouterLink],
+  imports: [Button, InputText, RouterLink],
   templateUrl: './jobs.page.html',
   styleUrl: './jobs.page.css',
 })
 export class JobsPage {
   private readonly state = inject(State);
+  private readonly store = inject(STORE);
   private readonly router = inject(Router);
   private readonly messages = inject(MessageService);
 
@@ -38,22 +50,32 @@ export class JobsPage {
   protected readonly archived = signal(false);
   protected readonly refusal = signal<{ readonly file: string; readonly headline: string; readonly details: readonly string[] } | null>(null);
 
-  protected readonly jobs = computed(() =>
-    this.all()
-      .filter((stored) => stored.archived === this.archived())
+  protected readonly words = signal('');
+  private readonly found = computed(() => {
+    const words = wordsOf(this.words());
+    return this.all()
+      .filter(({ job, archived }) => archived === this.archived() && hasWords(job, words))
       .map(({ job }) => job)
-      .sort((p, q) => p.date.localeCompare(q.date)),
-  );
+      .sort(inOrder);
+  });
+  protected readonly foundCount = computed(() => this.found().length);
+  protected readonly shown = linkedSignal({ source: computed(() => [this.words(), this.archived()]), computation: () => PAGE });
+  protected readonly jobs = computed(() => this.found().slice(0, this.shown()));
   protected readonly putAway = computed(() => this.all().filter(({ archived }) => archived).length);
   protected readonly bodyName = bodyName;
   protected readonly runoffName = runoffName;
+
+  protected more(): void {
+    this.shown.update((shown) => shown + PAGE);
+  }
 
   protected begin(): void {
     this.add(newJob(newId(), today(), this.library()));
   }
 
-  protected copy(job: Job): void {
-    this.add({ ...job, id: newId(), name: `${job.name} (copy)`.slice(0, 160), date: today(), run: null, signed: null, pictures: [] });
+  protected async copy(id: string): Promise<void> {
+    const job = await this.whole(id);
+    if (job) this.add({ ...job, id: newId(), name: `${job.name} (copy)`.slice(0, 160), date: today(), run: null, signed: null, pictures: [] });
   }
 
   private add(job: Job): void {
@@ -65,14 +87,18 @@ export class JobsPage {
     this.state.dispatch(shelfActions.archiveJob({ id, archived }));
   }
 
-  protected async exportJob(job: Job): Promise<void> {
-    const { writeJob } = await import('@esmero/exchange');
-    download(`${job.id}.esmero-job.json`, writeJob(job));
+  protected async exportJob(id: string): Promise<void> {
+    const [job, { writeJob }] = await Promise.all([this.whole(id), import('@esmero/exchange')]);
+    if (job) download(`${id}.esmero-job.json`, writeJob(job));
+  }
+
+  private async whole(id: string): Promise<Job | undefined> {
+    return (await (await this.store).job(id))?.job;
   }
 
   protected async exportAll(): Promise<void> {
-    const { writeCollection } = await import('@esmero/exchange');
-    const jobs = this.all().map(({ job }: StoredJob) => job);
+    const [store, { writeCollection }] = await Promise.all([this.store, import('@esmero/exchange')]);
+    const jobs = (await store.jobs()).map(({ job }) => job);
     download(`esmero-${today()}.json`, writeCollection({ library: this.library(), jobs, movements: this.movements() }));
   }
 

@@ -1,8 +1,9 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, resource, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
 import {
+  type Job,
   type Learned,
   type LogEntry,
   type LogQuery,
@@ -18,6 +19,7 @@ import {
   searchLog,
 } from '@esmero/core';
 import { againstText, clock, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf } from '@esmero/messages';
+import { STORE } from '../../state/ports';
 import { settingsFeature } from '../../state/settings';
 import { shelfFeature } from '../../state/shelf';
 import { type Dot, DotsChartComponent } from './dots-chart.component';
@@ -38,6 +40,7 @@ const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
 })
 export class LogPage {
   private readonly state = inject(State);
+  private readonly store = inject(STORE);
 
   protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
   private readonly stored = this.state.selectSignal(shelfFeature.selectJobs);
@@ -62,10 +65,19 @@ export class LogPage {
     return days;
   });
 
-  protected readonly visits = computed(() => {
-    const { vehicle } = this.query();
-    return vehicle === null ? [] : historyOf(this.log(), vehicle);
+  private readonly vehicle = computed(() => this.query().vehicle);
+  /** Jobs of the car that is asked for, whole; fetched when it is. */
+  private readonly ofCar = resource({
+    params: () => ({ ids: searchLog(this.log(), { ...everything, vehicle: this.vehicle() }).map(({ job }) => job.id), vehicle: this.vehicle() }),
+    loader: async ({ params: { ids, vehicle } }): Promise<readonly Job[]> => {
+      if (vehicle === null) return [];
+      const store = await this.store;
+      const found = await Promise.all(ids.map((id) => store.job(id)));
+      return found.flatMap((stored) => (stored ? [stored.job] : []));
+    },
+    defaultValue: [],
   });
+  protected readonly visits = computed(() => (this.vehicle() === null ? [] : historyOf(this.ofCar.value())));
   protected readonly car = computed(() => this.visits().at(-1)?.entry.job.vehicle.name ?? '');
   protected readonly visitRows = computed(() =>
     [...this.visits()].reverse().map(({ entry, loadGm2, kinds, method, marks, newMarks }) => ({

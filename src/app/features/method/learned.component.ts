@@ -37,11 +37,15 @@ export class LearnedComponent {
   private readonly desk = inject(JobDesk);
   private readonly jobs = inject(State).selectSignal(shelfFeature.selectJobs);
 
+  /** Of the job, only what the lessons depend on: a stroke of the brush teaches nothing. */
+  private readonly id = computed(() => this.desk.job()?.id);
+  private readonly client = computed(() => this.desk.job()?.client);
+
   /** A job does not teach itself. */
   protected readonly learned = computed(() => {
-    const own = this.desk.job();
-    const others = this.jobs().flatMap(({ job }) => (job.id !== own?.id ? [job] : []));
-    return learn(others, own?.client).filter(isUseful);
+    const [id, client] = [this.id(), this.client()];
+    const others = this.jobs().flatMap(({ job }) => (job.id !== id ? [job] : []));
+    return learn(others, client).filter(isUseful);
   });
   protected readonly lines = computed(() => this.learned().map(learnedSentence));
   protected readonly used = computed(() => {
