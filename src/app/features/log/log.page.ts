@@ -27,6 +27,8 @@ import { MonthComponent } from './month.component';
 
 /** More than this is shown when it is asked for. */
 const PAGE = 100;
+/** So many runs are still told apart in a chart. */
+const DOTS = 200;
 
 const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
 
@@ -101,13 +103,16 @@ export class LogPage {
     source: this.learned,
     computation: (learned, before) => before?.value ?? learned.find(({ lesson }) => lesson === 'minutes')?.lesson ?? learned[0]?.lesson ?? null,
   });
-  protected readonly ratios = computed((): readonly Dot[] =>
-    [...this.log()].reverse().flatMap(({ job, run, day }) =>
-      ratiosOf(run)
-        .filter(([lesson]) => lesson === this.lesson())
-        .map(([, value]) => ({ at: run.startedAt, value, says: `${day}, ${job.name}: ${percent(value)} of planned` })),
-    ),
-  );
+  /** Of the last runs that tell of it. */
+  protected readonly ratios = computed((): readonly Dot[] => {
+    const dots: Dot[] = [];
+    for (const { job, run, day } of this.log()) {
+      const ratio = ratiosOf(run).find(([lesson]) => lesson === this.lesson());
+      if (ratio) dots.unshift({ at: run.startedAt, value: ratio[1], says: `${day}, ${job.name}: ${percent(ratio[1])} of planned` });
+      if (dots.length === DOTS) break;
+    }
+    return dots;
+  });
   protected readonly expected = computed(() => {
     const one = this.learned().find(({ lesson }) => lesson === this.lesson());
     return one ? { low: one.low, middle: one.factor, high: one.high } : null;
