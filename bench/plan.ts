@@ -168,6 +168,8 @@ const counted: readonly Job[] = Array.from({ length: LOGGED }, (_, i): Job => {
     doneShare: 1,
     plannedMin: 30,
     paces: (['wet', 'wipe', 'glass'] as const).map((act) => ({ act, plannedS: 600, tookS: 600 * ratio })),
+    waterL: 6,
+    runoffL: 0,
     soil: { seenG: 100 * ratio, forecastG: 100 },
     mixes: (['waterless', 'wash', 'presoak'] as const).map((purpose) => ({ purpose, plannedMl: 500, usedMl: 500 * ratio })),
     towels: (['wash', 'finish'] as const).map((role) => ({ role, planned: 5, opened: Math.round(5 * ratio) })),

@@ -190,7 +190,7 @@ describe('job file', () => {
       startedAt: 1,
       endedAt: 9,
       events: [{ ...tick, by: null }, { kind: 'again', zone: 'roof', at: 5 }],
-      counts: [{ at: 9, because: '', method: null, ...use, paces: [], soil: null }],
+      counts: [{ at: 9, because: '', method: null, ...use, paces: [], soil: null, waterL: null, runoffL: null }],
       punch: [],
     });
     expect(read.value).toMatchObject({ pictures: [], signed: null });

@@ -215,7 +215,7 @@ const withPaces = (run: unknown): unknown =>
     ? {
         ...run,
         events: mapped(run['events'], (event) => (isRecord(event) && ticks.includes(event['kind']) ? { by: null, ...event } : event)),
-        counts: mapped(run['counts'], (count) => (isRecord(count) ? { paces: [], soil: null, ...count } : count)),
+        counts: mapped(run['counts'], (count) => (isRecord(count) ? { paces: [], soil: null, waterL: null, runoffL: null, ...count } : count)),
       }
     : run;
 

@@ -12,5 +12,5 @@ export * from './buckets';
 export * from './after';
 export { careAfterwards, claimText, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
 export { actHint, clocksText, handName, liquidFor, oneTowel, replannedText, rolesFor, taskText, towelsFor, turnText, weatherName } from './run';
-export { againstText, learnedSentence, lessonName, runStateName } from './learned';
+export { againstText, learnedSentence, lessonName, runStateName, waterText } from './learned';
 export * from './shelf';

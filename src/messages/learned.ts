@@ -1,5 +1,5 @@
-import { type Learned, type Lesson, type Run, type RunAct, type RunState, mixPurposes, ratiosOf, runActs, towelRoles, usedIn } from '@esmero/core';
-import { fixed, percent } from './units';
+import { type Learned, type Lesson, type Run, type RunAct, type RunState, type RunUse, mixPurposes, ratiosOf, runActs, towelRoles, usedIn } from '@esmero/core';
+import { type Units, fixed, percent } from './units';
 import { contentName, roleName } from './words';
 
 const paceName: Readonly<Record<RunAct, string>> = {
@@ -36,6 +36,13 @@ const isOfThings = (lesson: Lesson): boolean => lesson !== 'minutes' && !lesson.
 
 /** Less off than this is as planned. */
 const NOTICED = 0.02;
+
+/** "6.6 L of water, 0.4 L ran off"; nothing where it was not noted. */
+export function waterText(used: RunUse | null, u: Units): string {
+  if (!used || used.waterL === null) return '';
+  const off = used.runoffL ? `, ${u.water(used.runoffL)} ran off` : ', none ran off';
+  return `${u.water(used.waterL)} of water${off}`;
+}
 
 /** "Wash towels +100 %", or why there is nothing to say. */
 export function againstText(run: Run): string {

@@ -102,8 +102,11 @@ export const unitsOf = (system: UnitSystem): Units => (system === 'us' ? us : me
 
 export const minutes = (value: number): string => `${fixed(value)} min`;
 
-/** "14:05", where the reader is. */
-export const timeOfDay = (at: number): string => new Date(at).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+/** A moment as a clock where the reader is. */
+export const timeOfDay = (at: number): string => {
+  const moment = new Date(at);
+  return hourText(moment.getHours() + moment.getMinutes() / 60);
+};
 
 /** Seconds as a clock, minutes and seconds. */
 export const clock = (seconds: number): string => {

@@ -81,19 +81,22 @@ const withClaims = (product: Product): Product => ({
   uses: product.uses.map((use) => ({ ...{ protectsDays: null }, ...use })),
 });
 
+/** What counts did not have at first. */
+const notNoted = { paces: [], soil: null, waterL: null, runoffL: null };
+
 /** As runs were: one count, which another replaced, and sections for what had none. */
-type OldRun = Omit<Run, 'counts' | 'punch'> & { readonly used?: Omit<RunUse, 'at' | 'because' | 'method' | 'paces' | 'soil'> | null };
+type OldRun = Omit<Run, 'counts' | 'punch'> & { readonly used?: Omit<RunUse, 'at' | 'because' | 'method' | keyof typeof notNoted> | null };
 
 function withCounts({ used, ...run }: OldRun): Run {
   const { startedAt, endedAt } = run;
   const events = run.events.map((event) => (event.kind === 'again' ? { kind: event.kind, zone: event.zone, at: event.at } : event));
-  return { ...{ punch: [], counts: used ? [{ at: endedAt ?? startedAt, because: '', method: null, paces: [], soil: null, ...used }] : [] }, ...run, events };
+  return { ...{ punch: [], counts: used ? [{ at: endedAt ?? startedAt, because: '', method: null, ...notNoted, ...used }] : [] }, ...run, events };
 }
 
 const withPaces = (run: Run): Run => ({
   ...run,
   events: run.events.map((event) => ('section' in event ? { ...{ by: null }, ...event } : event)),
-  counts: run.counts.map((count) => ({ ...{ paces: [], soil: null }, ...count })),
+  counts: run.counts.map((count) => ({ ...notNoted, ...count })),
 });
 
 type Upgrade = (

@@ -139,7 +139,7 @@ describe('learning from runs', () => {
       const done = Array.from({ length: 30 }, (_, i): Job => {
         const v = i % 3;
         const paces = worked.filter((act) => seconds(act, v) > 0).map((act) => ({ act, plannedS: seconds(act, v), tookS: took(act, v) }));
-        const use: RunUse = { at: i, because: '', method: null, doneShare: 1, plannedMin: 30, paces, soil: null, mixes: [], towels: [] };
+        const use: RunUse = { at: i, because: '', method: null, doneShare: 1, plannedMin: 30, paces, soil: null, waterL: null, runoffL: null, mixes: [], towels: [] };
         return noteUse(endRun(startRun(visits[v]!, START), START + 1_800_000), use);
       });
       [0, 2, 8, 30].forEach((count, i) => {

@@ -7,7 +7,7 @@ import { historyOf } from './history';
 import { everything, logOf, runStates, searchLog } from './log';
 
 const DAY = 86_400_000;
-const use = (method: RunUse['method'], doneShare = 1): RunUse => ({ at: 0, because: '', method, doneShare, plannedMin: 30, paces: [], soil: null, mixes: [], towels: [] });
+const use = (method: RunUse['method'], doneShare = 1): RunUse => ({ at: 0, because: '', method, doneShare, plannedMin: 30, paces: [], soil: null, waterL: null, runoffL: null, mixes: [], towels: [] });
 
 /** A run that ended on the nth day, half an hour after it began. */
 const over = (n: number, rest: Partial<Job> = {}, used: RunUse | null = use('waterless')): Job => {

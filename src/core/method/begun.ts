@@ -27,6 +27,8 @@ export interface Spent {
   readonly productMl: Readonly<Partial<Record<Content, number>>>;
   readonly opened: Readonly<Partial<Record<TowelRole, number>>>;
   readonly batteryMin: number;
+  readonly litres: number;
+  readonly runoffMl: number;
   /** By the clock of the plans, for what was done. */
   readonly plannedS: number;
   /** What the ticks tell of how long it took. */
@@ -62,7 +64,7 @@ export const fresh: Begun = {
   kits: [],
   vessels: [],
   towels: [],
-  spent: { laidMl: {}, madeMl: {}, productMl: {}, opened: {}, batteryMin: 0, plannedS: 0, paces: [] },
+  spent: { laidMl: {}, madeMl: {}, productMl: {}, opened: {}, batteryMin: 0, litres: 0, runoffMl: 0, plannedS: 0, paces: [] },
 };
 
 /** Zones at which somebody is, or that somebody has wetted: they stay with that person. */

@@ -76,6 +76,9 @@ export interface RunUse {
   /** Share of the work that was done when it ended, 0 to 1. */
   readonly doneShare: number;
   readonly plannedMin: number;
+  /** Drawn for mixes and flushes, and run off, as reckoned for what was done; null in counts from before this was noted. */
+  readonly waterL: number | null;
+  readonly runoffL: number | null;
   /** For acts whose time can be told from the ticks. */
   readonly paces: readonly Pace[];
   /** What lay on the zones that were looked at, beside what our own figures would have forecast for them; null where either is not known. */

@@ -114,6 +114,7 @@ export function leftOf(job: Job, plan: Plan, run: Run, turn: RunEvent | null): L
   const news = newlyOpened(plan, towels);
   const [laid, off] = [laidBy(plan, progress), flushedOff(plan, progress)];
   laid.set('wash', (laid.get('wash') ?? 0) + drunkBy(news, a));
+  const litres = plan.mix.litres + (laid.get('line') ?? 0) / 1000;
   const zones = new Map(plan.zones.map((one) => [one.zone.id, zoneNow(one, plan, progress)]));
   const spent: Spent = {
     laidMl: added(begun.spent.laidMl, laid as Map<keyof Spent['laidMl'], number>),
@@ -121,13 +122,15 @@ export function leftOf(job: Job, plan: Plan, run: Run, turn: RunEvent | null): L
     productMl: added(begun.spent.productMl, plan.mix.mixes.map((mix) => [mix.content, mix.productMl] as const)),
     opened: added(begun.spent.opened, news.map(({ batch }): [TowelRole, number] => [batch.role, 1])),
     batteryMin: begun.spent.batteryMin + off.batteryMin,
+    litres: begun.spent.litres + litres + (laid.get('bay') ?? 0) / 1000,
+    runoffMl: begun.spent.runoffMl + off.runoffMl,
     plannedS: begun.spent.plannedS + clockDone(plan, progress),
     paces: pacesTogether([...begun.spent.paces, ...pacesSince(plan, progress, ticksSince(plan, run))]),
   };
   const ticked = new Map(begun.ticked);
   for (const { zoneId } of progress.done) ticked.set(zoneId, (ticked.get(zoneId) ?? 0) + 1);
   return {
-    job: poorer(job, { ...off, towels: news, litres: plan.mix.litres + (laid.get('line') ?? 0) / 1000 }),
+    job: poorer(job, { ...off, towels: news, litres }),
     begun: {
       events: run.events.length,
       at: begun.at,

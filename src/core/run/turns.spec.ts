@@ -175,6 +175,21 @@ describe('what is left', () => {
       expect(used.plannedMl).toBeCloseTo(demandMl, 6);
     }
     expect(use.plannedMin).toBeCloseTo(whole.totals.minutes.value, 0);
+    expect(use.waterL).toBeCloseTo(whole.totals.litres.value, 6);
+  });
+
+  it('has drawn and let run off as much water as was planned, whatever is flushed, once all is done', () => {
+    for (const [kind, level] of [['mud', 2], ['salt', 3], ['road-film', 3]] as const)
+      for (const count of [0, 15, 60]) {
+        const plain = sampleJob({ soil: soilAll(kind, level), site: { ...sampleSite, runoff: 'allowed', waterL: 60, minutes: 900 } });
+        const whole = planJob(plain);
+        if (whole.method === 'decline') continue;
+        const before = work(startRun(plain, START), count);
+        const done = workAll(count > 0 ? noteEvent(before, { kind: 'workers', workers: 1, at: START }) : before);
+        const use = useOf(reckon(done)!, reckon(done)!.expected, START);
+        expect(use.runoffL).toBeCloseTo(whole.totals.runoffL.value, 6);
+        expect(use.waterL! / whole.totals.litres.value).toBeCloseTo(1, 1);
+      }
   });
 
   it('leaves as much to do on zones that are begun as was left before, in every school', () => {

@@ -50,5 +50,5 @@ export function useOf({ spent, expected, doneShare, method, soil }: Reckoning, {
     const [planned, count] = [spent.opened[role] ?? 0, opened[role] ?? spent.opened[role] ?? 0];
     return planned > 0 || count > 0 ? [{ role, planned, opened: count }] : [];
   });
-  return { at, because, method, doneShare, plannedMin: spent.plannedS / 60, paces: spent.paces, soil, mixes, towels };
+  return { at, because, method, doneShare, plannedMin: spent.plannedS / 60, waterL: spent.litres, runoffL: spent.runoffMl / 1000, paces: spent.paces, soil, mixes, towels };
 }

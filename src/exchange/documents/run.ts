@@ -78,6 +78,8 @@ export class RunUseDocument {
   @OrNull() @OneOf(vehicleMethods) method!: string | null;
   @Between(0, 1) doneShare!: number;
   @Between(0, 10_000) plannedMin!: number;
+  @OrNull() @Between(0, 10_000) waterL!: number | null;
+  @OrNull() @Between(0, 10_000) runoffL!: number | null;
   @UniqueBy('act') @Many(() => PaceDocument, runActs.length) paces!: PaceDocument[];
   @OrNull() @One(() => SoilSeenDocument) soil!: SoilSeenDocument | null;
   @UniqueBy('purpose') @Many(() => MixUseDocument, mixPurposes.length) mixes!: MixUseDocument[];

@@ -18,10 +18,11 @@ import {
   runStates,
   searchLog,
 } from '@esmero/core';
-import { againstText, clock, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf } from '@esmero/messages';
+import { againstText, clock, waterText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf } from '@esmero/messages';
 import { STORE } from '../../state/ports';
 import { settingsFeature } from '../../state/settings';
 import { shelfFeature } from '../../state/shelf';
+import { mediaSignal } from '../../ui/media';
 import { type Dot, DotsChartComponent } from './dots-chart.component';
 import { MonthComponent } from './month.component';
 
@@ -44,6 +45,7 @@ export class LogPage {
   private readonly state = inject(State);
   private readonly store = inject(STORE);
 
+  protected readonly narrow = mediaSignal('(max-width: 47.99rem)');
   protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
   private readonly stored = this.state.selectSignal(shelfFeature.selectJobs);
   private readonly system = this.state.selectSignal(settingsFeature.selectUnits);
@@ -143,6 +145,8 @@ export class LogPage {
       took: clock(minutes * 60),
       planned: used ? clock(used.plannedMin * 60) : '',
       against: againstText(run),
+      water: waterText(used, this.u()),
+      consent: job.consent ? `Against advice, on the word of ${job.consent.by}` : '',
       method: used?.method ? methodName[used.method] : '',
       events: run.events.flatMap((event) => (isTick(event) ? [] : [turnText(event, this.u())])),
       corrections: run.counts.slice(1).map(({ because }) => because),
