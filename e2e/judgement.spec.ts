@@ -50,6 +50,12 @@ test('a matte black van with grit is refused under every school, and goes ahead 
   const note = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the note' }).click();
   expect((await note).suggestedFilename()).toBe('note-demo-refusal.txt');
+  await page.getByRole('button', { name: 'The client was told' }).click();
+  await expect(page.locator('esm-refusal')).toContainText('the car was sent away');
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await expect(page.locator('.runs tbody')).toContainText('Sent away');
+  await page.goBack();
+  await page.getByRole('button', { name: 'Take that back' }).click();
   await page.getByRole('button', { name: 'The client wants it all the same' }).click();
   await page.getByLabel('Who agrees').fill('The baker');
   await page.getByRole('button', { name: 'Go ahead on that word' }).click();

@@ -39,6 +39,7 @@ const base = {
   signed: null,
   weather: null,
   consent: null,
+  refused: null,
   run: null,
   wishes: {},
   products: Object.values(products),

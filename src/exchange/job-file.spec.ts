@@ -179,7 +179,7 @@ describe('job file', () => {
     const again = { kind: 'again', zone: 'roof', section: 0, of: 0, at: 5 };
     const tick = { kind: 'wipe', zone: 'roof', section: 1, of: 2, at: 4 };
     const older = (job: any): any => {
-      const { pictures: _pictures, signed: _signed, ...rest } = job;
+      const { pictures: _pictures, signed: _signed, refused: _refused, ...rest } = job;
       const bare = ({ safety: _safety, uses, ...product }: any) => ({ ...product, uses: uses.map(({ protectsDays: _days, ...one }: any) => one) });
       return { ...rest, products: job.products.map(bare), run: { startedAt: 1, endedAt: 9, events: [tick, again], used: use } };
     };
@@ -193,7 +193,7 @@ describe('job file', () => {
       counts: [{ at: 9, because: '', method: null, ...use, paces: [], soil: null, waterL: null, runoffL: null }],
       punch: [],
     });
-    expect(read.value).toMatchObject({ pictures: [], signed: null });
+    expect(read.value).toMatchObject({ pictures: [], signed: null, refused: null });
     expect(read.value.products[0]).toMatchObject({ safety: '', uses: [{ protectsDays: null }, { protectsDays: null }] });
     const all = JSON.parse(writeCollection(demo)) as any;
     const { movements: _movements, ...rest } = all.collection;

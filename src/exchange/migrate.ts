@@ -219,8 +219,8 @@ const withPaces = (run: unknown): unknown =>
       }
     : run;
 
-/** Version 8 knows who ticked something off, and how long each act took. */
-export const jobFrom7To8: Migration = (content) => (isRecord(content) ? { ...content, run: withPaces(content['run']) } : content);
+/** Version 8 knows who ticked something off, how long each act took, and whether the car was sent away. */
+export const jobFrom7To8: Migration = (content) => (isRecord(content) ? { refused: null, ...content, run: withPaces(content['run']) } : content);
 
 /** The same for a collection. */
 export const collectionFrom6To7: Migration = (content) =>

@@ -102,6 +102,14 @@ export const unitsOf = (system: UnitSystem): Units => (system === 'us' ? us : me
 
 export const minutes = (value: number): string => `${fixed(value)} min`;
 
+const twoDigits = (value: number): string => String(value).padStart(2, '0');
+
+/** "2031-07-14 09:30", where the reader is. */
+export const dayAndTime = (at: number): string => {
+  const moment = new Date(at);
+  return `${moment.getFullYear()}-${twoDigits(moment.getMonth() + 1)}-${twoDigits(moment.getDate())} ${timeOfDay(at)}`;
+};
+
 /** A moment as a clock where the reader is. */
 export const timeOfDay = (at: number): string => {
   const moment = new Date(at);

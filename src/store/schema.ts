@@ -170,12 +170,12 @@ export const upgrades: readonly Upgrade[] = [
     for (const entry of await library.getAll())
       if (entry.kind === 'product') await library.put({ ...entry, item: withClaims(entry.item) });
   },
-  // Runs learned who ticked something off, and how long each act took.
+  // Runs learned who ticked something off, and how long each act took; jobs that a car was sent away.
   async (_db, tx) => {
     const jobs = tx.objectStore('jobs');
     for (const stored of await jobs.getAll()) {
       const { run } = stored.job;
-      if (run) await jobs.put({ ...stored, job: { ...stored.job, run: withPaces(run) } });
+      await jobs.put({ ...stored, job: { ...{ refused: null }, ...stored.job, run: run && withPaces(run) } });
     }
   },
   // Lists no longer read whole jobs.

@@ -102,7 +102,7 @@ describe('the database', () => {
     const site = before(job.site, [...Object.keys(calmShade), ...Object.keys(somewhere)]);
     const { school, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions } = job.choices;
     const first = {
-      ...before(job, ['hour', 'gear', 'since', 'readings', 'marks', 'weather', 'consent', 'wishes', 'pictures', 'signed']),
+      ...before(job, ['hour', 'gear', 'since', 'readings', 'marks', 'weather', 'consent', 'refused', 'wishes', 'pictures', 'signed']),
       site,
       run: { startedAt: 1, endedAt: 9, events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, at: 3 }, { kind: 'again', zone: 'roof', section: 0, of: 0, at: 4 }], used: null },
       towels: job.towels.map((towel) => before(towel, ['pile', 'sides'])),

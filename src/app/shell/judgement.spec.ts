@@ -131,6 +131,11 @@ describe('a refusal', () => {
     await settle();
     expect(job.plan()!.method).toBe('decline');
     expect(element.textContent).toContain('full rinse wash');
+    await press('The client was told');
+    expect(job.job()!.refused!.why).toContain('full rinse wash');
+    expect(element.textContent).toContain('it stands in the log');
+    await press('Take that back');
+    expect(job.job()!.refused).toBeNull();
     await press('The client wants it');
     await press('Go ahead');
     expect(element.querySelector('.fault')?.textContent).toContain('Whose word');

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
 import type { Signature } from '@esmero/core';
+import { dayAndTime } from '@esmero/messages';
 
 const WIDTH = 300;
 const HEIGHT = 100;
@@ -84,7 +85,7 @@ export class SignaturePadComponent {
   private drawing = false;
 
   protected when(): string {
-    return new Date(this.signed()!.at).toISOString().slice(0, 16).replace('T', ' ');
+    return dayAndTime(this.signed()!.at);
   }
 
   protected begin(event: PointerEvent, pad: Element): void {

@@ -157,6 +157,7 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     marks: [],
     weather: null,
     consent: null,
+    refused: null,
     run: null,
     pictures: [],
     signed: null,

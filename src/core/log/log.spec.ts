@@ -23,6 +23,14 @@ describe('the log', () => {
     expect(log[0]).toMatchObject({ minutes: 30, state: 'counted', method: 'waterless', day: '1970-01-04' });
   });
 
+  it('has cars that were sent away among them, unless they were washed after all', () => {
+    const away = { ...sampleJob(), id: 'away', refused: { at: 2.5 * DAY, why: 'Mud all over' } };
+    const log = logOf([over(1), over(3), away, { ...over(4), refused: { at: DAY, why: 'Too hot' } }]);
+    expect(log.map(({ job, state }) => [job.id, state])).toEqual([['job-4', 'counted'], ['job-3', 'counted'], ['away', 'refused'], ['job-1', 'counted']]);
+    expect(log[2]).toMatchObject({ minutes: null, method: null, run: null, day: '1970-01-03' });
+    expect(searchLog(log, { ...everything, state: 'refused' }).map(({ job }) => job.id)).toEqual(['away']);
+  });
+
   it('is of the day at the site, not at the meridian', () => {
     const [entry] = logOf([over(1, { site: { ...sampleJob().site, utcOffsetH: -5 } })]);
     expect(entry!.day).toBe('1970-01-01');

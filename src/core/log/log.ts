@@ -1,17 +1,21 @@
 import { type JobBrief, type Run, type RunUse, type VehicleMethod, usedIn } from '../model';
 
-/** How a run ended: counted and whole, counted but broken off, or never counted. */
-export const runStates = ['counted', 'broken-off', 'not-counted'] as const;
+/** How it ended: counted and whole, counted but broken off, never counted, or the car was sent away. */
+export const runStates = ['counted', 'broken-off', 'not-counted', 'refused'] as const;
 export type RunState = (typeof runStates)[number];
 
-/** A run that is over, as the log has it. */
+/** A run that is over, or a car that was sent away, as the log has it. */
 export interface LogEntry<J extends JobBrief = JobBrief> {
   readonly job: J;
-  readonly run: Run;
+  /** null where the car was sent away. */
+  readonly run: Run | null;
   readonly used: RunUse | null;
+  /** When it began, or was refused. */
+  readonly at: number;
   /** ISO day on which it ended, by universal time and the site’s offset. */
   readonly day: string;
-  readonly minutes: number;
+  /** null where nothing was done. */
+  readonly minutes: number | null;
   readonly method: VehicleMethod | null;
   readonly state: RunState;
   /** What is searched, in small letters. */
@@ -27,25 +31,28 @@ const stateOf = (used: RunUse | null): RunState => (!used ? 'not-counted' : used
 const textOf = ({ name, client, vehicle, site, date, note, marks }: JobBrief): string =>
   [name, client, vehicle.name, site.name, date, note, ...marks.map((mark) => mark.note)].join(' ').toLowerCase();
 
-function entryOf<J extends JobBrief>(job: J, run: Run, endedAt: number): LogEntry<J> {
+const dayOf = (at: number, { site: { utcOffsetH } }: JobBrief): string => new Date(at + utcOffsetH * HOUR_MS).toISOString().slice(0, 10);
+
+function ranEntry<J extends JobBrief>(job: J, run: Run, endedAt: number): LogEntry<J> {
   const used = usedIn(run);
-  return {
-    job,
-    run,
-    used,
-    day: new Date(endedAt + job.site.utcOffsetH * HOUR_MS).toISOString().slice(0, 10),
-    minutes: (endedAt - run.startedAt) / MINUTE_MS,
-    method: used?.method ?? null,
-    state: stateOf(used),
-    text: textOf(job),
-  };
+  const { startedAt } = run;
+  return { job, run, used, at: startedAt, day: dayOf(endedAt, job), minutes: (endedAt - startedAt) / MINUTE_MS, method: used?.method ?? null, state: stateOf(used), text: textOf(job) };
 }
 
-/** All runs that are over, the last one first. */
-export const logOf = <J extends JobBrief>(jobs: readonly J[]): readonly LogEntry<J>[] =>
-  jobs
-    .flatMap((job) => (job.run && job.run.endedAt !== null ? [entryOf(job, job.run, job.run.endedAt)] : []))
-    .sort((p, q) => q.run.startedAt - p.run.startedAt);
+const refusedEntry = <J extends JobBrief>(job: J, at: number): LogEntry<J> => ({
+  ...{ job, run: null, used: null, at, minutes: null, method: null, state: 'refused' as const },
+  day: dayOf(at, job),
+  text: textOf(job),
+});
+
+function entriesOf<J extends JobBrief>(job: J): readonly LogEntry<J>[] {
+  const { run, refused } = job;
+  if (run && run.endedAt !== null) return [ranEntry(job, run, run.endedAt)];
+  return !run && refused ? [refusedEntry(job, refused.at)] : [];
+}
+
+/** All runs that are over and all cars that were sent away, the last one first. */
+export const logOf = <J extends JobBrief>(jobs: readonly J[]): readonly LogEntry<J>[] => jobs.flatMap(entriesOf).sort((p, q) => q.at - p.at);
 
 /** What is looked for; null and no words let everything through. */
 export interface LogQuery {

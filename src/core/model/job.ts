@@ -2,7 +2,7 @@ import type { Choices, Habits } from './choices';
 import type { MeasuringDevice, TowelBatch, Vessel } from './equipment';
 import type { Gear } from './gear';
 import type { Leg } from './history';
-import type { Consent, Mark, Picture, Signature } from './mark';
+import type { Consent, Mark, Picture, Refusal, Signature } from './mark';
 import type { Product } from './product';
 import type { Run } from './run';
 import type { Site } from './site';
@@ -43,6 +43,8 @@ export interface Job {
   /** The day by the hour; null: what the site says holds all day. */
   readonly weather: DayWeather | null;
   readonly consent: Consent | null;
+  /** null unless the car was sent away. */
+  readonly refused: Refusal | null;
   /** What the client wishes, on top of the choices. */
   readonly wishes: Partial<Habits>;
   readonly choices: Choices;

@@ -36,6 +36,14 @@ export interface Signature {
   readonly path: string;
 }
 
+/** The car was not washed: the plan said no, and the client was told. */
+export interface Refusal {
+  /** Milliseconds since 1970. */
+  readonly at: number;
+  /** In the words of the note. */
+  readonly why: string;
+}
+
 /** The client wants it done although the plan advises against it. */
 export interface Consent {
   readonly by: string;

@@ -143,6 +143,7 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
   marks: [],
   weather: null,
   consent: null,
+  refused: null,
   run: null,
   wishes: {},
   choices: defaultChoices,

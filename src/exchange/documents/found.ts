@@ -1,5 +1,5 @@
 import { markKinds, pictureTimes, zoneIds } from '@esmero/core';
-import { Between, Day, Id, OneOf, OrNull, Path, Text } from './rules';
+import { Between, Day, Id, Moment, OneOf, OrNull, Path, Text } from './rules';
 
 /** A panel read off with a thermometer. */
 export class ReadingDocument {
@@ -28,11 +28,17 @@ export class PictureDocument {
 /** Signed for the condition of the car, as drawn. */
 export class SignatureDocument {
   @Text(160, 1) by!: string;
-  @Between(0, 1e13) at!: number;
+  @Moment() at!: number;
   @Path(100_000) path!: string;
 }
 
 /** The client wants it done against the advice. */
+/** The car was not washed. */
+export class RefusalDocument {
+  @Moment() at!: number;
+  @Text(4000, 1) why!: string;
+}
+
 export class ConsentDocument {
   @Text(160, 1) by!: string;
   @Day() on!: string;

@@ -1,7 +1,7 @@
 import { zoneIds } from '@esmero/core';
 import { ChoicesDocument } from './choices';
 import { DeviceDocument, GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
-import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, SignatureDocument } from './found';
+import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, RefusalDocument, SignatureDocument } from './found';
 import { WishesDocument } from './habits';
 import { LegDocument } from './history';
 import { ProductDocument } from './product';
@@ -36,6 +36,7 @@ export class JobDocument {
   @OrNull() @One(() => SignatureDocument) signed!: SignatureDocument | null;
   @OrNull() @One(() => DayWeatherDocument) weather!: DayWeatherDocument | null;
   @OrNull() @One(() => ConsentDocument) consent!: ConsentDocument | null;
+  @OrNull() @One(() => RefusalDocument) refused!: RefusalDocument | null;
   @One(() => WishesDocument) wishes!: WishesDocument;
   @One(() => ChoicesDocument) choices!: ChoicesDocument;
   @OrNull() @One(() => RunDocument) run!: RunDocument | null;

@@ -38,6 +38,9 @@ export const Between = (min: number, max: number): Decorator => {
   );
 };
 
+/** Milliseconds since 1970, up to the year 2286. */
+export const Moment = (): Decorator => Between(0, 1e13);
+
 export const WholeBetween = (min: number, max: number): Decorator => {
   const options = says({ code: 'whole', min, max });
   return all(IsInt(options), Min(min, options), Max(max, options));

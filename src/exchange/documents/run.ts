@@ -1,8 +1,5 @@
 import { type RunEvent, mixPurposes, runActs, towelRoles, turnKinds, vehicleMethods, weatherTurns, zoneIds } from '@esmero/core';
-import { Between, Flag, Id, Many, ManyOf, Maybe, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, belongs } from './rules';
-
-/** The year 2286 in milliseconds since 1970. */
-const LATEST = 1e13;
+import { Between, Flag, Id, Many, ManyOf, Maybe, Moment, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, belongs } from './rules';
 
 const vesselMixes = mixPurposes.filter((purpose) => purpose !== 'solvent');
 
@@ -31,7 +28,7 @@ const fieldsOf: Readonly<Record<RunEvent['kind'], readonly (keyof RunEventDocume
 /** Something that happened beside the car. */
 export class RunEventDocument {
   @belongs(fieldsOf) @OneOf([...runActs, ...turnKinds]) kind!: string;
-  @Between(0, LATEST) at!: number;
+  @Moment() at!: number;
   @Maybe() @OneOf(zoneIds) zone?: string;
   @Maybe() @WholeBetween(0, 1000) section?: number;
   @Maybe() @WholeBetween(0, 1000) of?: number;
@@ -73,7 +70,7 @@ export class SoilSeenDocument {
 
 /** What was really used, beside what the plan had of it. */
 export class RunUseDocument {
-  @Between(0, LATEST) at!: number;
+  @Moment() at!: number;
   @Text(500) because!: string;
   @OrNull() @OneOf(vehicleMethods) method!: string | null;
   @Between(0, 1) doneShare!: number;
@@ -96,8 +93,8 @@ export class PunchItemDocument {
 
 /** A wash that has been begun. */
 export class RunDocument {
-  @Between(0, LATEST) startedAt!: number;
-  @OrNull() @Between(0, LATEST) endedAt!: number | null;
+  @Moment() startedAt!: number;
+  @OrNull() @Moment() endedAt!: number | null;
   @Many(() => RunEventDocument, 5000) events!: RunEventDocument[];
   @Many(() => RunUseDocument, 100) counts!: RunUseDocument[];
   @UniqueBy('id') @Many(() => PunchItemDocument, 500) punch!: PunchItemDocument[];

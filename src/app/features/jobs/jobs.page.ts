@@ -21,8 +21,10 @@ const today = (): string => {
 const PAGE = 100;
 
 /** What is still to be done comes first, what is over after it, the last one first. */
+const overAt = ({ run, refused }: JobBrief): number | null => (run ? run.endedAt : (refused?.at ?? null));
+
 function inOrder(p: JobBrief, q: JobBrief): number {
-  const [a, b] = [p.run?.endedAt ?? null, q.run?.endedAt ?? null];
+  const [a, b] = [overAt(p), overAt(q)];
   if (a !== null && b !== null) return b - a;
   return Number(a !== null) - Number(b !== null) || p.date.localeCompare(q.date);
 }
@@ -75,7 +77,7 @@ export class JobsPage {
 
   protected async copy(id: string): Promise<void> {
     const job = await this.whole(id);
-    if (job) this.add({ ...job, id: newId(), name: `${job.name} (copy)`.slice(0, 160), date: today(), run: null, signed: null, pictures: [] });
+    if (job) this.add({ ...job, id: newId(), name: `${job.name} (copy)`.slice(0, 160), date: today(), run: null, refused: null, signed: null, pictures: [] });
   }
 
   private add(job: Job): void {

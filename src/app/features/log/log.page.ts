@@ -88,13 +88,13 @@ export class LogPage {
       id: entry.job.id,
       day: entry.day,
       soil: loadGm2 === null ? 'not looked at' : `${this.u().load(loadGm2)}: ${kinds.map((kind) => soilName[kind].toLowerCase()).join(', ')}`,
-      method: method ? methodName[method] : '',
-      took: clock(entry.minutes * 60),
+      method: method ? methodName[method] : entry.state === 'refused' ? runStateName.refused : '',
+      took: entry.minutes === null ? '' : clock(entry.minutes * 60),
       marks: `${marks}${newMarks > 0 ? `, ${newMarks} new` : ''}`,
     })),
   );
   protected readonly soilDots = computed((): readonly Dot[] =>
-    this.visits().flatMap(({ entry, loadGm2 }) => (loadGm2 === null ? [] : [{ at: entry.run.startedAt, value: loadGm2, says: `${entry.day}: ${this.u().load(loadGm2)}` }])),
+    this.visits().flatMap(({ entry, loadGm2 }) => (loadGm2 === null ? [] : [{ at: entry.at, value: loadGm2, says: `${entry.day}: ${this.u().load(loadGm2)}` }])),
   );
   protected readonly loadText = (value: number): string => this.u().load(value);
 
@@ -108,9 +108,9 @@ export class LogPage {
   /** Of the last runs that tell of it. */
   protected readonly ratios = computed((): readonly Dot[] => {
     const dots: Dot[] = [];
-    for (const { job, run, day } of this.log()) {
-      const ratio = ratiosOf(run).find(([lesson]) => lesson === this.lesson());
-      if (ratio) dots.unshift({ at: run.startedAt, value: ratio[1], says: `${day}, ${job.name}: ${percent(ratio[1])} of planned` });
+    for (const { job, run, day, at } of this.log()) {
+      const ratio = run && ratiosOf(run).find(([lesson]) => lesson === this.lesson());
+      if (ratio) dots.unshift({ at, value: ratio[1], says: `${day}, ${job.name}: ${percent(ratio[1])} of planned` });
       if (dots.length === DOTS) break;
     }
     return dots;
@@ -142,15 +142,15 @@ export class LogPage {
     return {
       job,
       day,
-      took: clock(minutes * 60),
+      took: minutes === null ? '' : clock(minutes * 60),
       planned: used ? clock(used.plannedMin * 60) : '',
-      against: againstText(run),
+      against: run ? againstText(run) : `${runStateName.refused}: ${job.refused?.why ?? ''}`,
       water: waterText(used, this.u()),
       consent: job.consent ? `Against advice, on the word of ${job.consent.by}` : '',
       method: used?.method ? methodName[used.method] : '',
-      events: run.events.flatMap((event) => (isTick(event) ? [] : [turnText(event, this.u())])),
-      corrections: run.counts.slice(1).map(({ because }) => because),
-      later: run.punch.filter(({ done }) => !done).length,
+      events: (run?.events ?? []).flatMap((event) => (isTick(event) ? [] : [turnText(event, this.u())])),
+      corrections: (run?.counts ?? []).slice(1).map(({ because }) => because),
+      later: (run?.punch ?? []).filter(({ done }) => !done).length,
     };
   }
 }

@@ -1,9 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
 import type { Consent } from '@esmero/core';
-import { refusalNote } from '@esmero/messages';
+import { dayAndTime, refusalNote, verdictSentence } from '@esmero/messages';
+import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { download } from '../../ui/download';
+
+const MOST_WORDS = 4000;
 
 /** A "no" with its note to the client, and the client's word where it is done all the same. */
 @Component({
@@ -17,6 +20,11 @@ import { download } from '../../ui/download';
         index limit is lifted; every other limit stands.
         <button type="button" class="chip" (click)="agree(null)">Take that back</button>
       </p>
+    } @else if (sentAway(); as sent) {
+      <p class="note">
+        The client was told on {{ sent.day }}, and the car was sent away: it stands in the log.
+        <button type="button" class="chip" (click)="takeBack()">Take that back</button>
+      </p>
     } @else if (refused()) {
       <div class="note stop">
         <h3>For the client</h3>
@@ -25,6 +33,9 @@ import { download } from '../../ui/download';
         }
         <div class="row">
           <button type="button" class="chip" (click)="save()">Save the note</button>
+          @if (sendable()) {
+            <button type="button" class="chip" (click)="sendAway()">The client was told: into the log</button>
+          }
           @if (forSoil()) {
             <button type="button" class="chip" [attr.aria-expanded]="asking()" (click)="asking.set(!asking())">
               The client wants it all the same
@@ -59,6 +70,7 @@ import { download } from '../../ui/download';
 })
 export class RefusalComponent {
   private readonly desk = inject(JobDesk);
+  private readonly now = inject(NOW);
   protected readonly asking = signal(false);
   protected readonly missing = signal(false);
 
@@ -75,6 +87,22 @@ export class RefusalComponent {
     const [job, plan] = [this.desk.job(), this.desk.plan()];
     return job && plan ? refusalNote(job, plan, this.desk.units()) : [];
   });
+
+  /** All of the car, and before anything was begun. */
+  protected readonly sendable = computed(() => this.desk.plan()?.method === 'decline' && !this.desk.job()?.run);
+  protected readonly sentAway = computed(() => {
+    const refused = this.desk.job()?.refused;
+    return refused ? { day: dayAndTime(refused.at) } : null;
+  });
+
+  protected sendAway(): void {
+    const why = this.desk.plan()?.verdicts.map((one) => verdictSentence(one, this.desk.units())).join(' ') ?? '';
+    this.desk.edit('Sent away', (job) => ({ ...job, refused: { at: this.now(), why: why.slice(0, MOST_WORDS) } }));
+  }
+
+  protected takeBack(): void {
+    this.desk.edit('Not sent away', (job) => ({ ...job, refused: null }));
+  }
 
   protected save(): void {
     download(`note-${this.desk.job()!.id}.txt`, `${this.lines().join('\n\n')}\n`, 'text/plain');
