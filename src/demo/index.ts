@@ -17,6 +17,7 @@ const shelf = [
 export const demo: Collection = {
   jobs,
   movements,
+  photos: [],
   library: shelf.map((entry) => ({ ...entry, archived: false }) as LibraryEntry),
 };
 

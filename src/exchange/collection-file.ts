@@ -9,7 +9,7 @@ import { faultsIn, jobDocument, jobFrom } from './job-file';
 export const collectionFormat: Format = {
   name: 'esmero-collection',
   version: 7,
-  most: 60_000_000,
+  most: 200_000_000,
   key: 'collection',
   migrations: [collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5, collectionFrom5To6, collectionFrom6To7],
 };
@@ -34,10 +34,10 @@ export function readCollection(text: string): Read<Collection> {
   const library = libraryKinds.flatMap((kind) =>
     document[listNames[kind]].map((entry) => ({ kind, ...entry }) as unknown as LibraryEntry),
   );
-  return { ok: true, value: { library, jobs: document.jobs.map(jobFrom), movements: document.movements as unknown as Movement[] } };
+  return { ok: true, value: { library, jobs: document.jobs.map(jobFrom), movements: document.movements as unknown as Movement[], photos: document.photos } };
 }
 
-export function writeCollection({ library, jobs, movements }: Collection): string {
+export function writeCollection({ library, jobs, movements, photos }: Collection): string {
   const lists = Object.fromEntries(
     libraryKinds.map((kind) => [
       listNames[kind],
@@ -46,5 +46,5 @@ export function writeCollection({ library, jobs, movements }: Collection): strin
         .map(({ archived, item }) => ({ archived, item })),
     ]),
   );
-  return writeEnvelope(collectionFormat, { ...lists, jobs: jobs.map(jobDocument), movements });
+  return writeEnvelope(collectionFormat, { ...lists, jobs: jobs.map(jobDocument), movements, photos });
 }

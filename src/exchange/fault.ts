@@ -10,6 +10,7 @@ export type Expected =
   | { readonly code: 'id' }
   | { readonly code: 'day' }
   | { readonly code: 'path' }
+  | { readonly code: 'picture' }
   /** What belongs to each word of a list. */
   | { readonly code: 'belongs'; readonly fields: readonly string[] }
   | { readonly code: 'balance' }

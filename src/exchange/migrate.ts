@@ -222,9 +222,9 @@ const withPaces = (run: unknown): unknown =>
 /** Version 8 knows who ticked something off, how long each act took, and whether the car was sent away. */
 export const jobFrom7To8: Migration = (content) => (isRecord(content) ? { refused: null, ...content, run: withPaces(content['run']) } : content);
 
-/** The same for a collection. */
+/** The same for a collection, in which pictures travel, too. */
 export const collectionFrom6To7: Migration = (content) =>
-  isRecord(content) ? { ...content, jobs: mapped(content['jobs'], jobFrom7To8) } : content;
+  isRecord(content) ? { photos: [], ...content, jobs: mapped(content['jobs'], jobFrom7To8) } : content;
 
 const listOf = (record: unknown, key: string, value: string): unknown =>
   isRecord(record)

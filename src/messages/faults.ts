@@ -23,6 +23,8 @@ function expectedText(expected: Expected): string {
       return 'a day such as 2031-07-14';
     case 'path':
       return 'a drawing as an SVG path of moves and lines';
+    case 'picture':
+      return 'a JPEG, PNG or WebP picture as a data URL';
     case 'belongs':
       return `a word with just its own of the fields ${expected.fields.join(', ')}`;
     case 'balance':

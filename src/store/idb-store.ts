@@ -1,6 +1,7 @@
 import { type IDBPDatabase, type IDBPTransaction, type StoreNames, openDB } from 'idb';
 import type { LibraryEntry } from '@esmero/core';
 import { type StoredBrief, briefOf } from './brief';
+import { blobOf } from './photo';
 import { type EsmeroDb, type StoredJob, upgrades } from './schema';
 import { type KeepFault, type Kept, type Store, nextStored, storedEntry } from './store';
 
@@ -88,10 +89,13 @@ export async function idbStore(name = DB_NAME): Promise<Store> {
     library: async () => (await db.getAll('library')).map(({ id: _id, ...entry }) => entry as LibraryEntry),
     saveEntry: (entry) => keep(() => db.put('library', storedEntry(entry))),
     movements: () => db.getAllFromIndex('movements', 'at'),
-    merge: ({ library, jobs, movements }) =>
+    merge: ({ library, jobs, movements, photos }) =>
       keep(async () => {
-        const tx = db.transaction(['jobs', 'briefs', 'library', 'movements'], 'readwrite');
+        // A transaction waits for nothing else.
+        const pictures = photos.map((photo) => [photo.key, blobOf(photo)] as const);
+        const tx = db.transaction(['jobs', 'briefs', 'library', 'movements', 'photos'], 'readwrite');
         try {
+          for (const [key, picture] of pictures) await tx.objectStore('photos').put(picture, key);
           for (const movement of movements) await tx.objectStore('movements').put(movement);
           for (const entry of library) await tx.objectStore('library').put(storedEntry(entry));
           const store = tx.objectStore('jobs');

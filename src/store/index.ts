@@ -8,6 +8,7 @@ export { tabs } from './tabs';
 export type { TabMessage, Tabs } from './tabs';
 export { briefOf } from './brief';
 export type { StoredBrief } from './brief';
+export { dataUrlOf } from './photo';
 export { entryId } from './store';
 export type { KeepFault, Kept, Saved, Store } from './store';
 export type { StoredJob } from './schema';

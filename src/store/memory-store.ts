@@ -1,5 +1,6 @@
 import type { LibraryEntry, Movement } from '@esmero/core';
 import { briefOf } from './brief';
+import { blobOf } from './photo';
 import type { StoredJob } from './schema';
 import { type Kept, type Store, entryId, nextStored } from './store';
 
@@ -37,6 +38,7 @@ export function memoryStore(): Store {
     },
     movements: async () => [...movements.values()].sort((p, q) => p.at - q.at),
     merge: async (collection) => {
+      for (const photo of collection.photos) photos.set(photo.key, blobOf(photo));
       for (const movement of collection.movements) movements.set(movement.id, movement);
       for (const entry of collection.library) entries.set(entryId(entry), entry);
       for (const job of collection.jobs) await saveJob(job, null);

@@ -2,9 +2,10 @@ import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { type Run, calmShade, logOf, somewhere } from '@esmero/core';
-import { readJob, writeJob } from '@esmero/exchange';
+import { readCollection, readJob, writeCollection, writeJob } from '@esmero/exchange';
+import { blobOf } from './photo';
 import { demo, demoJobs } from '@esmero/demo';
-import { type Store, type StoredBrief, briefOf, idbStore, memoryStore, openStore } from '.';
+import { type Store, type StoredBrief, briefOf, dataUrlOf, idbStore, memoryStore, openStore } from '.';
 
 const job = demoJobs[0]!;
 let names = 0;
@@ -32,6 +33,18 @@ describe.each<[string, () => Promise<Store>]>([
     expect(await store.saveJob({ ...job, name: 'Mine' }, null)).toEqual({ kind: 'saved', revision: 3 });
   });
 
+  it('takes pictures out of a collection, byte for byte, and gives them out again', async () => {
+    const bytes = Uint8Array.from({ length: 70_000 }, (_, i) => (i * 7) % 256);
+    const picture = await dataUrlOf(new Blob([bytes], { type: 'image/png' }));
+    const photo = { key: 'p-7', picture };
+    const all = { library: [], jobs: [], movements: [], photos: [photo] };
+    expect(readCollection(writeCollection(all))).toEqual({ ok: true, value: all });
+    const back = blobOf(photo);
+    expect([back.type, new Uint8Array(await back.arrayBuffer())]).toEqual(['image/png', bytes]);
+    await store.merge(all);
+    expect(await store.photo('p-7')).toBeDefined();
+  });
+
   it('keeps pictures beside the jobs', async () => {
     const picture = new Blob(['small'], { type: 'image/jpeg' });
     expect(await store.keepPhoto('p-1', picture)).toEqual({ kind: 'kept' });
@@ -51,7 +64,7 @@ describe.each<[string, () => Promise<Store>]>([
 
   it('has every job in brief, too, as it was saved last, without what was ticked off', async () => {
     const jobs = Array.from({ length: 900 }, (_, i) => ({ ...job, id: `j-${i}` }));
-    await store.merge({ library: [], jobs, movements: [] });
+    await store.merge({ library: [], jobs, movements: [], photos: [] });
     const run: Run = { startedAt: 1, endedAt: 2, counts: [], punch: [], events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, by: 0, at: 1 }, { kind: 'again', zone: 'roof', at: 2 }] };
     await store.saveJob({ ...job, id: 'j-7', name: 'Saved last', run }, 1);
     const briefs = await store.briefs();
@@ -76,7 +89,7 @@ describe.each<[string, () => Promise<Store>]>([
     await store.merge(demo);
     const [first, ...others] = demo.movements;
     expect(await store.movements()).toEqual(demo.movements);
-    await store.merge({ library: [], jobs: [], movements: [{ ...first!, id: 'm-new', at: first!.at - 1 }] });
+    await store.merge({ library: [], jobs: [], photos: [], movements: [{ ...first!, id: 'm-new', at: first!.at - 1 }] });
     const all = await store.movements();
     expect(all.map(({ id }) => id)).toEqual(['m-new', first!.id, ...others.map(({ id }) => id)]);
   });

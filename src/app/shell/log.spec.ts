@@ -26,7 +26,7 @@ function over(job: Job, times: number, day: number): Job {
 const runs = [over(demoJobs[0]!, 1.5, 1), over(demoJobs[1]!, 1.5, 2), over(demoJobs[4]!, 1.5, 3)];
 /** Lays runs into the store and fetches what is there. */
 async function kept(jobs: readonly Job[]): Promise<void> {
-  await (await TestBed.inject(STORE)).merge({ library: [], movements: [], jobs });
+  await (await TestBed.inject(STORE)).merge({ library: [], movements: [], photos: [], jobs });
   TestBed.inject(State).dispatch(shelfActions.load());
 }
 

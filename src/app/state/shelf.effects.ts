@@ -40,11 +40,11 @@ export const writeShelf = createEffect(
           case shelfActions.putEntry.type:
             return outcome(await kept.saveEntry(action.entry), merged());
           case shelfActions.addJob.type:
-            return outcome(await kept.merge({ library: [], jobs: [action.job], movements: [] }), merged());
+            return outcome(await kept.merge({ library: [], jobs: [action.job], movements: [], photos: [] }), merged());
           case shelfActions.archiveJob.type:
             return outcome(await kept.archiveJob(action.id, action.archived), merged());
           case shelfActions.post.type:
-            return outcome(await kept.merge({ library: action.entries, jobs: [], movements: action.movements }), shelfActions.posted());
+            return outcome(await kept.merge({ library: action.entries, jobs: [], photos: [], movements: action.movements }), shelfActions.posted());
           case shelfActions.merge.type:
             return outcome(await kept.merge(action.collection), merged(action.what));
         }

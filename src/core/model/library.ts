@@ -2,6 +2,7 @@ import type { HabitSet } from './choices';
 import type { TowelBatch, Vessel } from './equipment';
 import type { Gear } from './gear';
 import type { Job } from './job';
+import type { Photo } from './mark';
 import type { Movement } from './movement';
 import type { Product } from './product';
 import type { Site } from './site';
@@ -36,4 +37,6 @@ export interface Collection {
   readonly jobs: readonly Job[];
   /** All that ever moved on the shelf, oldest first. */
   readonly movements: readonly Movement[];
+  /** Pictures of the jobs, as far as they are in it. */
+  readonly photos: readonly Photo[];
 }

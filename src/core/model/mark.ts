@@ -27,6 +27,13 @@ export interface Picture {
   readonly photo: string;
 }
 
+/** A picture that marks and pictures of the car go by, as it travels in a file. */
+export interface Photo {
+  readonly key: string;
+  /** A data URL. */
+  readonly picture: string;
+}
+
 /** The client has seen the marks and signed for them. */
 export interface Signature {
   readonly by: string;

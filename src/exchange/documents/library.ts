@@ -3,7 +3,7 @@ import { HabitSetDocument } from './habits';
 import { JobDocument } from './job';
 import { MovementDocument } from './movement';
 import { ProductDocument } from './product';
-import { Flag, Many, One, UniqueBy } from './rules';
+import { DataUrl, Flag, Id, Many, One, UniqueBy } from './rules';
 import { SiteDocument } from './site';
 import { VehicleDocument } from './vehicle';
 
@@ -38,6 +38,12 @@ export class HabitsEntryDocument {
   @One(() => HabitSetDocument) item!: HabitSetDocument;
 }
 
+/** A picture of a job. */
+export class PhotoDocument {
+  @Id() key!: string;
+  @DataUrl(4_000_000) picture!: string;
+}
+
 /** Everything a user has, in one file. */
 export class CollectionDocument {
   @Many(() => VehicleEntryDocument, MOST) vehicles!: VehicleEntryDocument[];
@@ -49,4 +55,5 @@ export class CollectionDocument {
   @Many(() => HabitsEntryDocument, MOST) habits!: HabitsEntryDocument[];
   @Many(() => JobDocument, MOST) jobs!: JobDocument[];
   @UniqueBy('id') @Many(() => MovementDocument, 100_000) movements!: MovementDocument[];
+  @UniqueBy('key') @Many(() => PhotoDocument, 20_000) photos!: PhotoDocument[];
 }

@@ -85,6 +85,12 @@ export const Path = (max: number): Decorator => {
   return all(IsString(options), Length(1, max, options), Matches(/^M[ML0-9 .,-]*$/, options));
 };
 
+/** A picture as a data URL, at most so many letters. */
+export const DataUrl = (max: number): Decorator => {
+  const options = says({ code: 'picture' });
+  return all(IsString(options), Length(1, max, options), Matches(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/]+=*$/, options));
+};
+
 /** The field may be null; otherwise the other rules hold. */
 export const OrNull = (): Decorator => ValidateIf((_object, value) => value !== null);
 

@@ -51,7 +51,7 @@ describe('the list of jobs', () => {
   it('is searched, shows what is to be done before what is over, and a hundred of many', async () => {
     const { element, fixture, settle, store, state } = await show();
     const over = (id: string, endedAt: number): Job => ({ ...deck, id, name: `Visit ${id}`, run: { ...startRun(deck, 1).run!, endedAt } });
-    await store.merge({ library: [], movements: [], jobs: [...Array.from({ length: 120 }, (_, i) => over(`old-${i}`, 1000 + i)), over('last', 5000)] });
+    await store.merge({ library: [], movements: [], photos: [], jobs: [...Array.from({ length: 120 }, (_, i) => over(`old-${i}`, 1000 + i)), over('last', 5000)] });
     state.dispatch(shelfActions.load());
     for (let i = 0; i < 3; i++) await settle();
     fixture.detectChanges();

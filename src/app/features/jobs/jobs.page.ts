@@ -4,8 +4,9 @@ import { Store as State } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
-import { type Collection, type Job, type JobBrief, hasWords, newJob, wordsOf } from '@esmero/core';
+import { type Collection, type Job, type JobBrief, type Photo, hasWords, newJob, wordsOf } from '@esmero/core';
 import type { Read } from '@esmero/exchange';
+import { type Store, dataUrlOf } from '@esmero/store';
 import { bodyName, runoffName, unreadableText } from '@esmero/messages';
 import { STORE } from '../../state/ports';
 import { shelfActions, shelfFeature } from '../../state/shelf';
@@ -101,7 +102,15 @@ export class JobsPage {
   protected async exportAll(): Promise<void> {
     const [store, { writeCollection }] = await Promise.all([this.store, import('@esmero/exchange')]);
     const jobs = (await store.jobs()).map(({ job }) => job);
-    download(`esmero-${today()}.json`, writeCollection({ library: this.library(), jobs, movements: this.movements() }));
+    const { photos, left } = await photosOf(jobs, store);
+    download(`esmero-${today()}.json`, writeCollection({ library: this.library(), jobs, movements: this.movements(), photos }));
+    if (left > 0)
+      this.messages.add({
+        severity: 'warn',
+        summary: 'Without the oldest pictures',
+        detail: `${left} pictures of older jobs did not fit into the file. They are still here.`,
+        sticky: true,
+      });
   }
 
   protected dismiss(): void {
@@ -130,10 +139,31 @@ export class JobsPage {
   }
 }
 
-const counted = ({ jobs, library }: Collection): string =>
+/** Letters of pictures that one file takes: together with the rest it is read again. */
+const MOST_PICTURES = 150_000_000;
+
+/** Pictures of jobs as text, those of the first jobs first, as many as fit. */
+async function photosOf(jobs: readonly Job[], store: Store): Promise<{ readonly photos: readonly Photo[]; readonly left: number }> {
+  const keys = new Set(jobs.flatMap(({ marks, pictures }) => [...marks, ...pictures].flatMap(({ photo }) => photo ?? [])));
+  const photos: Photo[] = [];
+  let letters = 0;
+  let left = 0;
+  for (const key of keys) {
+    const kept = await store.photo(key);
+    if (!kept) continue;
+    const picture = await dataUrlOf(kept);
+    letters += picture.length;
+    if (letters > MOST_PICTURES) left++;
+    else photos.push({ key, picture });
+  }
+  return { photos, left };
+}
+
+const counted = ({ jobs, library, photos }: Collection): string =>
   [
     ...(jobs.length ? [jobs.length === 1 ? 'one job' : `${jobs.length} jobs`] : []),
     ...(library.length ? [`${library.length} library items`] : []),
+    ...(photos.length ? [photos.length === 1 ? 'one picture' : `${photos.length} pictures`] : []),
   ].join(' and ') || 'nothing in it';
 
 /** A job or a whole collection: the file says which. */
@@ -142,5 +172,5 @@ async function readFile(text: string): Promise<Read<Collection>> {
   const collection = readCollection(text);
   if (collection.ok || collection.why.code !== 'other-format') return collection;
   const job = readJob(text);
-  return job.ok ? { ok: true, value: { library: [], jobs: [job.value], movements: [] } } : job;
+  return job.ok ? { ok: true, value: { library: [], jobs: [job.value], movements: [], photos: [] } } : job;
 }
