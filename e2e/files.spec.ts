@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { type Page, expect, test } from '@playwright/test';
-import { storedJob } from './desk';
+import { openStage, storedJob } from './desk';
 
 async function give(page: Page, name: string, text: string): Promise<void> {
   await page.locator('input[type="file"]').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
@@ -32,6 +32,27 @@ test('everything goes out in one file and comes back', async ({ page }) => {
   await give(page, 'all.json', text);
   await expect(page.getByText(/8 jobs and \d+ library items/)).toBeVisible();
   await expect(page.locator('.jobs > li')).toHaveCount(8);
+});
+
+test('a picture of a car travels with everything to another browser', async ({ page, browser }) => {
+  const pixel = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+  await openStage(page, 'handover');
+  await page.locator('esm-picture-pairs input[type="file"]').first().setInputFiles({ name: 'before.png', mimeType: 'image/png', buffer: pixel });
+  await expect(page.locator('esm-picture-pairs img')).toBeVisible();
+  await page.goto('/jobs');
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Export everything' }).click();
+  const text = readFileSync(await (await download).path(), 'utf8');
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(new URL('/jobs', page.url()).href);
+  await expect(other.locator('.jobs > li')).toHaveCount(8);
+  await give(other, 'all.json', text);
+  await expect(other.getByText(/library items and one picture/)).toBeVisible();
+  await openStage(other, 'handover', new URL('/job/demo-deck', page.url()).href);
+  const shown = other.locator('esm-picture-pairs img');
+  await expect(shown).toBeVisible();
+  expect(await shown.evaluate((img: HTMLImageElement) => img.naturalWidth)).toBe(1);
+  await other.context().close();
 });
 
 test('broken files change nothing and say why', async ({ page }) => {

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
 import { Router, RouterLink } from '@angular/router';
+import { Actions, ofType } from '@ngrx/effects';
 import { Store as State } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { Button } from 'primeng/button';
@@ -68,6 +70,15 @@ export class JobsPage {
   protected readonly bodyName = bodyName;
   protected readonly runoffName = runoffName;
 
+  constructor() {
+    // Only once it is kept.
+    inject(Actions)
+      .pipe(ofType(shelfActions.merged), takeUntilDestroyed())
+      .subscribe(({ what }) => {
+        if (what) this.messages.add({ severity: 'success', summary: 'Imported', detail: what, life: 6000 });
+      });
+  }
+
   protected more(): void {
     this.shown.update((shown) => shown + PAGE);
   }
@@ -129,13 +140,7 @@ export class JobsPage {
       return;
     }
     this.refusal.set(null);
-    this.state.dispatch(shelfActions.merge({ collection: read.value, what: file.name }));
-    this.messages.add({
-      severity: 'success',
-      summary: 'Imported',
-      detail: `${file.name}: ${counted(read.value)}.`,
-      life: 6000,
-    });
+    this.state.dispatch(shelfActions.merge({ collection: read.value, what: `${file.name}: ${counted(read.value)}.` }));
   }
 }
 
