@@ -184,7 +184,7 @@ for (const [name, work] of [
   ['opened as a log', () => logOf(counted)],
   ['searched', () => searchLog(log, { ...everything, words: 'harbour deck', method: 'hybrid' })],
   ['history of one car', () => historyOf(counted.filter((one) => one.vehicle.id === vehicle.id))],
-  ['learned from', () => learn(counted)],
-  ['learned from, with one client’s soil', () => learn(counted, client)],
+  ['learned from for the first time', () => learn(counted.map((one) => ({ ...one })), client)],
+  ['learned from again', () => learn(counted, client)],
 ] as const)
   process.stdout.write(`${name.padEnd(38)} ${timed(work)}\n`);

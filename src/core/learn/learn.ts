@@ -18,15 +18,13 @@ export function ratiosOf(run: Run): readonly Sample[] {
   const [used, { startedAt, endedAt }] = [usedIn(run), run];
   if (!used || endedAt === null) return [];
   const paces = used.paces.map(({ act, plannedS, tookS }): Sample => [`pace.${act}`, tookS / plannedS]);
-  if (used.doneShare < 1) return paces;
-  const ratios: Sample[] = [
-    ...paces,
+  const whole = (): readonly Sample[] => [
     ...used.mixes.map(({ purpose, plannedMl, usedMl }): Sample => [`ml.${purpose}`, usedMl / plannedMl]),
     ...used.towels.map(({ role, planned, opened }): Sample => [`towels.${role}`, opened / planned]),
     ['minutes', (endedAt - startedAt) / MINUTE_MS / used.plannedMin],
   ];
   // Nothing planned or nothing used is no measure of a habit.
-  return ratios.filter(([, ratio]) => ratio > 0 && Number.isFinite(ratio));
+  return [...paces, ...(used.doneShare < 1 ? [] : whole())].filter(([, ratio]) => ratio > 0 && Number.isFinite(ratio));
 }
 
 /** A plan that went by what was learned before was off by less than our own figures are. */
@@ -39,6 +37,15 @@ const againstOurs = ({ choices: { assumptions } }: JobBrief, [lesson, ratio]: Sa
   }
   return [lesson, ratio * Math.exp(power * log)];
 };
+
+/** Runs that are over do not change: what each of thousands tells is worked out once. */
+const told = new WeakMap<JobBrief, readonly Sample[]>();
+
+function samplesOf(job: JobBrief, run: Run): readonly Sample[] {
+  const known = told.get(job) ?? ratiosOf(run).map((sample) => againstOurs(job, sample));
+  told.set(job, known);
+  return known;
+}
 
 /**
  * What counted runs teach about this hand, in whatever order they come, always against our own
@@ -53,7 +60,7 @@ export function learn(jobs: readonly JobBrief[], client = ''): readonly Learned[
   };
   for (const job of jobs) {
     if (!job.run) continue;
-    for (const sample of ratiosOf(job.run)) put(...againstOurs(job, sample));
+    for (const sample of samplesOf(job, job.run)) put(...sample);
     const soil = client !== '' && job.client === client ? usedIn(job.run)?.soil : null;
     if (soil) put('soil', soil.seenG / soil.forecastG);
   }

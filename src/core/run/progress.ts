@@ -8,6 +8,8 @@ export interface Progress {
   readonly open: readonly Task[];
   /** Done since the plan was made. */
   readonly done: readonly Task[];
+  /** By act and zone, the share that is done. */
+  readonly shares: ReadonlyMap<string, number>;
   /** When each task was ticked off last; what is wet from before the plan counts, too. */
   readonly ticked: ReadonlyMap<string, number>;
 }
@@ -50,6 +52,17 @@ function asGoingOn({ begun, zones }: Plan, open: readonly Task[], wet: ReturnTyp
   return [...open].sort((p, q) => rank(p) - rank(q));
 }
 
+const countsOf = (tasks: readonly Task[]): ReadonlyMap<string, number> => {
+  const counts = new Map<string, number>();
+  for (const { act, zoneId } of tasks) counts.set(`${act}/${zoneId}`, (counts.get(`${act}/${zoneId}`) ?? 0) + 1);
+  return counts;
+};
+
+function sharesOf(tasks: readonly Task[], open: readonly Task[]): Progress['shares'] {
+  const left = countsOf(open);
+  return new Map([...countsOf(tasks)].map(([key, all]) => [key, 1 - (left.get(key) ?? 0) / all]));
+}
+
 /** How far a plan has come by what was ticked off after it was made. */
 export function progressOf(plan: Plan, run: Run): Progress {
   const tasks = tasksOf(plan);
@@ -59,12 +72,8 @@ export function progressOf(plan: Plan, run: Run): Progress {
   const [whole, wet] = [wholeOf(ticks), new Set(before.map(([key]) => key))];
   const isOpen = (task: Task): boolean => !ticked.has(taskKey(task)) && !whole.has(`${task.act}/${task.zoneId}`);
   const open = asGoingOn(plan, tasks.filter(isOpen), before);
-  return { tasks, open, ticked, done: tasks.filter((task) => !isOpen(task) && !wet.has(taskKey(task))) };
+  return { tasks, open, ticked, done: tasks.filter((task) => !isOpen(task) && !wet.has(taskKey(task))), shares: sharesOf(tasks, open) };
 }
 
 /** Share of an act on a zone that is done, of what the plan has of it. */
-export function shareDone({ tasks, open }: Progress, act: RunAct, zoneId: ZoneId): number {
-  const of = (list: readonly Task[]): number => list.filter((task) => task.act === act && task.zoneId === zoneId).length;
-  const all = of(tasks);
-  return all > 0 ? 1 - of(open) / all : 0;
-}
+export const shareDone = ({ shares }: Progress, act: RunAct, zoneId: ZoneId): number => shares.get(`${act}/${zoneId}`) ?? 0;

@@ -23,9 +23,10 @@ const today = (): string => {
 /** More than this is shown when it is asked for. */
 const PAGE = 100;
 
-/** What is still to be done comes first, what is over after it, the last one first. */
+/** null while it is still to be done. */
 const overAt = ({ run, refused }: JobBrief): number | null => (run ? run.endedAt : (refused?.at ?? null));
 
+/** What is still to be done comes first, what is over after it, the last one first. */
 function inOrder(p: JobBrief, q: JobBrief): number {
   const [a, b] = [overAt(p), overAt(q)];
   if (a !== null && b !== null) return b - a;
@@ -55,6 +56,7 @@ export class JobsPage {
   protected readonly archived = signal(false);
   protected readonly refusal = signal<{ readonly file: string; readonly headline: string; readonly details: readonly string[] } | null>(null);
 
+  protected readonly exporting = signal(false);
   protected readonly words = signal('');
   private readonly found = computed(() => {
     const words = wordsOf(this.words());
@@ -111,6 +113,11 @@ export class JobsPage {
   }
 
   protected async exportAll(): Promise<void> {
+    this.exporting.set(true);
+    await this.takeOut().finally(() => this.exporting.set(false));
+  }
+
+  private async takeOut(): Promise<void> {
     const [store, { writeCollection }] = await Promise.all([this.store, import('@esmero/exchange')]);
     const jobs = (await store.jobs()).map(({ job }) => job);
     const { photos, left } = await photosOf(jobs, store);

@@ -18,7 +18,7 @@ import {
   runStates,
   searchLog,
 } from '@esmero/core';
-import { againstText, clock, waterText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf } from '@esmero/messages';
+import { againstText, clock, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText } from '@esmero/messages';
 import { STORE } from '../../state/ports';
 import { settingsFeature } from '../../state/settings';
 import { shelfFeature } from '../../state/shelf';
