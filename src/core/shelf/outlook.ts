@@ -1,5 +1,5 @@
 import { type Movement, type Product, type StockItem, type TowelBatch } from '../model';
-import { type Balances, amountAt, stockItem } from './ledger';
+import { type Balances, EPS, amountAt, stockItem } from './ledger';
 
 const DAY_MS = 86_400_000;
 /** The pace is that of so many days at the most, and of at least a week. */
@@ -48,22 +48,36 @@ export interface Lot {
   readonly openedAt: number | null;
 }
 
-/** The lots of a product that are not used up, the oldest first. */
-export function lotsOf(item: StockItem, movements: readonly Movement[]): readonly Lot[] {
-  const lots: { at: number; expiresOn: string | null; left: number; openedAt: number | null }[] = [];
-  for (const { at, expiresOn, entries } of movements) {
-    const change = entries.filter((entry) => entry.item === item && entry.place !== 'outside').reduce((sum, { amount }) => sum + amount, 0);
-    if (change > 0) lots.push({ at, expiresOn, left: change, openedAt: null });
-    let out = -change;
-    for (const lot of lots) {
-      if (out <= 1e-9) break;
-      const now = Math.min(lot.left, out);
-      if (now > 0 && lot.openedAt === null) lot.openedAt = at;
-      lot.left -= now;
-      out -= now;
-    }
+type Filling = { -readonly [K in keyof Lot]: Lot[K] };
+
+/** Takes so much out of lots, one after the other. */
+function takeOut(lots: readonly Filling[], amount: number, opensAt: number | null): void {
+  let out = amount;
+  for (const lot of lots) {
+    if (out <= EPS) return;
+    const now = Math.min(lot.left, out);
+    if (now > 0) lot.openedAt ??= opensAt;
+    lot.left -= now;
+    out -= now;
   }
-  return lots.filter(({ left }) => left > 1e-6);
+}
+
+/**
+ * The lots of a product that are not used up, the oldest first. What is used comes out of the oldest;
+ * a purchase that is taken back, out of the last one; what was not used after all goes back to where
+ * it was taken from last.
+ */
+export function lotsOf(item: StockItem, movements: readonly Movement[]): readonly Lot[] {
+  const lots: Filling[] = [];
+  for (const { at, kind, expiresOn, entries } of movements) {
+    const change = entries.filter((entry) => entry.item === item && entry.place !== 'outside').reduce((sum, { amount }) => sum + amount, 0);
+    const opened = lots.filter(({ openedAt }) => openedAt !== null).at(-1);
+    if (change > 0 && kind === 'used' && opened) opened.left += change;
+    else if (change > 0) lots.push({ at, expiresOn, left: change, openedAt: null });
+    else if (kind === 'bought') takeOut([...lots].reverse(), -change, null);
+    else takeOut(lots, -change, at);
+  }
+  return lots.filter(({ left }) => left > EPS);
 }
 
 /** Is this lot past its day, or nearly? */

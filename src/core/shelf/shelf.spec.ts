@@ -208,6 +208,11 @@ describe('the outlook', () => {
       ...posted([draft('used', moved(bottle, 'shelf', 'outside', 600))], 2 * DAY),
     ];
     expect(lotsOf(bottle, lots)).toEqual([{ at: DAY, expiresOn: '1971-01-01', left: 400, openedAt: 2 * DAY }]);
+    const [lot] = lotsOf(bottle, lots);
+    const more = [...lots, ...posted([draft('bought', moved(bottle, 'outside', 'shelf', 750), { expiresOn: '1972-01-01' })], 3 * DAY)];
+    expect(lotsOf(bottle, [...more, ...posted([takingBack(more.at(-1)!)], 3 * DAY)])).toEqual([lot]);
+    const use = posted([draft('used', moved(bottle, 'shelf', 'outside', 100))], 4 * DAY);
+    expect(lotsOf(bottle, [...lots, ...use, ...posted(use.map(takingBack), 4 * DAY)])).toEqual([lot]);
     expect(expiry({ expiresOn: '1970-02-01' }, '1970-01-10')).toBe('soon');
     expect(expiry({ expiresOn: '1970-02-01' }, '1970-02-02')).toBe('over');
     expect(expiry({ expiresOn: null }, '1970-02-02')).toBeNull();
