@@ -3,6 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { amountAt, draft, moved, stockItem } from '@esmero/core';
 import { ShelfPage } from '../features/shelf/shelf.page';
 import { STORE } from '../state/ports';
+import { shelfActions } from '../state/shelf';
 import { ShelfDesk } from '../state/shelf-desk';
 import { show } from '../testing/show';
 
@@ -70,6 +71,25 @@ describe('the shelf', () => {
     expect(at(amber)).toBe(2430);
     await settle();
     expect(at(amber)).toBe(1680);
+  });
+
+  it('keeps what is being stored while something else is fetched, and fetches again afterwards', async () => {
+    const { desk, at, settle, state } = await shelf();
+    const store = await TestBed.inject(STORE);
+    const merge = store.merge.bind(store);
+    let release = (): void => undefined;
+    vi.spyOn(store, 'merge').mockImplementation(async (what) => {
+      await new Promise<void>((resolve) => (release = resolve));
+      return merge(what);
+    });
+    desk.post([draft('bought', moved(amber, 'outside', 'shelf', 750))]);
+    state.dispatch(shelfActions.load());
+    await settle();
+    expect(at(amber)).toBe(930);
+    await merge({ library: [], jobs: [], photos: [], movements: [{ ...draft('bought', moved(amber, 'outside', 'shelf', 100)), id: 'elsewhere', at: desk.today() }] });
+    release();
+    await settle();
+    expect(at(amber)).toBe(1030);
   });
 
   it('takes towels through the laundry, hands one down, and keeps the library in step', async () => {

@@ -1,9 +1,11 @@
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
-import { from, map, mergeMap, switchMap, tap } from 'rxjs';
+import { concatLatestFrom } from '@ngrx/operators';
+import { Store as State } from '@ngrx/store';
+import { filter, from, map, mergeMap, switchMap, tap } from 'rxjs';
 import type { KeepFault, Kept, Store } from '@esmero/store';
 import { STORE, TABS } from './ports';
-import { shelfActions } from './shelf';
+import { shelfActions, shelfFeature } from './shelf';
 
 async function contents(store: Store) {
   const [library, jobs, movements] = await Promise.all([store.library(), store.briefs(), store.movements()]);
@@ -53,11 +55,13 @@ export const writeShelf = createEffect(
   { functional: true },
 );
 
-/** What is shown after a write is what was kept; what was posted is shown already. */
+/** What is shown after a write is what was kept; what was posted is shown already, unless something else was fetched meanwhile. */
 export const reloadAfterWrite = createEffect(
-  (actions = inject(Actions)) =>
+  (actions = inject(Actions), state = inject(State)) =>
     actions.pipe(
-      ofType(shelfActions.merged, shelfActions.problem),
+      ofType(shelfActions.merged, shelfActions.posted, shelfActions.problem),
+      concatLatestFrom(() => state.select(shelfFeature.selectStale)),
+      filter(([{ type }, stale]) => type !== shelfActions.posted.type || stale),
       map(() => shelfActions.load()),
     ),
   { functional: true },

@@ -14,6 +14,8 @@ export interface ShelfState {
   readonly movements: readonly Movement[];
   /** Writes that are under way. */
   readonly writing: number;
+  /** What was fetched while a write was under way may lack it: fetched again afterwards. */
+  readonly stale: boolean;
   readonly problem: string | null;
 }
 
@@ -37,7 +39,7 @@ export const shelfActions = createActionGroup({
   },
 });
 
-const initial: ShelfState = { ready: false, durable: true, library: [], jobs: [], movements: [], writing: 0, problem: null };
+const initial: ShelfState = { ready: false, durable: true, library: [], jobs: [], movements: [], writing: 0, stale: false, problem: null };
 
 const isSame = (p: LibraryEntry, q: LibraryEntry): boolean => p.kind === q.kind && p.item.id === q.item.id;
 
@@ -45,14 +47,11 @@ export const shelfFeature = createFeature({
   name: 'shelf',
   reducer: createReducer(
     initial,
-    on(shelfActions.loaded, (state, { durable, library, jobs, movements }): ShelfState => ({
-      ...state,
-      ready: true,
-      durable,
-      library,
-      jobs,
-      movements,
-    })),
+    on(shelfActions.loaded, (state, { durable, library, jobs, movements }): ShelfState => {
+      const stale = state.writing > 0;
+      const kept = stale && state.ready ? state : { library, movements };
+      return { ...state, ready: true, durable, jobs, library: kept.library, movements: kept.movements, stale };
+    }),
     on(shelfActions.listed, (state, { stored }): ShelfState => {
       const known = state.jobs.find(({ id }) => id === stored.id);
       if (!state.ready || known?.revision === stored.revision) return state;
