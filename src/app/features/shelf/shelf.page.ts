@@ -47,6 +47,15 @@ const FAR_DAYS = 365;
 
 const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10);
 
+/** Where towels are that are not clean at hand. */
+const away = [
+  { place: 'reserved', name: 'Set aside' },
+  { place: 'dirty', name: 'To wash' },
+  { place: 'soaking', name: 'Soaking' },
+  { place: 'drying', name: 'Drying' },
+  { place: 'retired', name: 'Retired' },
+] as const;
+
 const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and folded' } as const;
 
 /** What is on the shelf, with the laundry and in the vessels; how long it lasts; what to buy. */
@@ -67,6 +76,7 @@ export class ShelfPage {
   protected readonly laundryCautions = laundryCautions;
   protected readonly steps = laundrySteps;
   protected readonly stepName = stepName;
+  protected readonly awayNames = away.map(({ name }) => name);
   protected readonly most = { ml: MOST_ML, towels: MOST_TOWELS };
   /** What went wrong with the last movement; empty when nothing did. */
   protected readonly problem = signal('');
@@ -104,7 +114,7 @@ export class ShelfPage {
         batch,
         item,
         clean: at('shelf'),
-        away: (['reserved', 'dirty', 'soaking', 'drying', 'retired'] as const).map((place) => at(place)),
+        away: away.map(({ place }) => at(place)),
         washes: washes > 0 ? `${washes.toFixed(1)} of ${this.lifeWashes}` : 'none yet',
         worn: washes >= this.lifeWashes,
       };
