@@ -62,7 +62,7 @@ export function learn(jobs: readonly JobBrief[], client = ''): readonly Learned[
     if (!job.run) continue;
     for (const sample of samplesOf(job, job.run)) put(...sample);
     const soil = client !== '' && job.client === client ? usedIn(job.run)?.soil : null;
-    if (soil) put('soil', soil.seenG / soil.forecastG);
+    if (soil && soil.seenG > 0 && soil.forecastG > 0) put('soil', soil.seenG / soil.forecastG);
   }
   const { spreadForecast } = resolveAssumptions({});
   return [...samples].map(([lesson, ratios]) => ({ lesson, ...estimate(ratios, lesson === 'soil' ? spreadForecast : undefined) }));

@@ -1,7 +1,7 @@
 import type { Pace, RunAct, Tick } from '../model';
 import type { Plan } from '../plan/plan';
 import type { Progress } from './progress';
-import { type Task, taskKey } from './task';
+import { type Task, keyOfTick, taskKey } from './task';
 
 /** Ticked within so short a time, things were done together and ticked afterwards: judged. */
 const TOGETHER_MS = 3000;
@@ -14,12 +14,10 @@ interface Bout {
   readonly ticks: readonly Tick[];
 }
 
-const keyOf = ({ kind, zone, section }: Tick): string => taskKey({ act: kind, zoneId: zone, section });
-
 /** The first tick of each thing. */
 function once(ticks: readonly Tick[]): readonly Tick[] {
   const known = new Set<string>();
-  return ticks.filter((tick) => !known.has(keyOf(tick)) && known.add(keyOf(tick)));
+  return ticks.filter((tick) => !known.has(keyOfTick(tick)) && known.add(keyOfTick(tick)));
 }
 
 /** One person’s ticks in bouts; when the first of them was begun nobody knows. */
@@ -45,7 +43,7 @@ function beganAt({ before, ticks: [first] }: Bout, { ticked }: Progress, { zones
 function paceOf(bout: Bout, seconds: ReadonlyMap<string, number>, progress: Progress, plan: Plan): Pace | null {
   const acts = new Set(bout.ticks.map(({ kind }) => kind));
   const [act] = acts;
-  const planned = bout.ticks.map((tick) => seconds.get(keyOf(tick)) ?? NaN);
+  const planned = bout.ticks.map((tick) => seconds.get(keyOfTick(tick)) ?? NaN);
   const plannedS = planned.reduce((sum, one) => sum + one, 0);
   const tookS = (bout.ticks.at(-1)!.at - beganAt(bout, progress, plan)) / 1000;
   const isTheWork = tookS > plannedS / NOT_THE_WORK && tookS < plannedS * NOT_THE_WORK;

@@ -1,6 +1,6 @@
 import { type Run, type RunAct, type Tick, type ZoneId, isTick } from '../model';
 import type { Plan } from '../plan/plan';
-import { type Task, taskKey, tasksOf } from './task';
+import { type Task, keyOfTick, taskKey, tasksOf } from './task';
 
 /** What of a plan is done, and what is still to do. */
 export interface Progress {
@@ -13,8 +13,6 @@ export interface Progress {
   /** When each task was ticked off last; what is wet from before the plan counts, too. */
   readonly ticked: ReadonlyMap<string, number>;
 }
-
-const keyOf = ({ kind, zone, section }: Tick): string => taskKey({ act: kind, zoneId: zone, section });
 
 /** Ticks that came after the plan. */
 export const ticksSince = ({ begun }: Plan, { events }: Run): readonly Tick[] => events.slice(begun.events).filter(isTick);
@@ -68,7 +66,7 @@ export function progressOf(plan: Plan, run: Run): Progress {
   const tasks = tasksOf(plan);
   const ticks = ticksSince(plan, run);
   const before = carried(plan);
-  const ticked = new Map([...before, ...ticks.map((tick) => [keyOf(tick), tick.at] as const)]);
+  const ticked = new Map([...before, ...ticks.map((tick) => [keyOfTick(tick), tick.at] as const)]);
   const [whole, wet] = [wholeOf(ticks), new Set(before.map(([key]) => key))];
   const isOpen = (task: Task): boolean => !ticked.has(taskKey(task)) && !whole.has(`${task.act}/${task.zoneId}`);
   const open = asGoingOn(plan, tasks.filter(isOpen), before);

@@ -41,6 +41,8 @@ export const taskKey = ({ act, zoneId, section }: Pick<Task, 'act' | 'zoneId' | 
 /** Ticks a task off, for whoever does it by the plan. */
 export const tickOf = ({ act, zoneId, section, of, worker }: Task, at: number): Tick => ({ kind: act, zone: zoneId, section, of, by: worker, at });
 
+export const keyOfTick = ({ kind, zone, section }: Tick): string => taskKey({ act: kind, zoneId: zone, section });
+
 /** The plan as a list to tick off, each worker’s part in its order. */
 export function tasksOf({ timeline }: Plan): readonly Task[] {
   const tasks = new Map<string, Going>();
