@@ -1,6 +1,6 @@
 import { type IDBPDatabase, type IDBPTransaction, type StoreNames, openDB } from 'idb';
 import type { LibraryEntry } from '@esmero/core';
-import { type StoredBrief, briefOf } from './brief';
+import { briefOf } from './brief';
 import { blobOf } from './photo';
 import { type EsmeroDb, type StoredJob, upgrades } from './schema';
 import { type KeepFault, type Kept, type Store, nextStored, storedEntry } from './store';
@@ -44,18 +44,18 @@ async function putJob(tx: Writing, stored: StoredJob): Promise<void> {
   await tx.objectStore('briefs').put(briefOf(stored));
 }
 
-/** Briefs that are read in one go: a few milliseconds, so that the page is free in between. */
+/** Records that are read in one go: a few milliseconds, so that the page is free in between. */
 const PART = 400;
 
-/** All briefs, the last changed first, part by part. */
-async function inParts(db: IDBPDatabase<EsmeroDb>): Promise<readonly StoredBrief[]> {
-  const keys = await db.getAllKeys('briefs');
-  const briefs: StoredBrief[] = [];
+/** All of what there are thousands of, part by part. */
+async function inParts<S extends 'briefs' | 'movements'>(db: IDBPDatabase<EsmeroDb>, name: S): Promise<EsmeroDb[S]['value'][]> {
+  const keys = await db.getAllKeys(name);
+  const all: EsmeroDb[S]['value'][] = [];
   for (let at = 0; at < keys.length; at += PART) {
     const range = IDBKeyRange.bound(keys[at]!, keys[Math.min(at + PART, keys.length) - 1]!);
-    briefs.push(...(await db.getAll('briefs', range)));
+    all.push(...(await db.getAll(name, range)));
   }
-  return briefs.sort((p, q) => q.changedAt - p.changedAt);
+  return all;
 }
 
 /** @throws when the browser has no IndexedDB or refuses it */
@@ -65,7 +65,7 @@ export async function idbStore(name = DB_NAME): Promise<Store> {
     durable: true,
     jobs: async () => (await db.getAllFromIndex('jobs', 'changed')).reverse(),
     job: (id) => db.get('jobs', id),
-    briefs: () => inParts(db),
+    briefs: async () => (await inParts(db, 'briefs')).sort((p, q) => q.changedAt - p.changedAt),
     async saveJob(job, base) {
       try {
         const tx = db.transaction(['jobs', 'briefs'], 'readwrite');
@@ -88,7 +88,7 @@ export async function idbStore(name = DB_NAME): Promise<Store> {
       }),
     library: async () => (await db.getAll('library')).map(({ id: _id, ...entry }) => entry as LibraryEntry),
     saveEntry: (entry) => keep(() => db.put('library', storedEntry(entry))),
-    movements: () => db.getAllFromIndex('movements', 'at'),
+    movements: async () => (await inParts(db, 'movements')).sort((p, q) => p.at - q.at),
     merge: ({ library, jobs, movements, photos }) =>
       keep(async () => {
         // A transaction waits for nothing else.

@@ -17,7 +17,7 @@ export type StoredEntry = LibraryEntry & { readonly id: string };
 export interface EsmeroDb extends DBSchema {
   jobs: { key: string; value: StoredJob; indexes: { changed: number } };
   /** The same in brief, written with every job: lists read thousands of them. */
-  briefs: { key: string; value: StoredBrief; indexes: { changed: number } };
+  briefs: { key: string; value: StoredBrief };
   library: { key: string; value: StoredEntry };
   settings: { key: string; value: unknown };
   /** Scaled-down pictures of marks, by their key. */
@@ -181,7 +181,6 @@ export const upgrades: readonly Upgrade[] = [
   // Lists no longer read whole jobs.
   async (db, tx) => {
     const briefs = db.createObjectStore('briefs', { keyPath: 'id' });
-    briefs.createIndex('changed', 'changedAt');
     for (const stored of await tx.objectStore('jobs').getAll()) await briefs.put(briefOf(stored));
   },
 ];

@@ -1,4 +1,6 @@
 import { DestroyRef, type Signal, effect, inject, signal, untracked } from '@angular/core';
+import type { Job, Photo } from '@esmero/core';
+import { type Store, dataUrlOf } from '@esmero/store';
 import { STORE } from './ports';
 import { scaledDown } from './photo';
 import { faultText } from './shelf.effects';
@@ -43,4 +45,24 @@ export function picturesOf(keys: Signal<readonly string[]>): Pictures {
       return kept.kind === 'kept' ? { key } : { problem: faultText(kept) };
     },
   };
+}
+
+/** Letters of pictures that one file takes: together with the rest it is read again. */
+const MOST_PICTURES = 150_000_000;
+
+/** Pictures of jobs as text, those of the first jobs first, as many as fit. */
+export async function photosOf(jobs: readonly Job[], store: Store): Promise<{ readonly photos: readonly Photo[]; readonly left: number }> {
+  const keys = new Set(jobs.flatMap(({ marks, pictures }) => [...marks, ...pictures].flatMap(({ photo }) => photo ?? [])));
+  const photos: Photo[] = [];
+  let letters = 0;
+  let left = 0;
+  for (const key of keys) {
+    const kept = await store.photo(key);
+    if (!kept) continue;
+    const picture = await dataUrlOf(kept);
+    letters += picture.length;
+    if (letters > MOST_PICTURES) left++;
+    else photos.push({ key, picture });
+  }
+  return { photos, left };
 }

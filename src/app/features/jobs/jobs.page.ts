@@ -6,10 +6,10 @@ import { Store as State } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
-import { type Collection, type Job, type JobBrief, type Photo, hasWords, newJob, wordsOf } from '@esmero/core';
+import { type Collection, type Job, type JobBrief, hasWords, newJob, wordsOf } from '@esmero/core';
 import type { Read } from '@esmero/exchange';
-import { type Store, dataUrlOf } from '@esmero/store';
 import { bodyName, runoffName, unreadableText } from '@esmero/messages';
+import { photosOf } from '../../state/pictures';
 import { STORE } from '../../state/ports';
 import { shelfActions, shelfFeature } from '../../state/shelf';
 import { download } from '../../ui/download';
@@ -149,26 +149,6 @@ export class JobsPage {
     this.refusal.set(null);
     this.state.dispatch(shelfActions.merge({ collection: read.value, what: `${file.name}: ${counted(read.value)}.` }));
   }
-}
-
-/** Letters of pictures that one file takes: together with the rest it is read again. */
-const MOST_PICTURES = 150_000_000;
-
-/** Pictures of jobs as text, those of the first jobs first, as many as fit. */
-async function photosOf(jobs: readonly Job[], store: Store): Promise<{ readonly photos: readonly Photo[]; readonly left: number }> {
-  const keys = new Set(jobs.flatMap(({ marks, pictures }) => [...marks, ...pictures].flatMap(({ photo }) => photo ?? [])));
-  const photos: Photo[] = [];
-  let letters = 0;
-  let left = 0;
-  for (const key of keys) {
-    const kept = await store.photo(key);
-    if (!kept) continue;
-    const picture = await dataUrlOf(kept);
-    letters += picture.length;
-    if (letters > MOST_PICTURES) left++;
-    else photos.push({ key, picture });
-  }
-  return { photos, left };
 }
 
 const counted = ({ jobs, library, photos }: Collection): string =>

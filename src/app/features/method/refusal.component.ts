@@ -6,7 +6,7 @@ import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { download } from '../../ui/download';
 
-const MOST_WORDS = 4000;
+const MOST_LETTERS = 4000;
 
 /** A "no" with its note to the client, and the client's word where it is done all the same. */
 @Component({
@@ -97,7 +97,7 @@ export class RefusalComponent {
 
   protected sendAway(): void {
     const why = this.desk.plan()?.verdicts.map((one) => verdictSentence(one, this.desk.units())).join(' ') ?? '';
-    this.desk.edit('Sent away', (job) => ({ ...job, refused: { at: this.now(), why: why.slice(0, MOST_WORDS) } }));
+    this.desk.edit('Sent away', (job) => ({ ...job, refused: { at: this.now(), why: why.slice(0, MOST_LETTERS) } }));
   }
 
   protected takeBack(): void {
