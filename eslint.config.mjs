@@ -9,22 +9,24 @@ import tseslint from 'typescript-eslint';
  */
 export const rooms = [
   { room: 'src/core', uses: [] },
-  { room: 'src/exchange', uses: ['core'] },
+  { room: 'src/records', uses: ['core'] },
+  { room: 'src/exchange', uses: ['core', 'records'] },
   { room: 'src/messages', uses: ['core', 'exchange'] },
   { room: 'src/worker', uses: ['core'] },
-  { room: 'src/store', uses: ['core'] },
+  { room: 'src/store', uses: ['core', 'records'] },
+  { room: 'src/transfer', uses: ['core', 'records', 'exchange', 'store'] },
   { room: 'src/demo', uses: ['core'] },
   { room: 'src/cli', uses: ['core', 'exchange', 'messages'] },
   { room: 'src/app/theme', uses: [] },
-  { room: 'src/app/state', uses: ['core', 'exchange', 'messages', 'store', 'worker', 'demo'] },
-  { room: 'src/app/ui', uses: ['core', 'exchange', 'messages'] },
-  { room: 'src/app/features', uses: ['core', 'exchange', 'messages', 'store', 'worker'] },
-  { room: 'src/app/shell', uses: ['core', 'messages', 'store', 'worker'] },
+  { room: 'src/app/state', uses: ['core', 'records', 'exchange', 'messages', 'store', 'transfer', 'worker', 'demo'] },
+  { room: 'src/app/ui', uses: ['core', 'records', 'exchange', 'messages'] },
+  { room: 'src/app/features', uses: ['core', 'records', 'exchange', 'messages', 'store', 'transfer', 'worker'] },
+  { room: 'src/app/shell', uses: ['core', 'records', 'messages', 'store', 'worker'] },
   { room: 'server', uses: ['core', 'exchange'] },
   { room: 'e2e', uses: [] },
 ];
 
-const doors = ['core', 'exchange', 'messages', 'worker', 'store', 'demo'];
+const doors = ['core', 'records', 'exchange', 'transfer', 'messages', 'worker', 'store', 'demo'];
 
 /** Ways into parts of the application that stand above a room. */
 const above = {
@@ -103,7 +105,7 @@ export default tseslint.config(
   // Tests may play in the demo's town, and take broken files apart without types.
   ...rooms
     .filter(({ room }) => room !== 'src/core' && room !== 'e2e')
-    .map(({ room, uses }) => importRule({ room, uses: [...uses, 'demo', 'exchange'] }, `${room}/**/*.spec.ts`)),
+    .map(({ room, uses }) => importRule({ room, uses: [...uses, 'demo', 'exchange', 'records'] }, `${room}/**/*.spec.ts`)),
   { files: ['**/*.spec.ts'], rules: { '@typescript-eslint/no-explicit-any': 'off' } },
-  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', performance: 'readonly', setTimeout: 'readonly', fetch: 'readonly', structuredClone: 'readonly', document: 'readonly' } } },
+  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', performance: 'readonly', setTimeout: 'readonly', fetch: 'readonly', structuredClone: 'readonly', document: 'readonly', Buffer: 'readonly' } } },
 );

@@ -5,10 +5,12 @@ const at = (path: string): string => fileURLToPath(new URL(path, import.meta.url
 
 const alias = {
   '@esmero/core': at('./src/core/index.ts'),
+  '@esmero/records': at('./src/records/index.ts'),
   '@esmero/exchange': at('./src/exchange/index.ts'),
   '@esmero/messages': at('./src/messages/index.ts'),
   '@esmero/worker': at('./src/worker/client.ts'),
   '@esmero/store': at('./src/store/index.ts'),
+  '@esmero/transfer': at('./src/transfer/index.ts'),
   '@esmero/demo': at('./src/demo/index.ts'),
 };
 
@@ -23,7 +25,7 @@ export default defineConfig({
     projects: [
       project('core', ['src/core/**/*.spec.ts']),
       project('edges', [
-        'src/{exchange,messages,worker,store,demo,cli}/**/*.spec.ts',
+        'src/{records,transfer,exchange,messages,worker,store,demo,cli}/**/*.spec.ts',
         'scripts/**/*.spec.ts',
       ]),
       project('server', ['server/**/*.spec.ts']),

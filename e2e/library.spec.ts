@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 
-test('an item is added, changed, copied, put away and brought back', async ({ page }) => {
+test('an item is added, changed, copied, archived and brought back', async ({ page }) => {
   await page.goto('/library/towel');
   await page.getByRole('button', { name: 'Add a towel batch' }).click();
   await page.getByLabel('Name').fill('Sill towels, orange');
@@ -8,15 +8,15 @@ test('an item is added, changed, copied, put away and brought back', async ({ pa
   await expect(page.getByRole('heading', { name: 'Sill towels, orange' })).toBeVisible();
   await page.getByLabel('Clean, towels').fill('-1');
   await page.getByLabel('Clean, towels').blur();
-  await expect(page.getByText('Not kept')).toBeVisible();
+  await expect(page.getByText('Not saved')).toBeVisible();
   await page.getByLabel('Clean, towels').fill('6');
   await page.getByLabel('Clean, towels').blur();
-  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(page.getByText('Saved.')).toBeVisible();
   await page.getByRole('button', { name: 'Copy' }).click();
   await expect(page.getByRole('heading', { name: 'Sill towels, orange (copy)' })).toBeVisible();
-  await page.locator('.head').getByRole('button', { name: 'Put away' }).last().click();
+  await page.locator('.head').getByRole('button', { name: 'Archive', exact: true }).click();
   await expect(page.getByRole('button', { name: /\(copy\)/ })).toBeHidden();
-  await page.getByRole('button', { name: 'Put away' }).first().click();
+  await page.getByRole('button', { name: 'Archived' }).click();
   await page.getByRole('button', { name: /\(copy\)/ }).click();
   await page.getByRole('button', { name: 'Bring back' }).click();
   await page.reload();
@@ -31,5 +31,5 @@ test('a label shows the same strength in every notation', async ({ page }) => {
   await page.getByRole('group', { name: 'Waterless mix' }).getByLabel('Number on the label (N)').blur();
   await page.getByRole('group', { name: 'Waterless mix' }).getByRole('combobox', { name: 'How the label means it' }).click();
   await page.getByRole('option', { name: 'N per cent of the mix' }).click();
-  await expect(page.getByText('Not kept')).toBeVisible();
+  await expect(page.getByText('Not saved')).toBeVisible();
 });

@@ -26,6 +26,8 @@ test('two tabs do not overwrite each other silently', async ({ context }) => {
   await two.getByLabel('Client').blur();
   await expect(two.locator('[data-bar="conflict"]')).toBeVisible();
   expect((await storedJob(two, 'demo-deck'))!.job['client']).toBe('One');
+  await expect(two.locator('[data-bar="conflict"]')).toContainText('Client was changed');
+  await expect(two.locator('[data-bar="conflict"]')).toContainText('Here it is Two, there One.');
   await two.getByRole('button', { name: 'Keep both' }).click();
   await expect(two.getByRole('heading', { level: 1 })).toContainText('(my copy)');
   await expect(two.locator('[data-bar="conflict"]')).toBeHidden();

@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { collectionFormat, jobFormat } from '../src/exchange';
+import { backupFormat, collectionFormat, jobFormat } from '../src/exchange';
 import { assumptionsPage } from './assumptions-page';
 import { schemaOf } from './schema';
 
@@ -7,11 +7,12 @@ import { schemaOf } from './schema';
 export const generatedDocs = (): ReadonlyMap<string, string> => {
   const json = (value: object): string => `${JSON.stringify(value, null, 2)}\n`;
   return new Map([
-    ['docs/formats/job.schema.json', json(schemaOf(jobFormat, 'JobDocument', 'Esmero job'))],
+    ['docs/formats/job.schema.json', json(schemaOf(jobFormat, 'JobDocument', 'Esmero job', { stamp: 'StampDocument' }))],
     [
       'docs/formats/collection.schema.json',
       json(schemaOf(collectionFormat, 'CollectionDocument', 'Esmero collection')),
     ],
+    ['docs/formats/backup.schema.json', json(schemaOf(backupFormat, 'BackupDocument', 'Manifest of an Esmero backup'))],
     ['docs/assumptions.md', assumptionsPage()],
   ]);
 };

@@ -3,14 +3,16 @@ import 'reflect-metadata';
 import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { getMetadataStorage } from 'class-validator';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
+import '../src/exchange/documents/backup';
 import '../src/exchange/documents/library';
 import type { Format } from '../src/exchange/envelope';
 
 /**
  * JSON Schema of a format, made from the very rules that files are validated with. Rules across
  * fields (a wheelbase within the length) are in the text of the format, not in the schema.
+ * @param around what else the envelope may hold
  */
-export function schemaOf(format: Format, document: string, title: string): object {
+export function schemaOf(format: Format, document: string, title: string, around: Readonly<Record<string, string>> = {}): object {
   const definitions = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,
     refPointerPrefix: '#/$defs/',
@@ -25,15 +27,31 @@ export function schemaOf(format: Format, document: string, title: string): objec
       format: { const: format.name },
       version: { const: format.version },
       [format.key]: { $ref: `#/$defs/${document}` },
+      ...Object.fromEntries(Object.entries(around).map(([name, type]) => [name, { $ref: `#/$defs/${type}` }])),
     },
     additionalProperties: false,
     $defs: Object.fromEntries(
-      Object.entries(definitions).map(([name, schema]) => [
+      reachable([document, ...Object.values(around)], definitions).map(([name, schema]) => [
         name,
         { ...schema, properties: withNulls(name, schema.properties ?? {}), additionalProperties: false },
       ]),
     ),
   };
+}
+
+type Definitions = ReturnType<typeof validationMetadatasToSchemas>;
+
+/** What documents consist of, all the way down; the validator knows those of every other format, too. */
+function reachable(from: readonly string[], definitions: Definitions): [string, Definitions[string]][] {
+  const found = new Map<string, Definitions[string]>();
+  const visit = (name: string): void => {
+    const schema = definitions[name];
+    if (!schema || found.has(name)) return;
+    found.set(name, schema);
+    for (const [, next] of JSON.stringify(schema).matchAll(/"#\/\$defs\/(\w+)"/g)) visit(next!);
+  };
+  from.forEach(visit);
+  return [...found].sort(([p], [q]) => p.localeCompare(q));
 }
 
 const nothing = () => ({});
@@ -61,7 +79,7 @@ const withNulls = (document: string, properties: Properties): Properties => {
 
 /** Rules of our own that a schema cannot say. */
 const additionalConverters = Object.fromEntries(
-  ['isObject', 'uniqueBy', 'dilution', 'band', 'assumption', 'charge', 'day', 'belongs', 'balance']
+  ['isObject', 'uniqueBy', 'dilution', 'band', 'assumption', 'charge', 'day', 'belongs', 'balance', 'base64']
     .concat(['height', 'wheelbase', 'overhang', 'clearance', 'wheel'])
     .map((name) => [name, nothing]),
 );

@@ -1,4 +1,5 @@
 import { spawn } from 'node:child_process';
+import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { build, chromiumPath, installChromium, installPackages } from './prepare.mjs';
 
@@ -109,7 +110,20 @@ const views = [
     },
   },
   { name: 'run-sheet', path: 'job/demo-deck/run-sheet' },
-  { name: 'run-sheet-phone', path: 'job/demo-deck/run-sheet', device: phone },
+  {
+    name: 'import',
+    path: 'jobs',
+    act: async (page) => {
+      const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export Family estate' }).click()]);
+      const file = JSON.parse(readFileSync(await download.path(), 'utf8'));
+      const changed = { ...file, stamp: undefined, job: { ...file.job, note: 'As the other phone has it' } };
+      const entries = [file.job, { ...file.job, id: 'from-there', name: 'Ferry office, second car' }].map((job) => ({ archived: false, changedAt: 0, edits: [], job: job === file.job ? changed.job : job }));
+      const lists = Object.fromEntries(['vehicles', 'sites', 'products', 'towels', 'vessels', 'gear', 'habits', 'movements', 'photos'].map((list) => [list, []]));
+      const collection = { format: 'esmero-collection', version: 8, collection: { ...lists, vehicles: [{ archived: false, changedAt: 0, edits: [], item: file.job.vehicle }], jobs: entries } };
+      await page.locator('input[aria-label="Import a file"]').setInputFiles({ name: 'from-the-other-phone.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(collection)) });
+      await page.locator('[data-row]').first().waitFor();
+    },
+  },
   { name: 'method-dark', path: 'job/demo-frost/method', device: { ...desktop, colorScheme: 'dark' }, act: choose('bonnet') },
   { name: 'library', path: 'library/product', act: (page) => page.locator('.item').nth(1).click() },
 ];

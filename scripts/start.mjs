@@ -3,6 +3,9 @@ import { build, installPackages } from './prepare.mjs';
 
 installPackages();
 build();
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { stdio: 'inherit' });
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', ...process.argv.slice(2)], {
+  stdio: 'inherit',
+  env: { NODE_ENV: 'production', ...process.env },
+});
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => server.kill(signal));
-server.on('exit', (code) => process.exit(code ?? 0));
+server.on('exit', (code, signal) => process.exit(code ?? (signal === 'SIGKILL' ? 1 : 0)));

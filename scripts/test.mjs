@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
+import { relative } from 'node:path';
 import { build, installChromium, installPackages } from './prepare.mjs';
 
 /** Runs everything that a change must pass, goes on after a failure, and closes with the count. */
@@ -18,6 +19,9 @@ const read = (name) => {
   }
 };
 
+/** What failed, repeated before the count, so that it is found at the end of a long log. */
+const failures = [];
+
 /** A check without tests of its own counts as one. */
 const check = (command, args) => () => (run(command, args) ? { passed: 1, failed: 0 } : { passed: 0, failed: 1 });
 
@@ -32,7 +36,15 @@ const vitestCounts = (name) => {
   return found && { passed: found.numPassedTests, failed: found.numFailedTests };
 };
 
-const vitest = (name, command, args) => () => counted(run(command, args), vitestCounts(name));
+const vitest = (name, command, args) => () => {
+  const ok = run(command, args);
+  for (const { name: file, assertionResults } of read(name)?.testResults ?? []) {
+    for (const { status, fullName, failureMessages } of assertionResults) {
+      if (status === 'failed') failures.push(`${relative('.', file)}: ${fullName}\n${failureMessages.join('\n')}`);
+    }
+  }
+  return counted(ok, vitestCounts(name));
+};
 
 const playwright = () => {
   const ok = run('npx', ['playwright', 'test', '--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: report('browser') });
@@ -40,7 +52,7 @@ const playwright = () => {
   return counted(ok, stats && { passed: stats.expected + stats.flaky, failed: stats.unexpected });
 };
 
-const typeChecked = ['src/core', 'src/exchange', 'src/messages', 'src/worker', 'src/store', 'src/demo', 'src/cli', 'server', 'scripts', 'bench', 'e2e'];
+const typeChecked = ['src/core', 'src/records', 'src/transfer', 'src/exchange', 'src/messages', 'src/worker', 'src/store', 'src/demo', 'src/cli', 'server', 'scripts', 'bench', 'e2e'];
 
 const checks = [
   ['lint and import rules', check('npx', ['eslint', '.', '--max-warnings', '0'])],
@@ -71,6 +83,7 @@ for (const [name, perform] of checks) {
   failed += counts.failed;
   if (counts.failed > 0) broken.push(name);
 }
+for (const failure of failures) process.stdout.write(`\nFailed: ${failure}\n`);
 if (broken.length > 0) process.stdout.write(`\nFailed in: ${broken.join(', ')}\n`);
 process.stdout.write(`\n${passed} passed, ${failed} failed\n`);
 process.exit(failed > 0 ? 1 : 0);

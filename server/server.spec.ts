@@ -1,3 +1,5 @@
+import { spawn } from 'node:child_process';
+import { get } from 'node:https';
 import { mkdtempSync, writeFileSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { createServer } from 'node:net';
@@ -7,6 +9,7 @@ import type { Server } from 'node:http';
 import { afterEach, describe, expect, it } from 'vitest';
 import { readWeather } from '@esmero/exchange';
 import { esmeroServer } from './app';
+import { certificateIn } from './certificate';
 import { listen, portFrom } from './listen';
 
 const open: { close(): unknown }[] = [];
@@ -55,6 +58,25 @@ describe('the server', () => {
     expect(((await bad.json()) as { faults: { path: string }[] }).faults.map(({ path }) => path)).toContain('latitude');
   });
 
+  it('says in JSON that there is nothing below /api, and refuses an address that cannot be read without a word about this machine', async () => {
+    const url = await serve();
+    const none = await fetch(`${url}api/nothing`);
+    expect([none.status, none.headers.get('content-type')]).toEqual([404, expect.stringContaining('json')]);
+    for (const path of ['%', 'job/%E0%A4%A']) {
+      const bad = await fetch(`${url}${path}`);
+      expect(bad.status).toBe(400);
+      expect(await bad.text()).not.toMatch(/node_modules|server|Error:|\/[a-z]+\//);
+    }
+  });
+
+  it('gives out what a page may ask the device for, and fonts from itself alone', async () => {
+    const { headers } = await fetch(await serve());
+    expect(headers.get('permissions-policy')).toContain('camera=(self)');
+    expect(headers.get('permissions-policy')).toContain('microphone=()');
+    expect(headers.get('content-security-policy')).toContain("font-src 'self'");
+    expect(headers.get('content-security-policy')).toContain("require-trusted-types-for 'script'");
+  });
+
   it('lets no foreign script in and does not name its maker', async () => {
     const { headers } = await fetch(await serve());
     expect(headers.get('content-security-policy')).toContain("script-src 'self'");
@@ -65,7 +87,39 @@ describe('the server', () => {
     const url = await serve(mkdtempSync(join(tmpdir(), 'esmero-')));
     const response = await fetch(url);
     expect(response.status).toBe(503);
-    expect(await response.text()).toContain('npm start');
+    const text = await response.text();
+    expect(text).toContain('npm start');
+    expect(text).not.toContain(tmpdir());
+  });
+});
+
+describe('a certificate', () => {
+  it('is made for this machine, kept, and serves the page over https', async () => {
+    const folder = mkdtempSync(join(tmpdir(), 'esmero-'));
+    const certificate = await certificateIn(folder);
+    expect(await certificateIn(folder)).toEqual(certificate);
+    const listening = await listen(esmeroServer(built()), { PORT: '0' }, certificate);
+    if (!listening.ok) throw new Error(listening.message);
+    open.push(listening.server);
+    expect(listening.url).toMatch(/^https:/);
+    const text = await new Promise<string>((resolve, reject) =>
+      get(listening.url, { ca: certificate.cert }, (response) => {
+        let all = '';
+        response.on('data', (part) => (all += String(part)));
+        response.on('end', () => resolve(all));
+      }).on('error', reject),
+    );
+    expect(text).toContain('Esmero');
+  });
+});
+
+describe('the process', () => {
+  it.each(['SIGTERM', 'SIGINT'] as const)('ends with 0 on %s', async (signal) => {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { env: { ...process.env, PORT: '0' } });
+    await new Promise<void>((resolve) => child.stdout.on('data', (text) => String(text).includes('Esmero is at') && resolve()));
+    const ended = new Promise<number | null>((resolve) => child.on('exit', resolve));
+    child.kill(signal);
+    expect(await ended).toBe(0);
   });
 });
 
@@ -97,5 +151,9 @@ describe('listening', () => {
     ['http', 'bad'],
     ['70000', 'bad'],
     ['1.5', 'bad'],
+    ['0x50', 'bad'],
+    ['1e3', 'bad'],
+    [' 80', 'bad'],
+    ['-1', 'bad'],
   ])('reads %j as %j', (text, port) => expect(portFrom(text)).toBe(port));
 });

@@ -21,4 +21,15 @@ export const demo: Collection = {
   library: shelf.map((entry) => ({ ...entry, archived: false }) as LibraryEntry),
 };
 
+const DAY_MS = 86_400_000;
+
+/** The demo with its stock moved up to a day: bought weeks ago, used last week, some of it about to go off. */
+export function demoOn(now: number): Collection {
+  const last = Math.max(...movements.map(({ at }) => at));
+  const days = Math.floor(now / DAY_MS) - Math.floor(last / DAY_MS) - 1;
+  const day = (iso: string): string => new Date(Date.parse(iso) + days * DAY_MS).toISOString().slice(0, 10);
+  const moved = movements.map((one) => ({ ...one, at: one.at + days * DAY_MS, expiresOn: one.expiresOn && day(one.expiresOn) }));
+  return { ...demo, movements: moved };
+}
+
 export { jobs as demoJobs };

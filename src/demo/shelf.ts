@@ -5,6 +5,7 @@ const at = (day: string, hour = 8): number => Date.parse(`${day}T00:00:00Z`) + h
 
 const movement = (id: string, when: number, kind: Movement['kind'], entries: Movement['entries'], more: Partial<Movement> = {}): Movement => ({
   id,
+  seq: 0,
   at: when,
   kind,
   job: null,
@@ -51,4 +52,6 @@ const used = ['2031-05-12', '2031-05-19', '2031-05-27', '2031-06-03', '2031-06-1
 ]);
 
 /** What has moved on the shelf of the harbour town's van. */
-export const movements: readonly Movement[] = [...bought, ...counted, charged, ...used].sort((p, q) => p.at - q.at);
+export const movements: readonly Movement[] = [...bought, ...counted, charged, ...used]
+  .sort((p, q) => p.at - q.at)
+  .map((one, i) => ({ ...one, seq: i + 1 }));

@@ -22,7 +22,7 @@ import {
 } from '@esmero/core';
 import { FilmInputDocument, IndexInputDocument, MixingInputDocument, SettlingInputDocument } from './documents/calc-inputs';
 import type { Fault, Read } from './fault';
-import { faultsIn } from './job-file';
+import { faultsIn } from './validate';
 
 const rounded = (value: number, digits: number): number => Number(value.toFixed(digits));
 const roundedOrNull = (value: number | null, digits: number): number | null =>

@@ -1,50 +1,78 @@
-import { type Collection, type LibraryEntry, type LibraryKind, type Movement, libraryKinds } from '@esmero/core';
-import { CollectionDocument } from './documents/library';
+import { type LibraryEntry, type LibraryKind, type Movement, type Photo, libraryKinds } from '@esmero/core';
+import {
+  type Holdings,
+  type KeptEntry,
+  type KeptJob,
+  collectionMigrations,
+  collectionVersion,
+  jobDocument,
+  jobFrom,
+  listNames,
+} from '@esmero/records';
+import { CollectionDocument, JobEntryDocument } from './documents/library';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
-import type { Read } from './fault';
-import { collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5, collectionFrom5To6, collectionFrom6To7 } from './migrate';
-import { faultsIn, jobDocument, jobFrom } from './job-file';
+import type { Fault, Read } from './fault';
+import { stampDocument, stampFrom } from './stamp';
+import { MOST_FAULTS, faultsIn } from './validate';
 
 /** Everything a user has, in one file; a job in it is of the job file's newest version. */
 export const collectionFormat: Format = {
   name: 'esmero-collection',
-  version: 7,
-  most: 200_000_000,
+  version: collectionVersion,
+  // A text of more letters than this no browser holds; backups have no such limit.
+  most: 500_000_000,
   key: 'collection',
-  migrations: [collectionFrom1To2, collectionFrom2To3, collectionFrom3To4, collectionFrom4To5, collectionFrom5To6, collectionFrom6To7],
+  migrations: collectionMigrations,
 };
 
-const listNames = {
-  vehicle: 'vehicles',
-  site: 'sites',
-  product: 'products',
-  towel: 'towels',
-  vessel: 'vessels',
-  gear: 'gear',
-  habits: 'habits',
-} as const satisfies Record<LibraryKind, keyof CollectionDocument>;
+const entryFrom = (kind: LibraryKind, { archived, item, ...stamp }: CollectionDocument[(typeof listNames)[LibraryKind]][number]): KeptEntry =>
+  ({ kind, archived, item, ...stampFrom(stamp) }) as unknown as KeptEntry;
 
-/** Reads a collection file whole or not at all. Never throws. */
-export function readCollection(text: string): Read<Collection> {
+const jobEntryFrom = ({ archived, job, ...stamp }: JobEntryDocument): KeptJob => ({ archived, job: jobFrom(job), ...stampFrom(stamp) });
+
+/**
+ * Reads a collection file whole or not at all, job by job, so that whoever waits can look up in between: yields the
+ * share that is read. Never throws.
+ */
+export function* readingCollection(text: string): Generator<number, Read<Holdings>> {
   const opened = openEnvelope(text, collectionFormat);
   if (!opened.ok) return opened;
-  const faults = faultsIn(CollectionDocument, opened.value, collectionFormat.key);
-  if (faults.length > 0) return { ok: false, why: { code: 'faults', faults } };
-  const document = opened.value as CollectionDocument;
-  const library = libraryKinds.flatMap((kind) =>
-    document[listNames[kind]].map((entry) => ({ kind, ...entry }) as unknown as LibraryEntry),
-  );
-  return { ok: true, value: { library, jobs: document.jobs.map(jobFrom), movements: document.movements as unknown as Movement[], photos: document.photos } };
+  const { content } = opened.value;
+  const jobs = (content as { readonly jobs?: unknown } | null)?.jobs;
+  const list = Array.isArray(jobs) ? (jobs as unknown[]) : [];
+  // All but the jobs at once, then each job for itself.
+  const faults: Fault[] = [...faultsIn(CollectionDocument, Array.isArray(jobs) ? { ...(content as object), jobs: [] } : content, collectionFormat.key)];
+  for (let i = 0; i < list.length && faults.length < MOST_FAULTS; i++) {
+    yield i / list.length;
+    faults.push(...faultsIn(JobEntryDocument, list[i], `${collectionFormat.key}.jobs[${i}]`));
+  }
+  if (faults.length > 0) return { ok: false, why: { code: 'faults', faults: faults.slice(0, MOST_FAULTS) } };
+  const document = content as CollectionDocument;
+  const library = libraryKinds.flatMap((kind) => document[listNames[kind]].map((entry) => entryFrom(kind, entry)));
+  return {
+    ok: true,
+    value: {
+      library,
+      jobs: document.jobs.map(jobEntryFrom),
+      movements: document.movements as unknown as readonly Movement[],
+      photos: document.photos as readonly Photo[],
+    },
+  };
 }
 
-export function writeCollection({ library, jobs, movements, photos }: Collection): string {
-  const lists = Object.fromEntries(
-    libraryKinds.map((kind) => [
-      listNames[kind],
-      library
-        .filter((entry) => entry.kind === kind)
-        .map(({ archived, item }) => ({ archived, item })),
-    ]),
-  );
-  return writeEnvelope(collectionFormat, { ...lists, jobs: jobs.map(jobDocument), movements, photos });
+/** The same at one go. */
+export function readCollection(text: string): Read<Holdings> {
+  const reading = readingCollection(text);
+  for (;;) {
+    const { done, value } = reading.next();
+    if (done) return value;
+  }
+}
+
+const entryDocument = ({ archived, item, ...stamp }: LibraryEntry & KeptEntry) => ({ archived, ...stampDocument(stamp), item });
+
+export function writeCollection({ library, jobs, movements, photos }: Holdings): string {
+  const lists = Object.fromEntries(libraryKinds.map((kind) => [listNames[kind], library.filter((entry) => entry.kind === kind).map(entryDocument)]));
+  const kept = jobs.map(({ archived, job, ...stamp }) => ({ archived, ...stampDocument(stamp), job: jobDocument(job) }));
+  return writeEnvelope(collectionFormat, { ...lists, jobs: kept, movements, photos });
 }

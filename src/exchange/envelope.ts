@@ -1,5 +1,6 @@
-import { type Migration, migrate } from './migrate';
+import { type Migration, migrate } from '@esmero/records';
 import type { Read, Unreadable } from './fault';
+import { isPlain } from './nested';
 
 /** A family of files: its name, its newest version, and the steps that lead there. */
 export interface Format {
@@ -31,23 +32,25 @@ function parse(text: string): Read<unknown> {
   }
 }
 
-const isRecord = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
+/** What a file holds, and what else its envelope says. */
+export interface Opened {
+  readonly content: unknown;
+  readonly around: Readonly<Record<string, unknown>>;
+}
 
 /**
  * Opens a file of a format: size, JSON, format name, version, migrations. What it returns is of the
  * newest version but has not been validated.
  */
-export function openEnvelope(text: string, format: Format): Read<unknown> {
-  const bytes = new TextEncoder().encode(text).length;
-  if (bytes > format.most) return no({ code: 'too-large', bytes, most: format.most });
+export function openEnvelope(text: string, format: Format): Read<Opened> {
+  if (text.length > format.most) return no({ code: 'too-large', bytes: text.length, most: format.most });
   const parsed = parse(text);
   if (!parsed.ok) return parsed;
   const { value } = parsed;
-  if (!isRecord(value) || value['format'] !== format.name)
+  if (!isPlain(value) || value['format'] !== format.name)
     return no({
       code: 'other-format',
-      format: isRecord(value) ? String(value['format'] ?? '') : '',
+      format: isPlain(value) ? String(value['format'] ?? '') : '',
       wanted: format.name,
     });
   const { version } = value;
@@ -55,9 +58,10 @@ export function openEnvelope(text: string, format: Format): Read<unknown> {
     return no({ code: 'no-version' });
   if (version > format.version)
     return no({ code: 'newer-version', version, newest: format.version });
-  return { ok: true, value: migrate(value[format.key], version, format.migrations) };
+  const { [format.key]: content, ...around } = value;
+  return { ok: true, value: { content: migrate(content, version, format.migrations), around } };
 }
 
 /** The text of a file: readable, with a line feed at the end. */
-export const writeEnvelope = (format: Format, content: object): string =>
-  `${JSON.stringify({ format: format.name, version: format.version, [format.key]: content }, null, 2)}\n`;
+export const writeEnvelope = (format: Format, content: object, around: object = {}): string =>
+  `${JSON.stringify({ format: format.name, version: format.version, ...around, [format.key]: content }, null, 2)}\n`;

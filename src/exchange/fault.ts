@@ -1,5 +1,3 @@
-import type { ValidationError } from 'class-validator';
-
 /** What a field should have been. */
 export type Expected =
   | { readonly code: 'number'; readonly min: number; readonly max: number }
@@ -45,6 +43,10 @@ export type Unreadable =
   | { readonly code: 'other-format'; readonly format: string; readonly wanted: string }
   | { readonly code: 'newer-version'; readonly version: number; readonly newest: number }
   | { readonly code: 'no-version' }
+  /** Neither JSON nor a backup that could be opened. */
+  | { readonly code: 'no-zip'; readonly detail: string }
+  /** A backup whose files are not those of its manifest. */
+  | { readonly code: 'damaged'; readonly paths: readonly string[] }
   | { readonly code: 'faults'; readonly faults: readonly Fault[] };
 
 export type Read<T> =
@@ -53,28 +55,11 @@ export type Read<T> =
 
 const FOUND_MOST = 60;
 
-const shown = (value: unknown): string => {
+/** What was found, in a few letters; what is large or deep is only named. */
+export function shown(value: unknown): string {
   if (value === undefined) return '';
-  const text = typeof value === 'string' ? `"${value}"` : (JSON.stringify(value) ?? String(value));
+  if (Array.isArray(value)) return `a list of ${value.length}`;
+  if (typeof value === 'object' && value !== null) return 'an object';
+  const text = typeof value === 'string' ? `"${value.slice(0, FOUND_MOST + 1)}"` : String(value);
   return text.length > FOUND_MOST ? `${text.slice(0, FOUND_MOST)}…` : text;
-};
-
-const expectedOf = (error: ValidationError): Expected => {
-  if (error.constraints?.['whitelistValidation']) return { code: 'unknown-field' };
-  const [first] = Object.keys(error.constraints ?? {});
-  return (first && (error.contexts?.[first] as Expected | undefined)) || { code: 'valid' };
-};
-
-const isIndex = (property: string): boolean => /^\d+$/.test(property);
-
-/** The validator's tree as a flat list, one fault a field. */
-export function faultsOf(errors: readonly ValidationError[], above = ''): readonly Fault[] {
-  return errors.flatMap((error) => {
-    const step = isIndex(error.property) ? `[${error.property}]` : error.property;
-    const path = above && !isIndex(error.property) ? `${above}.${step}` : `${above}${step}`;
-    const own = error.constraints
-      ? [{ path, expected: expectedOf(error), found: shown(error.value) }]
-      : [];
-    return [...own, ...faultsOf(error.children ?? [], path)];
-  });
 }

@@ -1,5 +1,7 @@
-export { readJob, writeJob, jobFormat } from './job-file';
-export { readCollection, writeCollection, collectionFormat } from './collection-file';
+export { readJob, readKeptJob, writeJob, jobFormat } from './job-file';
+export { readCollection, readingCollection, writeCollection, collectionFormat } from './collection-file';
+export { readManifest, writeManifest, backupFormat } from './backup-file';
+export type { Manifest } from './backup-file';
 export { faultsInItem } from './library-item';
 export { mixesCsv, stepsCsv, towelsCsv } from './tables';
 export type { Expected, Fault, Read, Unreadable } from './fault';

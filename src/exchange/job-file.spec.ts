@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Job, calmShade, paint, planJob, setAssumption, soilKinds, soilLevels, zoneIds } from '@esmero/core';
 import { demo, demoJobs } from '@esmero/demo';
+import { type Holdings, held } from '@esmero/records';
 import { schemaOf } from '../../scripts/schema';
 import { collectionFormat, jobFormat, readCollection, readJob, writeCollection, writeJob } from '.';
 import type { Fault } from './fault';
@@ -14,6 +15,13 @@ function changed(change: (job: Record<string, any>) => void): string {
   const file = JSON.parse(writeJob(deck)) as { job: Record<string, unknown> };
   change(file.job);
   return JSON.stringify(file);
+}
+
+/** A collection as it was before jobs in it had stamps. */
+function olderCollection(): any {
+  const all = JSON.parse(writeCollection(held(demo)));
+  all.collection.jobs = all.collection.jobs.map(({ job }: any) => job);
+  return all;
 }
 
 function faultsOf(text: string): readonly Fault[] {
@@ -135,13 +143,13 @@ describe('job file', () => {
     file.version = 2;
     withoutAir(file.job.site);
     expect(readJob(JSON.stringify(file))).toMatchObject({ ok: true, value: { site: calmShade } });
-    const all = JSON.parse(writeCollection(demo)) as any;
+    const all = olderCollection();
     all.version = 1;
     for (const { item } of all.collection.sites) withoutAir(item);
     for (const { site } of all.collection.jobs) withoutAir(site);
     const read = readCollection(JSON.stringify(all));
     if (!read.ok) throw new Error(JSON.stringify(read.why));
-    for (const { site } of read.value.jobs) expect(site).toMatchObject(calmShade);
+    for (const { job } of read.value.jobs) expect(job.site).toMatchObject(calmShade);
   });
 
   it('takes towels and sites from before version 5 as they were: folded twice, level ground, steps at hand', () => {
@@ -154,7 +162,7 @@ describe('job file', () => {
     if (!read.ok) throw new Error(JSON.stringify(read.why));
     expect(read.value.site).toMatchObject({ slope: 0, steps: true });
     for (const { role, pile, sides } of read.value.towels) expect([pile, sides]).toEqual([role === 'drying' ? 'plush' : 'short', 8]);
-    const all = JSON.parse(writeCollection(demo)) as any;
+    const all = olderCollection();
     all.version = 3;
     const { sites, towels, jobs } = all.collection;
     for (const entry of sites) entry.item = flat(entry.item);
@@ -168,7 +176,7 @@ describe('job file', () => {
     file.version = 5;
     delete file.job.run;
     expect(readJob(JSON.stringify(file))).toEqual({ ok: true, value: { ...deck, run: null } });
-    const all = JSON.parse(writeCollection(demo)) as any;
+    const all = olderCollection();
     all.version = 4;
     for (const job of all.collection.jobs) delete job.run;
     expect(readCollection(JSON.stringify(all))).toMatchObject({ ok: true });
@@ -189,13 +197,13 @@ describe('job file', () => {
     expect(read.value.run).toEqual({
       startedAt: 1,
       endedAt: 9,
-      events: [{ ...tick, by: null }, { kind: 'again', zone: 'roof', at: 5 }],
+      events: [{ seq: 1, ...tick, by: null }, { seq: 2, kind: 'again', zone: 'roof', at: 5 }],
       counts: [{ at: 9, because: '', method: null, ...use, paces: [], soil: null, waterL: null, runoffL: null }],
       punch: [],
     });
     expect(read.value).toMatchObject({ pictures: [], signed: null, refused: null });
     expect(read.value.products[0]).toMatchObject({ safety: '', uses: [{ protectsDays: null }, { protectsDays: null }] });
-    const all = JSON.parse(writeCollection(demo)) as any;
+    const all = olderCollection();
     const { movements: _movements, ...rest } = all.collection;
     const products = rest.products.map(({ archived, item: { safety: _safety, ...item } }: any) => ({ archived, item }));
     const old = readCollection(JSON.stringify({ ...all, version: 5, collection: { ...rest, products, jobs: rest.jobs.map(older) } }));
@@ -203,7 +211,7 @@ describe('job file', () => {
   });
 
   it('refuses movements that do not add up', () => {
-    const all = JSON.parse(writeCollection(demo)) as any;
+    const all = JSON.parse(writeCollection(held(demo))) as any;
     all.collection.movements[0].entries[0].amount += 1;
     expect(readCollection(JSON.stringify(all))).toMatchObject({ ok: false, why: { code: 'faults', faults: [{ path: 'collection.movements[0].entries' }] } });
   });
@@ -222,29 +230,35 @@ describe('job file', () => {
 
 describe('collection file', () => {
   it('comes back as it was', () => {
-    const archived = { ...demo, library: demo.library.map((entry, i) => ({ ...entry, archived: i === 0 })) };
-    expect(readCollection(writeCollection(archived))).toEqual({ ok: true, value: archived });
+    const stamp = { changedAt: 1_900_000_000_000, vector: { 'van-tablet': 4, phone: 1 } };
+    const { library, jobs, ...others } = held(demo);
+    const all: Holdings = {
+      ...others,
+      library: library.map((entry, i) => ({ ...entry, ...stamp, archived: i === 0 })),
+      jobs: jobs.map((one, i) => ({ ...one, ...stamp, archived: i === 1 })),
+    };
+    expect(readCollection(writeCollection(all))).toEqual({ ok: true, value: all });
   });
 
   it('is read whole or not at all', () => {
-    const file = JSON.parse(writeCollection(demo)) as any;
-    file.collection.jobs[3].site.minutes = 'soon';
+    const file = JSON.parse(writeCollection(held(demo))) as any;
+    file.collection.jobs[3].job.site.minutes = 'soon';
     const read = readCollection(JSON.stringify(file));
-    expect(read).toMatchObject({ ok: false, why: { code: 'faults', faults: [{ path: 'collection.jobs[3].site.minutes' }] } });
+    expect(read).toMatchObject({ ok: false, why: { code: 'faults', faults: [{ path: 'collection.jobs[3].job.site.minutes' }] } });
   });
 });
 
 describe('published schemas', () => {
   const ajv = new Ajv2020({ strict: false });
-  const job = ajv.compile(schemaOf(jobFormat, 'JobDocument', 'job'));
+  const job = ajv.compile(schemaOf(jobFormat, 'JobDocument', 'job', { stamp: 'StampDocument' }));
   const collection = ajv.compile(schemaOf(collectionFormat, 'CollectionDocument', 'collection'));
 
   it('accept what the app writes', () => {
     for (const one of demoJobs) {
-      job(JSON.parse(writeJob(one)));
+      job(JSON.parse(writeJob(one, { changedAt: 5, vector: { 'van-tablet': 2 } })));
       expect(job.errors ?? [], one.id).toEqual([]);
     }
-    collection(JSON.parse(writeCollection(demo)));
+    collection(JSON.parse(writeCollection(held(demo))));
     expect(collection.errors ?? []).toEqual([]);
   });
 

@@ -5,7 +5,7 @@ import { ProductDocument } from './documents/product';
 import { SiteDocument } from './documents/site';
 import { VehicleDocument } from './documents/vehicle';
 import type { Fault } from './fault';
-import { faultsIn } from './job-file';
+import { faultsIn } from './validate';
 
 const documents: Readonly<Record<LibraryKind, new () => object>> = {
   vehicle: VehicleDocument,

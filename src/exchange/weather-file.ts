@@ -2,7 +2,7 @@ import type { DayWeather } from '@esmero/core';
 import { DayWeatherDocument, WeatherQuestionDocument } from './documents/weather';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Fault, Read } from './fault';
-import { faultsIn } from './job-file';
+import { faultsIn } from './validate';
 
 /** A day's weather as a weather service answers it. */
 export const weatherFormat: Format = {
@@ -17,10 +17,10 @@ export const weatherFormat: Format = {
 export function readWeather(text: string): Read<DayWeather> {
   const opened = openEnvelope(text, weatherFormat);
   if (!opened.ok) return opened;
-  const faults = faultsIn(DayWeatherDocument, opened.value, 'weather');
+  const faults = faultsIn(DayWeatherDocument, opened.value.content, 'weather');
   return faults.length > 0
     ? { ok: false, why: { code: 'faults', faults } }
-    : { ok: true, value: opened.value as DayWeather };
+    : { ok: true, value: opened.value.content as DayWeather };
 }
 
 export const writeWeather = (weather: DayWeather): string => writeEnvelope(weatherFormat, weather);

@@ -96,6 +96,16 @@ export function unreadableText(why: Unreadable): { readonly headline: string; re
       };
     case 'no-version':
       return { headline: 'The file does not say its version.', details: ['“version” should be a whole number from 1.'] };
+    case 'no-zip':
+      return {
+        headline: 'This is no whole backup: its end is missing, or it is another kind of zip.',
+        details: [why.detail, 'Copy the file once more, or choose an older backup.'],
+      };
+    case 'damaged':
+      return {
+        headline: why.paths.length === 1 ? 'One file in the backup is damaged.' : `${why.paths.length} files in the backup are damaged.`,
+        details: [...why.paths.slice(0, FAULTS_SHOWN), 'Copy the file once more, or choose an older backup.'],
+      };
     case 'newer-version':
       return {
         headline: `The file is of version ${why.version}, and this Esmero reads up to ${why.newest}.`,
@@ -105,7 +115,7 @@ export function unreadableText(why: Unreadable): { readonly headline: string; re
       const more = why.faults.length - FAULTS_SHOWN;
       return {
         headline:
-          why.faults.length === 1 ? 'One thing in the file is wrong.' : `${why.faults.length} things in the file are wrong.`,
+          why.faults.length === 1 ? 'One thing in the file is wrong.' : `${why.faults.length}${why.faults.length >= 100 ? ' or more' : ''} things in the file are wrong.`,
         details: [
           ...why.faults.slice(0, FAULTS_SHOWN).map(faultSentence),
           ...(more > 0 ? [`… and ${more} more.`] : []),

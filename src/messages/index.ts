@@ -14,3 +14,5 @@ export { careAfterwards, claimText, doneSentences, carPart, lastsText, suggestio
 export { actHint, clocksText, handName, liquidFor, oneTowel, replannedText, rolesFor, taskText, towelsFor, turnText, weatherName } from './run';
 export { againstText, learnedSentence, lessonName, runStateName, waterText } from './learned';
 export * from './shelf';
+export * from './transfer';
+export * from './notices';

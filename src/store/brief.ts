@@ -1,14 +1,24 @@
 import type { JobBrief } from '@esmero/core';
-import type { StoredJob } from './schema';
+import type { StoredJob } from './store';
+
+/** Rises when briefs know something that they did not. */
+export const BRIEFS = 2;
+
+export const isOfToday = (kept: unknown): boolean => kept === BRIEFS;
 
 /** A job in brief, with how it is kept. */
-export type StoredBrief = Omit<StoredJob, 'job'> & { readonly job: JobBrief };
+export type StoredBrief = Omit<StoredJob, 'job'> & {
+  readonly job: JobBrief;
+  /** Pictures that it shows. */
+  readonly photos: readonly string[];
+};
 
 /** What lists, the log and learning need of a job. */
 export const briefOf = ({ job, ...kept }: StoredJob): StoredBrief => {
-  const { id, name, client, date, note, currency, consent, refused, vehicle, site, marks, choices, run } = job;
+  const { id, name, client, date, note, currency, consent, refused, vehicle, site, marks, pictures, choices, run } = job;
   return {
     ...kept,
+    photos: [...marks, ...pictures].flatMap(({ photo }) => photo ?? []),
     job: {
       ...{ id, name, client, date, note, currency, consent, refused },
       vehicle: { id: vehicle.id, name: vehicle.name, body: vehicle.body },

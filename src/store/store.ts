@@ -1,11 +1,23 @@
 import type { Collection, Job, LibraryEntry, Movement } from '@esmero/core';
+import type { Stamp } from '@esmero/records';
 import type { StoredBrief } from './brief';
-import type { StoredEntry, StoredJob } from './schema';
 
 /** Why something could not be kept, as data. */
 export type KeepFault =
   | { readonly kind: 'full' }
+  /** A newer Esmero has taken the data further. */
+  | { readonly kind: 'newer' }
   | { readonly kind: 'failed'; readonly message: string };
+
+/** A job as it is kept: each save raises the revision, so that two tabs can tell. */
+export interface StoredJob extends Stamp {
+  readonly id: string;
+  readonly job: Job;
+  readonly revision: number;
+  readonly archived: boolean;
+}
+
+export type StoredEntry = LibraryEntry & Stamp & { readonly revision: number };
 
 export type Saved =
   | { readonly kind: 'saved'; readonly revision: number }
@@ -13,51 +25,79 @@ export type Saved =
   | { readonly kind: 'conflict'; readonly theirs: StoredJob }
   | KeepFault;
 
+export type SavedEntry =
+  /** As it is kept now: perhaps with what somebody else has changed beside it. */
+  | { readonly kind: 'saved'; readonly stored: StoredEntry }
+  /** Somebody else has changed the same fields since: nothing was written. */
+  | {
+      readonly kind: 'conflict';
+      readonly theirs: StoredEntry;
+      readonly fields: readonly string[];
+      /** Both put together, with mine where both changed the same. */
+      readonly mine: LibraryEntry;
+    }
+  | KeepFault;
+
 export type Kept = { readonly kind: 'kept' } | KeepFault;
+
+/** One thing that an import writes. It is left alone where it has changed since it was looked at. */
+export type Change =
+  | { readonly table: 'jobs'; readonly id: string; readonly expects: number | null; readonly job: Job; readonly archived: boolean; readonly stamp: Stamp }
+  | { readonly table: 'library'; readonly id: string; readonly expects: number | null; readonly entry: LibraryEntry; readonly stamp: Stamp }
+  | { readonly table: 'movements'; readonly id: string; readonly movement: Movement }
+  | { readonly table: 'photos'; readonly id: string; readonly picture: Blob };
+
+/** What became of changes: those that were left out had been changed meanwhile. */
+export type Imported = { readonly kind: 'kept'; readonly left: readonly string[] } | KeepFault;
+
+/** Where things are kept: for good; nowhere, as the browser keeps nothing; or a newer Esmero has them. */
+export type Keeping = 'for-good' | 'nowhere' | 'newer';
 
 /** Everything that is kept on this machine. */
 export interface Store {
-  /** False when nothing outlives the tab. */
-  readonly durable: boolean;
-  /** All jobs whole, the last changed first: for taking everything out. */
-  jobs(): Promise<readonly StoredJob[]>;
+  readonly keeping: Keeping;
+  /** Names this browser in version vectors. */
+  readonly browser: string;
   /** All jobs in brief, the last changed first. */
   briefs(): Promise<readonly StoredBrief[]>;
+  jobIds(): Promise<readonly string[]>;
   job(id: string): Promise<StoredJob | undefined>;
   /** @param base the revision this change was made on; 0 for a new job; null overwrites */
   saveJob(job: Job, base: number | null): Promise<Saved>;
-  archiveJob(id: string, archived: boolean): Promise<Kept>;
-  library(): Promise<readonly LibraryEntry[]>;
-  saveEntry(entry: LibraryEntry): Promise<Kept>;
+  archiveJobs(ids: readonly string[], archived: boolean): Promise<Kept>;
+  /** For good; there is no way back but a backup. */
+  deleteJobs(ids: readonly string[]): Promise<Kept>;
+  library(): Promise<readonly StoredEntry[]>;
+  /**
+   * Changes of two people to different fields of one item are both kept.
+   * @param base the item that the change was made on; null for a new one
+   */
+  saveEntry(entry: LibraryEntry, base: LibraryEntry | null): Promise<SavedEntry>;
+  deleteEntry(entry: LibraryEntry): Promise<Kept>;
+  /** In the order of posting. */
+  movements(): Promise<readonly Movement[]>;
+  /** All of them or none. */
+  post(movements: readonly Movement[]): Promise<Kept>;
   /** All or nothing; what has the same id is replaced. */
   merge(collection: Collection): Promise<Kept>;
-  /** Oldest first. */
-  movements(): Promise<readonly Movement[]>;
   photo(key: string): Promise<Blob | undefined>;
+  photoKeys(): Promise<readonly string[]>;
+  /** Pictures that a job shows, or would show again if the last import were taken back. */
+  usedPhotos(): Promise<ReadonlySet<string>>;
   keepPhoto(key: string, picture: Blob): Promise<Kept>;
+  deletePhotos(keys: readonly string[]): Promise<Kept>;
   setting(key: string): Promise<unknown>;
-  keepSetting(key: string, value: unknown): Promise<Kept>;
+  /** Fields that somebody else has changed since are kept as they have them. */
+  keepSetting(key: string, value: unknown, base?: unknown): Promise<Kept>;
+  /** Begins an import: what the last one replaced is forgotten. */
+  beginImport(): Promise<Kept>;
+  /** One slice of an import, whole or not at all. */
+  importSlice(changes: readonly Change[]): Promise<Imported>;
+  /** Takes the last import back, slice by slice; yields the share that is done. Names what was changed since, and stays. */
+  takeBackImport(): AsyncGenerator<number, readonly string[]>;
+  /** Told when all was deleted underneath, or a newer Esmero has taken it further. */
+  onTrouble(listener: (what: 'lost' | 'newer') => void): void;
+  close(): void;
 }
 
 export const entryId = ({ kind, item }: LibraryEntry): string => `${kind}/${item.id}`;
-
-export const storedEntry = (entry: LibraryEntry): StoredEntry => ({ ...entry, id: entryId(entry) });
-
-/** The next state of a job in the store, or the conflict that forbids it. */
-export function nextStored(
-  present: StoredJob | undefined,
-  job: Job,
-  base: number | null,
-): { readonly ok: true; readonly stored: StoredJob } | { readonly ok: false; readonly theirs: StoredJob } {
-  if (present && base !== null && present.revision !== base) return { ok: false, theirs: present };
-  return {
-    ok: true,
-    stored: {
-      id: job.id,
-      job,
-      revision: (present?.revision ?? 0) + 1,
-      changedAt: Date.now(),
-      archived: present?.archived ?? false,
-    },
-  };
-}

@@ -1,7 +1,7 @@
-/** What tabs of the same browser tell each other: a job has been saved, the library has changed. */
+/** What tabs of the same browser tell each other; `everything-changed` after an import. */
 export type TabMessage =
   | { readonly kind: 'job-saved'; readonly id: string; readonly revision: number }
-  | { readonly kind: 'library-changed' };
+  | { readonly kind: 'library-changed' | 'settings-changed' | 'everything-changed' };
 
 export interface Tabs {
   tell(message: TabMessage): void;

@@ -1,12 +1,17 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, effect, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DOCUMENT, effect, inject, untracked } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
+import type { TabMessage } from '@esmero/store';
 import { Toast } from 'primeng/toast';
-import { deskActions } from '../state/desk';
+import { deskActions, deskFeature } from '../state/desk';
 import { TABS } from '../state/ports';
+import { rescueOf } from '../state/rescue';
+import { SpaceDesk } from '../state/space';
 import { type Theme, settingsActions, settingsFeature, themes } from '../state/settings';
 import { shelfActions, shelfFeature } from '../state/shelf';
+import { ConfirmComponent } from './confirm.component';
+import { NoticesComponent } from './notices.component';
 import { ShortcutsComponent } from './shortcuts.component';
 
 const themeName: Readonly<Record<Theme, string>> = { system: 'Auto', light: 'Light', dark: 'Dark' };
@@ -15,12 +20,13 @@ const themeName: Readonly<Record<Theme, string>> = { system: 'Auto', light: 'Lig
 @Component({
   selector: 'esm-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [RouterOutlet, RouterLink, RouterLinkActive, Toast, ShortcutsComponent],
+  imports: [ConfirmComponent, NoticesComponent, RouterOutlet, RouterLink, RouterLinkActive, Toast, ShortcutsComponent],
   templateUrl: './app.component.html',
   styleUrl: './app.component.css',
   host: {
     '(document:visibilitychange)': 'hidden()',
     '(window:pagehide)': 'flush()',
+    '(window:beforeunload)': 'ask($event)',
   },
 })
 export class AppComponent {
@@ -30,17 +36,20 @@ export class AppComponent {
 
   protected readonly units = this.state.selectSignal(settingsFeature.selectUnits);
   protected readonly theme = this.state.selectSignal(settingsFeature.selectTheme);
-  protected readonly durable = this.state.selectSignal(shelfFeature.selectDurable);
+  protected readonly keeping = this.state.selectSignal(shelfFeature.selectKeeping);
+  private readonly desk = this.state.selectSignal(deskFeature.selectDeskState);
+  private readonly space = inject(SpaceDesk);
   private readonly problem = this.state.selectSignal(shelfFeature.selectProblem);
   protected readonly themeName = themeName;
 
   constructor() {
+    this.state.dispatch(settingsActions.load());
     this.state.dispatch(shelfActions.load());
-    inject(TABS).onMessage((message) =>
-      this.state.dispatch(
-        message.kind === 'job-saved' ? deskActions.savedElsewhere(message) : shelfActions.load(),
-      ),
-    );
+    inject(TABS).onMessage((message) => this.hear(message));
+    // From the first change of one's own there is something to lose.
+    effect(() => {
+      if (this.desk().past.length > 0) untracked(() => void this.space.makeLasting());
+    });
     effect(() => {
       const problem = this.problem();
       if (!problem) return;
@@ -64,5 +73,32 @@ export class AppComponent {
 
   protected flush(): void {
     this.state.dispatch(deskActions.flush());
+  }
+
+  /** The page is not closed over something unsaved without a word. */
+  protected ask(event: BeforeUnloadEvent): void {
+    this.flush();
+    const { job, saving, past } = this.desk();
+    if (!job) return;
+    // Saving is under way, and if it is cut off the next page finds the job: nobody needs to be asked.
+    const isSafe = saving.kind === 'clean' || (saving.kind === 'dirty' && rescueOf(job.id) !== null);
+    const isLost = this.keeping() !== 'for-good' && past.length > 0;
+    if (!isSafe || isLost) event.preventDefault();
+  }
+
+  private hear(message: TabMessage): void {
+    switch (message.kind) {
+      case 'job-saved':
+        return this.state.dispatch(deskActions.savedElsewhere(message));
+      case 'library-changed':
+        return this.state.dispatch(shelfActions.load());
+      case 'settings-changed':
+        return this.state.dispatch(settingsActions.load());
+      case 'everything-changed': {
+        this.state.dispatch(shelfActions.load());
+        const { job } = this.desk();
+        if (job) this.state.dispatch(deskActions.savedElsewhere({ id: job.id, revision: Number.MAX_SAFE_INTEGER }));
+      }
+    }
   }
 }

@@ -1,9 +1,9 @@
-import { type ApplicationConfig, isDevMode, provideBrowserGlobalErrorListeners } from '@angular/core';
+import { type ApplicationConfig, ErrorHandler, isDevMode, provideBrowserGlobalErrorListeners } from '@angular/core';
 import { provideRouter, withComponentInputBinding } from '@angular/router';
 import { provideServiceWorker } from '@angular/service-worker';
 import { provideEffects } from '@ngrx/effects';
 import { provideState, provideStore } from '@ngrx/store';
-import { MessageService } from 'primeng/api';
+import { ConfirmationService, MessageService } from 'primeng/api';
 import { providePrimeNG } from 'primeng/config';
 import { openStore, tabs } from '@esmero/store';
 import { workerPlanner } from '@esmero/worker';
@@ -16,7 +16,8 @@ import { takenUp } from '../state/rescue';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
 import { shelfFeature } from '../state/shelf';
-import { loadShelf, reloadAfterWrite, tellAfterWrite, writeShelf } from '../state/shelf.effects';
+import { MissingPartHandler } from '../state/notices';
+import { loadShelf, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeShelf } from '../state/shelf.effects';
 import { esmeroPreset } from '../theme/preset';
 import { routes } from './routes';
 
@@ -24,18 +25,24 @@ export const appConfig: ApplicationConfig = {
   providers: [
     provideBrowserGlobalErrorListeners(),
     provideRouter(routes, withComponentInputBinding()),
-    providePrimeNG({ theme: { preset: esmeroPreset, options: { darkModeSelector: '.dark' } } }),
+    providePrimeNG({
+      // Icons are letters of a font: nobody is to read them out.
+      pt: { button: { icon: { 'aria-hidden': 'true' } } },
+      theme: { preset: esmeroPreset, options: { darkModeSelector: '.dark' } },
+    }),
     provideStore(),
     provideState(deskFeature),
     provideState(planFeature),
     provideState(shelfFeature),
     provideState(settingsFeature),
-    provideEffects(deskEffects, { loadShelf, reloadAfterWrite, tellAfterWrite, writeShelf }, settingsEffects),
+    provideEffects(deskEffects, { loadShelf, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeShelf }, settingsEffects),
     { provide: STORE, useFactory: () => openStore().then(seeded).then(takenUp) },
     { provide: TABS, useFactory: tabs },
     { provide: PLANNING, useFactory: workerPlanner },
     // All of it is kept for where there is no network; nothing but the weather service needs one.
     provideServiceWorker('ngsw-worker.js', { enabled: !isDevMode(), registrationStrategy: 'registerWhenStable:5000' }),
     MessageService,
+    ConfirmationService,
+    { provide: ErrorHandler, useClass: MissingPartHandler },
   ],
 };

@@ -22,7 +22,7 @@ describe('the handover', () => {
     const first = tasksOf(job.plan()!)[0]!.zoneId;
     const events = tasksOf(job.plan()!)
       .filter(({ zoneId }) => zoneId === first)
-      .map((task) => tickOf(task, 1));
+      .map((task, i) => ({ ...tickOf(task, 1), seq: i + 1 }));
     job.edit('run', (one) => ({ ...one, run: { startedAt: 1, endedAt: 2, events, counts: [], punch: [] } }));
     await settle();
     expect(element.textContent).toContain('What was done');

@@ -1,19 +1,48 @@
 import { inject } from '@angular/core';
 import type { CanDeactivateFn } from '@angular/router';
 import { Store as State } from '@ngrx/store';
-import { filter, map, race, take, timer } from 'rxjs';
+import { ConfirmationService } from 'primeng/api';
+import { Observable, filter, of, race, switchMap, take, timer, withLatestFrom } from 'rxjs';
 import { deskActions, deskFeature } from '../state/desk';
+import { rescueOf } from '../state/rescue';
+import { faultText } from '../state/shelf.effects';
+import type { Saving } from '../state/desk';
 
 /** Longest that leaving a job waits for it to be saved. */
 const WAIT_MS = 3000;
 
-/** A job is left when it has been saved, or when saving it has met a problem that is shown. */
+function why(saving: Saving): string {
+  if (saving.kind === 'conflict') return 'It was changed in two places, and you have not chosen between them yet.';
+  return saving.kind === 'full' || saving.kind === 'failed' || saving.kind === 'newer' ? faultText(saving) : 'Saving it takes longer than usual.';
+}
+
+/** A job is left when it has been saved, or when somebody says so who knows that it has not. */
 export const leaveSaved: CanDeactivateFn<unknown> = () => {
-  const state = inject(State);
+  const [state, confirmation] = [inject(State), inject(ConfirmationService)];
   state.dispatch(deskActions.flush());
-  const settled = state.select(deskFeature.selectSaving).pipe(filter(({ kind }) => kind !== 'dirty'));
+  const saving = state.select(deskFeature.selectSaving);
+  const settled = saving.pipe(filter(({ kind }) => kind !== 'dirty'));
   return race(settled, timer(WAIT_MS)).pipe(
     take(1),
-    map(() => true),
+    withLatestFrom(saving, state.select(deskFeature.selectJob)),
+    switchMap(([, now, job]) => {
+      if (now.kind === 'clean' || !job) return of(true);
+      const after = rescueOf(job.id) ? 'If you leave, it is kept aside in this browser and offered when you open the job again.' : 'If you leave now, the change is lost.';
+      return new Observable<boolean>((answer) => {
+        const say = (leave: boolean): void => {
+          answer.next(leave);
+          answer.complete();
+        };
+        confirmation.confirm({
+          header: 'This job is not saved',
+          message: `${why(now)} ${after}`,
+          acceptLabel: 'Leave',
+          rejectLabel: 'Stay',
+          defaultFocus: 'reject',
+          accept: () => say(true),
+          reject: () => say(false),
+        });
+      });
+    }),
   );
 };

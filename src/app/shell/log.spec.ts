@@ -8,7 +8,7 @@ import { LogPage } from '../features/log/log.page';
 import { LearnedComponent } from '../features/method/learned.component';
 import { RunStage } from '../features/run/run.stage';
 import { STORE } from '../state/ports';
-import { shelfActions, shelfFeature } from '../state/shelf';
+import { shelfActions } from '../state/shelf';
 import { ShelfDesk } from '../state/shelf-desk';
 import { show } from '../testing/show';
 
@@ -189,7 +189,7 @@ describe('what was used', () => {
   });
 
   it('is booked out of the shelf: towels to the laundry, product out of its bottle', async () => {
-    const { element, press, settle, job, state } = await show(RunStage);
+    const { element, press, settle, job } = await show(RunStage);
     const shelf = TestBed.inject(ShelfDesk);
     const wash = job.job()!.towels.find(({ role }) => role === 'wash')!;
     const at = (place: Place): number => amountAt(shelf.balances(), stockItem('towel', wash.id), place);
@@ -209,7 +209,7 @@ describe('what was used', () => {
     expect(at('dirty')).toBe(usedIn(job.job()!.run!)!.towels.find(({ role }) => role === 'wash')!.opened);
     expect(at('shelf') + at('dirty')).toBe(whole);
     expect(element.textContent).toContain('Booked out of the shelf');
-    const entry = state.selectSignal(shelfFeature.selectLibrary)().find(({ item }) => item.id === wash.id)!;
+    const entry = TestBed.inject(ShelfDesk).library().find(({ item }) => item.id === wash.id)!;
     expect(entry.item).toMatchObject({ clean: at('shelf') });
     const field = element.querySelector<HTMLInputElement>('input[name="towels.wash"]')!;
     const before = at('dirty');

@@ -1,8 +1,11 @@
 import type { Routes } from '@angular/router';
 import { leaveSaved } from './leave-saved';
+import { newJobRoute, runRoute } from './shortcut-routes';
 
 export const routes: Routes = [
   { path: '', pathMatch: 'full', redirectTo: 'jobs' },
+  { path: 'new', canActivate: [newJobRoute], children: [] },
+  { path: 'run', canActivate: [runRoute], children: [] },
   {
     path: 'jobs',
     title: 'Jobs · Esmero',

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { type Job, planJob, standingOf, tasksOf } from '@esmero/core';
 import { taskText } from '@esmero/messages';
 import { RunStage } from '../features/run/run.stage';
@@ -34,7 +34,7 @@ describe('the run', () => {
     expect([...view.lit()]).toEqual([first!.zoneId]);
     pass(30);
     await press('Done');
-    expect(job.job()!.run!.events).toEqual([{ kind: first!.act, zone: first!.zoneId, section: first!.section, of: first!.of, by: 0, at: START + 30_000 }]);
+    expect(job.job()!.run!.events).toEqual([{ kind: first!.act, zone: first!.zoneId, section: first!.section, of: first!.of, by: 0, at: START + 30_000, seq: 1 }]);
     expect(title()).toContain(taskText(second!).split(',')[0]);
     expect(element.querySelector('h2')!.textContent).toContain(`1 of ${tasks.length}`);
     await press('Take back');
@@ -156,9 +156,8 @@ describe('the run', () => {
     const zone = plan.zones.find(({ zone: { id } }) => id === standingOf(plan, job.job()!.run!).hands[0]!.now!.zoneId)!;
     expect(element.querySelector('.card')!.textContent).toContain('dwells');
     pass(zone.option!.drying.windowS + 1);
-    await new Promise((resolve) => setTimeout(resolve, 700));
     await settle();
-    expect(element.querySelector('.card')!.textContent).toContain('wet it again');
+    await vi.waitFor(() => expect(element.querySelector('.card')!.textContent).toContain('wet it again'), 20_000);
     expect(element.querySelector('.card')!.classList).toContain('dry');
   });
 });

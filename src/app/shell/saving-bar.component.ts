@@ -2,7 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { Router } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { Button } from 'primeng/button';
+import { freshId } from '@esmero/records';
 import { deskActions } from '../state/desk';
+import type { Job } from '@esmero/core';
+import { fieldsText } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
 import { faultText } from '../state/shelf.effects';
 
@@ -15,8 +18,11 @@ import { faultText } from '../state/shelf.effects';
     @if (conflict(); as theirs) {
       <div class="note stop bar" role="alert" data-bar="conflict">
         <p>
-          This job was changed in another tab at {{ time(theirs.changedAt) }}. Yours has not been saved over it. Which one
-          is right?
+          {{ theirs.what }} changed here and, at {{ time(theirs.changedAt) }}, in another tab or by an import.
+          @if (theirs.both; as both) {
+            Here it is <strong>{{ both.mine }}</strong>, there <strong>{{ both.theirs }}</strong>.
+          }
+          All else has been put together. Which is right?
         </p>
         <p-button label="Keep mine" size="small" (onClick)="keepMine()" />
         <p-button label="Take the other" size="small" severity="secondary" (onClick)="takeTheirs()" />
@@ -50,12 +56,22 @@ export class SavingBarComponent {
 
   protected readonly conflict = computed(() => {
     const saving = this.desk.saving();
-    return saving.kind === 'conflict' ? saving.theirs : null;
+    if (saving.kind !== 'conflict') return null;
+    const what = fieldsText(saving.fields);
+    return { changedAt: saving.theirs.changedAt, what: `${what[0]!.toUpperCase()}${what.slice(1)} ${saving.fields.length === 1 ? 'was' : 'were'}`, both: this.bothOf(saving.fields, saving.theirs.job) };
   });
   protected readonly fault = computed(() => {
     const saving = this.desk.saving();
-    return saving.kind === 'full' || saving.kind === 'failed' ? faultText(saving) : null;
+    return saving.kind === 'full' || saving.kind === 'failed' || saving.kind === 'newer' ? faultText(saving) : null;
   });
+
+  /** What each has, where it is one thing that can be read in a line. */
+  private bothOf([field, ...others]: readonly string[], theirs: Job): { readonly mine: string; readonly theirs: string } | null {
+    const value = (job: Job | null): unknown => field?.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | null | undefined)?.[key], job);
+    const [mine, other] = [value(this.desk.job()), value(theirs)];
+    const isLine = (one: unknown): one is string | number => typeof one === 'string' || typeof one === 'number';
+    return others.length === 0 && isLine(mine) && isLine(other) ? { mine: String(mine) || 'empty', theirs: String(other) || 'empty' } : null;
+  }
 
   protected time(changedAt: number): string {
     return new Date(changedAt).toLocaleTimeString();
@@ -70,8 +86,10 @@ export class SavingBarComponent {
   }
 
   protected keepBoth(): void {
-    const id = `job-${crypto.randomUUID()}`;
-    this.state.dispatch(deskActions.keepBoth({ id }));
+    const instead = this.desk.job()?.id;
+    if (!instead) return;
+    const id = freshId('job');
+    this.state.dispatch(deskActions.keepBoth({ id, instead }));
     void this.router.navigate(['/job', id, 'site']);
   }
 

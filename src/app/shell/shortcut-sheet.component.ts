@@ -1,5 +1,9 @@
 import { ChangeDetectionStrategy, Component, model } from '@angular/core';
 import { Dialog } from 'primeng/dialog';
+import { ReturnsFocusDirective } from '../ui/returns-focus.directive';
+
+/** Of this build; set where it is built. */
+declare const ESMERO_VERSION: string;
 
 const sheet: readonly { readonly title: string; readonly keys: readonly (readonly [string, string])[] }[] = [
   {
@@ -36,13 +40,14 @@ const sheet: readonly { readonly title: string; readonly keys: readonly (readonl
 @Component({
   selector: 'esm-shortcut-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Dialog],
+  imports: [Dialog, ReturnsFocusDirective],
   template: `
     <p-dialog
       header="Keyboard"
       [visible]="open()"
       (visibleChange)="open.set($event)"
       [modal]="true"
+      closeAriaLabel="Close the shortcuts"
       [dismissableMask]="true"
       [draggable]="false"
       [style]="{ width: 'min(32rem, 94vw)' }"
@@ -58,6 +63,7 @@ const sheet: readonly { readonly title: string; readonly keys: readonly (readonl
           }
         </dl>
       }
+      <p class="soft">Esmero {{ version }}</p>
     </p-dialog>
   `,
   styles: `
@@ -82,4 +88,5 @@ const sheet: readonly { readonly title: string; readonly keys: readonly (readonl
 export class ShortcutSheetComponent {
   readonly open = model(false);
   protected readonly sheet = sheet;
+  protected readonly version = ESMERO_VERSION;
 }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, DestroyRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
+import { Button } from 'primeng/button';
 import type { Totals, ZoneId } from '@esmero/core';
 import { timeOfDay } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
@@ -27,6 +28,7 @@ import { stages } from './stages';
     TotalsStripComponent,
     WhyComponent,
     ZoneCardComponent,
+    Button,
   ],
   templateUrl: './workspace.component.html',
   styleUrl: './workspace.component.css',
@@ -81,7 +83,7 @@ export class WorkspaceComponent {
     effect(() => {
       const id = this.id();
       untracked(() => {
-        if (this.desk.job()?.id === id) return;
+        if (this.desk.job()?.id === id) return this.desk.tryAgain();
         this.view.choose(null);
         this.desk.open(id);
       });

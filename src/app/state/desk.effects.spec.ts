@@ -44,7 +44,7 @@ describe('the desk at work', () => {
     await store.saveJob({ ...deck, name: 'Theirs' }, 1);
     desk.edit('Mine', (job) => ({ ...job, name: 'Mine' }));
     await settle();
-    expect(savingOf()).toBe('conflict');
+    expect(TestBed.inject(JobDesk).saving()).toMatchObject({ kind: 'conflict', fields: ['name'] });
     expect((await store.job(deck.id))?.job.name).toBe('Theirs');
     state.dispatch(deskActions.keepMine());
     await settle();
@@ -77,7 +77,7 @@ describe('the desk at work', () => {
   });
 
   it('keeps the job on the desk when the disk is full, and saves it when there is room', async () => {
-    const inner = memoryStore();
+    const inner = await memoryStore();
     let full = false;
     const { state, store, settle } = await deskWith({
       ...inner,

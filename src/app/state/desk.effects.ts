@@ -1,13 +1,13 @@
-import { inject } from '@angular/core';
+import { DOCUMENT, inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
-import { EMPTY, concatMap, filter, from, map, merge, mergeMap, of, switchMap, tap, throttleTime } from 'rxjs';
+import { EMPTY, catchError, concatMap, filter, from, map, merge, mergeMap, of, switchMap, tap, throttleTime } from 'rxjs';
 import type { Job } from '@esmero/core';
 import type { Store, Tabs } from '@esmero/store';
 import { deskActions, deskFeature } from './desk';
 import { PLANNING, SAVE_AFTER, STORE, TABS } from './ports';
-import { leaveBehind } from './rescue';
+import { forget, leaveBehind, soundRescueOf } from './rescue';
 import { planActions } from './plan';
 import { shelfActions } from './shelf';
 
@@ -16,8 +16,15 @@ export const openJob = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
       ofType(deskActions.open),
-      switchMap(({ id }) => from(store.then((s) => s.job(id)))),
-      map((stored) => (stored ? deskActions.opened({ stored }) : deskActions.missing())),
+      switchMap(({ id }) =>
+        from(store.then(async (s) => ({ stored: await s.job(id), rescue: await soundRescueOf(id) }))).pipe(
+          map(({ stored, rescue }) => {
+            if (rescue) return deskActions.rescued({ rescue, stored: stored ?? null });
+            return stored ? deskActions.opened({ stored }) : deskActions.missing();
+          }),
+          catchError((error: unknown) => of(deskActions.unreadable({ message: error instanceof Error ? error.message : String(error) }))),
+        ),
+      ),
     ),
   { functional: true },
 );
@@ -31,7 +38,10 @@ export const planDesk = createEffect(
         deskActions.edited,
         deskActions.undo,
         deskActions.redo,
+        deskActions.theirsFound,
+        deskActions.rescued,
         deskActions.takeTheirs,
+        deskActions.keepMine,
       ),
       concatLatestFrom(() => [state.select(deskFeature.selectJob), state.select(deskFeature.selectCause)]),
       mergeMap(([, job, cause]) =>
@@ -57,7 +67,7 @@ async function save(store: Store, tabs: Tabs, job: Job, base: number) {
       tabs.tell({ kind: 'job-saved', id: job.id, revision: saved.revision });
       return deskActions.saved({ job, revision: saved.revision });
     case 'conflict':
-      return deskActions.conflictFound({ theirs: saved.theirs });
+      return deskActions.theirsFound({ theirs: saved.theirs });
     default:
       return deskActions.saveRefused({ fault: saved });
   }
@@ -79,7 +89,10 @@ export const saveDesk = createEffect(
         throttleTime(after, undefined, { leading: true, trailing: true }),
       ),
       actions.pipe(
-        ofType(deskActions.flush, deskActions.keepMine, deskActions.keepBoth, deskActions.retrySave),
+        ofType(
+          ...[deskActions.flush, deskActions.keepMine, deskActions.takeTheirs, deskActions.keepBoth, deskActions.retrySave],
+          ...[deskActions.theirsFound, deskActions.rescued],
+        ),
       ),
     ).pipe(
       concatMap(() => from(store)),
@@ -102,53 +115,58 @@ export const saveDesk = createEffect(
 
 /** A page that goes away with something unsaved leaves it where the next one looks first. */
 export const rescueDesk = createEffect(
+  (actions = inject(Actions), state = inject(State), store = inject(STORE), document = inject(DOCUMENT)) =>
+    actions.pipe(
+      // Also what is changed while the page goes away already.
+      ofType(deskActions.flush, deskActions.edited),
+      filter(({ type }) => type === deskActions.flush.type || document.visibilityState === 'hidden'),
+      concatLatestFrom(() => state.select(deskFeature.selectDeskState)),
+      tap(([, { job, kept, revision, saving }]) => {
+        if (job && saving.kind !== 'clean') leaveBehind({ job, kept, base: revision });
+      }),
+      // Where nothing outlives the tab, what was saved is not safe either.
+      concatMap(([, { job, kept, revision, past }]) =>
+        from(store).pipe(tap((s) => void (job && s.keeping !== 'for-good' && past.length > 0 && leaveBehind({ job, kept, base: revision })))),
+      ),
+    ),
+  { functional: true, dispatch: false },
+);
+
+/** What has been saved after all need not be rescued. */
+export const forgetRescue = createEffect(
+  (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>
+    actions.pipe(
+      ofType(deskActions.saved, deskActions.theirsFound, deskActions.takeTheirs, deskActions.keepMine),
+      concatLatestFrom(() => state.select(deskFeature.selectDeskState)),
+      concatMap(([, { job, saving }]) =>
+        from(store).pipe(tap((s) => void (job && saving.kind === 'clean' && s.keeping === 'for-good' && forget(job.id)))),
+      ),
+    ),
+  { functional: true, dispatch: false },
+);
+
+/** The copy takes over what was to be rescued of the other. */
+export const rescueCopy = createEffect(
   (actions = inject(Actions), state = inject(State)) =>
     actions.pipe(
-      ofType(deskActions.flush),
+      ofType(deskActions.keepBoth),
       concatLatestFrom(() => state.select(deskFeature.selectDeskState)),
-      tap(([, { job, revision, saving }]) => {
-        if (job && saving.kind === 'dirty') leaveBehind({ job, base: revision });
+      tap(([{ instead }, { job, kept, revision }]) => {
+        if (job && leaveBehind({ job, kept, base: revision })) forget(instead);
       }),
     ),
   { functional: true, dispatch: false },
 );
 
-/** A run that was ticked off in two tabs at once is one run: nobody has to be asked. */
-export const joinRunsOfTabs = createEffect(
-  (actions = inject(Actions), state = inject(State)) =>
-    actions.pipe(
-      ofType(deskActions.conflictFound),
-      concatLatestFrom(() => state.select(deskFeature.selectJob)),
-      mergeMap(([{ theirs }, mine]) =>
-        // Fetched when it is needed: the first page does without the core.
-        from(import('@esmero/core')).pipe(
-          mergeMap(({ joinRuns }) => {
-            const job = mine && joinRuns(mine, theirs.job);
-            return job ? of(deskActions.edited({ job, cause: 'Joined with the other tab', stroke: null }), deskActions.keepMine()) : EMPTY;
-          }),
-        ),
-      ),
-    ),
-  { functional: true },
-);
-
-/** Another tab has saved this job: without changes of our own we follow it; with them, we ask. */
-export const followOtherTabs = createEffect(
+/** Another tab or an import has saved this job. Whether it is followed or asked about is decided when it has come, not when it was sent for. */
+export const followOthers = createEffect(
   (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>
     actions.pipe(
       ofType(deskActions.savedElsewhere),
       concatLatestFrom(() => state.select(deskFeature.selectDeskState)),
       filter(([{ id, revision }, desk]) => desk.job?.id === id && desk.revision < revision),
-      switchMap(([{ id }, desk]) =>
-        from(store.then((s) => s.job(id))).pipe(
-          mergeMap((stored) => {
-            if (!stored) return EMPTY;
-            return desk.saving.kind === 'clean'
-              ? of(deskActions.opened({ stored }))
-              : of(deskActions.conflictFound({ theirs: stored }));
-          }),
-        ),
-      ),
+      switchMap(([{ id }]) => from(store.then((s) => s.job(id))).pipe(catchError(() => EMPTY))),
+      mergeMap((theirs) => (theirs ? of(deskActions.theirsFound({ theirs })) : EMPTY)),
     ),
   { functional: true },
 );
@@ -161,7 +179,7 @@ export const relistAfterSave = createEffect(
       map((action) => {
         if (action.type === deskActions.opened.type) return shelfActions.listed({ stored: action.stored });
         const { job, revision } = action;
-        return shelfActions.listed({ stored: { id: job.id, job, revision, changedAt: Date.now(), archived: false } });
+        return shelfActions.listed({ stored: { id: job.id, job, revision, changedAt: Date.now(), vector: {}, archived: false } });
       }),
     ),
   { functional: true },
@@ -172,7 +190,7 @@ export const relistSavedElsewhere = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
       ofType(deskActions.savedElsewhere),
-      mergeMap(({ id }) => from(store.then((kept) => kept.job(id)))),
+      mergeMap(({ id }) => from(store.then((kept) => kept.job(id))).pipe(catchError(() => EMPTY))),
       mergeMap((stored) => (stored ? of(shelfActions.listed({ stored })) : EMPTY)),
     ),
   { functional: true },

@@ -4,7 +4,7 @@ import { deck } from '../testing/desk';
 import { type DeskState, deskActions, deskFeature } from './desk';
 
 const { reducer } = deskFeature;
-const stored = { id: deck.id, job: deck, revision: 3, changedAt: 1, archived: false };
+const stored = { id: deck.id, job: deck, revision: 3, changedAt: 1, vector: {}, archived: false };
 const opened = reducer(undefined, deskActions.opened({ stored }));
 const dusty = (job: Job): Job => paint(job, ['roof'], { deposit: { kind: 'dust', level: 3 }, onTop: false });
 const strict = (job: Job): Job => setChoices(job, { school: 'cautious' });
@@ -45,12 +45,39 @@ describe('the job on the desk', () => {
     expect(reducer(late, deskActions.saved({ job: { ...deck, id: 'other' }, revision: 9 }))).toBe(late);
   });
 
-  it('settles a conflict only by choice', () => {
-    const theirs = { ...stored, revision: 7, job: { ...deck, name: 'Theirs' } };
-    const conflict = reducer(edit(opened, dusty), deskActions.conflictFound({ theirs }));
+  const theirs = (change: Partial<Job>, revision = 7) => ({ ...stored, revision, job: { ...deck, ...change } });
+  const found = (state: DeskState, change: Partial<Job>): DeskState => reducer(state, deskActions.theirsFound({ theirs: theirs(change) }));
+
+  it('follows what somebody else has saved while it has no change of its own', () => {
+    expect(found(opened, { name: 'Theirs' })).toMatchObject({ job: { name: 'Theirs' }, revision: 7, saving: { kind: 'clean' } });
+    const older = reducer(opened, deskActions.theirsFound({ theirs: theirs({ name: 'Old' }, 3) }));
+    expect(older).toBe(opened);
+  });
+
+  it('puts changes of different fields together, and an edit that came while theirs was being fetched stays', () => {
+    const mine = edit(opened, (job) => ({ ...job, client: 'Mine' }));
+    const both = found(mine, { note: 'Theirs' });
+    expect(both).toMatchObject({ job: { client: 'Mine', note: 'Theirs' }, revision: 7, saving: { kind: 'dirty' } });
+    // A step back takes back one’s own change, and no more.
+    expect(reducer(both, deskActions.undo()).job).toMatchObject({ client: deck.client, note: 'Theirs' });
+  });
+
+  it('asks where both have changed the same field, names it, and goes by the answer in that field alone', () => {
+    const mine = edit(opened, (job) => ({ ...job, client: 'Mine', hour: 7 }));
+    const conflict = found(mine, { client: 'Theirs', note: 'Theirs' });
+    expect(conflict.saving).toMatchObject({ kind: 'conflict', fields: ['client'] });
     expect(edit(conflict, strict).saving.kind).toBe('conflict');
-    expect(reducer(conflict, deskActions.takeTheirs())).toMatchObject({ job: { name: 'Theirs' }, revision: 7, past: [] });
-    expect(reducer(conflict, deskActions.keepMine())).toMatchObject({ revision: 7, saving: { kind: 'dirty' } });
-    expect(reducer(conflict, deskActions.keepBoth({ id: 'copy' }))).toMatchObject({ job: { id: 'copy' }, revision: 0 });
+    expect(reducer(conflict, deskActions.takeTheirs())).toMatchObject({ job: { client: 'Theirs', note: 'Theirs', hour: 7 }, revision: 7, saving: { kind: 'dirty' } });
+    expect(reducer(conflict, deskActions.keepMine())).toMatchObject({ job: { client: 'Mine', note: 'Theirs', hour: 7 }, revision: 7, saving: { kind: 'dirty' } });
+    expect(reducer(conflict, deskActions.keepBoth({ id: 'copy', instead: deck.id }))).toMatchObject({ job: { id: 'copy', client: 'Mine' }, revision: 0, kept: null });
+  });
+
+  it('takes up what was left behind, beside what was saved since', () => {
+    const rescue = { job: { ...deck, client: 'Half done' }, kept: deck, base: 3 };
+    const up = (state: Parameters<typeof deskActions.rescued>[0]['stored']) => reducer(undefined, deskActions.rescued({ rescue, stored: state }));
+    expect(up(null)).toMatchObject({ job: { client: 'Half done' }, opening: 'open', saving: { kind: 'dirty' } });
+    expect(up(theirs({ note: 'Since' }))).toMatchObject({ job: { client: 'Half done', note: 'Since' }, revision: 7, saving: { kind: 'dirty' } });
+    expect(up(theirs({ client: 'Since' })).saving).toMatchObject({ kind: 'conflict', fields: ['client'] });
+    expect(up(theirs({ client: 'Half done' })).saving.kind).toBe('clean');
   });
 });

@@ -5,7 +5,7 @@ import { unitsOf } from '@esmero/messages';
 import { deskActions, deskFeature } from './desk';
 import { planFeature } from './plan';
 import { settingsFeature } from './settings';
-import { shelfFeature } from './shelf';
+import { ShelfDesk } from './shelf-desk';
 
 /** The job on the desk as signals, and the one way to change it. */
 @Injectable({ providedIn: 'root' })
@@ -19,7 +19,7 @@ export class JobDesk {
   readonly canRedo = this.state.selectSignal(deskFeature.selectCanRedo);
   readonly plan = this.state.selectSignal(planFeature.selectPlan);
   readonly planState = this.state.selectSignal(planFeature.selectPlanState);
-  readonly library = this.state.selectSignal(shelfFeature.selectLibrary);
+  readonly library = inject(ShelfDesk).library;
   readonly units = computed(() => unitsOf(this.unitSystem()));
   private readonly unitSystem = this.state.selectSignal(settingsFeature.selectUnits);
 
@@ -53,6 +53,12 @@ export class JobDesk {
 
   open(id: string): void {
     this.state.dispatch(deskActions.open({ id }));
+  }
+
+  /** Saves what could not be saved before; nothing where all is. */
+  tryAgain(): void {
+    const { kind } = this.saving();
+    if (kind === 'full' || kind === 'failed') this.state.dispatch(deskActions.retrySave());
   }
 
   undo(): void {

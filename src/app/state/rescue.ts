@@ -1,36 +1,132 @@
 import type { Job } from '@esmero/core';
+import { type JobDocument, jobDocument, jobVersion, merged, readDocument, same } from '@esmero/records';
 import type { Store } from '@esmero/store';
 
 /** A job that was on the desk, unsaved, when its page went away. */
-interface Rescue {
+export interface Rescue {
   readonly job: Job;
+  /** As it was kept when it was changed; null where it never was. */
+  readonly kept: Job | null;
+  /** Revision of that. */
   readonly base: number;
 }
 
-const KEY = 'esmero-rescue';
+/** As it is written: in the documents of the files, so that an Esmero that was renewed meanwhile can read it. */
+interface Written {
+  readonly version: number;
+  readonly job: JobDocument;
+  readonly kept: JobDocument | null;
+  readonly base: number;
+}
 
-/** Written at once, while the page still stands; the database might not get round to it. */
-export function leaveBehind(rescue: Rescue): void {
+const PREFIX = 'esmero-rescue/';
+
+/** What this page has taken up, and is to see to. */
+const adopted = new Set<string>();
+
+/** Of this page: two tabs may go away with the same job. */
+const page = `${Date.now().toString(36)}${Math.random().toString(36).slice(2, 8)}`;
+
+const keysFor = (id: string): readonly string[] => {
   try {
-    localStorage.setItem(KEY, JSON.stringify(rescue));
+    return Object.keys(localStorage).filter((key) => key.startsWith(`${PREFIX}${id}/`));
   } catch {
-    // Full or forbidden: the save to the database is under way all the same.
+    return [];
+  }
+};
+
+/**
+ * Written at once, while the page still stands; the database might not get round to it.
+ * @returns whether it could be written
+ */
+export function leaveBehind({ job, kept, base }: Rescue): boolean {
+  const key = `${PREFIX}${job.id}/${page}`;
+  const written: Written = { version: jobVersion, job: jobDocument(job), kept: kept && jobDocument(kept), base };
+  try {
+    localStorage.setItem(key, JSON.stringify(written));
+    adopted.add(key);
+    return true;
+  } catch {
+    return false;
   }
 }
 
-function found(): Rescue | null {
+function read(key: string): Rescue | null {
   try {
-    const text = localStorage.getItem(KEY);
-    localStorage.removeItem(KEY);
-    return text ? (JSON.parse(text) as Rescue) : null;
+    const { version, job, kept, base } = JSON.parse(localStorage.getItem(key) ?? '{}') as Written;
+    return { job: readDocument(job, version), kept: kept && readDocument(kept, version), base };
   } catch {
     return null;
   }
 }
 
-/** Saves what was left behind, unless the database got it after all or has something newer. */
+/** What was left behind of a job and is not saved yet. */
+export function rescueOf(id: string): Rescue | null {
+  for (const key of keysFor(id)) {
+    const rescue = read(key);
+    if (!rescue) continue;
+    adopted.add(key);
+    return rescue;
+  }
+  return null;
+}
+
+/** The same, held against the rules of the files: what another program or a fault has made of it is not opened. */
+export async function soundRescueOf(id: string): Promise<Rescue | null> {
+  const rescue = rescueOf(id);
+  return rescue && (await isSound(rescue)) ? rescue : null;
+}
+
+/** The rules are fetched when there is something to hold against them, which is seldom. */
+async function isSound({ job }: Rescue): Promise<boolean> {
+  const { readJob, writeJob } = await import('@esmero/exchange');
+  return readJob(writeJob(job)).ok;
+}
+
+/** Jobs of which something was left behind and is not saved yet. */
+export function rescuedIds(): readonly string[] {
+  try {
+    const keys = Object.keys(localStorage).filter((key) => key.startsWith(PREFIX));
+    return [...new Set(keys.map((key) => key.slice(PREFIX.length, key.lastIndexOf('/'))))];
+  } catch {
+    return [];
+  }
+}
+
+/** Pictures of jobs that are not saved yet. */
+export function rescuedPhotos(): ReadonlySet<string> {
+  const jobs = rescuedIds().flatMap(keysFor).flatMap((key) => read(key)?.job ?? []);
+  return new Set(jobs.flatMap(({ marks, pictures }) => [...marks, ...pictures].flatMap(({ photo }) => photo ?? [])));
+}
+
+function remove(key: string): void {
+  try {
+    localStorage.removeItem(key);
+  } catch {
+    // Forbidden: then nothing was left there either.
+  }
+}
+
+/** What this page has left behind or taken up of a job is safe now, or was given up. */
+export const forget = (id: string): void => keysFor(id).filter((key) => adopted.has(key)).forEach(remove);
+
+/** Saves one, put together with what was saved since. False where it has to be asked about, or cannot be saved now. */
+async function saved({ job, kept, base }: Rescue, store: Store): Promise<boolean> {
+  const first = await store.saveJob(job, base);
+  if (first.kind !== 'conflict') return first.kind === 'saved';
+  const both = merged(kept, job, first.theirs.job);
+  if (both.conflicts.length > 0) return false;
+  if (same(both.value, first.theirs.job)) return true;
+  return (await store.saveJob(both.value, first.theirs.revision)).kind === 'saved';
+}
+
+/** Saves what was left behind. What cannot be saved stays where it is, and is shown when its job is opened. */
 export async function takenUp(store: Store): Promise<Store> {
-  const rescue = found();
-  if (rescue) await store.saveJob(rescue.job, rescue.base);
+  if (store.keeping !== 'for-good') return store;
+  for (const key of rescuedIds().flatMap(keysFor)) {
+    const rescue = read(key);
+    // What cannot even be read helps nobody.
+    if (!rescue || !(await isSound(rescue)) || (await saved(rescue, store).catch(() => false))) remove(key);
+  }
   return store;
 }

@@ -1,15 +1,16 @@
 import type { Store } from '@esmero/store';
 
-const SEEDED = 'seeded';
+export const SEEDED = 'seeded';
 
 /**
  * The store with the demo on the shelf, if this is a first visit. Everyone waits for it: a first
  * visit may well begin at the address of a demo job.
  */
 export async function seeded(store: Store): Promise<Store> {
-  if (await store.setting(SEEDED)) return store;
-  const { demo } = await import('@esmero/demo');
-  const kept = await store.merge(demo);
+  // A newer Esmero has the data: nothing is to be put beside it.
+  if (store.keeping === 'newer' || (await store.setting(SEEDED))) return store;
+  const { demoOn } = await import('@esmero/demo');
+  const kept = await store.merge(demoOn(Date.now()));
   if (kept.kind === 'kept') await store.keepSetting(SEEDED, true);
   return store;
 }

@@ -1,42 +1,48 @@
 import { DOCUMENT, inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
+import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
-import { from, map, switchMap, take, tap } from 'rxjs';
-import { STORE } from './ports';
+import { EMPTY, catchError, concatMap, from, fromEvent, map, merge, switchMap, tap } from 'rxjs';
+import { STORE, TABS } from './ports';
 import { settingsActions, settingsFeature, settingsFrom } from './settings';
-import { shelfActions } from './shelf';
 
 const KEY = 'settings';
 
 export const loadSettings = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
-      ofType(shelfActions.load),
-      // Later loads of the shelf leave the settings alone.
-      take(1),
-      switchMap(() => from(store.then((s) => s.setting(KEY)))),
+      ofType(settingsActions.load),
+      switchMap(() => from(store.then((s) => s.setting(KEY))).pipe(catchError(() => EMPTY))),
       map((kept) => settingsActions.loaded({ settings: settingsFrom(kept) })),
     ),
   { functional: true },
 );
 
+/** What another tab has set meanwhile stays as that tab has it, unless it is the very same switch. */
 export const keepSettings = createEffect(
-  (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>
+  (actions = inject(Actions), state = inject(State), store = inject(STORE), tabs = inject(TABS)) =>
     actions.pipe(
       ofType(settingsActions.setUnits, settingsActions.setTheme, settingsActions.setSound),
-      switchMap(() => state.select(settingsFeature.selectSettingsState)),
-      tap((settings) => void store.then((s) => s.keepSetting(KEY, settings))),
+      concatLatestFrom(() => [state.select(settingsFeature.selectSettingsState), state.select(settingsFeature.selectKept)]),
+      concatMap(async ([, { units, theme, sound }, kept]) => {
+        const settings = { units, theme, sound };
+        const done = await (await store).keepSetting(KEY, settings, kept ?? undefined);
+        if (done.kind === 'kept') tabs.tell({ kind: 'settings-changed' });
+        return settings;
+      }),
+      map((settings) => settingsActions.kept({ settings })),
     ),
-  { functional: true, dispatch: false },
+  { functional: true },
 );
 
 export const applyTheme = createEffect(
-  (state = inject(State), document = inject(DOCUMENT)) =>
-    state.select(settingsFeature.selectTheme).pipe(
-      tap((theme) => {
-        const system = document.defaultView?.matchMedia?.('(prefers-color-scheme: dark)').matches ?? false;
-        document.documentElement.classList.toggle('dark', theme === 'dark' || (theme === 'system' && system));
-      }),
-    ),
+  (state = inject(State), document = inject(DOCUMENT)) => {
+    const system = document.defaultView?.matchMedia?.('(prefers-color-scheme: dark)');
+    const turned = system && 'addEventListener' in system ? fromEvent(system, 'change') : EMPTY;
+    return merge(state.select(settingsFeature.selectTheme), turned).pipe(
+      concatLatestFrom(() => state.select(settingsFeature.selectTheme)),
+      tap(([, theme]) => document.documentElement.classList.toggle('dark', theme === 'dark' || (theme === 'system' && (system?.matches ?? false)))),
+    );
+  },
   { functional: true, dispatch: false },
 );

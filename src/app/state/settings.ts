@@ -1,33 +1,41 @@
-import { createActionGroup, createFeature, createReducer, on, props } from '@ngrx/store';
+import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import type { UnitSystem } from '@esmero/messages';
 
 export const themes = ['system', 'light', 'dark'] as const;
 export type Theme = (typeof themes)[number];
 
-export interface SettingsState {
+export interface Settings {
   readonly units: UnitSystem;
   readonly theme: Theme;
   /** A tone in the run when something is ready, or about to dry. */
   readonly sound: boolean;
 }
 
+export interface SettingsState extends Settings {
+  /** As they were when this page last heard of them. */
+  readonly kept: Settings | null;
+}
+
 export const settingsActions = createActionGroup({
   source: 'Settings',
   events: {
-    Loaded: props<{ settings: SettingsState }>(),
+    Load: emptyProps(),
+    Loaded: props<{ settings: Settings }>(),
+    Kept: props<{ settings: Settings }>(),
     'Set Units': props<{ units: UnitSystem }>(),
     'Set Theme': props<{ theme: Theme }>(),
     'Set Sound': props<{ sound: boolean }>(),
   },
 });
 
-const initial: SettingsState = { units: 'metric', theme: 'system', sound: false };
+const initial: SettingsState = { units: 'metric', theme: 'system', sound: false, kept: null };
 
 export const settingsFeature = createFeature({
   name: 'settings',
   reducer: createReducer(
     initial,
-    on(settingsActions.loaded, (_state, { settings }): SettingsState => settings),
+    on(settingsActions.loaded, (_state, { settings }): SettingsState => ({ ...settings, kept: settings })),
+    on(settingsActions.kept, (state, { settings }): SettingsState => ({ ...state, kept: settings })),
     on(settingsActions.setUnits, (state, { units }): SettingsState => ({ ...state, units })),
     on(settingsActions.setTheme, (state, { theme }): SettingsState => ({ ...state, theme })),
     on(settingsActions.setSound, (state, { sound }): SettingsState => ({ ...state, sound })),
@@ -35,8 +43,8 @@ export const settingsFeature = createFeature({
 });
 
 /** Takes what was kept as it is only where it is one of ours; anything else is the default. */
-export function settingsFrom(kept: unknown): SettingsState {
-  const { units, theme, sound } = (typeof kept === 'object' && kept !== null ? kept : {}) as Partial<SettingsState>;
+export function settingsFrom(kept: unknown): Settings {
+  const { units, theme, sound } = (typeof kept === 'object' && kept !== null ? kept : {}) as Partial<Settings>;
   return {
     units: units === 'us' ? 'us' : 'metric',
     theme: themes.find((known) => known === theme) ?? 'system',

@@ -1,58 +1,73 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Draft, type LibraryEntry, type Movement, type StockItem, type TowelBatch, amountAt, balancesOf, counting, missingFor, stockItem } from '@esmero/core';
+import { type Draft, type LibraryEntry, type Movement, type StockItem, amountAt, balancesOf, counting, missingFor, stockItem } from '@esmero/core';
 import { mixName } from '@esmero/messages';
+import { freshId } from '@esmero/records';
+import type { StoredEntry } from '@esmero/store';
 import { NOW } from './clock';
 import { shelfActions, shelfFeature } from './shelf';
 
-type TowelEntry = Extract<LibraryEntry, { readonly kind: 'towel' }>;
-
-const LONGEST_ID = 80;
-
-/** A name for a count that depends on nothing but what it comes after. */
-const nameAfter = (movements: readonly Movement[], { entries: [first] }: Draft): string =>
-  `${first!.item.replace('/', '-')}.${movements.length}`.slice(-LONGEST_ID);
-
-/** The shelf as signals, and the one way to move something on it. */
+/** The stock and the library as signals, and the one way to change them. */
 @Injectable({ providedIn: 'root' })
 export class ShelfDesk {
   private readonly state = inject(State);
   private readonly now = inject(NOW);
 
   readonly ready = this.state.selectSignal(shelfFeature.selectReady);
-  readonly library = this.state.selectSignal(shelfFeature.selectLibrary);
   /** Not all of it is kept yet. */
   readonly writing = this.state.selectSignal(shelfFeature.selectWriting);
   readonly kept = this.state.selectSignal(shelfFeature.selectMovements);
-  private readonly towels = computed(() => this.library().filter((entry): entry is TowelEntry => entry.kind === 'towel'));
+  private readonly asKept = this.state.selectSignal(shelfFeature.selectLibrary);
 
-  /** Counts where the library says otherwise than the ledger: it was counted there. They go by what they come after, so that two tabs post the same. */
-  private readonly counts = computed((): readonly Movement[] => {
-    const [kept, balances] = [this.kept(), balancesOf(this.kept())];
-    return this.towels()
-      .flatMap(({ item }) => counting(stockItem('towel', item.id), 'shelf', item.clean, balances, 'as the library says'))
-      .map((one, i) => ({ ...one, id: nameAfter(kept, one), at: this.after(kept) + i }));
+  /**
+   * Towels that the stock has never seen begin with what the library says of them; from then on only movements count,
+   * so that no old copy of an item sets the stock back. They go by the item’s name, so that two tabs post the same.
+   */
+  private readonly openings = computed((): readonly Movement[] => {
+    const known = new Set(this.kept().flatMap(({ entries }) => entries.map(({ item }) => item)));
+    const seq = this.nextSeq(this.kept());
+    return this.asKept()
+      .flatMap((entry) => (entry.kind === 'towel' && !known.has(stockItem('towel', entry.item.id)) ? [entry.item] : []))
+      .flatMap(({ id, clean }) => counting(stockItem('towel', id), 'shelf', clean, new Map(), 'as the library says').map((one) => ({ id: `first.${id}`, one })))
+      .map(({ id, one }, i) => ({ ...one, id, at: this.now(), seq: seq + i }));
   });
-  readonly movements = computed((): readonly Movement[] => [...this.kept(), ...this.counts()]);
+  readonly movements = computed((): readonly Movement[] => [...this.kept(), ...this.openings()]);
   readonly balances = computed(() => balancesOf(this.movements()));
+  /** Towels are as many as the stock has of them. */
+  readonly library = computed((): readonly StoredEntry[] => {
+    const balances = this.balances();
+    return this.asKept().map((entry): StoredEntry => {
+      if (entry.kind !== 'towel') return entry;
+      const clean = amountAt(balances, stockItem('towel', entry.item.id), 'shelf');
+      return clean === entry.item.clean ? entry : { ...entry, item: { ...entry.item, clean } };
+    });
+  });
 
-  /** Never before the last movement, whatever the clock says. */
   today(): number {
-    return Math.max(this.now(), this.movements().at(-1)?.at ?? 0);
+    return this.now();
   }
 
   /**
-   * Posts movements together, or none of them. The towels of the library follow.
+   * Posts movements together, or none of them.
    * @returns what is lacking; empty when all was posted
    */
   post(drafts: readonly Draft[]): ReturnType<typeof missingFor> {
-    const from = this.after(this.movements());
-    const added = drafts.map((one, i): Movement => ({ ...one, id: `m-${crypto.randomUUID()}`, at: from + i }));
+    const from = this.nextSeq(this.movements());
+    const added = drafts.map((one, i): Movement => ({ ...one, id: freshId('m'), at: this.now(), seq: from + i }));
     const lacking = missingFor(this.balances(), { entries: drafts.flatMap(({ entries }) => entries) });
     if (lacking.length > 0 || added.length === 0) return lacking;
-    const after = balancesOf([...this.movements(), ...added]);
-    this.state.dispatch(shelfActions.post({ movements: [...this.counts(), ...added], entries: this.counted(after) }));
+    this.state.dispatch(shelfActions.post({ movements: [...this.openings(), ...added] }));
     return [];
+  }
+
+  /**
+   * Saves an item; towels that were counted there are counted in the stock.
+   * @param base the item that the change was made on; null for a new one
+   */
+  put(entry: LibraryEntry, base: LibraryEntry | null): void {
+    this.state.dispatch(shelfActions.putEntry({ entry, base }));
+    if (entry.kind !== 'towel' || base?.kind !== 'towel' || entry.item.clean === base.item.clean) return;
+    this.post(counting(stockItem('towel', entry.item.id), 'shelf', entry.item.clean, this.balances()));
   }
 
   /** The name that an item goes by in the library. */
@@ -62,15 +77,8 @@ export class ShelfDesk {
     return kind === 'mix' ? mixName(item, (vessel) => name('vessel', vessel)) : name(kind!, id);
   };
 
-  private counted(after: ReturnType<typeof balancesOf>): readonly LibraryEntry[] {
-    const clean = ({ id }: TowelBatch): number => amountAt(after, stockItem('towel', id), 'shelf');
-    return this.towels()
-      .filter(({ item }) => clean(item) !== item.clean)
-      .map((entry) => ({ ...entry, item: { ...entry.item, clean: clean(entry.item) } }));
-  }
-
-  /** Later than all of these, so that the order is that of posting. */
-  private after(movements: readonly Movement[]): number {
-    return Math.max(this.now(), (movements.at(-1)?.at ?? 0) + 1);
+  /** After all of these, whatever the clock says. */
+  private nextSeq(movements: readonly Movement[]): number {
+    return movements.reduce((last, { seq }) => Math.max(last, seq), 0) + 1;
   }
 }

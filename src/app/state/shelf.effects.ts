@@ -2,54 +2,102 @@ import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
-import { filter, from, map, mergeMap, switchMap, tap } from 'rxjs';
+import { catchError, concatMap, filter, from, map, mergeMap, of, switchMap, tap } from 'rxjs';
 import type { KeepFault, Kept, Store } from '@esmero/store';
+import { deskFeature } from './desk';
 import { STORE, TABS } from './ports';
+import { SEEDED } from './seeded';
 import { shelfActions, shelfFeature } from './shelf';
 
 async function contents(store: Store) {
   const [library, jobs, movements] = await Promise.all([store.library(), store.briefs(), store.movements()]);
-  return shelfActions.loaded({ durable: store.durable, library, jobs, movements });
+  return shelfActions.loaded({ keeping: store.keeping, library, jobs, movements });
 }
 
-export const faultText = (fault: KeepFault): string =>
-  fault.kind === 'full'
-    ? 'The browser’s storage is full. Export what matters, free some space, then try again.'
-    : `The browser did not store it: ${fault.message}. Export what matters, then reload.`;
+const textOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
-const outcome = (kept: Kept, done: ReturnType<typeof shelfActions.merged> | ReturnType<typeof shelfActions.posted>) =>
+/** Why something was not stored, and what to do. */
+export function faultText(fault: KeepFault): string {
+  switch (fault.kind) {
+    case 'full':
+      return 'The browser’s storage is full. Delete archived jobs or unused pictures under Jobs, or take a backup and free some space. Then try again.';
+    case 'newer':
+      return 'A newer Esmero is open in another tab. Reload this page to go on.';
+    case 'failed':
+      return `The browser did not store it: ${fault.message}. Save a backup, then reload.`;
+  }
+}
+
+const outcome = (kept: Kept, done: ReturnType<typeof shelfActions.written> | ReturnType<typeof shelfActions.posted>) =>
   kept.kind === 'kept' ? done : shelfActions.problem({ message: faultText(kept) });
-
-const merged = (what = '') => shelfActions.merged({ what });
 
 export const loadShelf = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
       ofType(shelfActions.load),
-      switchMap(() => from(store.then(contents))),
+      switchMap(() => from(store.then(contents)).pipe(catchError((error: unknown) => of(shelfActions.unreadable({ message: textOf(error) }))))),
     ),
   { functional: true },
 );
 
-/** Every write to the shelf. */
+/** Items are saved one after the other: each is compared with what the last one left. */
+export const writeEntry = createEffect(
+  (actions = inject(Actions), store = inject(STORE)) =>
+    actions.pipe(
+      ofType(shelfActions.putEntry),
+      concatMap(async ({ entry, base }) => {
+        const saved = await (await store).saveEntry(entry, base);
+        switch (saved.kind) {
+          case 'saved':
+            return shelfActions.entrySaved({ stored: saved.stored });
+          case 'conflict':
+            return shelfActions.entryConflict({ mine: saved.mine, theirs: saved.theirs, fields: saved.fields });
+          default:
+            return shelfActions.problem({ message: faultText(saved) });
+        }
+      }),
+    ),
+  { functional: true },
+);
+
+/** Every other write. */
 export const writeShelf = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
-      ofType(shelfActions.putEntry, shelfActions.addJob, shelfActions.archiveJob, shelfActions.merge, shelfActions.post),
+      ofType(shelfActions.deleteEntry, shelfActions.addJob, shelfActions.archiveJobs, shelfActions.deleteJobs, shelfActions.post),
       mergeMap(async (action) => {
         const kept = await store;
         switch (action.type) {
-          case shelfActions.putEntry.type:
-            return outcome(await kept.saveEntry(action.entry), merged());
-          case shelfActions.addJob.type:
-            return outcome(await kept.merge({ library: [], jobs: [action.job], movements: [], photos: [] }), merged());
-          case shelfActions.archiveJob.type:
-            return outcome(await kept.archiveJob(action.id, action.archived), merged());
+          case shelfActions.deleteEntry.type:
+            return outcome(await kept.deleteEntry(action.entry), shelfActions.written());
+          case shelfActions.addJob.type: {
+            const saved = await kept.saveJob(action.job, null);
+            return outcome(saved.kind === 'saved' || saved.kind === 'conflict' ? { kind: 'kept' } : saved, shelfActions.written());
+          }
+          case shelfActions.archiveJobs.type:
+            return outcome(await kept.archiveJobs(action.ids, action.archived), shelfActions.written());
+          case shelfActions.deleteJobs.type:
+            return outcome(await kept.deleteJobs(action.ids), shelfActions.written());
           case shelfActions.post.type:
-            return outcome(await kept.merge({ library: action.entries, jobs: [], photos: [], movements: action.movements }), shelfActions.posted());
-          case shelfActions.merge.type:
-            return outcome(await kept.merge(action.collection), merged(action.what));
+            return outcome(await kept.post(action.movements), shelfActions.posted());
         }
+      }),
+    ),
+  { functional: true },
+);
+
+/** What is on the page goes into the database that was deleted underneath. */
+export const rescueAll = createEffect(
+  (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>
+    actions.pipe(
+      ofType(shelfActions.rescueAll),
+      concatLatestFrom(() => [state.select(shelfFeature.selectShelfState), state.select(deskFeature.selectJob)]),
+      concatMap(async ([, { library, movements }, job]) => {
+        const kept = await store;
+        const done = await kept.merge({ library, jobs: job ? [job] : [], movements, photos: [] });
+        // No demo beside what was saved.
+        await kept.keepSetting(SEEDED, true);
+        return outcome(done, shelfActions.written());
       }),
     ),
   { functional: true },
@@ -59,9 +107,9 @@ export const writeShelf = createEffect(
 export const reloadAfterWrite = createEffect(
   (actions = inject(Actions), state = inject(State)) =>
     actions.pipe(
-      ofType(shelfActions.merged, shelfActions.posted, shelfActions.problem),
+      ofType(shelfActions.written, shelfActions.posted, shelfActions.entrySaved, shelfActions.problem),
       concatLatestFrom(() => state.select(shelfFeature.selectStale)),
-      filter(([{ type }, stale]) => type !== shelfActions.posted.type || stale),
+      filter(([{ type }, stale]) => type === shelfActions.written.type || type === shelfActions.problem.type || stale),
       map(() => shelfActions.load()),
     ),
   { functional: true },
@@ -70,7 +118,7 @@ export const reloadAfterWrite = createEffect(
 export const tellAfterWrite = createEffect(
   (actions = inject(Actions), tabs = inject(TABS)) =>
     actions.pipe(
-      ofType(shelfActions.merged, shelfActions.posted),
+      ofType(shelfActions.written, shelfActions.posted, shelfActions.entrySaved),
       tap(() => tabs.tell({ kind: 'library-changed' })),
     ),
   { functional: true, dispatch: false },

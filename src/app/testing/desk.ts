@@ -3,7 +3,8 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
 import { Store as State, provideState, provideStore } from '@ngrx/store';
-import { MessageService } from 'primeng/api';
+import { ConfirmationService, MessageService } from 'primeng/api';
+import { firstValueFrom } from 'rxjs';
 import { type Job, type Study, bucketSpread, carryOf, dayOf, finish, frontOf, nextVisitOf, ordersOf, planJob, planRun, reckoningOf, whatIf, whatMattered } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { type Store, type TabMessage, memoryStore } from '@esmero/store';
@@ -15,7 +16,7 @@ import { PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
 import { shelfActions, shelfFeature } from '../state/shelf';
-import { loadShelf, reloadAfterWrite, tellAfterWrite, writeShelf } from '../state/shelf.effects';
+import { loadShelf, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeShelf } from '../state/shelf.effects';
 
 export const deck = demoJobs[0]!;
 
@@ -46,10 +47,26 @@ const planning: Planning = {
   stop: () => undefined,
 };
 
+/**
+ * Turns of the event loop rather than a time on the wall: whatever is under way takes its steps in them on a slow
+ * machine as well. Over once the state has been the same for eight turns.
+ */
+async function untilStill(state: State): Promise<void> {
+  let [seen, still] = [await firstValueFrom(state), 0];
+  while (still < 8) {
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    const now = await firstValueFrom(state);
+    still = now === seen ? still + 1 : 0;
+    seen = now;
+  }
+}
+
 export async function deskWith(
-  store: Store = memoryStore(),
+  given: Store | Promise<Store> = memoryStore(),
   providers: readonly (Provider | EnvironmentProviders)[] = [],
 ): Promise<Desk> {
+  localStorage.clear();
+  const store = await given;
   await seeded(store);
   const told: TabMessage[] = [];
   TestBed.configureTestingModule({
@@ -59,9 +76,10 @@ export async function deskWith(
       provideState(planFeature),
       provideState(shelfFeature),
       provideState(settingsFeature),
-      provideEffects(deskEffects, { loadShelf, reloadAfterWrite, tellAfterWrite, writeShelf }),
+      provideEffects(deskEffects, { loadShelf, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeShelf }),
       provideRouter([]),
       MessageService,
+      ConfirmationService,
       { provide: STORE, useValue: Promise.resolve(store) },
       { provide: TABS, useValue: { tell: (m: TabMessage) => told.push(m), onMessage: () => undefined } },
       { provide: PLANNING, useValue: planning },
@@ -70,7 +88,7 @@ export async function deskWith(
     ],
   });
   const state = TestBed.inject(State);
-  const settle = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 40));
+  const settle = () => untilStill(state);
   state.dispatch(shelfActions.load());
   state.dispatch(deskActions.open({ id: deck.id }));
   await settle();

@@ -1,14 +1,16 @@
 import { definePreset } from '@primeuix/themes';
 import base from '@primeuix/themes/aura/base';
 import button from '@primeuix/themes/aura/button';
+import checkbox from '@primeuix/themes/aura/checkbox';
+import datatable from '@primeuix/themes/aura/datatable';
 import dialog from '@primeuix/themes/aura/dialog';
 import inputtext from '@primeuix/themes/aura/inputtext';
+import progressbar from '@primeuix/themes/aura/progressbar';
 import select from '@primeuix/themes/aura/select';
-import selectbutton from '@primeuix/themes/aura/selectbutton';
-import togglebutton from '@primeuix/themes/aura/togglebutton';
 import textarea from '@primeuix/themes/aura/textarea';
 import toast from '@primeuix/themes/aura/toast';
 import toggleswitch from '@primeuix/themes/aura/toggleswitch';
+import virtualscroller from '@primeuix/themes/aura/virtualscroller';
 
 /** Verdigris, as copper turns by the sea: the one accent of the house. */
 const verdigris = {
@@ -56,10 +58,18 @@ const slate = {
   950: '#12191b',
 };
 
+/** Rust: what cannot be taken back. */
+const rust = '#9b2418';
+const danger = (background: string, color: string, hover: string) => ({
+  root: { danger: { background, borderColor: background, color, hoverBackground: hover, hoverBorderColor: hover, hoverColor: color, activeBackground: hover, activeBorderColor: hover, activeColor: color } },
+  text: { danger: { color: background } },
+});
+
 /** PrimeNG's structure in Esmero's colours, corners and sizes; only the parts that are used. */
 export const esmeroPreset = definePreset(
-  { ...base, components: { button, dialog, inputtext, select, selectbutton, togglebutton, textarea, toast, toggleswitch } },
+  { ...base, components: { button, checkbox, datatable, dialog, inputtext, progressbar, select, textarea, toast, toggleswitch, virtualscroller } },
   {
+    components: { button: { colorScheme: { light: danger(rust, '#ffffff', '#7d1d13'), dark: danger('#ff9d8e', '#2a0d09', '#ffb4a8') } } },
     primitive: { borderRadius: { xs: '2px', sm: '3px', md: '5px', lg: '8px', xl: '12px' } },
     semantic: {
       primary: verdigris,

@@ -3,6 +3,7 @@ import { Dialog } from 'primeng/dialog';
 import type { AssumptionOverrides, Figure } from '@esmero/core';
 import { type Units, figureText, figureValue, originName, partName } from '@esmero/messages';
 
+import { ReturnsFocusDirective } from './returns-focus.directive';
 import { AssumptionTableComponent, type Assumed } from './assumption-table.component';
 
 /** A figure that is asked about. */
@@ -15,13 +16,14 @@ export interface Asked {
 @Component({
   selector: 'esm-why',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AssumptionTableComponent, Dialog],
+  imports: [AssumptionTableComponent, Dialog, ReturnsFocusDirective],
   template: `
     <p-dialog
       [header]="asked()?.title ?? ''"
       [visible]="asked() !== null"
       (visibleChange)="asked.set(null)"
       [modal]="true"
+      closeAriaLabel="Close the explanation"
       [dismissableMask]="true"
       [draggable]="false"
       [style]="{ width: 'min(40rem, 94vw)' }"

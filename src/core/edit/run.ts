@@ -1,10 +1,14 @@
-import type { Job, PunchItem, RunEvent, RunUse } from '../model';
+import type { Happening, Job, PunchItem, RunEvent, RunUse } from '../model';
 
 export const startRun = (job: Job, at: number): Job => ({ ...job, run: { startedAt: at, endedAt: null, events: [], counts: [], punch: [] } });
 
-/** Notes what happened; the job itself where no run is under way. */
-export const noteEvent = (job: Job, event: RunEvent): Job =>
-  job.run && job.run.endedAt === null ? { ...job, run: { ...job.run, events: [...job.run.events, event] } } : job;
+const nextSeq = (events: readonly RunEvent[]): number => events.reduce((last, { seq }) => Math.max(last, seq), 0) + 1;
+
+/** Notes what happened after all else; the job itself where no run is under way. */
+export const noteEvent = (job: Job, event: Happening): Job =>
+  job.run && job.run.endedAt === null
+    ? { ...job, run: { ...job.run, events: [...job.run.events, { ...event, seq: nextSeq(job.run.events) }] } }
+    : job;
 
 /** Takes the last thing back that was noted. */
 export const takeBackEvent = (job: Job): Job =>
@@ -24,39 +28,3 @@ export function putPunch(job: Job, item: PunchItem): Job {
 }
 
 export const dropRun = (job: Job): Job => ({ ...job, run: null });
-
-const key = (one: object): string => JSON.stringify(one);
-
-/** What is in either list, once. */
-const either = <T extends object>(mine: readonly T[], theirs: readonly T[]): readonly T[] => {
-  const known = new Set(mine.map(key));
-  return [...mine, ...theirs.filter((one) => !known.has(key(one)))];
-};
-
-/** Entries with names of their own: where both have one, that which is done. */
-function eitherItem(mine: readonly PunchItem[], theirs: readonly PunchItem[]): readonly PunchItem[] {
-  const others = new Map(theirs.map((one) => [one.id, one]));
-  const joined = mine.map((one) => (others.get(one.id)?.done ? others.get(one.id)! : one));
-  return [...joined, ...theirs.filter(({ id }) => !mine.some((one) => one.id === id))];
-}
-
-/**
- * One run that was ticked off in two places: nothing that either has noted is lost. null where they
- * are not the same run of the same job.
- */
-export function joinRuns(mine: Job, theirs: Job): Job | null {
-  const [run, other] = [mine.run, theirs.run];
-  if (!run || !other || run.startedAt !== other.startedAt) return null;
-  if (key({ ...mine, run: null }) !== key({ ...theirs, run: null })) return null;
-  const byTime = <T extends { readonly at: number }>(list: readonly T[]): readonly T[] => [...list].sort((p, q) => p.at - q.at);
-  return {
-    ...mine,
-    run: {
-      ...run,
-      endedAt: run.endedAt ?? other.endedAt,
-      events: byTime(either(run.events, other.events)),
-      counts: byTime(either(run.counts, other.counts)),
-      punch: eitherItem(run.punch, other.punch),
-    },
-  };
-}

@@ -1,5 +1,6 @@
 import { type AssumptionKey, assumptionTable, resolveAssumptions } from '../assumptions';
 import { type Job, type JobBrief, type MixPurpose, type Run, type RunAct, type TowelRole, usedIn } from '../model';
+import { elapsedMs } from '../run/elapsed';
 import { type Estimate, estimate } from './estimate';
 
 /** What is learned of: liquid by mix, towels by role, the clock, seconds by act; and how fast one client’s cars get dirty. */
@@ -15,13 +16,13 @@ const MINUTE_MS = 60_000;
 
 /** Used over planned, for all that a counted run tells of; one that was broken off tells only of the pace. */
 export function ratiosOf(run: Run): readonly Sample[] {
-  const [used, { startedAt, endedAt }] = [usedIn(run), run];
+  const [used, { endedAt }] = [usedIn(run), run];
   if (!used || endedAt === null) return [];
   const paces = used.paces.map(({ act, plannedS, tookS }): Sample => [`pace.${act}`, tookS / plannedS]);
   const whole = (): readonly Sample[] => [
     ...used.mixes.map(({ purpose, plannedMl, usedMl }): Sample => [`ml.${purpose}`, usedMl / plannedMl]),
     ...used.towels.map(({ role, planned, opened }): Sample => [`towels.${role}`, opened / planned]),
-    ['minutes', (endedAt - startedAt) / MINUTE_MS / used.plannedMin],
+    ['minutes', elapsedMs(run, endedAt) / MINUTE_MS / used.plannedMin],
   ];
   // Nothing planned or nothing used is no measure of a habit.
   return [...paces, ...(used.doneShare < 1 ? [] : whole())].filter(([, ratio]) => ratio > 0 && Number.isFinite(ratio));

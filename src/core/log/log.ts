@@ -1,3 +1,4 @@
+import { elapsedMs } from '../run/elapsed';
 import { type JobBrief, type Run, type RunUse, type VehicleMethod, usedIn } from '../model';
 
 /** How it ended: counted and whole, counted but broken off, never counted, or the car was sent away. */
@@ -36,7 +37,7 @@ const dayOf = (at: number, { site: { utcOffsetH } }: JobBrief): string => new Da
 function ranEntry<J extends JobBrief>(job: J, run: Run, endedAt: number): LogEntry<J> {
   const used = usedIn(run);
   const { startedAt } = run;
-  return { job, run, used, at: startedAt, day: dayOf(endedAt, job), minutes: (endedAt - startedAt) / MINUTE_MS, method: used?.method ?? null, state: stateOf(used), text: textOf(job) };
+  return { job, run, used, at: startedAt, day: dayOf(endedAt, job), minutes: elapsedMs(run, endedAt) / MINUTE_MS, method: used?.method ?? null, state: stateOf(used), text: textOf(job) };
 }
 
 const refusedEntry = <J extends JobBrief>(job: J, at: number): LogEntry<J> => ({

@@ -36,7 +36,9 @@ export interface Entry {
 /** Something was moved. What leaves one place arrives at another: the amounts of each item add up to nothing. */
 export interface Movement {
   readonly id: string;
-  /** Milliseconds since 1970. */
+  /** Higher than that of every movement known when it was posted: says what came after what, whatever the clock did. */
+  readonly seq: number;
+  /** Milliseconds since 1970, as the clock had it. */
   readonly at: number;
   readonly kind: MovementKind;
   readonly job: string | null;

@@ -61,9 +61,12 @@ export type WeatherTurn = (typeof weatherTurns)[number];
 export const turnKinds = ['again', 'towel-out', 'side-full', 'workers', 'panels', 'soil', 'weather', 'mix-left', 'product-out', 'water-left', 'leave'] as const satisfies readonly Turn['kind'][];
 
 /** Something that happened beside the car. */
-export type RunEvent = Tick | Turn;
+export type Happening = Tick | Turn;
 
-export const isTick = (event: RunEvent): event is Tick => (runActs as readonly string[]).includes(event.kind);
+/** Something that was noted. Its number says what came after what, even where the clock was set meanwhile. */
+export type RunEvent = Happening & { readonly seq: number };
+
+export const isTick = <E extends Happening>(event: E): event is E & Tick => (runActs as readonly string[]).includes(event.kind);
 
 /** What was really used, beside what the plan had of it. */
 export interface RunUse {

@@ -1,3 +1,4 @@
+export { elapsedMs } from './elapsed';
 export { planRun } from './plan-run';
 export { standingOf } from './standing';
 export type { Clocks, Hand, Standing } from './standing';

@@ -3,7 +3,7 @@ import type { Begun, BegunZone, Spent } from '../method/begun';
 import { choicesOf } from '../method/habits';
 import { isThrough } from '../method/rest';
 import { type InVessel, type Mix, towelsDrink } from '../mix';
-import { type Job, type Run, type RunAct, type RunEvent, type TowelRole, type ZoneId, runActs } from '../model';
+import { type Job, type Run, type RunAct, type Happening, type TowelRole, type ZoneId, runActs } from '../model';
 import type { Plan, ZonePlan } from '../plan/plan';
 import type { Step } from '../schedule';
 import { WETTED_SIDES, type OpenTowel, sidesUsed } from '../towel';
@@ -102,7 +102,7 @@ const drunkBy = (towels: readonly OpenTowel[], a: Parameters<typeof towelsDrink>
 };
 
 /** How much is left when so much of a plan is done. */
-export function leftOf(job: Job, plan: Plan, run: Run, turn: RunEvent | null): Left {
+export function leftOf(job: Job, plan: Plan, run: Run, turn: Happening | null): Left {
   const a = resolveAssumptions(job.choices.assumptions);
   const progress = progressOf(plan, run);
   const { begun } = plan;

@@ -4,6 +4,7 @@ import type { Option } from '../method/option';
 import type { Plan } from '../plan/plan';
 import { planJob } from '../plan/plan-job';
 import { methodOf } from '../plan/weighed';
+import { elapsedMs } from './elapsed';
 import { type Left, leftOf } from './left';
 import { turned } from './turn';
 
@@ -59,7 +60,7 @@ function afterTurn({ job, plan }: Stretch, run: Run, turn: Turn): Stretch {
   const begun = { ...left.begun, events: run.events.length + 1, at: turn.at };
   const next: Left = { job: left.job, begun };
   if (isOver(plan, next)) return { job: next.job, plan: nothingMore(plan, next) };
-  const minutesLeft = job.site.minutes - (turn.at - run.startedAt) / MINUTE_MS;
+  const minutesLeft = job.site.minutes - elapsedMs(run, turn.at) / MINUTE_MS;
   return { job: next.job, plan: joined(plan, planLeft(next, minutesLeft)) };
 }
 

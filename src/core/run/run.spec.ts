@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { dropRun, endRun, joinRuns, noteEvent, putPunch, startRun, takeBackEvent } from '../edit';
+import { dropRun, endRun, noteEvent, startRun, takeBackEvent } from '../edit';
 import { type Job, bodies } from '../model';
 import { planJob } from '../plan/plan-job';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
@@ -82,29 +82,6 @@ describe('a run', () => {
     expect(after.zonesDone.has(first!)).toBe(false);
     expect(after.done).toBe(0);
     expect(takeBackEvent(again)).toEqual(done);
-  });
-
-  it('is joined when it was ticked off in two places, with nothing lost and nothing twice', () => {
-    const tasks = tasksOf(plan);
-    fc.assert(
-      fc.property(fc.array(fc.boolean(), { maxLength: 12 }), fc.integer({ min: 0, max: 5 }), (places, common) => {
-        const shared = tasks.slice(0, common).reduce((so, task, i) => tick(so, task, START + i), dusty);
-        let [mine, theirs] = [shared, shared];
-        tasks.slice(common, common + places.length).forEach((task, i) => {
-          if (places[i]) mine = tick(mine, task, START + 100 + i);
-          else theirs = tick(theirs, task, START + 100 + i);
-        });
-        const [here, there] = [joinRuns(mine, theirs)!, joinRuns(theirs, mine)!];
-        expect(here).toEqual(there);
-        expect(here.run!.events.map(({ at }) => at)).toEqual([...here.run!.events.map(({ at }) => at)].sort((p, q) => p - q));
-        expect(standing(here).done).toBe(common + places.length);
-      }),
-    );
-    expect(joinRuns(dusty, { ...dusty, name: 'Another' })).toBeNull();
-    expect(joinRuns(dusty, startRun(dropRun(dusty), START + 1))).toBeNull();
-    const item = { id: 'a', text: 'streak', zone: null, done: false } as const;
-    const done = putPunch(dusty, { ...item, done: true });
-    expect(joinRuns(putPunch(dusty, item), done)!.run!.punch).toEqual(done.run!.punch);
   });
 
   it('notes nothing before it is begun or after its end, and opens again when the end is taken back', () => {

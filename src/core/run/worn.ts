@@ -1,4 +1,4 @@
-import type { CleanlinessClass, RunEvent, TowelRole } from '../model';
+import type { CleanlinessClass, Happening, TowelRole } from '../model';
 import { filledBy } from '../plan/filling';
 import type { Plan } from '../plan/plan';
 import type { Step } from '../schedule';
@@ -37,9 +37,9 @@ function inHand(plan: Plan, after: readonly UsedTowel[], { open }: Progress, rol
 }
 
 /** What a turn of events does to the towel in a hand: one side of it, or all of it, is gone. */
-type Worn = Extract<RunEvent, { readonly kind: 'side-full' | 'towel-out' }>;
+type Worn = Extract<Happening, { readonly kind: 'side-full' | 'towel-out' }>;
 
-export const isWorn = (event: RunEvent): event is Worn => event.kind === 'side-full' || event.kind === 'towel-out';
+export const isWorn = (event: Happening): event is Worn => event.kind === 'side-full' || event.kind === 'towel-out';
 
 /** How much of a towel of the plan is used up: whole sides, and a share of the one after them. */
 interface Gone {
@@ -62,7 +62,7 @@ function filledSides(after: UsedTowel, planned: UsedTowel, partial: number): num
 const EPS = 1e-9;
 
 /** What is gone of each towel of a plan after what was done, and after a turn of events. */
-function gone(plan: Plan, progress: Progress, turn: RunEvent | null): readonly Gone[] {
+function gone(plan: Plan, progress: Progress, turn: Happening | null): readonly Gone[] {
   const after = filled(plan, progress);
   const hand = turn && isWorn(turn) ? inHand(plan, after, progress, turn.role, turn.worker) : undefined;
   const classOf = new Map(plan.zones.map(({ zone }) => [zone.id, zone.cleanliness]));
@@ -109,7 +109,7 @@ function openedNow(towel: UsedTowel, { sides, partial, leastClass }: Gone, old: 
  * Towels that are open after what was done, with the sides that are left of them. Towels that are
  * used up stay in the list, so that no number comes twice.
  */
-export function opened(plan: Plan, progress: Progress, turn: RunEvent | null, book: TowelBook): readonly OpenTowel[] {
+export function opened(plan: Plan, progress: Progress, turn: Happening | null, book: TowelBook): readonly OpenTowel[] {
   const used = gone(plan, progress, turn);
   const towels = new Map(plan.begun.towels.map((towel) => [`${towel.worker}/${towel.number}`, towel]));
   plan.towels.forEach((towel, t) => {

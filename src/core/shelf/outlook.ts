@@ -21,10 +21,10 @@ export interface Outlook {
   readonly daysLeft: number | null;
 }
 
-/** What was used of an item since a time, less what was taken back. */
-const usedSince = (movements: readonly Movement[], item: StockItem, since: number): number =>
+/** What was used of an item in a stretch of time, less what was taken back. */
+const usedBetween = (movements: readonly Movement[], item: StockItem, since: number, now: number): number =>
   movements
-    .filter(({ kind, at }) => kind === 'used' && at >= since)
+    .filter(({ kind, at }) => kind === 'used' && at >= since && at <= now)
     .flatMap(({ entries }) => entries)
     .filter((entry) => entry.item === item && (entry.place === 'shelf' || entry.place === 'reserved'))
     .reduce((sum, { amount }) => sum - amount, 0);
@@ -32,10 +32,10 @@ const usedSince = (movements: readonly Movement[], item: StockItem, since: numbe
 /** How long an item lasts at the pace of the last two months. */
 export function outlookOf(item: StockItem, movements: readonly Movement[], balances: Balances, now: number): Outlook {
   const first = movements.find(({ entries }) => entries.some((entry) => entry.item === item))?.at ?? now;
-  const since = Math.max(first, now - PACE_DAYS * DAY_MS);
+  const since = Math.max(Math.min(first, now), now - PACE_DAYS * DAY_MS);
   const days = Math.max(LEAST_DAYS, (now - since) / DAY_MS);
   const [onShelf, reserved] = [amountAt(balances, item, 'shelf'), amountAt(balances, item, 'reserved')];
-  const perDay = usedSince(movements, item, since) / days;
+  const perDay = usedBetween(movements, item, since, now) / days;
   return { item, onShelf, reserved, perDay, daysLeft: perDay > 0 ? (onShelf + reserved) / perDay : null };
 }
 

@@ -34,6 +34,19 @@ const done = (() => {
 const reckoning = reckon(done)!;
 const use = useOf(reckoning, reckoning.expected, 0);
 
+describe('a movement dated years ahead, by a clock that was wrong', () => {
+  it('changes neither how long a bottle lasts nor what has gone off today', () => {
+    const now = 100 * DAY;
+    const used = (at: number) => posted([draft('used', moved(bottle, 'shelf', 'outside', 100))], at);
+    const bought = posted([draft('bought', moved(bottle, 'outside', 'shelf', 1000), { expiresOn: '1971-01-01' })], 80 * DAY);
+    const all = [...bought, ...used(90 * DAY)];
+    const wrong = [...all, ...posted([draft('used', moved(bottle, 'shelf', 'outside', 0.5))], Date.UTC(2036, 0, 1))];
+    const pace = (movements: readonly Movement[]) => outlookOf(bottle, movements, balancesOf(movements), now).perDay;
+    expect(pace(wrong)).toBe(pace(all));
+    expect(shoppingList(job.products, [], wrong, 100, now, balancesOf(wrong)).filter(({ why }) => why === 'expired')).toEqual([]);
+  });
+});
+
 describe('the ledger', () => {
   const item = fc.constantFrom<StockItem>('product/a', 'towel/b', 'mix/c/wash');
   const steps = fc.array(fc.tuple(item, fc.constantFrom(...places), fc.constantFrom(...places), fc.integer({ min: 1, max: 50 })), { maxLength: 40 });

@@ -3,38 +3,52 @@ import { HabitSetDocument } from './habits';
 import { JobDocument } from './job';
 import { MovementDocument } from './movement';
 import { ProductDocument } from './product';
-import { DataUrl, Flag, Id, Many, One, UniqueBy } from './rules';
+import { DataUrl, Flag, Id, Many, Moment, One, UniqueBy, WholeBetween } from './rules';
 import { SiteDocument } from './site';
 import { VehicleDocument } from './vehicle';
 
-const MOST = 5000;
+/** More than anybody has in a working life. */
+const MOST = 100_000;
 
-export class VehicleEntryDocument {
+/** How many changes of a record are by one browser. */
+export class EditsDocument {
+  @Id() by!: string;
+  @WholeBetween(1, 1_000_000_000) count!: number;
+}
+
+/** When a record was changed last, and by whom: tells an older copy from a newer one. */
+export class StampDocument {
+  @Moment() changedAt!: number;
+  @UniqueBy('by') @Many(() => EditsDocument, 1000) edits!: EditsDocument[];
+}
+
+export class StampedDocument extends StampDocument {
   @Flag() archived!: boolean;
+}
+
+export class JobEntryDocument extends StampedDocument {
+  @One(() => JobDocument) job!: JobDocument;
+}
+
+export class VehicleEntryDocument extends StampedDocument {
   @One(() => VehicleDocument) item!: VehicleDocument;
 }
-export class SiteEntryDocument {
-  @Flag() archived!: boolean;
+export class SiteEntryDocument extends StampedDocument {
   @One(() => SiteDocument) item!: SiteDocument;
 }
-export class ProductEntryDocument {
-  @Flag() archived!: boolean;
+export class ProductEntryDocument extends StampedDocument {
   @One(() => ProductDocument) item!: ProductDocument;
 }
-export class TowelEntryDocument {
-  @Flag() archived!: boolean;
+export class TowelEntryDocument extends StampedDocument {
   @One(() => TowelBatchDocument) item!: TowelBatchDocument;
 }
-export class VesselEntryDocument {
-  @Flag() archived!: boolean;
+export class VesselEntryDocument extends StampedDocument {
   @One(() => VesselDocument) item!: VesselDocument;
 }
-export class GearEntryDocument {
-  @Flag() archived!: boolean;
+export class GearEntryDocument extends StampedDocument {
   @One(() => GearDocument) item!: GearDocument;
 }
-export class HabitsEntryDocument {
-  @Flag() archived!: boolean;
+export class HabitsEntryDocument extends StampedDocument {
   @One(() => HabitSetDocument) item!: HabitSetDocument;
 }
 
@@ -53,7 +67,7 @@ export class CollectionDocument {
   @Many(() => VesselEntryDocument, MOST) vessels!: VesselEntryDocument[];
   @Many(() => GearEntryDocument, MOST) gear!: GearEntryDocument[];
   @Many(() => HabitsEntryDocument, MOST) habits!: HabitsEntryDocument[];
-  @Many(() => JobDocument, MOST) jobs!: JobDocument[];
-  @UniqueBy('id') @Many(() => MovementDocument, 100_000) movements!: MovementDocument[];
+  @Many(() => JobEntryDocument, MOST) jobs!: JobEntryDocument[];
+  @UniqueBy('id') @Many(() => MovementDocument, 1_000_000) movements!: MovementDocument[];
   @UniqueBy('key') @Many(() => PhotoDocument, 20_000) photos!: PhotoDocument[];
 }

@@ -1,5 +1,5 @@
 import { type Movement, movementKinds, places } from '@esmero/core';
-import { Between, Day, Id, Many, Moment, OneOf, OrNull, StockId, Text, check } from './rules';
+import { Between, Day, Id, Many, Moment, OneOf, OrNull, StockId, Text, WholeBetween, check } from './rules';
 
 const unbalanced = (entries: unknown): boolean => {
   if (!Array.isArray(entries)) return false;
@@ -17,6 +17,7 @@ export class EntryDocument {
 /** Something that was moved on the shelf. */
 export class MovementDocument {
   @Id() id!: string;
+  @WholeBetween(1, 1_000_000_000) seq!: number;
   @Moment() at!: number;
   @OneOf(movementKinds) kind!: string;
   @OrNull() @Id() job!: string | null;

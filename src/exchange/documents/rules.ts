@@ -1,3 +1,4 @@
+import 'reflect-metadata';
 import {
   IsArray,
   IsBoolean,
@@ -17,6 +18,7 @@ import {
 } from 'class-validator';
 import { Type } from 'class-transformer';
 import type { Expected } from '../fault';
+import { isPlain, nests } from '../nested';
 
 type Decorator = PropertyDecorator;
 
@@ -54,6 +56,9 @@ export const Text = (max: number, min = 0): Decorator => {
   return all(IsString(options), Length(min, max, options));
 };
 
+/** A text of a given form. */
+export const Matching = (form: RegExp): Decorator => Matches(form, says({ code: 'valid' }));
+
 export const Flag = (): Decorator => IsBoolean(says({ code: 'flag' }));
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
@@ -88,30 +93,33 @@ export const Path = (max: number): Decorator => {
 /** A picture as a data URL, at most so many letters. */
 export const DataUrl = (max: number): Decorator => {
   const options = says({ code: 'picture' });
-  return all(IsString(options), Length(1, max, options), Matches(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/]+=*$/, options));
+  return all(
+    IsString(options),
+    Length(1, max, options),
+    Matches(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/]+={0,2}$/, options),
+    check('base64', (value) => typeof value === 'string' && (value.length - value.indexOf(',') - 1) % 4 === 0, { code: 'picture' }),
+  );
 };
 
 /** The field may be null; otherwise the other rules hold. */
 export const OrNull = (): Decorator => ValidateIf((_object, value) => value !== null);
 
+/** Nested objects are gone through one by one; the validator's own way down is only there for the schemas. */
+const forSchemas = { groups: ['schema'] };
+
 /** An object of its own class. */
 export const One = (type: () => new () => object): Decorator =>
-  all(
-    Type(type),
-    ValidateNested(says({ code: 'object' })),
-    check('isObject', (value) => typeof value === 'object' && value !== null && !Array.isArray(value), {
-      code: 'object',
-    }),
-  );
+  all(nests(type), Type(type), ValidateNested(forSchemas), check('isObject', isPlain, { code: 'object' }));
 
 /** A list of objects of one class. */
 export const Many = (type: () => new () => object, most: number): Decorator => {
   const options = says({ code: 'list', most });
   return all(
+    nests(type),
     Type(type),
     IsArray(options),
     ArrayMaxSize(most, options),
-    ValidateNested({ each: true, ...options }),
+    ValidateNested({ each: true, ...forSchemas }),
   );
 };
 
@@ -156,7 +164,14 @@ export function check(
       propertyName: String(key),
       options: says(expected),
       validator: {
-        validate: (value: unknown, args?: ValidationArguments) => holds(value, args?.object ?? {}),
+        validate: (value: unknown, args?: ValidationArguments) => {
+          try {
+            return holds(value, args?.object ?? {});
+          } catch {
+            // A rule may look at fields beside it that are themselves wrong.
+            return false;
+          }
+        },
         // Nobody reads it, but without a message the validator leaves the context out.
         defaultMessage: () => expected.code,
       },

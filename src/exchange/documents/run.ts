@@ -28,6 +28,7 @@ const fieldsOf: Readonly<Record<RunEvent['kind'], readonly (keyof RunEventDocume
 /** Something that happened beside the car. */
 export class RunEventDocument {
   @belongs(fieldsOf) @OneOf([...runActs, ...turnKinds]) kind!: string;
+  @WholeBetween(1, 1_000_000) seq!: number;
   @Moment() at!: number;
   @Maybe() @OneOf(zoneIds) zone?: string;
   @Maybe() @WholeBetween(0, 1000) section?: number;

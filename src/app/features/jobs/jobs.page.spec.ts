@@ -1,9 +1,14 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
 import { type Job, startRun } from '@esmero/core';
 import { writeJob } from '@esmero/exchange';
+import { type StoredJob, everyJob } from '@esmero/store';
+import { type Choice, usual } from '@esmero/transfer';
+import { deskActions } from '../../state/desk';
+import { JobDesk } from '../../state/job-desk';
 import { shelfActions } from '../../state/shelf';
+import { TransferDesk } from '../../state/transfer-desk';
 import { deck, deskWith } from '../../testing/desk';
 import { JobsPage } from './jobs.page';
 
@@ -18,33 +23,50 @@ async function show() {
     Object.defineProperty(input, 'files', { configurable: true, value: [new File([text], name)] });
     Object.defineProperty(input, 'value', { configurable: true, writable: true, value: '' });
     input.dispatchEvent(new Event('change'));
-    for (let i = 0; i < 5; i++) await desk.settle();
+    await vi.waitFor(() => {
+      fixture.detectChanges();
+      const transfer = TestBed.inject(TransferDesk);
+      expect(transfer.review() ?? transfer.refusal()).not.toBeNull();
+    }, 20_000);
+  };
+  /** What the dialog would do on “Import”. */
+  const bring = async (choices: Record<string, Choice> = {}): Promise<void> => {
+    const transfer = TestBed.inject(TransferDesk);
+    const usualOnes = Object.fromEntries(transfer.review()!.review.rows.map(({ key, standing }) => [key, usual(standing)]));
+    await transfer.bring({ rows: { ...usualOnes, ...choices }, stock: false });
+    await desk.settle();
     fixture.detectChanges();
   };
-  return { ...desk, fixture, element, give };
+  const stored = async (): Promise<readonly StoredJob[]> => {
+    const all: StoredJob[] = [];
+    for await (const one of everyJob(desk.store)) all.push(one);
+    return all;
+  };
+  return { ...desk, fixture, element, give, bring, stored };
 }
 
 describe('the list of jobs', () => {
-  it('shows every job and puts one away', async () => {
-    const { element, fixture, settle, store } = await show();
+  it('shows every job and archives one', async () => {
+    const { element, fixture, settle, stored } = await show();
     expect(element.querySelectorAll('.jobs li')).toHaveLength(8);
-    const away = [...element.querySelectorAll('button')].find((b) => b.textContent?.includes('Put away'))!;
+    const away = [...element.querySelectorAll('button')].find((b) => b.textContent?.includes('Archive'))!;
     away.click();
     await settle();
     fixture.detectChanges();
     expect(element.querySelectorAll('.jobs li')).toHaveLength(7);
-    expect((await store.jobs()).filter(({ archived }) => archived)).toHaveLength(1);
+    expect((await stored()).filter(({ archived }) => archived)).toHaveLength(1);
   });
 
   it('copies a job without what happened to the other car: no run, no pictures, no signature', async () => {
-    const { element, give, settle, store } = await show();
+    const { element, give, bring, settle, stored } = await show();
     const picture = { id: 'p', when: 'after', zone: null, note: '', photo: 'p' } as const;
     const done = { ...startRun(deck, 1), id: 'done', name: 'Done before', pictures: [picture], signed: { by: 'Somebody', at: 1, path: 'M0 0' } };
     await give('done.json', writeJob(done));
+    await bring();
     const item = [...element.querySelectorAll('.jobs li')].find((li) => li.textContent!.includes('Done before'))!;
     [...item.querySelectorAll('button')].find((b) => b.textContent?.includes('Copy'))!.click();
     for (let i = 0; i < 3; i++) await settle();
-    const copy = (await store.jobs()).find(({ job }) => job.name === 'Done before (copy)')!;
+    const copy = (await stored()).find(({ job }) => job.name === 'Done before (copy)')!;
     expect(copy.job).toMatchObject({ run: null, pictures: [], signed: null, soil: deck.soil });
   });
 
@@ -70,29 +92,57 @@ describe('the list of jobs', () => {
     field.value = 'nothing of the kind';
     field.dispatchEvent(new Event('input'));
     fixture.detectChanges();
-    expect(element.textContent).toContain('No job is like that');
+    expect(element.textContent).toContain('No jobs found');
   });
 
   it('brings in a job file', async () => {
-    const { element, give, store } = await show();
+    const { element, give, bring, store } = await show();
     await give('new.json', writeJob({ ...deck, id: 'brought', name: 'Brought in' }));
+    await bring();
     expect((await store.job('brought'))?.job.name).toBe('Brought in');
     expect(element.textContent).toContain('Brought in');
     expect(element.querySelector('[data-refusal]')).toBeNull();
   });
 
   it('refuses a broken file with its reasons and changes nothing', async () => {
-    const { element, give, store } = await show();
-    const before = await store.jobs();
+    const { element, give, stored } = await show();
+    const before = await stored();
     await give('broken.json', writeJob(deck).replace('"zone": "bonnet"', '"zone": "hat"'));
     expect(element.querySelector('[data-refusal]')?.textContent).toContain('soil');
-    expect(await store.jobs()).toEqual(before);
+    expect(await stored()).toEqual(before);
   });
 
   it('shows HTML in a name as text', async () => {
-    const { element, give } = await show();
+    const { element, give, bring } = await show();
     await give('html.json', writeJob({ ...deck, id: 'html', name: '<img src=x onerror=alert(1)>' }));
+    await bring();
     expect(element.querySelector('.jobs img')).toBeNull();
     expect(element.textContent).toContain('<img src=x');
+  });
+
+  it('asks about a job that is here already; the open one follows at once, and back again', async () => {
+    const { give, bring, settle, store } = await show();
+    await give('theirs.json', writeJob({ ...deck, client: 'From the file' }));
+    expect(TestBed.inject(TransferDesk).review()!.review.rows).toMatchObject([{ standing: 'different' }]);
+    await bring({ [`job/${deck.id}`]: 'theirs' });
+    await settle();
+    expect(TestBed.inject(JobDesk).job()!.client).toBe('From the file');
+    expect(TestBed.inject(JobDesk).saving().kind).toBe('clean');
+    await TestBed.inject(TransferDesk).undo();
+    await settle();
+    expect(TestBed.inject(JobDesk).job()).toEqual(deck);
+    expect((await store.job(deck.id))!.job).toEqual(deck);
+  });
+
+  it('deletes an archived job for good', async () => {
+    const { settle, state, store } = await show();
+    state.dispatch(shelfActions.archiveJobs({ ids: ['demo-deck'], archived: true }));
+    await settle();
+    state.dispatch(shelfActions.deleteJobs({ ids: ['demo-deck'] }));
+    await settle();
+    expect(await store.job('demo-deck')).toBeUndefined();
+    state.dispatch(deskActions.open({ id: 'demo-deck' }));
+    await settle();
+    expect(TestBed.inject(JobDesk).opening()).toBe('missing');
   });
 });

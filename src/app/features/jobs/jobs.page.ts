@@ -1,24 +1,23 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
-import { takeUntilDestroyed } from '@angular/core/rxjs-interop';
+import { NgComponentOutlet } from '@angular/common';
+import { ChangeDetectionStrategy, Component, type Type, computed, effect, inject, linkedSignal, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { Actions, ofType } from '@ngrx/effects';
 import { Store as State } from '@ngrx/store';
-import { MessageService } from 'primeng/api';
+import { ConfirmationService } from 'primeng/api';
 import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
-import { type Collection, type Job, type JobBrief, hasWords, newJob, wordsOf } from '@esmero/core';
-import type { Read } from '@esmero/exchange';
-import { bodyName, runoffName, unreadableText } from '@esmero/messages';
-import { photosOf } from '../../state/pictures';
+import { ProgressBar } from 'primeng/progressbar';
+import { type Job, type JobBrief, hasWords, newJob, wordsOf } from '@esmero/core';
+import { bodyName, runoffName } from '@esmero/messages';
+import { freshId } from '@esmero/records';
+import type { StoredJob } from '@esmero/store';
+import { today } from '../../state/clock';
 import { STORE } from '../../state/ports';
+import { rescuedIds } from '../../state/rescue';
 import { shelfActions, shelfFeature } from '../../state/shelf';
+import { ShelfDesk } from '../../state/shelf-desk';
+import { TransferDesk } from '../../state/transfer-desk';
 import { download } from '../../ui/download';
-
-const today = (): string => {
-  const now = new Date();
-  const two = (n: number): string => String(n).padStart(2, '0');
-  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
-};
+import { SpaceComponent } from './space.component';
 
 /** More than this is shown when it is asked for. */
 const PAGE = 100;
@@ -33,13 +32,11 @@ function inOrder(p: JobBrief, q: JobBrief): number {
   return Number(a !== null) - Number(b !== null) || p.date.localeCompare(q.date);
 }
 
-const newId = (): string => `job-${crypto.randomUUID()}`;
-
-/** All jobs: open, begin, copy, put away, bring in and take out. */
+/** All jobs: open, begin, copy, archive, bring in and take out. */
 @Component({
   selector: 'esm-jobs-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, InputText, RouterLink],
+  imports: [Button, InputText, NgComponentOutlet, ProgressBar, RouterLink, SpaceComponent],
   templateUrl: './jobs.page.html',
   styleUrl: './jobs.page.css',
 })
@@ -47,16 +44,17 @@ export class JobsPage {
   private readonly state = inject(State);
   private readonly store = inject(STORE);
   private readonly router = inject(Router);
-  private readonly messages = inject(MessageService);
+  private readonly confirmation = inject(ConfirmationService);
+  protected readonly transfer = inject(TransferDesk);
+  private readonly library = inject(ShelfDesk).library;
 
   protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
+  protected readonly unreadable = this.state.selectSignal(shelfFeature.selectUnreadable);
   private readonly all = this.state.selectSignal(shelfFeature.selectJobs);
-  private readonly library = this.state.selectSignal(shelfFeature.selectLibrary);
-  private readonly movements = this.state.selectSignal(shelfFeature.selectMovements);
   protected readonly archived = signal(false);
-  protected readonly refusal = signal<{ readonly file: string; readonly headline: string; readonly details: readonly string[] } | null>(null);
+  protected readonly busy = this.transfer.busy;
+  protected readonly percent = computed(() => Math.round((this.busy()?.share ?? 0) * 100));
 
-  protected readonly exporting = signal(false);
   protected readonly words = signal('');
   private readonly found = computed(() => {
     const words = wordsOf(this.words());
@@ -68,30 +66,38 @@ export class JobsPage {
   protected readonly foundCount = computed(() => this.found().length);
   protected readonly shown = linkedSignal({ source: computed(() => [this.words(), this.archived()]), computation: () => PAGE });
   protected readonly jobs = computed(() => this.found().slice(0, this.shown()));
-  protected readonly putAway = computed(() => this.all().filter(({ archived }) => archived).length);
+  protected readonly archivedCount = computed(() => this.all().filter(({ archived }) => archived).length);
+  /** Jobs with something that no page has saved yet. */
+  protected readonly rescued = computed(() => {
+    const ids = rescuedIds();
+    return ids.map((id) => ({ id, name: this.all().find((one) => one.id === id)?.job.name ?? 'a new job' }));
+  });
+  /** Fetched when there is something to choose: few imports are made. */
+  protected readonly dialog = signal<Type<unknown> | null>(null);
   protected readonly bodyName = bodyName;
   protected readonly runoffName = runoffName;
 
   constructor() {
-    // Only once it is kept.
-    inject(Actions)
-      .pipe(ofType(shelfActions.merged), takeUntilDestroyed())
-      .subscribe(({ what }) => {
-        if (what) this.messages.add({ severity: 'success', summary: 'Imported', detail: what, life: 6000 });
-      });
+    effect(() => {
+      if (this.transfer.review()) void import('./import-review.component').then((m) => this.dialog.set(m.ImportReviewComponent));
+    });
   }
 
   protected more(): void {
     this.shown.update((shown) => shown + PAGE);
   }
 
+  protected retry(): void {
+    this.state.dispatch(shelfActions.load());
+  }
+
   protected begin(): void {
-    this.add(newJob(newId(), today(), this.library()));
+    this.add(newJob(freshId('job'), today(), this.library()));
   }
 
   protected async copy(id: string): Promise<void> {
-    const job = await this.whole(id);
-    if (job) this.add({ ...job, id: newId(), name: `${job.name} (copy)`.slice(0, 160), date: today(), run: null, refused: null, signed: null, pictures: [] });
+    const job = (await this.whole(id))?.job;
+    if (job) this.add({ ...job, id: freshId('job'), name: `${job.name} (copy)`.slice(0, 160), date: today(), run: null, refused: null, signed: null, pictures: [] });
   }
 
   private add(job: Job): void {
@@ -100,69 +106,39 @@ export class JobsPage {
   }
 
   protected archive(id: string, archived: boolean): void {
-    this.state.dispatch(shelfActions.archiveJob({ id, archived }));
+    this.state.dispatch(shelfActions.archiveJobs({ ids: [id], archived }));
+  }
+
+  protected remove(id: string, name: string): void {
+    this.confirmation.confirm({
+      header: 'Delete this job?',
+      message: `“${name}” goes for good, with its run and its pictures. There is no way back but a backup.`,
+      acceptLabel: 'Delete',
+      rejectLabel: 'Keep',
+      accept: () => this.state.dispatch(shelfActions.deleteJobs({ ids: [id] })),
+    });
   }
 
   protected async exportJob(id: string): Promise<void> {
-    const [job, { writeJob }] = await Promise.all([this.whole(id), import('@esmero/exchange')]);
-    if (job) download(`${id}.esmero-job.json`, writeJob(job));
+    const [stored, { writeJob }] = await Promise.all([this.whole(id), import('@esmero/exchange')]);
+    if (stored) download(`${id}.esmero-job.json`, writeJob(stored.job, stored));
   }
 
-  private async whole(id: string): Promise<Job | undefined> {
-    return (await (await this.store).job(id))?.job;
+  private async whole(id: string): Promise<StoredJob | undefined> {
+    return (await this.store).job(id);
   }
 
-  protected async exportAll(): Promise<void> {
-    this.exporting.set(true);
-    await this.takeOut().finally(() => this.exporting.set(false));
+  protected backUp(): void {
+    void this.transfer.backup(`esmero-${today()}.zip`);
   }
 
-  private async takeOut(): Promise<void> {
-    const [store, { writeCollection }] = await Promise.all([this.store, import('@esmero/exchange')]);
-    const jobs = (await store.jobs()).map(({ job }) => job);
-    const { photos, left } = await photosOf(jobs, store);
-    download(`esmero-${today()}.json`, writeCollection({ library: this.library(), jobs, movements: this.movements(), photos }));
-    if (left > 0)
-      this.messages.add({
-        severity: 'warn',
-        summary: 'Without the oldest pictures',
-        detail: `${left} pictures of older jobs did not fit into the file. They are still here.`,
-        sticky: true,
-      });
-  }
-
-  protected dismiss(): void {
-    this.refusal.set(null);
-  }
-
-  /** Brings a file in whole, or says why not and changes nothing. */
-  protected async bringIn(input: HTMLInputElement): Promise<void> {
+  protected bringIn(input: HTMLInputElement): void {
     const file = input.files?.[0];
-    if (!file) return;
-    const text = await file.text();
+    if (file) void this.transfer.open(file);
     input.value = '';
-    const read = await readFile(text);
-    if (!read.ok) {
-      this.refusal.set({ file: file.name, ...unreadableText(read.why) });
-      return;
-    }
-    this.refusal.set(null);
-    this.state.dispatch(shelfActions.merge({ collection: read.value, what: `${file.name}: ${counted(read.value)}.` }));
   }
-}
 
-const counted = ({ jobs, library, photos }: Collection): string =>
-  [
-    ...(jobs.length ? [jobs.length === 1 ? 'one job' : `${jobs.length} jobs`] : []),
-    ...(library.length ? [`${library.length} library items`] : []),
-    ...(photos.length ? [photos.length === 1 ? 'one picture' : `${photos.length} pictures`] : []),
-  ].join(' and ') || 'nothing in it';
-
-/** A job or a whole collection: the file says which. */
-async function readFile(text: string): Promise<Read<Collection>> {
-  const { readCollection, readJob } = await import('@esmero/exchange');
-  const collection = readCollection(text);
-  if (collection.ok || collection.why.code !== 'other-format') return collection;
-  const job = readJob(text);
-  return job.ok ? { ok: true, value: { library: [], jobs: [job.value], movements: [], photos: [] } } : job;
+  protected when(at: number): string {
+    return new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+  }
 }

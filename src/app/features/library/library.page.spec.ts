@@ -21,7 +21,7 @@ async function show(kind: string) {
     const found = [...element.querySelectorAll('label')].find((one) => one.textContent?.startsWith(label))!;
     const input = element.querySelector<HTMLInputElement>(`[id="${found.htmlFor}"]`)!;
     input.value = text;
-    input.dispatchEvent(new Event('change'));
+    for (const event of ['input', 'change', 'blur']) input.dispatchEvent(new Event(event));
   };
   const kept = async () => (await desk.store.library()).filter((entry) => entry.kind === kind);
   return { ...desk, fixture, element, press, type, kept };
@@ -34,7 +34,7 @@ describe('the library', () => {
     expect(element.querySelector('.item')?.textContent).toContain('from the label');
   });
 
-  it('adds, changes, copies, puts away and brings back', async () => {
+  it('adds, changes, copies, archives and brings back', async () => {
     const { press, type, kept, element, fixture } = await show('vessel');
     const before = (await kept()).length;
     await press('Add a vessel');
@@ -43,11 +43,11 @@ describe('the library', () => {
     fixture.detectChanges();
     await press('Copy');
     expect(await kept()).toHaveLength(before + 2);
-    const [, away] = [...element.querySelectorAll('button')].filter((b) => b.textContent?.trim() === 'Put away');
+    const [away] = [...element.querySelectorAll('button')].filter((b) => b.textContent?.trim() === 'Archive');
     away!.click();
     await vi.waitFor(async () => expect((await kept()).filter(({ archived }) => archived)).toHaveLength(1), 20_000);
     fixture.detectChanges();
-    await press('Put away');
+    await press('Archived');
     await press('Little bottle (copy)');
     await press('Bring back');
     expect((await kept()).filter(({ archived }) => archived)).toHaveLength(0);
@@ -59,7 +59,7 @@ describe('the library', () => {
     type('Height', '9');
     await vi.waitFor(() => {
       fixture.detectChanges();
-      expect(element.querySelector('.state')?.textContent).toContain('Not kept');
+      expect(element.querySelector('.state')?.textContent).toContain('Not saved');
     }, 20_000);
     expect(element.querySelector('.fault')?.textContent).toContain('Should be');
     const family = (await kept()).find(({ item }) => item.id === 'v-family')!;

@@ -1,23 +1,28 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, signal } from '@angular/core';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 import { Store as State } from '@ngrx/store';
+import { ConfirmationService } from 'primeng/api';
 import { Button } from 'primeng/button';
+import { Dialog } from 'primeng/dialog';
 import { type LibraryEntry, type LibraryKind, libraryKinds, newItem } from '@esmero/core';
 import type { Fault } from '@esmero/exchange';
-import { libraryName, originName } from '@esmero/messages';
+import { fieldsText, libraryName, originName } from '@esmero/messages';
+import { freshId } from '@esmero/records';
 import { checked } from '../../state/checked';
 import { JobDesk } from '../../state/job-desk';
-import { shelfActions } from '../../state/shelf';
+import { shelfActions, shelfFeature } from '../../state/shelf';
+import { ShelfDesk } from '../../state/shelf-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
+import { ReturnsFocusDirective } from '../../ui/returns-focus.directive';
 import { ItemFormComponent } from '../../ui/item-form/item-form.component';
 
 const isKind = (text: string): text is LibraryKind => (libraryKinds as readonly string[]).includes(text);
 
-/** What jobs draw on: add, change, copy, put away. */
+/** What jobs draw on: add, change, copy, archive. */
 @Component({
   selector: 'esm-library-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ItemFormComponent, RouterLink, RouterLinkActive],
+  imports: [Button, Dialog, ItemFormComponent, ReturnsFocusDirective, RouterLink, RouterLinkActive],
   templateUrl: './library.page.html',
   styleUrl: './library.page.css',
 })
@@ -26,6 +31,8 @@ export class LibraryPage {
 
   private readonly state = inject(State);
   protected readonly desk = inject(JobDesk);
+  private readonly shelf = inject(ShelfDesk);
+  private readonly confirmation = inject(ConfirmationService);
   protected readonly kinds = libraryKinds;
   protected readonly names = libraryName;
 
@@ -41,10 +48,19 @@ export class LibraryPage {
       .map((entry) => ({ entry, origin: 'origin' in entry.item ? originName[entry.item.origin] : 'your own figure' }))
       .sort((p, q) => p.entry.item.name.localeCompare(q.entry.item.name)),
   );
-  /** The entry in the form; another kind of item starts with an empty one. */
-  protected readonly open = linkedSignal<LibraryKind, LibraryEntry | null>({
-    source: this.shown,
-    computation: () => null,
+  /** The item in the form; another kind starts with none. */
+  private readonly picked = linkedSignal<LibraryKind, string | null>({ source: this.shown, computation: () => null });
+  /** As it is kept, with what other tabs have made of it; a new one until it has been kept. */
+  protected readonly open = computed((): LibraryEntry | null => {
+    const id = this.picked();
+    return this.desk.library().find((entry) => entry.kind === this.shown() && entry.item.id === id) ?? (this.added()?.item.id === id ? this.added() : null);
+  });
+  private readonly added = signal<LibraryEntry | null>(null);
+  /** Somebody else has changed the same fields. */
+  private readonly conflicting = this.state.selectSignal(shelfFeature.selectConflict);
+  protected readonly conflict = computed(() => {
+    const conflict = this.conflicting();
+    return conflict && { ...conflict, what: fieldsText(conflict.fields) };
   });
   /** What the open one may point at: the others of its kind. */
   protected readonly others = computed(() =>
@@ -57,37 +73,58 @@ export class LibraryPage {
   protected readonly saved = signal(false);
 
   protected pick(entry: LibraryEntry | null): void {
-    this.open.set(entry);
+    this.picked.set(entry?.item.id ?? null);
     this.faults.set([]);
     this.saved.set(false);
   }
 
   protected add(): void {
     const kind = this.shown();
-    this.put({ kind, archived: false, item: newItem[kind](`${kind}-${crypto.randomUUID()}`) } as LibraryEntry);
+    this.begin({ kind, archived: false, item: newItem[kind](freshId(kind)) } as LibraryEntry);
   }
 
   protected copy(entry: LibraryEntry): void {
-    const item = { ...entry.item, id: `${entry.kind}-${crypto.randomUUID()}`, name: `${entry.item.name} (copy)`.slice(0, 120) };
-    this.put({ ...entry, archived: false, item } as LibraryEntry);
+    const item = { ...entry.item, id: freshId(entry.kind), name: `${entry.item.name} (copy)`.slice(0, 120) };
+    this.begin({ kind: entry.kind, archived: false, item } as LibraryEntry);
   }
 
   protected archive(entry: LibraryEntry): void {
-    this.state.dispatch(shelfActions.putEntry({ entry: { ...entry, archived: !entry.archived } }));
+    this.shelf.put({ ...entry, archived: !entry.archived }, entry);
     this.pick(null);
   }
 
-  protected async change(draft: AnyItem): Promise<void> {
-    const entry = this.open();
-    if (!entry) return;
-    const faults = await checked(entry.kind, draft);
-    this.faults.set(faults);
-    this.saved.set(faults.length === 0);
-    if (faults.length === 0) this.put({ ...entry, item: draft } as LibraryEntry);
+  protected remove(entry: LibraryEntry): void {
+    this.confirmation.confirm({
+      header: 'Delete this item?',
+      message: `“${entry.item.name}” goes for good. Jobs that use it have their own copy and keep it.`,
+      acceptLabel: 'Delete',
+      rejectLabel: 'Keep',
+      accept: () => {
+        this.state.dispatch(shelfActions.deleteEntry({ entry }));
+        this.pick(null);
+      },
+    });
   }
 
-  private put(entry: LibraryEntry): void {
-    this.state.dispatch(shelfActions.putEntry({ entry }));
-    this.open.set(entry);
+  protected async change(draft: AnyItem): Promise<void> {
+    const base = this.open();
+    if (!base) return;
+    const faults = await checked(base.kind, draft);
+    this.faults.set(faults);
+    this.saved.set(faults.length === 0);
+    if (faults.length === 0) this.shelf.put({ kind: base.kind, archived: base.archived, item: draft } as LibraryEntry, base);
+  }
+
+  /** Writes my version over theirs, or leaves theirs. */
+  protected settle(mine: boolean): void {
+    const conflict = this.conflict();
+    this.state.dispatch(shelfActions.conflictSettled());
+    if (conflict && mine) this.shelf.put(conflict.mine, conflict.theirs);
+  }
+
+  private begin(entry: LibraryEntry): void {
+    this.shelf.put(entry, null);
+    this.added.set(entry);
+    this.pick(entry);
   }
 }

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Hand, type Job, type RunEvent, type Signature, type TowelRole, type Turn, type ZoneId, dropRun, endRun, isTick, noteEvent, releasing, reserving, sign, standingOf, startRun, takeBackEvent, tickOf, towelRoles } from '@esmero/core';
+import { type Hand, type Happening, type Job, type RunEvent, type Signature, type TowelRole, type Turn, type ZoneId, dropRun, elapsedMs, endRun, isTick, noteEvent, releasing, reserving, sign, standingOf, startRun, takeBackEvent, tickOf, towelRoles } from '@esmero/core';
 import { actHint, cautionSentence, clock, clocksText, contentName, handName, liquidFor, markName, mixSentences, oneTowel, replannedText, roleName, rolesFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
-import { NOW, ticking } from '../../state/clock';
+import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { settingsActions, settingsFeature } from '../../state/settings';
 import { ShelfDesk } from '../../state/shelf-desk';
@@ -90,7 +90,7 @@ export class RunStage {
   /** The last thing that turned out otherwise, and what the plan is by it. */
   protected readonly replanned = computed(() => {
     const [run, { plan, before }] = [this.run(), this.desk.planState()];
-    const turns = (run?.events ?? []).filter((event): event is Turn => !isTick(event));
+    const turns = (run?.events ?? []).filter((event): event is RunEvent & Turn => !isTick(event));
     const last = turns.at(-1);
     if (!last || !plan || !run) return null;
     const known = run.events.lastIndexOf(last) < plan.begun.events;
@@ -114,7 +114,7 @@ export class RunStage {
   });
   protected readonly elapsed = computed(() => {
     const run = this.run();
-    return run ? clock(Math.max(0, (run.endedAt ?? this.time()) - run.startedAt) / 1000) : '';
+    return run ? clock(elapsedMs(run, run.endedAt ?? this.time()) / 1000) : '';
   });
   protected readonly plannedTime = computed(() => clock(this.planned()?.timeline.elapsedS ?? 0));
   /** Zones that may have to be done once more, the last one first. */
@@ -122,6 +122,11 @@ export class RunStage {
 
   constructor() {
     staysAwake();
+    const steady = inject(CLOCK);
+    effect(() => {
+      const last = this.run()?.events.at(-1);
+      if (last) steady.notBefore(last.at);
+    });
     inject(NetBoard).use({
       caption: 'The car, unfolded, with what is done and what is next',
       looks: computed(() => runLooks(this.desk.zonePlans().values(), this.standing())),
@@ -201,7 +206,7 @@ export class RunStage {
     this.change('The run is forgotten', dropRun);
   }
 
-  private note(cause: string, event: RunEvent): void {
+  private note(cause: string, event: Happening): void {
     this.change(cause, (job) => noteEvent(job, event));
   }
 

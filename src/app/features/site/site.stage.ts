@@ -11,6 +11,7 @@ import type { AnyItem } from '../../ui/item-form/fields';
 import { ItemFormComponent } from '../../ui/item-form/item-form.component';
 import { soilLooks } from '../../ui/net/looks';
 import { CautionsComponent } from '../../ui/cautions.component';
+import { type Typed, TypedTextDirective } from '../../ui/typed-text.directive';
 import { NetBoard } from '../../ui/net/net-board';
 import { DayComponent } from './day.component';
 
@@ -20,7 +21,7 @@ type Part = 'vehicle' | 'site';
 @Component({
   selector: 'esm-site-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CautionsComponent, DayComponent, FormsModule, InputText, ItemFormComponent, Select, Textarea],
+  imports: [CautionsComponent, DayComponent, FormsModule, InputText, ItemFormComponent, Select, Textarea, TypedTextDirective],
   templateUrl: './site.stage.html',
 })
 export class SiteStage {
@@ -66,9 +67,13 @@ export class SiteStage {
       this.desk.edit(part === 'vehicle' ? 'Vehicle changed' : 'Site changed', (job) => ({ ...job, [part]: draft }));
   }
 
-  protected write(key: 'name' | 'client' | 'note' | 'date', text: string): void {
+  protected write(key: 'name' | 'client' | 'note', { text, stroke }: Typed): void {
     const value = text.trim();
-    if ((key === 'name' || key === 'date') && value === '') return;
-    this.desk.edit(`${key[0]!.toUpperCase()}${key.slice(1)} written`, (job: Job) => ({ ...job, [key]: value }));
+    if (key === 'name' && value === '') return;
+    this.desk.edit(`${key[0]!.toUpperCase()}${key.slice(1)} written`, (job: Job) => ({ ...job, [key]: value }), stroke);
+  }
+
+  protected pickDay(date: string): void {
+    if (date !== '') this.desk.edit('Day changed', (job: Job) => ({ ...job, date }));
   }
 }

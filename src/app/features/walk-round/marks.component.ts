@@ -5,7 +5,9 @@ import { Select } from 'primeng/select';
 import { type Mark, type MarkKind, type ZoneId, dropMark, markKinds, putMark } from '@esmero/core';
 import { markName, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
+import { freshId } from '@esmero/records';
 import { picturesOf } from '../../state/pictures';
+import { type Typed, TypedTextDirective } from '../../ui/typed-text.directive';
 
 const kinds = markKinds.map((value) => ({ value, label: markName[value] }));
 
@@ -13,13 +15,13 @@ const kinds = markKinds.map((value) => ({ value, label: markName[value] }));
 @Component({
   selector: 'esm-marks',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InputText, Select],
+  imports: [FormsModule, InputText, Select, TypedTextDirective],
   template: `
     <h3>There before: {{ name() }}</h3>
     @for (mark of here(); track mark.id) {
       <div class="mark">
         <p-select [options]="kinds" optionValue="value" optionLabel="label" ariaLabel="Kind of mark" [ngModel]="mark.kind" (ngModelChange)="kind(mark, $event)" appendTo="body" />
-        <input pInputText class="note-text" maxlength="500" aria-label="Note" placeholder="Where, how long, how deep" [value]="mark.note" #note (change)="write(mark, note.value)" />
+        <input pInputText class="note-text" maxlength="500" aria-label="Note" placeholder="Where, how long, how deep" [esmTyped]="mark.note" (typed)="write(mark, $event)" />
         <label class="chip">
           {{ mark.photo ? 'Another picture' : 'Picture' }}
           <input type="file" class="sr-only" accept="image/*" capture="environment" #file (change)="picture(mark, file)" />
@@ -70,7 +72,7 @@ export class MarksComponent {
   protected readonly urls = this.pictures.urls;
 
   protected add(): void {
-    const mark: Mark = { id: crypto.randomUUID(), zone: this.zone(), kind: 'scratch', note: '', photo: null };
+    const mark: Mark = { id: freshId('mark'), zone: this.zone(), kind: 'scratch', note: '', photo: null };
     this.desk.edit(`Mark on ${this.name()}`, (job) => putMark(job, mark));
   }
 
@@ -78,8 +80,8 @@ export class MarksComponent {
     this.desk.edit(`${this.name()}: ${markName[kind]}`, (job) => putMark(job, { ...mark, kind }));
   }
 
-  protected write(mark: Mark, note: string): void {
-    this.desk.edit(`${this.name()}: note on a mark`, (job) => putMark(job, { ...mark, note: note.trim() }));
+  protected write(mark: Mark, { text, stroke }: Typed): void {
+    this.desk.edit(`${this.name()}: note on a mark`, (job) => putMark(job, { ...mark, note: text.trim() }), stroke);
   }
 
   protected drop(mark: Mark): void {

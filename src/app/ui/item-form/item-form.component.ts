@@ -8,6 +8,7 @@ import { type LibraryKind, defaultDimensions, type Body } from '@esmero/core';
 import type { Fault } from '@esmero/exchange';
 import { type Editable, type Units, faultHint } from '@esmero/messages';
 import { type AnyItem, type Choice, type Field, fieldsOf, valueAt, withValue } from './fields';
+import { TypedTextDirective } from '../typed-text.directive';
 import { ProductUsesComponent } from './product-uses.component';
 
 interface Shown {
@@ -30,7 +31,7 @@ const tidy = (value: number): number => Number(value.toPrecision(6));
 @Component({
   selector: 'esm-item-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InputText, NgTemplateOutlet, ProductUsesComponent, Select, ToggleSwitch],
+  imports: [FormsModule, InputText, NgTemplateOutlet, ProductUsesComponent, Select, ToggleSwitch, TypedTextDirective],
   templateUrl: './item-form.component.html',
 })
 export class ItemFormComponent {

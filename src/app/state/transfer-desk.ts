@@ -1,0 +1,173 @@
+import { DOCUMENT, Injectable, inject, signal } from '@angular/core';
+import { Store as State } from '@ngrx/store';
+import { MessageService } from 'primeng/api';
+import { countedText, unreadableText } from '@esmero/messages';
+import type { Choices, LastImport, Review, Transfer } from '@esmero/transfer';
+import { deskActions, deskFeature } from './desk';
+import { STORE, TABS } from './ports';
+import { settingsActions } from './settings';
+import { shelfActions } from './shelf';
+import { faultText } from './shelf.effects';
+
+/** What a long transfer is at. */
+export interface Busy {
+  readonly what: string;
+  /** 0 to 1. */
+  readonly share: number;
+}
+
+/** A file that could not be read, and why. */
+export interface Refusal {
+  readonly file: string;
+  readonly headline: string;
+  readonly details: readonly string[];
+}
+
+type Picker = (options: object) => Promise<FileSystemFileHandle>;
+
+/** Files in and out, as signals: what is being done, what a file holds, and the last import. */
+@Injectable({ providedIn: 'root' })
+export class TransferDesk {
+  private readonly state = inject(State);
+  private readonly store = inject(STORE);
+  private readonly tabs = inject(TABS);
+  private readonly messages = inject(MessageService);
+  private readonly window = inject(DOCUMENT).defaultView;
+  private transfer: Promise<Transfer> | null = null;
+  private openJob = this.state.selectSignal(deskFeature.selectJob);
+
+  private readonly _busy = signal<Busy | null>(null);
+  readonly busy = this._busy.asReadonly();
+  private readonly _review = signal<{ readonly file: string; readonly review: Review } | null>(null);
+  /** What a file holds beside what is here; waits for choices. */
+  readonly review = this._review.asReadonly();
+  private readonly _refusal = signal<Refusal | null>(null);
+  readonly refusal = this._refusal.asReadonly();
+  private readonly _last = signal<LastImport | null>(null);
+  /** Can be taken back. */
+  readonly last = this._last.asReadonly();
+
+  constructor() {
+    void this.lookUp();
+  }
+
+  /** Looks a chosen file through. Every file gets a word, whatever is in it. */
+  async open(file: File): Promise<void> {
+    this._refusal.set(null);
+    // What is not saved yet would look older than it is.
+    this.state.dispatch(deskActions.flush());
+    const answer = await this.during(`Reading ${file.name}`, (transfer, progress) => transfer.review(file, progress));
+    if (answer.kind === 'review') this._review.set({ file: file.name, review: answer.review });
+    else if (answer.kind === 'unreadable') this._refusal.set({ file: file.name, ...unreadableText(answer.why) });
+    else if (answer.kind === 'failed') this._refusal.set({ file: file.name, headline: `It could not be read: ${answer.message}`, details: [] });
+  }
+
+  close(): void {
+    this._review.set(null);
+  }
+
+  dismiss(): void {
+    this._refusal.set(null);
+  }
+
+  /** Brings in what was chosen. */
+  async bring(choices: Choices): Promise<void> {
+    const reviewed = this._review();
+    if (!reviewed) return;
+    this._review.set(null);
+    const done = await this.during('Bringing it in', (transfer, progress) => transfer.apply(choices, reviewed.file, progress));
+    if (done.kind === 'stopped') return this.say('info', 'Import cancelled', 'Nothing of yours has changed.');
+    if (done.kind !== 'done') return this.say('error', 'Not imported', `${faultText(done)} Nothing of yours has changed.`);
+    await this.followed();
+    this.say('success', 'Imported', `${reviewed.file}: ${countedText(done) || 'nothing chosen'}.`);
+    if (done.left.length > 0) this.say('warn', 'Some were left as they are', `${done.left.length} had been changed here meanwhile. Import the file again to compare them.`);
+  }
+
+  /** Takes the last import back. */
+  async undo(): Promise<void> {
+    const done = await this.during('Taking the import back', (transfer, progress) => transfer.undo(progress));
+    if (done.kind !== 'done') return this.say('error', 'Not taken back', faultText(done));
+    await this.followed();
+    if (done.left.length > 0) this.say('warn', 'Import taken back', `All but ${done.left.length} that you have changed since: those stay.`);
+    else this.say('success', 'Import taken back', 'All is as it was before.');
+  }
+
+  /** All that is kept, in one file. */
+  async backup(name: string): Promise<void> {
+    const to = await this.place(name);
+    if (to === 'called-off') return;
+    const done = await this.during('Saving a backup', (transfer, progress) => transfer.backup(to, progress));
+    if (done.kind === 'stopped') return this.say('info', 'Backup cancelled', 'No file was saved.');
+    if (done.kind === 'failed') return this.say('error', 'No backup was saved', done.message);
+    if (done.file) this.handOver(name, done.file);
+    await (await this.store).keepSetting('backup', { at: Date.now() });
+    this.say('success', 'Backup saved', `${name}: ${countedText(done)}.`);
+  }
+
+  /** Jobs, library and stock as plain JSON, for other programs. */
+  async collection(name: string): Promise<void> {
+    this._busy.set({ what: 'Writing the file', share: 0 });
+    const file = await (await this.ready()).collection().finally(() => this._busy.set(null));
+    this.handOver(name, file);
+  }
+
+  stop(): void {
+    void this.transfer?.then((transfer) => transfer.stop());
+  }
+
+  private async lookUp(): Promise<void> {
+    const { lastImport } = await import('@esmero/transfer');
+    this._last.set(await lastImport(await this.store).catch(() => null));
+  }
+
+  private ready(): Promise<Transfer> {
+    this.transfer ??= this.store.then(async (store) => (await import('@esmero/transfer')).transferFor(store));
+    return this.transfer;
+  }
+
+  private async during<T>(what: string, work: (transfer: Transfer, progress: (share: number) => void) => Promise<T>): Promise<T> {
+    this._busy.set({ what, share: 0 });
+    const progress = (share: number): void => {
+      if (this._busy()) this._busy.set({ what, share });
+    };
+    try {
+      return await work(await this.ready(), progress);
+    } finally {
+      this._busy.set(null);
+    }
+  }
+
+  /** What is on screen, and in other tabs, follows at once. */
+  private async followed(): Promise<void> {
+    await this.lookUp();
+    this.tabs.tell({ kind: 'everything-changed' });
+    this.state.dispatch(shelfActions.load());
+    this.state.dispatch(settingsActions.load());
+    const job = this.openJob();
+    if (job) this.state.dispatch(deskActions.savedElsewhere({ id: job.id, revision: Number.MAX_SAFE_INTEGER }));
+  }
+
+  /** Where the browser lets a file be chosen, it is written straight into it. */
+  private async place(name: string): Promise<FileSystemFileHandle | null | 'called-off'> {
+    const pick = (this.window as unknown as { readonly showSaveFilePicker?: Picker } | null)?.showSaveFilePicker;
+    if (!pick) return null;
+    try {
+      return await pick.call(this.window, { suggestedName: name, types: [{ description: 'Esmero backup', accept: { 'application/zip': ['.zip'] } }] });
+    } catch (error) {
+      return error instanceof DOMException && error.name === 'AbortError' ? 'called-off' : null;
+    }
+  }
+
+  private handOver(name: string, file: Blob): void {
+    const link = document.createElement('a');
+    link.href = URL.createObjectURL(file);
+    link.download = name;
+    link.click();
+    // Revoked at once, a large file would not have begun.
+    setTimeout(() => URL.revokeObjectURL(link.href), 60_000);
+  }
+
+  private say(severity: 'success' | 'info' | 'warn' | 'error', summary: string, detail: string): void {
+    this.messages.add({ severity, summary, detail, ...(severity === 'success' || severity === 'info' ? { life: 8000 } : { sticky: true }) });
+  }
+}

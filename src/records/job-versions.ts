@@ -1,0 +1,129 @@
+import { heaterBefore4, withAir, withClaims, withFold, withGround, withLayers, withPlace } from './items-before';
+import { type Migration, isRecord, mapped, numbered } from './steps';
+
+/**
+ * Version 1 (drafts before 0.1) had one deposit a zone and no spots: `soil: { roof: { kind, level } }`,
+ * and plain records for what was fixed by hand and for own assumptions.
+ */
+export const jobFrom1To2: Migration = (content) => {
+  if (!isRecord(content)) return content;
+  const { soil, choices } = content;
+  return {
+    ...content,
+    soil: isRecord(soil)
+      ? Object.entries(soil).map(([zone, deposit]) => ({ zone, deposits: [deposit], spots: [] }))
+      : soil,
+    choices: isRecord(choices)
+      ? {
+          ...choices,
+          fixed: listOf(choices['fixed'], 'zone', 'treatment'),
+          assumptions: listOf(choices['assumptions'], 'name', 'value'),
+        }
+      : choices,
+  };
+};
+
+const listOf = (record: unknown, key: string, value: string): unknown =>
+  isRecord(record)
+    ? Object.entries(record).map(([name, held]) => ({ [key]: name, [value]: held }))
+    : record;
+
+/** Version 3 knows the air and sun of a site; before it every site was calm shade. */
+export const jobFrom2To3: Migration = (content) =>
+  isRecord(content) ? { ...content, site: withAir(content['site']) } : content;
+
+/** What everybody did before version 4 asked. */
+const habits = {
+  strength: 'product',
+  spray: 'common',
+  dwell: 'common',
+  order: 'top-down',
+  drying: 'panel',
+  wiping: 'flat',
+  sun: 'weaker-mix',
+  cold: 'plenty',
+  topping: 'welcome',
+  brush: 'never',
+  droppings: 'treat',
+};
+
+/** Version 4 knows place, hour, history, powered kit, readings, marks, weather, wishes and consent. */
+export const jobFrom3To4: Migration = (content) => {
+  if (!isRecord(content)) return content;
+  const { site, products, choices } = content;
+  return {
+    hour: 9,
+    gear: [heaterBefore4],
+    since: [],
+    readings: [],
+    marks: [],
+    weather: null,
+    consent: null,
+    wishes: {},
+    ...content,
+    site: withPlace(site),
+    products: mapped(products, withLayers),
+    choices: isRecord(choices) ? { ...habits, ...choices } : choices,
+  };
+};
+
+/** Version 5 knows the fall of the ground, steps, and the pile and fold of towels. */
+export const jobFrom4To5: Migration = (content) =>
+  isRecord(content)
+    ? { ...content, site: withGround(content['site']), towels: mapped(content['towels'], withFold) }
+    : content;
+
+/** Version 6 knows what happened beside the car; before, nothing was noted. */
+export const jobFrom5To6: Migration = (content) => (isRecord(content) ? { run: null, ...content } : content);
+
+const counted = (run: Record<string, unknown>): readonly unknown[] =>
+  isRecord(run['used']) ? [{ at: run['endedAt'] ?? run['startedAt'], because: '', method: null, ...run['used'] }] : [];
+
+/** Before version 7 a zone done once more had a section and a number of them, like any other event. */
+const withoutSections = (event: unknown): unknown => {
+  if (!isRecord(event) || event['kind'] !== 'again') return event;
+  const { section: _section, of: _of, ...rest } = event;
+  return rest;
+};
+
+function withCounts(run: unknown): unknown {
+  if (!isRecord(run)) return run;
+  const { used: _used, ...rest } = run;
+  return { punch: [], counts: counted(run), ...rest, events: mapped(run['events'], withoutSections) };
+}
+
+/** Version 7 keeps every count, turns of events, pictures, a signature, and what products claim. */
+export const jobFrom6To7: Migration = (content) =>
+  isRecord(content)
+    ? { pictures: [], signed: null, ...content, products: mapped(content['products'], withClaims), run: withCounts(content['run']) }
+    : content;
+
+const ticks: readonly unknown[] = ['flush', 'wet', 'wipe', 'dry', 'glass'];
+
+/** Before version 8 nobody noted who ticked something off, how long it took, nor how the soil was against the forecast. */
+const withPaces = (run: unknown): unknown =>
+  isRecord(run)
+    ? {
+        ...run,
+        events: mapped(run['events'], (event) => (isRecord(event) && ticks.includes(event['kind']) ? { by: null, ...event } : event)),
+        counts: mapped(run['counts'], (count) => (isRecord(count) ? { paces: [], soil: null, waterL: null, runoffL: null, ...count } : count)),
+      }
+    : run;
+
+/** Version 8 knows who ticked something off, how long each act took, and whether the car was sent away. */
+export const jobFrom7To8: Migration = (content) => (isRecord(content) ? { refused: null, ...content, run: withPaces(content['run']) } : content);
+
+/** Version 9 numbers what was noted in a run, so that its order does not hang on the clock. */
+export const jobFrom8To9: Migration = (content) => {
+  if (!isRecord(content) || !isRecord(content['run'])) return content;
+  const { run } = content;
+  return { ...content, run: { ...run, events: numbered(run['events']) } };
+};
+
+/** Steps of the job file, from version 1. */
+export const jobMigrations: readonly Migration[] = [
+  jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9,
+];
+
+/** The version that is written. */
+export const jobVersion = jobMigrations.length + 1;
