@@ -6,7 +6,8 @@ const executablePath = process.env['CHROMIUM'] ?? '/usr/bin/chromium';
 /** Drives the production build, as it is served, in Debian's Chromium. */
 export default defineConfig({
   testDir: 'e2e',
-  workers: 1,
+  workers: 2,
+  fullyParallel: true,
   timeout: 180_000,
   expect: { timeout: 30_000 },
   forbidOnly: !!process.env['CI'],

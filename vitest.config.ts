@@ -11,12 +11,15 @@ const alias = {
   '@esmero/worker': at('./src/worker/client.ts'),
   '@esmero/store': at('./src/store/index.ts'),
   '@esmero/transfer': at('./src/transfer/index.ts'),
+  '@esmero/testing': at('./src/testing/properties.ts'),
   '@esmero/demo': at('./src/demo/index.ts'),
 };
 
+const DEEP = process.env['DEEP'] !== undefined;
+
 const project = (name: string, include: string[]) => ({
   resolve: { alias },
-  test: { name, include, environment: 'node' as const, testTimeout: 120_000 },
+  test: { name, include, environment: 'node' as const, testTimeout: DEEP ? 1_200_000 : 120_000, setupFiles: [at('./src/testing/properties.ts')] },
 });
 
 /** Everything but the Angular application, whose tests run with the framework's own builder. */

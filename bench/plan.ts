@@ -3,20 +3,20 @@ import {
   type RunUse,
   type SoilLevel,
   type Study,
-  type Turn,
+  type ReplanEvent,
   bucketSpread,
-  carryOf,
+  packingListOf,
   celsius,
-  dayOf,
+  hoursOfDay,
   everything,
   finish,
-  frontOf,
+  tradeOffsOf,
   historyOf,
   learn,
   logOf,
   nextVisitOf,
   noteEvent,
-  ordersOf,
+  workOrdersOf,
   planJob,
   planRun,
   searchLog,
@@ -25,10 +25,10 @@ import {
   tickOf,
   towelLedger,
   whatIf,
-  whatMattered,
+  approachEffectsOf,
   zonesOf,
 } from '@esmero/core';
-import { sceneOf } from '../src/core/method/scene';
+import { contextOf } from '../src/core/rules/context';
 import { runOrder, timelineOf } from '../src/core/schedule';
 import { demoJobs } from '@esmero/demo';
 
@@ -84,7 +84,7 @@ process.stdout.write(`\n50 cars, one after the other: ${(performance.now() - sta
 /** Parts of a plan on their own: the same zones dealt out and put on the clock again. */
 const parts = demoJobs.flatMap((job) => {
   const { timeline, kits, zones } = planJob(job);
-  const { a, job: settled } = sceneOf(job);
+  const { a, job: settled } = contextOf(job);
   const wipings = timeline.byWorker.map((list) => list.map(({ zone, option }) => ({ zoneId: zone.id, needs: option.needs })));
   const picks = new Map(zones.flatMap(({ zone, option }) => (option ? [[zone.id, option] as const] : [])));
   const ordered = runOrder(zones.map(({ zone }) => zone), picks, settled.choices);
@@ -115,12 +115,12 @@ for (const { name, towels, schedule } of parts)
 /** Long questions, which the worker answers in slices with their progress shown. */
 const studies: readonly (readonly [string, (job: Job) => Study<unknown>])[] = [
   ['what would change', (job) => whatIf(job, planJob(job))],
-  ['where the school mattered', whatMattered],
-  ['front', frontOf],
-  ['the day', dayOf],
-  ['other orders of work', ordersOf],
+  ['where the school mattered', approachEffectsOf],
+  ['front', tradeOffsOf],
+  ['the day', hoursOfDay],
+  ['other orders of work', workOrdersOf],
   ['next visit', (job) => nextVisitOf(job)],
-  ['what to carry, 1,000 draws', (job) => carryOf(job, planJob(job))],
+  ['what to carry, 1,000 draws', (job) => packingListOf(job, planJob(job))],
   ['buckets, 1,000 draws of 6 ways', (job) => bucketSpread(job, planJob(job))],
 ];
 const STUDY_RUNS = 12;
@@ -146,7 +146,7 @@ const turns = demoJobs.flatMap((job) => {
   const tasks = tasksOf(planRun(half));
   for (const task of tasks.slice(0, tasks.length / 2)) half = noteEvent(half, tickOf(task, 1));
   let at = 1000;
-  const events: readonly ((time: number) => Turn)[] = [
+  const events: readonly ((time: number) => ReplanEvent)[] = [
     (time) => ({ kind: 'side-full', role: 'wash', worker: 0, at: time }),
     (time) => ({ kind: 'towel-out', role: 'finish', worker: 0, at: time }),
     (time) => ({ kind: 'workers', workers: job.site.workers === 1 ? 2 : 1, at: time }),

@@ -19,6 +19,7 @@ test('an item is added, changed, copied, archived and brought back', async ({ pa
   await page.getByRole('button', { name: 'Archived' }).click();
   await page.getByRole('button', { name: /\(copy\)/ }).click();
   await page.getByRole('button', { name: 'Bring back' }).click();
+  await expect(page.getByRole('button', { name: 'Bring back' })).toBeHidden();
   await page.reload();
   await expect(page.getByRole('button', { name: /Sill towels, orange/ })).toHaveCount(2);
 });

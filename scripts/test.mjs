@@ -56,6 +56,7 @@ const typeChecked = ['src/core', 'src/records', 'src/transfer', 'src/exchange', 
 
 const checks = [
   ['lint and import rules', check('npx', ['eslint', '.', '--max-warnings', '0'])],
+  ['no circles', check('npx', ['depcruise', 'src', 'server', '--config', '.dependency-cruiser.json'])],
   ...typeChecked.map((room) => [`types of ${room}`, check('npx', ['tsc', '-p', room, '--noEmit'])]),
   [
     'core, edges and server',

@@ -1,83 +1,76 @@
-/** The only door into the core. */
-export * from './units';
-export * from './model';
-export * from './assumptions';
-export * from './reasons';
-export { areaOf, bodyTemplates, centroidOf, defaultDimensions, mirrored, zonesOf } from './vehicle';
-export { forecastOn, grainOf, hardShareOf, levelOfLoad, loadOfLevel, soilOn } from './soil';
-export type { Load, SoilBasis, SoilState } from './soil';
-export { clearSkyWm2, sunAt, sunOnPanel } from './sun';
-export type { SunPosition } from './sun';
+/** The only door into the core: what others use, no more. */
 export {
-  airOn,
-  freezeTimeS,
-  holdUp,
-  leastLiquidC,
-  openTimeS,
-  saturationPa,
-  skinCapacity,
-  skins,
-  startC,
-  steadyPanelC,
-} from './surface';
-export type { Observed, Skin, Wetting } from './surface';
+  M2_PER_FT2, ML_PER_US_FL_OZ, ML_PER_US_GAL, M_PER_INCH, celsius, celsiusToFahrenheit, dayAfter, dayAt, daysOf,
+  defaultCurrency, degrees, fahrenheitToCelsius, fromMinor, isDay, metres, minorUnits, ml, moneyText, monthAfter, monthName,
+  monthOf, toMinor, toNumber, weekdayOf,
+} from './units';
+export {
+  bodies, bucketSystems, calmShade, colours, contacts, deviceKinds, finishes, flushes, folds, gearKinds, isTick,
+  labelReadings, libraryKinds, markKinds, mixPurposes, movementKinds, origins, partsOf, pictureTimes, piles, places,
+  replanEventKinds, roads, runActs, runoffRules, schools, shelters, soilKinds, soilLevels, somewhere, spotKinds,
+  surfaces, surroundings, towelRoles, treatmentIds, usedIn, vehicleMethods, vesselKinds, views, weatherChanges,
+  zoneIds,
+} from './model';
+export type { Day } from './units';
+export type {
+  Body, BucketSystem, CentrePart, Choices, CleanlinessClass, Collection, Colour, Consent, Contact, DayWeather,
+  DeviceKind, DilutionLabel, Dimensions, Finish, FlankPart, Flush, Gear, GearKind, HabitSet, Habits, Job, JobBrief,
+  LabelReading, Leg, LibraryEntry, LibraryItems, LibraryKind, Mark, MarkKind, MeasuringDevice, MixPurpose, Movement,
+  MovementKind, Noted, Origin, Photo, PictureTime, Pile, Place, Point, Product, ProductUse, PunchItem, ReplanEvent,
+  Road, Run, RunAct, RunEvent, RunUse, RunoffRule, School, Shelter, Signature, Site, SoakedTowelSchool, SoilKind,
+  SoilLevel, SoilMap, SpotKind, StockItem, Surface, Surroundings, TowelBatch, TowelRole, TreatmentId, Vehicle,
+  VehicleMethod, Vessel, VesselKind, VesselMix, View, WeatherChange, WeatherHour, Zone, ZoneId, ZoneSoil,
+} from './model';
+export {
+  assumptionGroups, assumptionKeys, assumptionTable, defaultAssumptions, resolveAssumptions,
+} from './assumptions';
+export type { AssumptionGroup, AssumptionKey, AssumptionOverrides } from './assumptions';
+export { cautions } from './reasons';
+export type { Budget, Caution, Figure, FigureUnit, Gate, Obstacle, SpotLeft, Verdict } from './reasons';
+export { defaultDimensions, mirrored, zonesOf } from './vehicle';
+export { forecastOn, levelOfLoad } from './soil';
+export type { Load, SoilState } from './soil';
+export { clearSkyWm2, sunAt } from './sun';
+export { airOn, freezeTimeS, openTimeS, skinCapacity, skins, startC, steadyPanelC } from './surface';
+export type { Skin, Wetting } from './surface';
+export { apart, costPerCar, exactText, fillModes, fillVolumes, fillWith, mixFor, notations, readDilution } from './mix';
+export type { Advice, AdviceReason, Content, Dilution, Dosed, Fill, FillMode, Mix } from './mix';
+export { groupOf, laundryGroups, soakFor, towelLedger, weightKg } from './towel';
+export type { LaundryGroup, SideUse, UsedMitt, UsedSide, UsedTowel } from './towel';
 export { settlingMs } from './bucket';
-export type { BucketName, BucketRun, BucketState, Dip } from './bucket';
-export { bucketSpread, compareBuckets, crossingsOf, runBuckets } from './plan/buckets';
-export type { BucketSpread, Crossing, SystemRun } from './plan/buckets';
-export { afterwards } from './plan/after';
-export type { Afterwards, Keeping, LaundryLoad, LeftOver } from './plan/after';
-export { carryOf } from './plan/carry';
-export type { Carry, Enough, EnoughMix, EnoughTowels } from './plan/carry';
-export type { Spread } from './chance';
-export { criticalPath } from './schedule';
-export { lubrication, marringIndex, limitOf, sensitivityOf } from './method/marring';
-export type { Contacting, Marring } from './method/marring';
-export type { Kit } from './method/kit';
-export type { Begun, BegunZone, Spent } from './method/begun';
-export type { SpotPlan } from './method/spots';
-export { choicesOf } from './method/habits';
-export { coolingTimeS, cooledC, minutesAbove } from './mix/cooling';
-export type { Option, Usage } from './method/option';
-export type { BlockedZone, Shortage } from './method/choose';
-export * from './mix';
-export * from './towel';
-export { runStages, stepKinds } from './schedule';
-export type { RunStage, Step, StepKind, Timeline } from './schedule';
-export { planJob } from './plan/plan-job';
-export { panelAt } from './plan/panel-at';
-export { weighZone } from './plan/weigh-zone';
-export type { Alternative, Plan, Totals, ZonePlan } from './plan/plan';
-export * from './edit';
-export { runRows } from './plan/run-rows';
-export type { RunRow, SideAt } from './plan/run-rows';
-export { indexOf } from './method/index-of';
-export type { IndexAnswer, IndexQuestion } from './method/index-of';
-export { whatIf, withChange } from './plan/what-if';
-export type { Change, WhatIf } from './plan/what-if';
-export { habitAnswers, whatMattered } from './plan/what-mattered';
-export type { Mattered } from './plan/what-mattered';
-export type { Outcome } from './plan/outcome';
-export { ordersOf } from './plan/orders';
-export type { Ordering, RunOrdering } from './plan/orders';
-export { dayAfter, lastsOf, nextVisitOf, usualLeg } from './plan/next-visit';
-export type { Lasts, LowWater, NextVisit, Until, ZoneLasts } from './plan/next-visit';
-export * from './run';
-export * from './learn';
-export * from './log';
-export * from './shelf';
-export { claimsOf } from './plan/claims';
-export type { Claim } from './plan/claims';
-export { windowsOf } from './plan/windows';
-export type { Window } from './plan/windows';
-export { fillingOf } from './plan/filling';
-export { liquidOf } from './plan/liquid';
-export type { Liquid } from './plan/liquid';
-export { frontOf, takeWeights } from './plan/front';
-export type { FrontPoint, Weights } from './plan/front';
-export { dayOf, dayPanels } from './plan/day';
-export type { Question } from './plan/questions';
-export type { HotWater } from './plan/hot-water';
-export type { Day, DayAdvice, PanelDay, PanelHour } from './plan/day';
-export { finish } from './plan/study';
-export type { Study } from './plan/study';
+export type { BucketName, Dip } from './bucket';
+export { choicesOf, indexOf } from './rules';
+export type { IndexQuestion, Kit, Option, SpotPlan } from './rules';
+export { criticalPath, runStages } from './schedule';
+export type { RunStage, Step, StepKind } from './schedule';
+export { panelAt, planJob, zoneTreatments } from './planning';
+export type { Alternative, BlockedZone, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
+export { afterwards, claimsOf, liquidOf, runRows, towelFillAt, windowsOf } from './views';
+export type { Afterwards, Claim, LaundryLoad, LeftOver, Liquid, RunRow, Window } from './views';
+export {
+  addLeg, addPicture, atHour, defaultChoices, defaultHabits, dropMark, dropPicture, dropRun, endRun, fixTreatment,
+  habitsIn, lift, mayBecome, mirrorSoil, newItem, newJob, noteEvent, noteUse, paint, putMark, putPunch, setAside,
+  setAssumption, setChoices, setLeg, setReading, setSpots, sign, startRun, takeBackEvent, unsee, withChange,
+  withWeather,
+} from './edit';
+export type { Brush, Change } from './edit';
+export { elapsedMs, planRun, runStatusOf, tasksOf, tickOf, usageAccount, useOf } from './execution';
+export type { Clocks, Hand, RunStatus, Task, UsageAccount } from './execution';
+export {
+  amountAt, balancesOf, bookingOut, counting, draft, expiry, isBooked, laundering, laundrySteps, lotsOf, missingFor,
+  moved, outlookOf, releasing, reserving, retiring, shoppingList, stockItem, takingBack, washesOf,
+} from './inventory';
+export type { Draft, LaundryStep, Missing, ToBuy } from './inventory';
+export {
+  everything, hasWords, historyOf, isUseful, learn, logOf, ratiosOf, runStates, searchLog, withLearned,
+  withoutLearned, wordsOf,
+} from './history';
+export type { Learned, Lesson, LogEntry, LogQuery, RunState } from './history';
+export {
+  approachEffectsOf, bucketSpread, compareBuckets, crossingsOf, finish, habitAnswers, hoursOfDay, lastsOf,
+  nextVisitOf, packingListOf, runBuckets, studies, takeWeights, tradeOffsOf, usualLeg, whatIf, workOrdersOf,
+} from './studies';
+export type {
+  ApproachEffect, BucketSpread, Crossing, HoursOfDay, HoursAdvice, Lasts, LowWater, NextVisit, Ordering, PanelHour,
+  RunOrdering, Studies, Study, StudyKind, SystemRun, TradeOff, Until, WhatIf,
+} from './studies';

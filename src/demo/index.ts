@@ -1,4 +1,4 @@
-import type { Collection, LibraryEntry } from '@esmero/core';
+import { type Collection, type LibraryEntry, dayAfter } from '@esmero/core';
 import { jobs } from './jobs';
 import { movements } from './shelf';
 import { foamer, gear, habits, products, sites, spareGear, towels, vehicles, vessels } from './library';
@@ -27,8 +27,7 @@ const DAY_MS = 86_400_000;
 export function demoOn(now: number): Collection {
   const last = Math.max(...movements.map(({ at }) => at));
   const days = Math.floor(now / DAY_MS) - Math.floor(last / DAY_MS) - 1;
-  const day = (iso: string): string => new Date(Date.parse(iso) + days * DAY_MS).toISOString().slice(0, 10);
-  const moved = movements.map((one) => ({ ...one, at: one.at + days * DAY_MS, expiresOn: one.expiresOn && day(one.expiresOn) }));
+  const moved = movements.map((one) => ({ ...one, at: one.at + days * DAY_MS, expiresOn: one.expiresOn && dayAfter(one.expiresOn, days) }));
   return { ...demo, movements: moved };
 }
 

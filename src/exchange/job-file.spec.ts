@@ -7,6 +7,7 @@ import { type Holdings, held } from '@esmero/records';
 import { schemaOf } from '../../scripts/schema';
 import { collectionFormat, jobFormat, readCollection, readJob, writeCollection, writeJob } from '.';
 import type { Fault } from './fault';
+import { runs } from '@esmero/testing';
 
 const deck = demoJobs[0]!;
 
@@ -55,7 +56,7 @@ describe('job file', () => {
         );
         expect(readJob(writeJob(job))).toEqual({ ok: true, value: job });
       }),
-      { numRuns: 50 },
+      { numRuns: runs(50) },
     );
   });
 
@@ -217,13 +218,13 @@ describe('job file', () => {
   });
 
   it('never throws, whatever the text', () => {
-    fc.assert(fc.property(fc.oneof(fc.string(), fc.json()), (text) => void readJob(text)), { numRuns: 200 });
+    fc.assert(fc.property(fc.oneof(fc.string(), fc.json()), (text) => void readJob(text)), { numRuns: runs(200) });
     fc.assert(
       fc.property(fc.jsonValue(), (job) => {
         expect(readJob(JSON.stringify({ format: 'esmero-job', version: 3, job })).ok).toBe(false);
         expect(readJob(JSON.stringify({ format: 'esmero-job', version: 1, job })).ok).toBe(false);
       }),
-      { numRuns: 100 },
+      { numRuns: runs(100) },
     );
   });
 });

@@ -5,6 +5,7 @@ import { held } from '@esmero/records';
 import { readCollection, readJob, writeCollection, writeJob } from '.';
 import { mutated } from './testing/mutate';
 import { MOST_FAULTS } from './validate';
+import { runs } from '@esmero/testing';
 
 const [deck] = demoJobs;
 
@@ -57,7 +58,7 @@ describe('the reader of files', () => {
     if (!read.ok && read.why.code === 'faults') expect(read.why.faults).toHaveLength(MOST_FAULTS);
   });
 
-  const cases = Number(process.env['CASES'] ?? 600);
+  const cases = runs(6000);
 
   it(`answers ${cases} mutated files with faults or with a plan, and nothing else`, () => {
     const files = demoJobs.map((job) => writeJob(job));

@@ -1,4 +1,4 @@
-import type { Figure, MixPurpose, RunStage, StepKind, TowelRole, FigureUnit as Unit, ZoneId } from '@esmero/core';
+import { type Figure, type MixPurpose, type RunStage, type StepKind, type TowelRole, type FigureUnit as Unit, type ZoneId, defaultCurrency } from '@esmero/core';
 import { type Units, fixed, indexText, minutes, money } from './units';
 import { contentName, roleName, stageName, zoneName } from './words';
 
@@ -38,7 +38,7 @@ export function partName(code: string): string {
 }
 
 /** A value in the figure's unit. */
-export function figureText(value: number, unit: Unit, u: Units, currency = 'EUR'): string {
+export function figureText(value: number, unit: Unit, u: Units, currency = defaultCurrency): string {
   switch (unit) {
     case 'min':
       return minutes(value);

@@ -5,7 +5,7 @@ import {
   type Job,
   cautions,
   planJob,
-  weighZone,
+  zoneTreatments,
   treatmentIds,
   zoneIds,
 } from '@esmero/core';
@@ -53,7 +53,7 @@ describe('words', () => {
   it('word every verdict, gate and part that the demo brings up, without a gap', () => {
     for (const job of demoJobs) {
       const plan = planJob(job);
-      const gates: Gate[] = plan.zones.flatMap(({ zone }) => weighZone(job, zone.id).flatMap((option) => option.gates));
+      const gates: Gate[] = plan.zones.flatMap(({ zone }) => zoneTreatments(job, zone.id).flatMap((option) => option.gates));
       const said = [
         ...plan.verdicts.map((verdict) => verdictSentence(verdict, metric)),
         ...gates.map((gate) => gateSentence(gate, us)),

@@ -1,4 +1,4 @@
-import type { Clocks, Hand, Plan, RunAct, Task, TowelRole, Turn, WeatherTurn, ZoneId } from '@esmero/core';
+import type { Clocks, Hand, Plan, RunAct, Task, TowelRole, ReplanEvent, WeatherChange, ZoneId } from '@esmero/core';
 import { fixed, type Units } from './units';
 import { ranges } from './sheet';
 import { clock } from './units';
@@ -74,7 +74,7 @@ export const rolesFor = ({ towels }: Plan, { act, zoneId, worker }: Task): reado
   ),
 ];
 
-export const weatherName: Readonly<Record<WeatherTurn, string>> = {
+export const weatherName: Readonly<Record<WeatherChange, string>> = {
   sun: 'The sun came out',
   cloud: 'Clouds came over',
   wind: 'Wind came up',
@@ -85,7 +85,7 @@ export const weatherName: Readonly<Record<WeatherTurn, string>> = {
 const listed = (zones: readonly ZoneId[]): string => (zones.length > 3 ? `${zones.length} zones` : zones.map(zoneName).join(', '));
 
 /** What turned out otherwise, in a few words. */
-export function turnText(turn: Turn, u: Units): string {
+export function turnText(turn: ReplanEvent, u: Units): string {
   switch (turn.kind) {
     case 'again':
       return `Once more: ${zoneName(turn.zone)}`;

@@ -5,6 +5,7 @@ import {
   M_PER_INCH,
   celsiusToFahrenheit,
   fahrenheitToCelsius,
+  moneyText,
 } from '@esmero/core';
 
 export const unitSystems = ['metric', 'us'] as const;
@@ -132,13 +133,5 @@ export const percent = (share: number, digits = 0): string => `${fixed(share * 1
 
 export const indexText = (index: number): string => fixed(index, 1);
 
-/** Money from minor units; falls back to plain digits for a code the runtime does not know. */
-export function money(minor: number, currency: string): string {
-  try {
-    const format = new Intl.NumberFormat('en', { style: 'currency', currency });
-    const digits = format.resolvedOptions().maximumFractionDigits ?? 2;
-    return format.format(minor / 10 ** digits);
-  } catch {
-    return `${fixed(minor / 100, 2)} ${currency}`;
-  }
-}
+/** Money from minor units. */
+export const money = moneyText;

@@ -1,5 +1,5 @@
 import type { JobBrief } from '@esmero/core';
-import type { StoredJob } from './store';
+import type { StoredJob } from './stored';
 
 /** Rises when briefs know something that they did not. */
 export const BRIEFS = 2;

@@ -1,6 +1,7 @@
 import type { LibraryEntry } from '@esmero/core';
 import type { Holdings, KeptEntry } from '@esmero/records';
-import type { Store, StoredEntry, StoredJob } from './store';
+import type { Store } from './store';
+import type { StoredEntry, StoredJob } from './stored';
 
 export const keptEntry = ({ revision: _revision, ...entry }: StoredEntry): KeptEntry => entry as LibraryEntry & KeptEntry;
 

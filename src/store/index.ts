@@ -7,4 +7,5 @@ export type { StoredBrief } from './brief';
 export { blobOf } from './photo';
 export { everything, everyJob, keptEntry } from './everything';
 export { entryId } from './store';
-export type { Change, Imported, KeepFault, Keeping, Kept, Saved, SavedEntry, Store, StoredEntry, StoredJob } from './store';
+export type { Change, Imported, KeepFault, Keeping, Kept, Saved, SavedEntry, Store } from './store';
+export type { StoredEntry, StoredJob } from './stored';

@@ -2,7 +2,8 @@ import type { Job, LibraryEntry, Movement } from '@esmero/core';
 import { type Stamp, advanced, collectionVersion, jobDocument, jobVersion, merged, migrateItem, readDocument, same } from '@esmero/records';
 import { briefOf, isOfToday, BRIEFS } from './brief';
 import { blobOf } from './photo';
-import { type Change, type KeepFault, type Kept, type Keeping, type Store, type StoredEntry, type StoredJob, entryId } from './store';
+import { type Change, type KeepFault, type Kept, type Keeping, type Store, entryId } from './store';
+import type { StoredEntry, StoredJob } from './stored';
 import type { EntryRow, JobRow, Rows, Table, Tables, Transaction, UndoRow } from './tables';
 
 /** Records that are read or written in one go: a few milliseconds, so that the page is free in between. */

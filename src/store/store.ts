@@ -1,6 +1,7 @@
 import type { Collection, Job, LibraryEntry, Movement } from '@esmero/core';
 import type { Stamp } from '@esmero/records';
 import type { StoredBrief } from './brief';
+import type { StoredEntry, StoredJob } from './stored';
 
 /** Why something could not be kept, as data. */
 export type KeepFault =
@@ -8,16 +9,6 @@ export type KeepFault =
   /** A newer Esmero has taken the data further. */
   | { readonly kind: 'newer' }
   | { readonly kind: 'failed'; readonly message: string };
-
-/** A job as it is kept: each save raises the revision, so that two tabs can tell. */
-export interface StoredJob extends Stamp {
-  readonly id: string;
-  readonly job: Job;
-  readonly revision: number;
-  readonly archived: boolean;
-}
-
-export type StoredEntry = LibraryEntry & Stamp & { readonly revision: number };
 
 export type Saved =
   | { readonly kind: 'saved'; readonly revision: number }

@@ -1,8 +1,8 @@
-import type { Job } from '@esmero/core';
 import { proxy, wrap } from 'comlink';
-import type { Answer, Planner, Progress, StudyAnswer, StudyKind } from './protocol';
+import type { Job, StudyKind } from '@esmero/core';
+import type { Answer, Planner, Progress, StudyAnswer } from './protocol';
 
-export type { Answer, Planner, Progress, Studies, StudyAnswer, StudyKind } from './protocol';
+export type { Answer, Planner, Progress, StudyAnswer } from './protocol';
 
 /** Asks the planner, wherever it runs. */
 type Ask = (job: Job) => Promise<Answer>;

@@ -1,27 +1,15 @@
-import { type Job, type Study, bucketSpread, carryOf, dayOf, frontOf, nextVisitOf, ordersOf, planJob, planRun, reckoningOf, whatIf, whatMattered } from '@esmero/core';
-import type { Answer, Planner, Progress, Studies, StudyAnswer, StudyKind } from './protocol';
+import { type Job, type StudyKind, planRun, studies } from '@esmero/core';
+import type { Answer, Planner, Progress, StudyAnswer } from './protocol';
 
 const failed = (error: unknown) => ({
   kind: 'failed' as const,
   message: error instanceof Error ? error.message : String(error),
 });
 
-const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K]> } = {
-  'what-if': (job) => whatIf(job, planJob(job)),
-  mattered: whatMattered,
-  front: frontOf,
-  day: dayOf,
-  'next-visit': (job) => nextVisitOf(job),
-  orders: ordersOf,
-  reckoning: reckoningOf,
-  carry: (job) => carryOf(job, planJob(job)),
-  buckets: (job) => bucketSpread(job, planJob(job)),
-};
-
 /** Longest that a study works before it lets other messages in, ms. */
 const SLICE_MS = 30;
 
-const breath = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
+const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolve, 0));
 
 /** The newest asking of each kind; an older one stops when it is no longer that. */
 const newest = new Map<StudyKind, symbol>();
@@ -36,7 +24,7 @@ async function work<K extends StudyKind>(kind: K, job: Job, progress: Progress):
     if (done) return { kind: 'done', answer: value };
     if (performance.now() - since < SLICE_MS) continue;
     progress(value);
-    await breath();
+    await nextTask();
     if (newest.get(kind) !== mine) return { kind: 'stopped' };
     since = performance.now();
   }

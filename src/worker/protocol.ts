@@ -1,23 +1,9 @@
-import type { BucketSpread, Carry, Day, FrontPoint, Job, Mattered, NextVisit, Ordering, Plan, Reckoning, WhatIf } from '@esmero/core';
+import type { Job, Plan, Studies, StudyKind } from '@esmero/core';
 
 /** What crosses to the planner and back is plain data; a thrown error comes back as a failure. */
 export type Answer =
   | { readonly kind: 'plan'; readonly plan: Plan }
   | { readonly kind: 'failed'; readonly message: string };
-
-/** Long questions and what each is answered with. */
-export interface Studies {
-  readonly 'what-if': readonly WhatIf[];
-  readonly mattered: readonly Mattered[];
-  readonly front: readonly FrontPoint[];
-  readonly day: Day;
-  readonly 'next-visit': NextVisit;
-  readonly orders: readonly Ordering[];
-  readonly reckoning: Reckoning | null;
-  readonly carry: Carry;
-  readonly buckets: readonly BucketSpread[];
-}
-export type StudyKind = keyof Studies;
 
 export type StudyAnswer<K extends StudyKind> =
   | { readonly kind: 'done'; readonly answer: Studies[K] }

@@ -38,6 +38,7 @@ export class AppComponent {
   protected readonly theme = this.state.selectSignal(settingsFeature.selectTheme);
   protected readonly keeping = this.state.selectSignal(shelfFeature.selectKeeping);
   private readonly desk = this.state.selectSignal(deskFeature.selectDeskState);
+  private readonly writing = this.state.selectSignal(shelfFeature.selectWriting);
   private readonly space = inject(SpaceDesk);
   private readonly problem = this.state.selectSignal(shelfFeature.selectProblem);
   protected readonly themeName = themeName;
@@ -78,6 +79,8 @@ export class AppComponent {
   /** The page is not closed over something unsaved without a word. */
   protected ask(event: BeforeUnloadEvent): void {
     this.flush();
+    // An item or a movement that is just being written is in no rescue.
+    if (this.writing() > 0) event.preventDefault();
     const { job, saving, past } = this.desk();
     if (!job) return;
     // Saving is under way, and if it is cut off the next page finds the job: nobody needs to be asked.

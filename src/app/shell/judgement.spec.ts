@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Provider } from '@angular/core';
-import { type DayWeather, type Job, atHour, celsius, frontOf, finish, planJob } from '@esmero/core';
+import { type DayWeather, type Job, atHour, celsius, tradeOffsOf, finish, planJob } from '@esmero/core';
 import { WEATHER, type WeatherService } from '../state/weather';
 import { PLANNING } from '../state/ports';
 import { show } from '../testing/show';
@@ -89,7 +89,7 @@ describe('long questions', () => {
 
   it('lay the front out as plans to pick', async () => {
     const { press, element, job, settle } = await show(FrontComponent);
-    const front = finish(frontOf(job.job()!));
+    const front = finish(tradeOffsOf(job.job()!));
     await press('What may be traded');
     const dots = [...element.querySelectorAll<SVGElement>('.dot')];
     expect(dots).toHaveLength(front.length);

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Store as State } from '@ngrx/store';
-import { type Job, type Place, amountAt, endRun, learn, noteEvent, noteUse, planJob, ratiosOf, reckon, startRun, stockItem, tasksOf, tickOf, useOf, usedIn } from '@esmero/core';
+import { type Job, type Place, amountAt, endRun, learn, noteEvent, noteUse, planJob, ratiosOf, usageAccount, startRun, stockItem, tasksOf, tickOf, useOf, usedIn } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { learnedSentence } from '@esmero/messages';
 import { LogPage } from '../features/log/log.page';
@@ -20,7 +20,7 @@ function over(job: Job, times: number, day: number): Job {
   const begun = startRun(job, START + day);
   const done = tasksOf(plan).reduce((so, task) => noteEvent(so, tickOf(task, START + day)), begun);
   const ended = endRun(done, START + day + plan.totals.minutes.value * times * 60_000);
-  const reckoning = reckon(ended)!;
+  const reckoning = usageAccount(ended)!;
   return { ...noteUse(ended, useOf(reckoning, reckoning.expected, START + day)), id: `over-${day}` };
 }
 const runs = [over(demoJobs[0]!, 1.5, 1), over(demoJobs[1]!, 1.5, 2), over(demoJobs[4]!, 1.5, 3)];

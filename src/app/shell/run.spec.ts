@@ -1,5 +1,5 @@
 import { describe, expect, it, vi } from 'vitest';
-import { type Job, planJob, standingOf, tasksOf } from '@esmero/core';
+import { type Job, planJob, runStatusOf, tasksOf } from '@esmero/core';
 import { taskText } from '@esmero/messages';
 import { RunStage } from '../features/run/run.stage';
 import { NOW } from '../state/clock';
@@ -48,7 +48,7 @@ describe('the run', () => {
       document.dispatchEvent(new KeyboardEvent('keydown', { key: '1' }));
       await settle();
     }
-    expect(standingOf(planJob(job.job()!), job.job()!.run!).done).toBe(length);
+    expect(runStatusOf(planJob(job.job()!), job.job()!.run!).done).toBe(length);
     expect(element.textContent).toContain('Second look');
     pass(1800);
     await press('The run is over');
@@ -83,7 +83,7 @@ describe('the run', () => {
     await press('Take back');
     await press('Take back');
     expect(element.querySelectorAll('.card')).toHaveLength(1);
-    expect(standingOf(job.plan()!, job.job()!.run!).done).toBe(ticks);
+    expect(runStatusOf(job.plan()!, job.job()!.run!).done).toBe(ticks);
   });
 
   it('says what stands in the way when there are too few towels, and leaves what must wait', async () => {
@@ -153,7 +153,7 @@ describe('the run', () => {
     const { element, press, pass, settle, job } = await begun((one) => ({ ...one, choices: { ...one.choices, method: 'waterless' } }));
     const plan = planJob(job.job()!);
     while (!element.querySelector('.title')!.textContent!.includes('Wash')) await press('Done');
-    const zone = plan.zones.find(({ zone: { id } }) => id === standingOf(plan, job.job()!.run!).hands[0]!.now!.zoneId)!;
+    const zone = plan.zones.find(({ zone: { id } }) => id === runStatusOf(plan, job.job()!.run!).hands[0]!.now!.zoneId)!;
     expect(element.querySelector('.card')!.textContent).toContain('dwells');
     pass(zone.option!.drying.windowS + 1);
     await settle();

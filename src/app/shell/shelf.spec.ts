@@ -86,7 +86,7 @@ describe('the shelf', () => {
     state.dispatch(shelfActions.load());
     await settle();
     expect(at(amber)).toBe(930);
-    await post([{ ...draft('bought', moved(amber, 'outside', 'shelf', 100)), id: 'elsewhere', at: desk.today(), seq: 900 }]);
+    await post([{ ...draft('bought', moved(amber, 'outside', 'shelf', 100)), id: 'elsewhere', at: desk.time(), seq: 900 }]);
     release();
     await settle();
     expect(at(amber)).toBe(1030);

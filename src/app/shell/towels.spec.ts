@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Type } from '@angular/core';
-import { type Job, bucketSpread, carryOf, compareBuckets, finish, ordersOf, planJob, setChoices } from '@esmero/core';
+import { type Job, bucketSpread, packingListOf, compareBuckets, finish, workOrdersOf, planJob, setChoices } from '@esmero/core';
 import { grams, orderingText } from '@esmero/messages';
 import { OrdersComponent } from '../features/run-sheet/orders.component';
 import { BucketsComponent } from '../features/towels/buckets.component';
@@ -48,7 +48,7 @@ describe('what to carry', () => {
     const { element, press, settle, job } = await shown(CarryComponent);
     await press('How many');
     await settle();
-    const answer = finish(carryOf(job, planJob(job)));
+    const answer = finish(packingListOf(job, planJob(job)));
     const rows = [...element.querySelectorAll('tbody tr')].map((row) => row.textContent!);
     expect(rows).toHaveLength(answer.towels.length + answer.mixes.length + 2);
     answer.towels.forEach(({ carry }, i) => expect(rows[i]).toContain(String(carry)));
@@ -103,7 +103,7 @@ describe('the orders of work', () => {
     const { element, press, settle, job, desk } = await shown(OrdersComponent);
     await press('Would another');
     await settle();
-    const answer = finish(ordersOf(job));
+    const answer = finish(workOrdersOf(job));
     expect([...element.querySelectorAll('li .words')].map((one) => one.textContent!.split(': ')[0])).toEqual(answer.map(orderingText));
     const other = answer.find(({ now }) => !now)!;
     const button = [...element.querySelectorAll('button')].find((one) => one.getAttribute('aria-label') === `Take: ${orderingText(other)}`)!;

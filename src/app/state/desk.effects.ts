@@ -7,7 +7,7 @@ import type { Job } from '@esmero/core';
 import type { Store, Tabs } from '@esmero/store';
 import { deskActions, deskFeature } from './desk';
 import { PLANNING, SAVE_AFTER, STORE, TABS } from './ports';
-import { forget, leaveBehind, soundRescueOf } from './rescue';
+import { forget, leaveBehind, soundRescueOf, whileSending } from './rescue';
 import { planActions } from './plan';
 import { shelfActions } from './shelf';
 
@@ -61,7 +61,7 @@ export const planDesk = createEffect(
 );
 
 async function save(store: Store, tabs: Tabs, job: Job, base: number) {
-  const saved = await store.saveJob(job, base);
+  const saved = await whileSending(job, () => store.saveJob(job, base));
   switch (saved.kind) {
     case 'saved':
       tabs.tell({ kind: 'job-saved', id: job.id, revision: saved.revision });

@@ -2,7 +2,7 @@ import { createActionGroup, createFeature, createReducer, createSelector, emptyP
 import type { Job } from '@esmero/core';
 import { merged, same } from '@esmero/records';
 import type { KeepFault, StoredJob } from '@esmero/store';
-import type { Rescue } from './rescue';
+import { type Rescue, arrived } from './rescue';
 
 /** How the job on the desk stands to what is kept. */
 export type Saving =
@@ -162,7 +162,7 @@ export const deskFeature = createFeature({
     on(deskActions.saveRefused, (state, { fault }): DeskState => ({ ...state, saving: fault })),
     on(deskActions.theirsFound, (state, { theirs }): DeskState => met(state, theirs)),
     on(deskActions.rescued, (_state, { rescue, stored }): DeskState => {
-      const { job, kept, base } = rescue;
+      const { job, kept, base } = stored ? arrived(rescue, stored) : rescue;
       const left: DeskState = { ...initial, job, kept, revision: base, opening: 'open', saving: { kind: 'dirty' }, past: kept ? [kept] : [] };
       return stored ? met(left, stored) : left;
     }),

@@ -4,7 +4,7 @@ import { type Saved, type Store, memoryStore } from '@esmero/store';
 import { deck, deskWith } from '../testing/desk';
 import { deskActions } from './desk';
 import { JobDesk } from './job-desk';
-import { forget, leaveBehind, rescueOf, rescuedIds, soundRescueOf, takenUp } from './rescue';
+import { forget, leaveBehind, rescueOf, rescuedIds, soundRescueOf, takenUp, whileSending } from './rescue';
 
 const lasting = (): Promise<Store> => memoryStore('for-good');
 const half = { job: { ...deck, name: 'Half done' }, kept: deck, base: 1 };
@@ -34,6 +34,19 @@ describe('a page that goes away in the middle', () => {
     await takenUp(store);
     expect((await store.job(deck.id))?.job.name).toBe('Half done');
     expect(rescueOf(deck.id)?.job.name).toBe('Other');
+  });
+
+  it('is not asked about what the page itself had sent off before it went', async () => {
+    const store = await lasting();
+    await store.saveJob(deck, 0);
+    const typing = { ...deck, name: 'Half' };
+    await whileSending(typing, async () => {
+      leaveBehind(half);
+      await store.saveJob(typing, 1);
+    });
+    await takenUp(store);
+    expect((await store.job(deck.id))?.job.name).toBe('Half done');
+    expect(rescuedIds()).toEqual([]);
   });
 
   it.each<[string, () => Promise<Store>]>([

@@ -9,6 +9,8 @@ export interface Rescue {
   readonly kept: Job | null;
   /** Revision of that. */
   readonly base: number;
+  /** What was on its way to the store when the page went away, and may have got there. */
+  readonly sent?: Job | null;
 }
 
 /** As it is written: in the documents of the files, so that an Esmero that was renewed meanwhile can read it. */
@@ -17,6 +19,7 @@ interface Written {
   readonly job: JobDocument;
   readonly kept: JobDocument | null;
   readonly base: number;
+  readonly sent?: JobDocument | null;
 }
 
 const PREFIX = 'esmero-rescue/';
@@ -35,13 +38,29 @@ const keysFor = (id: string): readonly string[] => {
   }
 };
 
+/** What this page is saving now. */
+let sending: Job | null = null;
+
+/** Saves a job, and remembers meanwhile that it is under way. */
+export async function whileSending<T>(job: Job, save: () => Promise<T>): Promise<T> {
+  sending = job;
+  return save().finally(() => (sending = null));
+}
+
+/** The rescue as it stands where what was on its way has arrived: a page’s own save is nobody else’s change. */
+export const arrived = (rescue: Rescue, stored: { readonly job: Job; readonly revision: number }): Rescue =>
+  rescue.sent && stored.revision === rescue.base + 1 && same(stored.job, rescue.sent)
+    ? { ...rescue, kept: stored.job, base: stored.revision }
+    : rescue;
+
 /**
  * Written at once, while the page still stands; the database might not get round to it.
  * @returns whether it could be written
  */
-export function leaveBehind({ job, kept, base }: Rescue): boolean {
+export function leaveBehind({ job, kept, base }: Omit<Rescue, 'sent'>): boolean {
   const key = `${PREFIX}${job.id}/${page}`;
-  const written: Written = { version: jobVersion, job: jobDocument(job), kept: kept && jobDocument(kept), base };
+  const sent = sending?.id === job.id ? jobDocument(sending) : null;
+  const written: Written = { version: jobVersion, job: jobDocument(job), kept: kept && jobDocument(kept), base, sent };
   try {
     localStorage.setItem(key, JSON.stringify(written));
     adopted.add(key);
@@ -53,8 +72,8 @@ export function leaveBehind({ job, kept, base }: Rescue): boolean {
 
 function read(key: string): Rescue | null {
   try {
-    const { version, job, kept, base } = JSON.parse(localStorage.getItem(key) ?? '{}') as Written;
-    return { job: readDocument(job, version), kept: kept && readDocument(kept, version), base };
+    const { version, job, kept, base, sent } = JSON.parse(localStorage.getItem(key) ?? '{}') as Written;
+    return { job: readDocument(job, version), kept: kept && readDocument(kept, version), base, sent: sent && readDocument(sent, version) };
   } catch {
     return null;
   }
@@ -111,10 +130,11 @@ function remove(key: string): void {
 export const forget = (id: string): void => keysFor(id).filter((key) => adopted.has(key)).forEach(remove);
 
 /** Saves one, put together with what was saved since. False where it has to be asked about, or cannot be saved now. */
-async function saved({ job, kept, base }: Rescue, store: Store): Promise<boolean> {
-  const first = await store.saveJob(job, base);
+async function saved(rescue: Rescue, store: Store): Promise<boolean> {
+  const { job } = rescue;
+  const first = await store.saveJob(job, rescue.base);
   if (first.kind !== 'conflict') return first.kind === 'saved';
-  const both = merged(kept, job, first.theirs.job);
+  const both = merged(arrived(rescue, first.theirs).kept, job, first.theirs.job);
   if (both.conflicts.length > 0) return false;
   if (same(both.value, first.theirs.job)) return true;
   return (await store.saveJob(both.value, first.theirs.revision)).kind === 'saved';

@@ -1,6 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Draft, type LibraryEntry, type Movement, type StockItem, amountAt, balancesOf, counting, missingFor, stockItem } from '@esmero/core';
+import { type Draft, type LibraryEntry, type Movement, type StockItem, amountAt, balancesOf, defaultCurrency, counting, missingFor, stockItem } from '@esmero/core';
 import { mixName } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import type { StoredEntry } from '@esmero/store';
@@ -43,7 +43,11 @@ export class ShelfDesk {
     });
   });
 
-  today(): number {
+  private readonly jobs = this.state.selectSignal(shelfFeature.selectJobs);
+  /** Of the job that was last worked on. */
+  readonly currency = computed(() => this.jobs()[0]?.job.currency ?? defaultCurrency);
+
+  time(): number {
     return this.now();
   }
 

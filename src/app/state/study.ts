@@ -1,6 +1,5 @@
 import { DestroyRef, type Signal, computed, inject, linkedSignal } from '@angular/core';
-import type { Job } from '@esmero/core';
-import type { Studies, StudyKind } from '@esmero/worker';
+import type { Job, Studies, StudyKind } from '@esmero/core';
 import { JobDesk } from './job-desk';
 import { PLANNING } from './ports';
 

@@ -5,13 +5,13 @@ import { provideEffects } from '@ngrx/effects';
 import { Store as State, provideState, provideStore } from '@ngrx/store';
 import { ConfirmationService, MessageService } from 'primeng/api';
 import { firstValueFrom } from 'rxjs';
-import { type Job, type Study, bucketSpread, carryOf, dayOf, finish, frontOf, nextVisitOf, ordersOf, planJob, planRun, reckoningOf, whatIf, whatMattered } from '@esmero/core';
+import { type Job, finish, planRun, studies } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { type Store, type TabMessage, memoryStore } from '@esmero/store';
 import * as deskEffects from '../state/desk.effects';
 import { deskActions, deskFeature } from '../state/desk';
 import { planFeature } from '../state/plan';
-import type { Planning, Studies, StudyKind } from '@esmero/worker';
+import type { Planning } from '@esmero/worker';
 import { PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
@@ -28,18 +28,6 @@ export interface Desk {
   /** Lets effects, timers and promises run. */
   settle(): Promise<void>;
 }
-
-const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K]> } = {
-  'what-if': (job) => whatIf(job, planJob(job)),
-  mattered: whatMattered,
-  front: frontOf,
-  day: dayOf,
-  'next-visit': (job) => nextVisitOf(job),
-  orders: ordersOf,
-  reckoning: reckoningOf,
-  carry: (job) => carryOf(job, planJob(job)),
-  buckets: (job) => bucketSpread(job, planJob(job)),
-};
 
 const planning: Planning = {
   plan: async (job: Job) => ({ kind: 'plan', plan: planRun(job) }),

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';
-import type { Day, PanelHour, ZoneId } from '@esmero/core';
+import type { HoursOfDay, PanelHour, ZoneId } from '@esmero/core';
 import { type Units, hourText, zoneName } from '@esmero/messages';
 
 interface Curve {
@@ -117,7 +117,7 @@ const nameOf = (id: ZoneId): string => zoneName(id).replace(/ front door, upper$
   `,
 })
 export class DayChartComponent {
-  readonly day = input.required<Day>();
+  readonly day = input.required<HoursOfDay>();
   readonly hour = input.required<number>();
   /** Hours in which the place is shaded. */
   readonly shadeHours = input.required<readonly number[]>();

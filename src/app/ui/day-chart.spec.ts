@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { type Job, celsius, dayOf, finish } from '@esmero/core';
+import { type Job, celsius, hoursOfDay, finish } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { unitsOf } from '@esmero/messages';
 import { CautionsComponent } from './cautions.component';
@@ -9,7 +9,7 @@ import { VesselLabelComponent } from './vessel-label.component';
 
 function chart(job: Job, system: 'metric' | 'us' = 'metric') {
   const fixture = TestBed.createComponent(DayChartComponent);
-  fixture.componentRef.setInput('day', finish(dayOf(job)));
+  fixture.componentRef.setInput('day', finish(hoursOfDay(job)));
   fixture.componentRef.setInput('hour', job.hour);
   fixture.componentRef.setInput('shadeHours', job.site.shadeHours);
   fixture.componentRef.setInput('units', unitsOf(system));

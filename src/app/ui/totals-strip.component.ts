@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { Figure, Plan, Totals } from '@esmero/core';
+import { type Figure, type Plan, type Totals, defaultCurrency } from '@esmero/core';
 import { type Units, figureText, figureValue, methodName } from '@esmero/messages';
 
 interface Shown {
@@ -60,7 +60,7 @@ export class TotalsStripComponent {
   readonly pending = input.required<boolean>();
   readonly failure = input.required<string | null>();
   readonly units = input.required<Units>();
-  readonly currency = input('EUR');
+  readonly currency = input(defaultCurrency);
   readonly ask = output<keyof Totals>();
 
   protected readonly method = computed(() => {

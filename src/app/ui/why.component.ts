@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, model, output } from '@angular/core';
 import { Dialog } from 'primeng/dialog';
-import type { AssumptionOverrides, Figure } from '@esmero/core';
+import { type AssumptionOverrides, type Figure, defaultCurrency } from '@esmero/core';
 import { type Units, figureText, figureValue, originName, partName } from '@esmero/messages';
 
 import { ReturnsFocusDirective } from './returns-focus.directive';
@@ -62,7 +62,7 @@ export interface Asked {
 export class WhyComponent {
   readonly asked = model<Asked | null>(null);
   readonly units = input.required<Units>();
-  readonly currency = input('EUR');
+  readonly currency = input(defaultCurrency);
   readonly overrides = input.required<AssumptionOverrides>();
   readonly assumed = output<Assumed>();
 

@@ -1,16 +1,5 @@
-import {
-  type Choices,
-  type Job,
-  type LibraryEntry,
-  type LibraryItems,
-  type LibraryKind,
-  type MeasuringDevice,
-  type HabitSet,
-  type Habits,
-  calmShade,
-  somewhere,
-} from '../model';
-import { celsius, metres, ml } from '../units';
+import { type Choices, type Habits, type HabitSet, type Job, type LibraryEntry, type LibraryItems, type LibraryKind, type MeasuringDevice, calmShade, somewhere } from '../model';
+import { celsius, defaultCurrency, metres, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
 
 /** Habits that most would have; each is a school that a job may change. */
@@ -143,7 +132,7 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     date,
     hour: 9,
     note: '',
-    currency: 'EUR',
+    currency: defaultCurrency,
     vehicle,
     site: onShelf(library, 'site')[0] ?? newItem.site('site'),
     products: onShelf(library, 'product'),

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { libraryKinds, soilKinds, soilLevels, zoneIds } from '../model';
-import { planJob } from '../plan/plan-job';
+import { planJob } from '../planning/plan-job';
 import { sampleJob, soilAll } from '../testing/sample';
 import { mirrored } from '../vehicle';
 import { fixTreatment, lift, mirrorSoil, newItem, newJob, paint, setAssumption, setSpots, unsee } from '.';

@@ -1,8 +1,10 @@
+export { fixTreatment, setAssumption, setChoices } from './choices';
+export { defaultChoices, defaultHabits, habitsIn, newItem, newJob } from './create';
+export { atHour, withWeather } from './hour';
+export { dropRun, endRun, noteEvent, noteUse, putPunch, startRun, takeBackEvent } from './run';
 export { lift, mirrorSoil, paint, setSpots, unsee } from './soil';
 export type { Brush } from './soil';
-export { fixTreatment, setAssumption, setChoices } from './choices';
-export { dropRun, endRun, noteEvent, noteUse, putPunch, startRun, takeBackEvent } from './run';
 export { mayBecome, setAside } from './towels';
-export { addLeg, addPicture, dropMark, dropPicture, putMark, setLeg, setReading, sign } from './found';
-export { atHour, withWeather } from './hour';
-export { defaultChoices, defaultHabits, habitsIn, newItem, newJob } from './create';
+export { addLeg, addPicture, dropMark, dropPicture, putMark, setLeg, setReading, sign } from './walk-round';
+export { leaving, withChange } from './change';
+export type { Change } from './change';

@@ -1,11 +1,11 @@
-import type { Happening, Job, PunchItem, RunEvent, RunUse } from '../model';
+import type { Job, Noted, PunchItem, RunEvent, RunUse } from '../model';
 
 export const startRun = (job: Job, at: number): Job => ({ ...job, run: { startedAt: at, endedAt: null, events: [], counts: [], punch: [] } });
 
 const nextSeq = (events: readonly RunEvent[]): number => events.reduce((last, { seq }) => Math.max(last, seq), 0) + 1;
 
 /** Notes what happened after all else; the job itself where no run is under way. */
-export const noteEvent = (job: Job, event: Happening): Job =>
+export const noteEvent = (job: Job, event: Noted): Job =>
   job.run && job.run.endedAt === null
     ? { ...job, run: { ...job.run, events: [...job.run.events, { ...event, seq: nextSeq(job.run.events) }] } }
     : job;

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { defaultAssumptions as a } from '../assumptions';
 import { celsius } from '../units';
 import { sampleSite } from '../testing/sample';
-import { type AdviceScene, adviseStrength } from './advice';
+import { type AdviceContext, adviseStrength } from './advice';
 import { apart, costPerCar } from './cost-per-car';
 import { readDilution } from './dilution';
 
@@ -14,7 +14,7 @@ const use = (strongest: number | null, weakest: number | null) => ({
   weakest,
   origin: 'label' as const,
 });
-const day = (site: Partial<typeof sampleSite>, rest: Partial<AdviceScene> = {}): AdviceScene => ({
+const day = (site: Partial<typeof sampleSite>, rest: Partial<AdviceContext> = {}): AdviceContext => ({
   hottestC: 20,
   meanLoadGm2: 2,
   site: { ...sampleSite, ...site },
@@ -23,7 +23,7 @@ const day = (site: Partial<typeof sampleSite>, rest: Partial<AdviceScene> = {}):
 
 describe('the strength that a day asks for', () => {
   it('is weaker in the sun and on hot panels, stronger in the cool and on heavy dirt', () => {
-    const parts = (scene: AdviceScene) => adviseStrength(use(1, 8), scene, a)!.waterParts;
+    const parts = (context: AdviceContext) => adviseStrength(use(1, 8), context, a)!.waterParts;
     const ordinary = parts(day({}));
     expect(parts(day({ shade: false, sunWm2: 700 }))).toBeGreaterThan(ordinary);
     expect(parts(day({}, { hottestC: 40 }))).toBeGreaterThan(ordinary);

@@ -12,7 +12,7 @@ export interface Advice {
 }
 
 /** What the advice looks at. */
-export interface AdviceScene {
+export interface AdviceContext {
   readonly hottestC: number;
   readonly meanLoadGm2: number;
   readonly site: Job['site'];
@@ -20,7 +20,7 @@ export interface AdviceScene {
 
 const weight: Readonly<Record<AdviceReason, 1 | -1>> = { sun: 1, hot: 1, light: 1, cool: -1, heavy: -1 };
 
-function reasonsFor({ hottestC, meanLoadGm2, site }: AdviceScene, a: Assumptions): readonly AdviceReason[] {
+function reasonsFor({ hottestC, meanLoadGm2, site }: AdviceContext, a: Assumptions): readonly AdviceReason[] {
   const applies: readonly [AdviceReason, boolean][] = [
     ['sun', !site.shade && site.sunWm2 > a.inSunWm2],
     ['hot', hottestC > a.adviceHotC],
@@ -36,9 +36,9 @@ function reasonsFor({ hottestC, meanLoadGm2, site }: AdviceScene, a: Assumptions
  * stronger in the cool and on heavy dirt, from the middle of the band (in ratio). Our judgement.
  * @returns null where the label sets no band on both sides
  */
-export function adviseStrength({ purpose, weakest, strongest }: ProductUse, scene: AdviceScene, a: Assumptions): Advice | null {
+export function adviseStrength({ purpose, weakest, strongest }: ProductUse, context: AdviceContext, a: Assumptions): Advice | null {
   if (weakest === null || strongest === null || strongest <= 0) return null;
-  const reasons = reasonsFor(scene, a);
+  const reasons = reasonsFor(context, a);
   const share = Math.min(1, Math.max(0, reasons.reduce((sum, reason) => sum + a.adviceStep * weight[reason], 0.5)));
   const parts = strongest * (weakest / strongest) ** share;
   return { purpose, waterParts: Math.min(weakest, Math.max(strongest, Math.round(parts))), reasons };

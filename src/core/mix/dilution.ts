@@ -1,17 +1,5 @@
 import type { DilutionLabel, LabelReading } from '../model';
-import {
-  type Rational,
-  add,
-  divide,
-  fromDecimal,
-  isPositive,
-  multiply,
-  parseRational,
-  rational,
-  rationalToString,
-  subtract,
-  toNumber,
-} from '../units';
+import { type Rational, add, divide, fromDecimal, isPositive, multiply, parseRational, rational, rationalToString, subtract, toNumber } from '../units';
 
 /** Exactly so many parts of water to one part of product; 0 is ready to use. */
 export interface Dilution {

@@ -1,30 +1,14 @@
-export {
-  exactText,
-  fillModes,
-  mixFor,
-  notations,
-  productShare,
-  readDilution,
-} from './dilution';
-export type {
-  Dilution,
-  DilutionFault,
-  DilutionNotations,
-  DilutionResult,
-  ExactMix,
-  FillMode,
-} from './dilution';
-export { measure } from './measure';
-export type { Measured } from './measure';
+export { adviseStrength } from './advice';
+export type { Advice, AdviceReason } from './advice';
+export { cooledC, fillingMl, minutesAbove } from './cooling';
+export { apart, costPerCar } from './cost-per-car';
+export { exactText, fillModes, mixFor, notations, readDilution } from './dilution';
+export type { Dilution, FillMode } from './dilution';
+export { fillVolumes, fillWith } from './fill';
+export type { Dosed, Fill } from './fill';
 export { mixPlan, towelsDrink } from './mix-plan';
 export type { Mix, MixPlan, Wetted } from './mix-plan';
-export { fillVolumes, fillWith } from './fill';
-export type { Band, Dosed, Fill, Poured } from './fill';
-export { apart, costPerCar } from './cost-per-car';
-export type { Offer } from './cost-per-car';
-export { recipeFor, recipesOf } from './recipe';
-export type { Recipe, Recipes } from './recipe';
-export { assignVessels, rinseBuckets, workingVolume } from './vessels';
-export type { Content, InVessel, Wanted } from './vessels';
-export { adviseStrength } from './advice';
-export type { Advice, AdviceReason, AdviceScene } from './advice';
+export { recipesOf } from './recipe';
+export type { Recipes } from './recipe';
+export { assignVessels, isPlain, rinseBuckets } from './vessels';
+export type { Assigned, Content, InVessel, Wanted } from './vessels';

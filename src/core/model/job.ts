@@ -1,3 +1,4 @@
+import type { Celsius } from '../units';
 import type { Choices, Habits } from './choices';
 import type { MeasuringDevice, TowelBatch, Vessel } from './equipment';
 import type { Gear } from './gear';
@@ -10,7 +11,6 @@ import type { SoilMap } from './soil';
 import type { Vehicle } from './vehicle';
 import type { DayWeather } from './weather';
 import type { ZoneId } from './zone';
-import type { Celsius } from '../units';
 
 /** Everything one plan needs, copied from the library so that the job stands alone. */
 export interface Job {

@@ -32,7 +32,7 @@ export interface Pace {
 }
 
 /** What turned out otherwise beside the car: the rest is planned again from what is left. */
-export type Turn = { readonly at: number } & (
+export type ReplanEvent = { readonly at: number } & (
   /** Dirt came off on the drying towel: the zone is done once more. */
   | { readonly kind: 'again'; readonly zone: ZoneId }
   /** The towel in use fell on the ground, or is soaked through. */
@@ -43,7 +43,7 @@ export type Turn = { readonly at: number } & (
   | { readonly kind: 'panels'; readonly panelC: Celsius }
   /** A zone is worse than marked, or lighter, by so many steps of the scale for the eye. */
   | { readonly kind: 'soil'; readonly zone: ZoneId; readonly steps: 1 | -1 }
-  | { readonly kind: 'weather'; readonly weather: WeatherTurn }
+  | { readonly kind: 'weather'; readonly weather: WeatherChange }
   /** What a vessel still holds. */
   | { readonly kind: 'mix-left'; readonly purpose: VesselMix; readonly ml: Millilitres }
   /** There is no more of the product to mix this from, and the vessel is empty. */
@@ -55,18 +55,18 @@ export type Turn = { readonly at: number } & (
 );
 
 /** How weather turns: each is read as the site would be set for it. */
-export const weatherTurns = ['sun', 'cloud', 'wind', 'calm', 'rain'] as const;
-export type WeatherTurn = (typeof weatherTurns)[number];
+export const weatherChanges = ['sun', 'cloud', 'wind', 'calm', 'rain'] as const;
+export type WeatherChange = (typeof weatherChanges)[number];
 
-export const turnKinds = ['again', 'towel-out', 'side-full', 'workers', 'panels', 'soil', 'weather', 'mix-left', 'product-out', 'water-left', 'leave'] as const satisfies readonly Turn['kind'][];
+export const replanEventKinds = ['again', 'towel-out', 'side-full', 'workers', 'panels', 'soil', 'weather', 'mix-left', 'product-out', 'water-left', 'leave'] as const satisfies readonly ReplanEvent['kind'][];
 
 /** Something that happened beside the car. */
-export type Happening = Tick | Turn;
+export type Noted = Tick | ReplanEvent;
 
 /** Something that was noted. Its number says what came after what, even where the clock was set meanwhile. */
-export type RunEvent = Happening & { readonly seq: number };
+export type RunEvent = Noted & { readonly seq: number };
 
-export const isTick = <E extends Happening>(event: E): event is E & Tick => (runActs as readonly string[]).includes(event.kind);
+export const isTick = <E extends Noted>(event: E): event is E & Tick => (runActs as readonly string[]).includes(event.kind);
 
 /** What was really used, beside what the plan had of it. */
 export interface RunUse {

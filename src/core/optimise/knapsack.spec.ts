@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Item, pickOnePerGroup } from './knapsack';
+import { runs } from '@esmero/testing';
 
 const item = fc.record({
   cost: fc.integer({ min: 0, max: 40 }),
@@ -38,7 +39,7 @@ describe('one item from every group within the budgets', () => {
           expect(used).toBeLessThanOrEqual(cap + 1e-9);
         });
       }),
-      { numRuns: 400 },
+      { numRuns: runs(400) },
     );
   });
 
@@ -61,7 +62,7 @@ describe('one item from every group within the budgets', () => {
         expect(picked.cost).toBeGreaterThanOrEqual(best - 1e-9);
         expect(picked.atLeast).toBeLessThanOrEqual(best + 1e-9);
       }),
-      { numRuns: 400 },
+      { numRuns: runs(400) },
     );
   });
 

@@ -1,2 +1,4 @@
-export * from './reason';
-export * from './figure';
+export { sumFigure } from './figure';
+export type { Figure, FigurePart, FigureUnit } from './figure';
+export { budgets, cautions } from './reason';
+export type { Budget, Caution, Gate, Obstacle, SpotLeft, Verdict } from './reason';

@@ -1,15 +1,4 @@
-import type {
-  Finish,
-  GearKind,
-  MixPurpose,
-  RunoffRule,
-  School,
-  SpotKind,
-  Surface,
-  VehicleMethod,
-  VesselKind,
-  ZoneId,
-} from '../model';
+import type { Finish, GearKind, MixPurpose, RunoffRule, School, SpotKind, Surface, VehicleMethod, VesselKind, ZoneId } from '../model';
 
 /** Things that limit a job as a whole; the last five are clean towels by role. */
 export const budgets = [

@@ -1,5 +1,5 @@
-import type { Kit } from '../method/kit';
 import type { ZoneId } from '../model';
+import type { Kit } from '../rules';
 
 export const stepKinds = [
   'setup',

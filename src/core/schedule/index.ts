@@ -1,10 +1,7 @@
-export { runOrder, runStages, wheelsGoFirst } from './run-order';
-export type { Ordered, RunStage } from './run-order';
 export { stepKinds } from './crew';
 export type { Step, StepKind } from './crew';
+export { criticalPath } from './critical-path';
+export { runOrder, runStages } from './run-order';
+export type { Ordered, RunStage } from './run-order';
 export { timelineOf } from './timeline';
 export type { Setup, Timeline } from './timeline';
-export { criticalPath } from './critical-path';
-export type { Late } from './way';
-export { totalWork } from './work';
-export type { WorkSeconds } from './work';

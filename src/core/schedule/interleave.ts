@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import { type Contact, partsOf } from '../model';
-import { spotDwellS } from '../method/spots';
+import { spotDwellS } from '../rules';
 import type { Piece } from './piece';
 
 /** How much is wetted ahead of the wipe, so that it dwells while the neighbour is worked on. */

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
+import type { WorkSeconds } from '../rules';
 import type { Ordered } from './run-order';
-import type { WorkSeconds } from './work';
 
 /** A section of a zone, wetted and wiped in one go. */
 export interface Piece extends Ordered {

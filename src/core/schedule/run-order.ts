@@ -1,5 +1,5 @@
 import type { Choices, Zone, ZoneId } from '../model';
-import type { Option } from '../method/option';
+import type { Option } from '../rules';
 
 /** The order of work, in stages; within a stage the order is that of the list. */
 export const runStages = [

@@ -1,9 +1,9 @@
 import type { Assumptions } from '../assumptions';
 import type { ZoneId } from '../model';
+import { totalWork } from '../rules';
 import { interleavedS } from './interleave';
 import { type Piece, piecesOf } from './piece';
 import type { Ordered } from './run-order';
-import { totalWork } from './work';
 
 type Lists = readonly (readonly Ordered[])[];
 

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Job, type TreatmentId, type ZoneId, soilKinds } from '../model';
-import { planJob } from '../plan/plan-job';
+import { planJob } from '../planning/plan-job';
 import { sampleJob, sampleSite, soilAll } from '../testing/sample';
 import { zonesOf } from '../vehicle';
 import type { Step } from './crew';
+import { runs } from '@esmero/testing';
 
 const ids = zonesOf(sampleJob().vehicle).map(({ id }) => id);
 
@@ -51,7 +52,7 @@ describe('the clock of a run', () => {
         expect(Math.max(...steps.map(({ endS }) => endS))).toBeCloseTo(elapsedS, 6);
         expect(of(steps, 'wait').reduce((sum, { startS, endS }) => sum + endS - startS, 0)).toBeCloseTo(waitingS, 6);
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 

@@ -1,13 +1,11 @@
-import type { Kit } from '../method/kit';
-import { type Begun, heldBy } from '../method/begun';
-import { setupMinutes } from '../method/kit';
 import type { Assumptions } from '../assumptions';
 import { type Job, type Order, partsOf } from '../model';
+import { type Kit, type StartState, heldBy, setupMinutes } from '../rules';
 import { Crew, type Step } from './crew';
-import { piecesOf } from './piece';
-import { sharedOut } from './share-out';
-import type { Ordered } from './run-order';
 import { atItsTurn } from './interleave';
+import { piecesOf } from './piece';
+import type { Ordered } from './run-order';
+import { sharedOut } from './share-out';
 import { type Late, Way } from './way';
 
 export interface Timeline {
@@ -46,7 +44,7 @@ export function timelineOf(
   setUp: readonly Setup[],
   { site: { workers }, choices }: Pick<Job, 'site' | 'choices'>,
   a: Assumptions,
-  begun: Pick<Begun, 'inHand' | 'zones'>,
+  begun: Pick<StartState, 'inHand' | 'zones'>,
 ): Timeline {
   const crew = new Crew(workers);
   const byWorker = sharedOut(ordered, workers, a, heldBy(begun));

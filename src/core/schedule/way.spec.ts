@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultAssumptions } from '../assumptions';
 import type { Zone } from '../model';
-import { fresh } from '../method/begun';
-import { sectionsOf } from '../method/drying-window';
-import type { Option } from '../method/option';
-import { planJob } from '../plan/plan-job';
+import { freshStart } from '../rules/start-state';
+import { sectionsOf } from '../rules/drying-window';
+import type { Option } from '../rules/option';
+import { planJob } from '../planning/plan-job';
 import { sampleJob, sampleVehicle } from '../testing/sample';
 import { zonesOf } from '../vehicle';
 import { Crew } from './crew';
@@ -14,6 +14,7 @@ import { type Piece, piecesOf } from './piece';
 import type { Ordered } from './run-order';
 import { timelineOf } from './timeline';
 import { Way } from './way';
+import { runs as cases } from '@esmero/testing';
 
 const a = { ...defaultAssumptions, walking: 0 };
 const zones = zonesOf(sampleVehicle('sedan')).filter(({ cleanliness }) => cleanliness < 3);
@@ -127,7 +128,7 @@ describe('one worker’s way', () => {
         sum += ratio;
         runs++;
       }),
-      { numRuns: 300, seed: 17 },
+      { numRuns: cases(300), seed: 17 },
     );
     expect(sum / runs).toBeLessThan(1.01);
     expect(worst).toBeLessThan(1.03);
@@ -147,7 +148,7 @@ describe('one worker’s way', () => {
 
 describe('two workers', () => {
   const at = (workers: 1 | 2, list: readonly Ordered[]) =>
-    timelineOf(list, [], { site: { ...sampleJob().site, workers }, choices: sampleJob().choices }, a, fresh);
+    timelineOf(list, [], { site: { ...sampleJob().site, workers }, choices: sampleJob().choices }, a, freshStart);
 
   it('never take longer than one, and share out within three per cent of the best way to', () => {
     let [sum, runs, worst] = [0, 0, 1];
@@ -167,7 +168,7 @@ describe('two workers', () => {
         sum += ratio;
         runs++;
       }),
-      { numRuns: 150, seed: 19 },
+      { numRuns: cases(150), seed: 19 },
     );
     expect(sum / runs).toBeLessThan(1.01);
     expect(worst).toBeLessThan(1.03);

@@ -1,7 +1,7 @@
 import type { AssumptionKey, Assumptions } from '../assumptions';
 import type { Body, Leg, Road, Shelter, SoilKind, Surroundings, Zone, ZoneId } from '../model';
 import { gPerM2 } from '../units';
-import type { Load } from './zone-soil';
+import type { Load } from './load';
 
 /** What falls from the air, and what a road throws up: kind and rate. */
 const air = {

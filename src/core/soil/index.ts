@@ -1,5 +1,7 @@
-export { grainOf, hardShareOf, levelOfLoad, loadOfLevel } from './kinds';
-export { seenBesideForecast } from './seen';
 export { forecastOn } from './forecast';
-export { soilOn, totalLoad } from './zone-soil';
-export type { Load, SoilBasis, SoilState } from './zone-soil';
+export { grainOf, hardShareOf, levelOfLoad, loadOfLevel } from './kinds';
+export { totalLoad } from './load';
+export type { Load } from './load';
+export { seenBesideForecast } from './seen';
+export { soilOn } from './zone-soil';
+export type { SoilBasis, SoilState } from './zone-soil';

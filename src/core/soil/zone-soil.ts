@@ -1,14 +1,9 @@
 import type { Assumptions } from '../assumptions';
-import type { Job, SoilKind, SpotCounts, Zone, ZoneSoil } from '../model';
-import { type GramsPerSquareMetre, gPerM2 } from '../units';
+import type { Job, SpotCounts, Zone, ZoneSoil } from '../model';
+import type { GramsPerSquareMetre } from '../units';
 import { forecastOn } from './forecast';
 import { loadOfLevel } from './kinds';
-
-/** A deposit with its load, ready to compute with. */
-export interface Load {
-  readonly kind: SoilKind;
-  readonly loadGm2: GramsPerSquareMetre;
-}
+import { type Load, totalLoad } from './load';
 
 /** Where the soil of a zone is known from; nobody looked and nobody asked is taken as clean. */
 export type SoilBasis = 'seen' | 'forecast' | 'unknown';
@@ -29,10 +24,6 @@ const CAKED = 5;
 
 const isLump = ({ kind, level }: ZoneSoil['deposits'][number]): boolean =>
   level === CAKED || (kind === 'mud' && level > 0);
-
-/** Total load of several deposits. */
-export const totalLoad = (loads: readonly Load[]): GramsPerSquareMetre =>
-  gPerM2(loads.reduce((sum, { loadGm2 }) => sum + loadGm2, 0));
 
 function seenOn({ deposits, spots }: ZoneSoil, a: Assumptions): SoilState {
   const found = deposits.length > 0 ? deposits : [{ kind: 'dust', level: 0 } as const];

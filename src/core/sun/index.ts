@@ -1,4 +1,3 @@
 export { clearSkyWm2, sunOnPanel } from './irradiance';
-export type { Facing } from './irradiance';
 export { sunAt } from './position';
 export type { SunPosition } from './position';

@@ -1,5 +1,6 @@
 import { getPosition } from 'suncalc';
 import type { Site } from '../model';
+import { instantAt } from '../units';
 
 /** Where the sun stands, degrees: above the horizon, and clockwise from north. */
 export interface SunPosition {
@@ -9,8 +10,6 @@ export interface SunPosition {
 
 type Place = Pick<Site, 'latitudeDeg' | 'longitudeDeg' | 'utcOffsetH'>;
 
-const HOUR_MS = 3_600_000;
-
 /**
  * The sun over a place at a local time.
  * @param date ISO day
@@ -18,7 +17,7 @@ const HOUR_MS = 3_600_000;
  * @example sunAt({ latitudeDeg: degrees(0), longitudeDeg: degrees(0), utcOffsetH: 0 }, '2031-03-20', 12).altitudeDeg // about 88
  */
 export function sunAt({ latitudeDeg, longitudeDeg, utcOffsetH }: Place, date: string, hour: number): SunPosition {
-  const instant = new Date(Date.parse(`${date}T00:00:00Z`) + (hour - utcOffsetH) * HOUR_MS);
+  const instant = new Date(instantAt(date, hour, utcOffsetH));
   const { altitude, azimuth } = getPosition(instant, latitudeDeg, longitudeDeg);
   return { altitudeDeg: altitude, azimuthDeg: azimuth };
 }

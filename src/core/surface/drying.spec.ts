@@ -6,6 +6,7 @@ import { type Wetting, coldestPanelC, freezeTimeS, leastLiquidC, openTimeS, star
 import { type Skin, airOn, skinCapacity } from './panel';
 import { defaultAssumptions as a } from '../assumptions';
 import type { Colour } from '../model';
+import { runs } from '@esmero/testing';
 
 type Input = (typeof fixture.drying)[number]['input'];
 
@@ -73,7 +74,7 @@ describe('the open time', () => {
         expect(timeOf({ ...w, air: { ...w.air, humidity: w.air.humidity * 0.8 } })).toBeLessThanOrEqual(slack);
         expect(timeOf({ ...w, appliedUm: w.appliedUm * 0.8 })).toBeLessThanOrEqual(slack);
       }),
-      { numRuns: 60 },
+      { numRuns: runs(60) },
     );
   });
 
@@ -83,14 +84,14 @@ describe('the open time', () => {
         const [coarse, fine] = [openTimeS(w), openTimeS(w, 2)];
         if (coarse !== null && fine !== null) within(coarse, fine);
       }),
-      { numRuns: 500 },
+      { numRuns: runs(500) },
     );
   });
 
   it('is null where nothing dries for hours, and never NaN', () => {
     const damp = wettingOf({ ...fixture.drying[0]!.input, relativeHumidity: 1, windMs: 0, airC: 4, liquidC: 4 });
     expect(openTimeS(damp)).toBeNull();
-    fc.assert(fc.property(anyWetting, (w) => !Number.isNaN(openTimeS(w))), { numRuns: 40 });
+    fc.assert(fc.property(anyWetting, (w) => !Number.isNaN(openTimeS(w))), { numRuns: runs(40) });
   });
 });
 

@@ -1,7 +1,6 @@
-export { holdUp, runoffOf } from './hold-up';
-export { saturationPa } from './air';
-export { coldestPanelC, freezeTimeS, leastLiquidC, openTimeS, startC, steadyPanelC } from './drying';
+export { freezeTimeS, openTimeS, startC, steadyPanelC } from './drying';
 export type { Wetting } from './drying';
-export { airOn, skinCapacity, skinOf, skins } from './panel';
-export type { Observed, Skin } from './panel';
+export { runoffOf } from './hold-up';
+export { airOn, skinCapacity, skins } from './panel';
+export type { Skin } from './panel';
 export { Panel, panelsOf } from './wet-panel';

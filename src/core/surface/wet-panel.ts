@@ -1,9 +1,9 @@
 import type { Assumptions } from '../assumptions';
-import type { Air } from './air';
 import type { Colour, Job, Zone } from '../model';
 import { type SunPosition, sunAt, sunOnPanel } from '../sun';
-import { holdUp } from './hold-up';
+import type { Air } from './air';
 import { type DryingOff, type Wetting, coldestPanelC, dryingOff, freezeTimeS, leastLiquidC, startC, steadyPanelC } from './drying';
+import { holdUp } from './hold-up';
 import { airOn, skinCapacity, skinOf } from './panel';
 
 /** Surfaces that do not have the paint's colour: dark rubber and plastic, clear glass, bright wheels. */

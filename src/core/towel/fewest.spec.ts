@@ -6,6 +6,7 @@ import type { CleanlinessClass, TowelBatch } from '../model';
 import { metres } from '../units';
 import { type Kind, SOILED_FROM, fewestTowels, fillingOf, waysThrough } from './fewest';
 import type { TowelNeed } from './need';
+import { runs } from '@esmero/testing';
 
 type Highs = Awaited<ReturnType<typeof loadHighs>>;
 let highs: Highs;
@@ -106,7 +107,7 @@ describe('the fewest towels', () => {
         fc.pre(found <= 4000);
         expect(solvedApart(row, places([opened(small, found / 1000)]), true)).toBe(found);
       }),
-      { numRuns: 150, seed: 7 },
+      { numRuns: runs(150), seed: 7 },
     );
   });
 
@@ -120,9 +121,9 @@ describe('the fewest towels', () => {
         expect(fewer).toBe(Infinity);
         if (found > 1) tight++;
       }),
-      { numRuns: 250, seed: 11 },
+      { numRuns: runs(250), seed: 11 },
     );
-    expect(tight).toBeGreaterThan(100);
+    expect(tight).toBeGreaterThan(runs(100));
   });
 
   it('are right with two sizes of towel and damp ones that go down, as few as save one', { timeout: 600_000 }, () => {
@@ -138,7 +139,7 @@ describe('the fewest towels', () => {
         const served = row.map((_need, i) => parties.reduce((sum, { shares }) => sum + shares[i]!, 0));
         for (const share of served) expect(share).toBeCloseTo(1, 6);
       }),
-      { numRuns: 120, seed: 13 },
+      { numRuns: runs(120), seed: 13 },
     );
   });
 

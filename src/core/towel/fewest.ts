@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import type { CleanlinessClass, TowelBatch } from '../model';
-import { type Item, Relaxation, cheapest, flatten } from '../optimise/relaxation';
+import { type Item, cheapest, flatten, Relaxation } from '../optimise';
 import { sideCapacity } from './capacity';
 import type { TowelNeed } from './need';
 

@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions';
 import type { CleanlinessClass, TowelBatch, TowelRole } from '../model';
-import type { Moisture } from './moisture';
 import { type RolesAtHand, type SideUse, sideCapacity, sideReach } from './capacity';
+import type { Moisture } from './moisture';
 
 /** What one wiping of a zone puts on towel sides of one role. */
 export interface TowelNeed {

@@ -1,3 +1,5 @@
 export * from './quantity';
 export * from './convert';
 export * from './rational';
+export * from './calendar';
+export * from './money';

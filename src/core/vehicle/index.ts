@@ -1,4 +1,3 @@
-export { zonesOf } from './zones';
 export { mirrored } from './mirror';
-export { bodyTemplates, defaultDimensions } from './template';
-export { areaOf, centroidOf } from './polygon';
+export { defaultDimensions } from './template';
+export { zonesOf } from './zones';

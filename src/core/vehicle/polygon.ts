@@ -1,5 +1,5 @@
-import { type SquareMetres, m2 } from '../units';
 import type { Point, Polygon } from '../model';
+import { type SquareMetres, m2 } from '../units';
 
 const signedArea = (polygon: Polygon): number => {
   let twice = 0;

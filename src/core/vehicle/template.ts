@@ -1,4 +1,4 @@
-import { type Body, type Dimensions } from '../model';
+import type { Body, Dimensions } from '../model';
 import { metres } from '../units';
 
 /** A point of the profile as shares of length and height. */

@@ -5,6 +5,7 @@ import { metres } from '../units';
 import { sampleVehicle } from '../testing/sample';
 import { mirrored } from './mirror';
 import { zonesOf } from './zones';
+import { runs } from '@esmero/testing';
 
 const area = (zones: readonly Zone[], keep: (zone: Zone) => boolean): number =>
   zones.filter(keep).reduce((sum, zone) => sum + zone.areaM2, 0);
@@ -85,7 +86,7 @@ describe('zones of a vehicle', () => {
           );
         },
       ),
-      { numRuns: 40 },
+      { numRuns: runs(40) },
     );
   });
 

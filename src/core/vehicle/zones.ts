@@ -1,5 +1,5 @@
-import { recent } from '../recent';
-import { type Polygon, type Side, type Vehicle, type Zone, type ZoneId } from '../model';
+import { recent } from '../cache';
+import type { Polygon, Side, Vehicle, Zone, ZoneId } from '../model';
 import { degrees, m2, metres } from '../units';
 import { centreShapes } from './centre';
 import { flankShapes } from './flank';

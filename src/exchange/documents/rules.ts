@@ -18,6 +18,7 @@ import {
 } from 'class-validator';
 import { Type } from 'class-transformer';
 import type { Expected } from '../fault';
+import { isDay } from '@esmero/core';
 import { isPlain, nests } from '../nested';
 
 type Decorator = PropertyDecorator;
@@ -76,11 +77,6 @@ export const Day = (): Decorator =>
     Matches(DAY, says({ code: 'day' })),
     check('day', (value) => typeof value === 'string' && isDay(value), { code: 'day' }),
   );
-
-const isDay = (text: string): boolean => {
-  const day = new Date(`${text}T00:00:00Z`);
-  return !Number.isNaN(day.valueOf()) && day.toISOString().startsWith(text);
-};
 
 export const Currency = (): Decorator => Matches(/^[A-Z]{3}$/, says({ code: 'currency' }));
 

@@ -1,4 +1,4 @@
-import { type RunEvent, mixPurposes, runActs, towelRoles, turnKinds, vehicleMethods, weatherTurns, zoneIds } from '@esmero/core';
+import { type RunEvent, mixPurposes, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/core';
 import { Between, Flag, Id, Many, ManyOf, Maybe, Moment, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, belongs } from './rules';
 
 const vesselMixes = mixPurposes.filter((purpose) => purpose !== 'solvent');
@@ -27,7 +27,7 @@ const fieldsOf: Readonly<Record<RunEvent['kind'], readonly (keyof RunEventDocume
 
 /** Something that happened beside the car. */
 export class RunEventDocument {
-  @belongs(fieldsOf) @OneOf([...runActs, ...turnKinds]) kind!: string;
+  @belongs(fieldsOf) @OneOf([...runActs, ...replanEventKinds]) kind!: string;
   @WholeBetween(1, 1_000_000) seq!: number;
   @Moment() at!: number;
   @Maybe() @OneOf(zoneIds) zone?: string;
@@ -39,7 +39,7 @@ export class RunEventDocument {
   @Maybe() @OneOf([1, 2]) workers?: number;
   @Maybe() @Between(-40, 110) panelC?: number;
   @Maybe() @OneOf([1, -1]) steps?: number;
-  @Maybe() @OneOf(weatherTurns) weather?: string;
+  @Maybe() @OneOf(weatherChanges) weather?: string;
   @Maybe() @OneOf(vesselMixes) purpose?: string;
   @Maybe() @Between(0, 1_000_000) ml?: number;
   @Maybe() @Between(0, 5000) litres?: number;

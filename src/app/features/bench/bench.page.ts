@@ -21,7 +21,10 @@ import {
   newItem,
   notations,
   readDilution,
+  defaultCurrency,
+  toMinor,
 } from '@esmero/core';
+import { today } from '../../state/clock';
 import { deviceName, fillSentence, fixed, money, readingName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { RadioGroupDirective } from '../../ui/radio-group.directive';
@@ -152,7 +155,7 @@ export class BenchPage {
       product: this.product() || 'Product not named',
       ratio: main.strength.split(' = ')[0]!,
       vessel: this.vessel().name,
-      date: new Date().toISOString().slice(0, 10),
+      date: today(),
     };
   });
 
@@ -180,9 +183,9 @@ export class BenchPage {
     const dilution = this.dilutionOf(this.reading());
     const ready = readDilution({ label: '0', reading: 'water' });
     if (!dilution || !ready.ok || !(this.size() > 0) || !(this.readySize() > 0)) return null;
-    const mixed = costPerCar({ priceMinor: this.price() * 100, sizeMl: this.size(), dilution }, this.perCar());
-    const bought = costPerCar({ priceMinor: this.readyPrice() * 100, sizeMl: this.readySize(), dilution: ready.dilution }, this.perCar());
-    const say = (minor: number): string => money(minor, 'EUR');
+    const mixed = costPerCar({ priceMinor: toMinor(this.price(), defaultCurrency), sizeMl: this.size(), dilution }, this.perCar());
+    const bought = costPerCar({ priceMinor: toMinor(this.readyPrice(), defaultCurrency), sizeMl: this.readySize(), dilution: ready.dilution }, this.perCar());
+    const say = (minor: number): string => money(minor, defaultCurrency);
     const times = mixed > 0 ? bought / mixed : Infinity;
     return {
       mixed: say(mixed),

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { Button } from 'primeng/button';
-import { type CleanlinessClass, type Job, type Leg, type PictureTime, type Signature, addPicture, claimsOf, dropPicture, lastsOf, sign, standingOf, usualLeg } from '@esmero/core';
+import { type CleanlinessClass, type Job, type Leg, type PictureTime, type Signature, addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg } from '@esmero/core';
 import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -39,7 +39,7 @@ export class HandoverStage {
   protected readonly done = computed(() => {
     const [plan, run] = [this.desk.plan(), this.desk.job()?.run];
     if (!plan || plan.method === 'decline') return [];
-    const done = run ? standingOf(plan, run).zonesDone : null;
+    const done = run ? runStatusOf(plan, run).zonesDone : null;
     return doneSentences(plan.zones.map((one) => (!done || done.has(one.zone.id) ? one : { ...one, treatment: 'leave' })));
   });
   /** Before the run it is only what will be done. */

@@ -31,7 +31,7 @@ export class LibraryPage {
 
   private readonly state = inject(State);
   protected readonly desk = inject(JobDesk);
-  private readonly shelf = inject(ShelfDesk);
+  protected readonly shelf = inject(ShelfDesk);
   private readonly confirmation = inject(ConfirmationService);
   protected readonly kinds = libraryKinds;
   protected readonly names = libraryName;

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { dayHere } from '../../state/clock';
 import { scaleLinear, scaleLog } from 'd3-scale';
 
 /** Something measured at a time. */
@@ -23,8 +24,6 @@ const TOP = 12;
 const BOTTOM = 24;
 /** A scale of ratios shows at least from this to its inverse. */
 const LEAST_RATIO = 1.25;
-
-const day = (at: number): string => new Date(at).toISOString().slice(0, 10);
 
 /** One dot for each time, the earliest on the left, with the range that the next one is expected in. */
 @Component({
@@ -98,6 +97,6 @@ export class DotsChartComponent {
   });
   protected readonly ends = computed((): readonly [string, string] => {
     const dots = this.dots();
-    return dots.length > 1 ? [day(dots[0]!.at), day(dots.at(-1)!.at)] : [dots[0] ? day(dots[0].at) : '', ''];
+    return dots.length > 1 ? [dayHere(dots[0]!.at), dayHere(dots.at(-1)!.at)] : [dots[0] ? dayHere(dots[0].at) : '', ''];
   });
 }

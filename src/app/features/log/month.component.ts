@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { daysOf, monthAfter, monthName, monthOf, weekdayOf } from '@esmero/core';
+import { today } from '../../state/clock';
 
 /** A day of the month that is shown. */
 interface Cell {
@@ -8,16 +10,6 @@ interface Cell {
 }
 
 const weekdays = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'] as const;
-const monthName = new Intl.DateTimeFormat('en', { month: 'long', year: 'numeric', timeZone: 'UTC' });
-
-const firstOf = (month: string): Date => new Date(`${month}-01T00:00:00Z`);
-
-function moved(month: string, by: number): string {
-  const date = firstOf(month);
-  date.setUTCMonth(date.getUTCMonth() + by);
-  return date.toISOString().slice(0, 7);
-}
-
 /** A month with the days on which something was done; a day or the month is picked, and let go again. */
 @Component({
   selector: 'esm-month',
@@ -97,19 +89,15 @@ export class MonthComponent {
 
   protected readonly weekdays = weekdays;
   /** Opens where the last thing was done. */
-  protected readonly month = linkedSignal(() => [...this.counts().keys()].sort().at(-1)?.slice(0, 7) ?? new Date().toISOString().slice(0, 7));
-  protected readonly name = computed(() => monthName.format(firstOf(this.month())));
-  protected readonly blanks = computed(() => Array.from({ length: (firstOf(this.month()).getUTCDay() + 6) % 7 }, (_, i) => i));
-  protected readonly cells = computed((): readonly Cell[] => {
-    const last = firstOf(moved(this.month(), 1)).getTime() - 1;
-    return Array.from({ length: new Date(last).getUTCDate() }, (_, i) => {
-      const day = `${this.month()}-${String(i + 1).padStart(2, '0')}`;
-      return { day, number: i + 1, count: this.counts().get(day) ?? 0 };
-    });
-  });
+  protected readonly month = linkedSignal(() => monthOf([...this.counts().keys()].sort().at(-1) ?? today()));
+  protected readonly name = computed(() => monthName(this.month()));
+  protected readonly blanks = computed(() => Array.from({ length: weekdayOf(`${this.month()}-01`) - 1 }, (_, i) => i));
+  protected readonly cells = computed((): readonly Cell[] =>
+    daysOf(this.month()).map((day, i) => ({ day, number: i + 1, count: this.counts().get(day) ?? 0 })),
+  );
 
   protected step(by: number): void {
-    this.month.set(moved(this.month(), by));
+    this.month.set(monthAfter(this.month(), by));
   }
 
   protected pick(day: string): void {

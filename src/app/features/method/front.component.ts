@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { scaleLinear, scaleSqrt } from 'd3-scale';
-import { type FrontPoint, takeWeights } from '@esmero/core';
+import { type TradeOff, takeWeights } from '@esmero/core';
 import { fixed, indexText, methodName, minutes } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { StudyBarComponent } from '../../ui/study-bar.component';
 
 interface Dot {
-  readonly point: FrontPoint;
+  readonly point: TradeOff;
   readonly x: number;
   readonly y: number;
   readonly r: number;
@@ -108,7 +108,7 @@ function padded(values: readonly number[]): [number, number] {
 })
 export class FrontComponent {
   private readonly desk = inject(JobDesk);
-  protected readonly study = studyOf('front');
+  protected readonly study = studyOf('trade-offs');
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
   protected readonly bottom = HEIGHT - EDGE.bottom;

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { type Mattered, type Outcome, setChoices } from '@esmero/core';
+import { type ApproachEffect, type Outcome, setChoices } from '@esmero/core';
 import { type Units, fixed, habitAnswer, habitWords, indexText, methodName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
@@ -59,17 +59,17 @@ function difference(now: Outcome, then: Outcome, u: Units): string {
 })
 export class MatteredComponent {
   private readonly desk = inject(JobDesk);
-  protected readonly study = studyOf('mattered');
+  protected readonly study = studyOf('approach-effects');
   protected readonly rows = computed(() =>
     (this.study.answer() ?? []).map((mattered) => ({ mattered, says: this.sentence(mattered) })),
   );
 
-  private sentence({ key, answer, now, then }: Mattered): string {
+  private sentence({ key, answer, now, then }: ApproachEffect): string {
     const { question } = habitWords[key];
     return `${question}, ${habitAnswer(key, answer as never).toLowerCase()}: ${difference(now, then, this.desk.units())}.`;
   }
 
-  protected take({ key, answer }: Mattered): void {
+  protected take({ key, answer }: ApproachEffect): void {
     this.desk.edit(`${habitWords[key].question}: ${habitAnswer(key, answer as never).toLowerCase()}`, (job) => {
       const { [key]: _wish, ...wishes } = job.wishes;
       return setChoices({ ...job, wishes }, { [key]: answer });

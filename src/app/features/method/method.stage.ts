@@ -14,7 +14,7 @@ import {
   fixTreatment,
   schools,
   setChoices,
-  weighZone,
+  zoneTreatments,
 } from '@esmero/core';
 import {
   clock,
@@ -119,7 +119,7 @@ export class MethodStage {
     if (!id || !plan) return null;
     const job = this.desk.job()!;
     const byHand = job.choices.fixed[id];
-    const options = weighZone(job, id);
+    const options = zoneTreatments(job, id);
     const chosen = options.find(({ treatment }) => treatment === plan.treatment)?.cost ?? null;
     return {
       id,

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import { type Advice, type Caution, type AdviceReason, type DeviceKind, type Dosed, type Job, type Mix, type Fill, deviceKinds, ml } from '@esmero/core';
+import { type Advice, type Caution, type AdviceReason, type DeviceKind, type Dosed, type Job, type Mix, type Fill, defaultCurrency, deviceKinds, ml } from '@esmero/core';
 import { type Units, contentName, deviceName, fixed, mixSentences, money, originName, percent } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
@@ -121,7 +121,7 @@ export class MixStage {
   private bench(mix: Mix): Bench {
     const u = this.desk.units();
     const dose = mix.fills[0]?.dose ?? null;
-    const currency = this.desk.job()?.currency ?? 'EUR';
+    const currency = this.desk.job()?.currency ?? defaultCurrency;
     return {
       mix,
       title: contentName[mix.content],

@@ -43,7 +43,7 @@ const WIDEST = 100;
 })
 export class OrdersComponent {
   private readonly desk = inject(JobDesk);
-  protected readonly study = studyOf('orders');
+  protected readonly study = studyOf('work-orders');
 
   protected readonly rows = computed(() => {
     const answer = this.study.answer() ?? [];

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import { type Turn, type VesselMix, celsius, mixPurposes, ml, weatherTurns } from '@esmero/core';
+import { type ReplanEvent, type VesselMix, celsius, mixPurposes, ml, weatherChanges } from '@esmero/core';
 import { type Editable, contentName, weatherName, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';
@@ -11,7 +11,7 @@ const MOST_ML = 100_000;
 const MOST_LITRES = 5000;
 
 /** A turn before it has a time. */
-export type Turned = Turn extends infer T ? (T extends Turn ? Omit<T, 'at'> : never) : never;
+export type Turned = ReplanEvent extends infer T ? (T extends ReplanEvent ? Omit<T, 'at'> : never) : never;
 
 const isVesselMix = (content: string): content is VesselMix => content !== 'solvent' && (mixPurposes as readonly string[]).includes(content);
 
@@ -96,7 +96,7 @@ export class ChangedComponent {
   private readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
   protected readonly contentName = contentName;
-  protected readonly weatherTurns = weatherTurns;
+  protected readonly weatherTurns = weatherChanges;
   protected readonly weatherName = weatherName;
 
   protected readonly edit = computed(() => this.desk.units().edit);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Hand, type Happening, type Job, type RunEvent, type Signature, type TowelRole, type Turn, type ZoneId, dropRun, elapsedMs, endRun, isTick, noteEvent, releasing, reserving, sign, standingOf, startRun, takeBackEvent, tickOf, towelRoles } from '@esmero/core';
+import { type Hand, type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, dropRun, elapsedMs, endRun, isTick, noteEvent, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, tickOf, towelRoles } from '@esmero/core';
 import { actHint, cautionSentence, clock, clocksText, contentName, handName, liquidFor, markName, mixSentences, oneTowel, replannedText, roleName, rolesFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -47,7 +47,7 @@ export class RunStage {
   protected readonly run = computed(() => this.desk.job()?.run ?? null);
   private readonly standing = computed(() => {
     const [plan, run] = [this.planned(), this.run()];
-    return plan && run ? standingOf(plan, run) : null;
+    return plan && run ? runStatusOf(plan, run) : null;
   });
 
   /** To be seen to before anything is wetted. */
@@ -90,15 +90,15 @@ export class RunStage {
   /** The last thing that turned out otherwise, and what the plan is by it. */
   protected readonly replanned = computed(() => {
     const [run, { plan, before }] = [this.run(), this.desk.planState()];
-    const turns = (run?.events ?? []).filter((event): event is RunEvent & Turn => !isTick(event));
+    const turns = (run?.events ?? []).filter((event): event is RunEvent & ReplanEvent => !isTick(event));
     const last = turns.at(-1);
     if (!last || !plan || !run) return null;
     const known = run.events.lastIndexOf(last) < plan.begun.events;
     if (!known) return `${turnText(last, this.desk.units())}. Planning again …`;
     // Only just planned again: how much more or less there is to do than there was.
-    const was = before && before.begun.events < plan.begun.events ? standingOf(before, run).leftS : null;
+    const was = before && before.begun.events < plan.begun.events ? runStatusOf(before, run).leftS : null;
     const what = turnText(last, this.desk.units());
-    return `${what}. Planned again: ${replannedText(plan, standingOf(plan, run).leftS, was, this.desk.units())}.`;
+    return `${what}. Planned again: ${replannedText(plan, runStatusOf(plan, run).leftS, was, this.desk.units())}.`;
   });
   /** What stands in the way of the rest, and which zones might wait. */
   protected readonly stuck = computed(() => {
@@ -175,7 +175,7 @@ export class RunStage {
 
   /** Notes that something turned out otherwise; the rest is planned again. */
   protected turn(turn: Turned): void {
-    const event = { ...turn, at: this.now() } as Turn;
+    const event = { ...turn, at: this.now() } as ReplanEvent;
     this.note(turnText(event, this.desk.units()), event);
   }
 
@@ -206,7 +206,7 @@ export class RunStage {
     this.change('The run is forgotten', dropRun);
   }
 
-  private note(cause: string, event: Happening): void {
+  private note(cause: string, event: Noted): void {
     this.change(cause, (job) => noteEvent(job, event));
   }
 

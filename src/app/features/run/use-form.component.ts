@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import { type Reckoning, type RunUse, type TowelRole, bookingOut, isBooked, noteUse, towelRoles, useOf, usedIn } from '@esmero/core';
+import { type UsageAccount, type RunUse, type TowelRole, bookingOut, isBooked, noteUse, towelRoles, useOf, usedIn } from '@esmero/core';
 import { contentName, roleName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -88,7 +88,7 @@ export class UseFormComponent {
   private readonly desk = inject(JobDesk);
   protected readonly shelf = inject(ShelfDesk);
   private readonly now = inject(NOW);
-  protected readonly study = studyOf('reckoning');
+  protected readonly study = studyOf('usage-account');
 
   private readonly counts = computed(() => this.desk.job()?.run?.counts ?? []);
   private readonly used = computed((): RunUse | null => usedIn({ counts: this.counts() }));
@@ -140,8 +140,8 @@ export class UseFormComponent {
 }
 
 /** As counted before, or as it should be. */
-function leftOf(content: string, { spent, expected }: Reckoning, used: RunUse | null): number {
+function leftOf(content: string, { spent, expected }: UsageAccount, used: RunUse | null): number {
   const counted = used?.mixes.find(({ purpose }) => purpose === content);
-  const made = spent.madeMl[content as keyof Reckoning['spent']['madeMl']] ?? 0;
+  const made = spent.madeMl[content as keyof UsageAccount['spent']['madeMl']] ?? 0;
   return Math.max(0, Math.round(counted ? made - counted.usedMl : (expected.leftMl[content] ?? 0)));
 }

@@ -36,7 +36,7 @@ import {
 } from '@esmero/core';
 import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf } from '@esmero/messages';
 import { settingsFeature } from '../../state/settings';
-import { shelfFeature } from '../../state/shelf';
+import { dayHere } from '../../state/clock';
 import { ShelfDesk } from '../../state/shelf-desk';
 
 const MOST_ML = 1_000_000;
@@ -44,8 +44,6 @@ const MOST_TOWELS = 10_000;
 const SHOWN_MOVEMENTS = 40;
 /** Longer than this nobody looks ahead. */
 const FAR_DAYS = 365;
-
-const dayOf = (at: number): string => new Date(at).toISOString().slice(0, 10);
 
 /** Where towels are that are not clean at hand. */
 const away = [
@@ -71,7 +69,6 @@ export class ShelfPage {
   private readonly state = inject(State);
 
   private readonly system = this.state.selectSignal(settingsFeature.selectUnits);
-  private readonly jobs = this.state.selectSignal(shelfFeature.selectJobs);
   protected readonly u = computed(() => unitsOf(this.system()));
   protected readonly laundryCautions = laundryCautions;
   protected readonly steps = laundrySteps;
@@ -81,9 +78,7 @@ export class ShelfPage {
   /** What went wrong with the last movement; empty when nothing did. */
   protected readonly problem = signal('');
 
-  /** Of the job that was last worked on. */
-  private readonly currency = computed(() => this.jobs()[0]?.job.currency ?? 'EUR');
-  private readonly now = computed(() => (this.shelf.movements(), this.shelf.today()));
+  private readonly now = computed(() => (this.shelf.movements(), this.shelf.time()));
   private readonly lifeWashes = assumptionTable.towelLifeWashes.value;
 
   protected readonly products = computed(() =>
@@ -99,8 +94,8 @@ export class ShelfPage {
         lasts: this.lasts(daysLeft),
         pace: perDay > 0 ? `${this.amount(item, perDay * 7)} a week` : 'not used of late',
         lots: lotsOf(item, this.shelf.movements()).map(({ left, openedAt, expiresOn }) => ({
-          text: `${this.amount(item, left)}${openedAt === null ? ', closed' : `, opened ${dayOf(openedAt)}`}${expiresOn ? `, good until ${expiresOn}` : ''}`,
-          bad: expiry({ expiresOn }, dayOf(this.now())),
+          text: `${this.amount(item, left)}${openedAt === null ? ', closed' : `, opened ${dayHere(openedAt)}`}${expiresOn ? `, good until ${expiresOn}` : ''}`,
+          bad: expiry({ expiresOn }, dayHere(this.now())),
         })),
       };
     }),
@@ -146,16 +141,16 @@ export class ShelfPage {
       }),
   );
   protected readonly toBuy = computed(() =>
-    shoppingList(this.kept('product'), this.kept('towel'), this.shelf.movements(), this.lifeWashes, this.now(), this.shelf.balances()).map((one) => ({
+    shoppingList(this.kept('product'), this.kept('towel'), { movements: this.shelf.movements(), balances: this.shelf.balances() }, this.lifeWashes, { now: this.now(), today: dayHere(this.now()) }).map((one) => ({
       text: buyText(one),
-      cost: one.costMinor === null ? '' : money(one.costMinor, this.currency()),
+      cost: one.costMinor === null ? '' : money(one.costMinor, this.shelf.currency()),
     })),
   );
   protected readonly history = computed(() =>
     [...this.shelf.kept()]
       .reverse()
       .slice(0, SHOWN_MOVEMENTS)
-      .map((movement, i) => ({ movement, day: dayOf(movement.at), text: movementText(movement, this.shelf.nameOf, this.u()), last: i === 0 })),
+      .map((movement, i) => ({ movement, day: dayHere(movement.at), text: movementText(movement, this.shelf.nameOf, this.u()), last: i === 0 })),
   );
 
   private kept<K extends LibraryKind>(kind: K): readonly LibraryItems[K][] {
@@ -170,7 +165,7 @@ export class ShelfPage {
     if (daysLeft === null) return { text: '', soon: false };
     if (daysLeft > FAR_DAYS) return { text: 'more than a year', soon: false };
     const days = Math.floor(daysLeft);
-    return { text: `${days} days, until ${dayAfter(dayOf(this.now()), days)}`, soon: days < 14 };
+    return { text: `${days} days, until ${dayAfter(dayHere(this.now()), days)}`, soon: days < 14 };
   }
 
   private soakText(kg: number): string {

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
-import { type Day, type DayAdvice, type Job, type ZoneId, atHour, withChange, withWeather } from '@esmero/core';
+import { type HoursOfDay, type HoursAdvice, type Job, type ZoneId, atHour, withChange, withWeather } from '@esmero/core';
 import { fixed, hourText, zoneList } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
@@ -10,10 +10,10 @@ import { DayChartComponent } from '../../ui/day-chart.component';
 interface Suggestion {
   readonly says: string;
   readonly press: string | null;
-  readonly advice: DayAdvice;
+  readonly advice: HoursAdvice;
 }
 
-function suggestion(advice: DayAdvice): Suggestion {
+function suggestion(advice: HoursAdvice): Suggestion {
   const parts = (zones: readonly ZoneId[]): string => zoneList(zones, 5);
   switch (advice.code) {
     case 'now':
@@ -90,10 +90,10 @@ export class DayComponent {
   protected readonly desk = inject(JobDesk);
   private readonly weather = inject(WEATHER);
   protected readonly hourText = hourText;
-  private readonly study = studyOf('day');
+  private readonly study = studyOf('hours-of-day');
 
   /** The last day that was worked out stays until the next one is. */
-  protected readonly day = linkedSignal<Day | null, Day | null>({
+  protected readonly day = linkedSignal<HoursOfDay | null, HoursOfDay | null>({
     source: this.study.answer,
     computation: (answer, before) => answer ?? before?.value ?? null,
   });
@@ -149,7 +149,7 @@ export class DayComponent {
     this.desk.edit('Weather by hand', (job) => withWeather(job, null));
   }
 
-  protected take(advice: DayAdvice): void {
+  protected take(advice: HoursAdvice): void {
     if (advice.code === 'wait') this.desk.edit(`Begin at ${hourText(advice.hour)}`, (job) => atHour(job, advice.hour));
     if (advice.code === 'shade') this.desk.edit('In the shade', (job) => withChange(job, { code: 'shade' }));
   }

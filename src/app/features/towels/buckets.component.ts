@@ -67,7 +67,7 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
 export class BucketsComponent {
   private readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
-  protected readonly study = studyOf('buckets');
+  protected readonly study = studyOf('bucket-comparison');
   protected readonly name = zoneName;
   protected readonly weigh = grams;
   protected readonly spread = spreadSentence;

@@ -70,7 +70,7 @@ interface Row {
 })
 export class CarryComponent {
   private readonly desk = inject(JobDesk);
-  protected readonly study = studyOf('carry');
+  protected readonly study = studyOf('packing-list');
 
   private readonly percent = (share: number): string => `${fixed(share * 100)} %`;
   protected readonly sure = computed(() => this.percent(this.study.answer()?.confidence ?? 0));

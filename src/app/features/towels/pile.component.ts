@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { DragDropModule } from 'primeng/dragdrop';
-import { type CleanlinessClass, type StepKind, type TowelRole, type UsedTowel, type ZoneId, fillingOf, mayBecome, setAside, towelRoles } from '@esmero/core';
+import { type CleanlinessClass, type StepKind, type TowelRole, type UsedTowel, type ZoneId, towelFillAt, mayBecome, setAside, towelRoles } from '@esmero/core';
 import { className, clock, mittSentence, roleName, sidesSentence, stepText, towelName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';
@@ -54,7 +54,7 @@ export class PileComponent {
   });
   private readonly fill = computed(() => {
     const plan = this.desk.plan();
-    return plan ? fillingOf(plan) : () => [];
+    return plan ? towelFillAt(plan) : () => [];
   });
   protected readonly now = computed(() => (this.at() === this.last() ? this.towels() : this.fill()(this.steps()[this.at() - 1]?.endS ?? 0)));
 

@@ -4,7 +4,7 @@ import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { ToggleSwitch } from 'primeng/toggleswitch';
-import { type LibraryKind, defaultDimensions, type Body } from '@esmero/core';
+import { type Body, type LibraryKind, defaultCurrency, defaultDimensions, fromMinor, toMinor } from '@esmero/core';
 import type { Fault } from '@esmero/exchange';
 import { type Editable, type Units, faultHint } from '@esmero/messages';
 import { type AnyItem, type Choice, type Field, fieldsOf, valueAt, withValue } from './fields';
@@ -20,9 +20,6 @@ interface Shown {
 }
 
 let forms = 0;
-
-/** Money is typed in whole units of the currency. */
-const MINOR_PER_UNIT = 100;
 
 /** Reads quantities to the precision that a person types. */
 const tidy = (value: number): number => Number(value.toPrecision(6));
@@ -43,6 +40,8 @@ export class ItemFormComponent {
   readonly without = input<readonly string[]>([]);
   /** Other items of this kind, for fields that point at them. */
   readonly others = input<readonly Choice[]>([]);
+  /** In which prices are typed: whole units of it, with its own digits. */
+  readonly currency = input(defaultCurrency);
   readonly changed = output<AnyItem>();
 
   private readonly form = `form-${++forms}`;
@@ -76,13 +75,13 @@ export class ItemFormComponent {
 
   private display(field: Field, value: unknown): unknown {
     if (typeof value !== 'number') return value;
-    if (field.kind === 'money') return value / MINOR_PER_UNIT;
+    if (field.kind === 'money') return fromMinor(value, this.currency());
     return tidy(this.editable(field)?.show(value) ?? value);
   }
 
   protected typed(field: Field, text: string): void {
     const number = text.trim() === '' ? null : Number(text);
-    if (field.kind === 'money') this.set(field.path, number === null ? null : Math.round(number * MINOR_PER_UNIT));
+    if (field.kind === 'money') this.set(field.path, number === null ? null : toMinor(number, this.currency()));
     else this.set(field.path, number === null ? null : tidy(this.editable(field)?.read(number) ?? number));
   }
 

@@ -3,7 +3,7 @@ import {
   type Load,
   type SoilLevel,
   type SoilState,
-  type Standing,
+  type RunStatus,
   type Zone,
   type ZoneId,
   type ZonePlan,
@@ -135,7 +135,7 @@ export function orderLooks(plans: Iterable<ZonePlan>, order: readonly ZoneId[]):
 }
 
 /** Treatments with a tick where nothing is left to do. */
-export const runLooks = (plans: Iterable<ZonePlan>, standing: Standing | null): Looks =>
+export const runLooks = (plans: Iterable<ZonePlan>, standing: RunStatus | null): Looks =>
   new Map(
     [...plans].map((plan) => {
       const look = treatmentLook(plan, false);

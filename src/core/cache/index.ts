@@ -1,0 +1,2 @@
+export { lazy } from './lazy';
+export { recent } from './recent';

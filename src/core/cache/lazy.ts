@@ -1,0 +1,5 @@
+/** Worked out when it is first asked for. */
+export function lazy<T>(work: () => T): () => T {
+  let known: { readonly value: T } | undefined;
+  return () => (known ??= { value: work() }).value;
+}

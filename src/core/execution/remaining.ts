@@ -1,0 +1,181 @@
+import { resolveAssumptions } from '../assumptions';
+import { type InVessel, type Mix, towelsDrink } from '../mix';
+import { type Job, type Noted, type Run, type RunAct, type TowelRole, type ZoneId, runActs } from '../model';
+import type { Plan, ZonePlan } from '../planning';
+import { type BegunZone, type Spent, type StartState, choicesOf, isThrough } from '../rules';
+import type { Step } from '../schedule';
+import { type OpenTowel, sidesUsed, WETTED_SIDES } from '../towel';
+import { openTowelsNow } from './open-towels';
+import { pacesSince, pacesTogether } from './pace';
+import { type Progress, progressOf, shareDone, ticksSince } from './progress';
+import { keyOfStep, taskKey } from './task';
+
+/** What is left to plan with in mid-run. */
+export interface Remaining {
+  readonly job: Job;
+  readonly begun: StartState;
+}
+
+type Acts = Readonly<Record<RunAct, number>>;
+
+const none: Acts = { flush: 0, wet: 0, wipe: 0, dry: 0, glass: 0 };
+
+/** What of each act of a plan is done on a zone. */
+const actsDone = (progress: Progress, zoneId: ZoneId): Acts =>
+  Object.fromEntries(runActs.map((act) => [act, shareDone(progress, act, zoneId)])) as Record<RunAct, number>;
+
+/** Of the whole zone, given what was done of it before. */
+const together = (before: Acts, now: Acts): Acts =>
+  Object.fromEntries(runActs.map((act) => [act, before[act] + (1 - before[act]) * now[act]])) as Record<RunAct, number>;
+
+/** Sections that are wet and not yet wiped. */
+const wetOn = ({ tasks, open, ticked }: Progress, zoneId: ZoneId): BegunZone['wet'] =>
+  tasks
+    .filter((task) => task.zoneId === zoneId && task.act === 'wipe' && open.includes(task))
+    .flatMap(({ section, worker }) => {
+      const at = ticked.get(taskKey({ act: 'wet', zoneId, section }));
+      return at === undefined ? [] : [{ at, worker }];
+    });
+
+/** A zone as it is now: untouched, begun, or done. */
+function zoneNow({ zone, option }: ZonePlan, { begun }: Plan, progress: Progress): BegunZone | 'done' | null {
+  // Where there was no plan for the rest, what was begun before it still is.
+  if (!option) return begun.zones.get(zone.id) ?? null;
+  const done = together(begun.zones.get(zone.id)?.done ?? none, actsDone(progress, zone.id));
+  if (isThrough(option, done)) return 'done';
+  const wet = wetOn(progress, zone.id);
+  const started = wet.length > 0 || runActs.some((act) => done[act] > 0);
+  return started ? { treatment: option.treatment, done, wet } : null;
+}
+
+/** What zones have taken of the mixes and of plain water by now, mL; kept apart by where it comes from. */
+function laidBy(plan: Plan, progress: Progress): Map<string, number> {
+  const laid = new Map<string, number>();
+  for (const { zone, option } of plan.zones) {
+    if (!option || plan.begun.done.has(zone.id)) continue;
+    const done = actsDone(progress, zone.id);
+    const shares = { flush: done.flush, glass: done.glass, contact: Math.max(done.wet, done.wipe) };
+    for (const [content, ml] of Object.entries(option.laidMl)) {
+      const isWater = content === 'water' || content === 'supply' || content === 'line' || content === 'bay';
+      laid.set(content, (laid.get(content) ?? 0) + ml * shares[isWater ? 'flush' : content === 'glass' ? 'glass' : 'contact']);
+    }
+  }
+  return laid;
+}
+
+const added = <K extends string>(to: Readonly<Partial<Record<K, number>>>, more: Iterable<readonly [K, number]>): Partial<Record<K, number>> => {
+  const sum: Partial<Record<K, number>> = { ...to };
+  for (const [key, value] of more) sum[key] = (sum[key] ?? 0) + value;
+  return sum;
+};
+
+const made = ({ fills }: Mix): number => fills.reduce((sum, { totalMl }) => sum + totalMl, 0);
+
+const lasts = ({ startS, endS }: Step): number => endS - startS;
+
+/** What the plan had the clock show when this is done, without what was put off: set-up comes first, packing last. */
+function clockDone({ timeline: { steps } }: Plan, { open }: Progress): number {
+  const waiting = new Set(open.map(taskKey));
+  const isOpen = (step: Step): boolean => waiting.has(keyOfStep(step) ?? '');
+  const clocks = [0, 1].map((worker) => {
+    const own = steps.filter((step) => step.worker === worker);
+    const last = own.filter((step) => step.kind === 'setup' || (keyOfStep(step) !== null && !isOpen(step))).at(-1);
+    const putOff = own.filter((step) => isOpen(step) && step.endS <= (last?.startS ?? 0));
+    return (last?.endS ?? 0) - putOff.reduce((sum, step) => sum + lasts(step), 0);
+  });
+  const packS = steps.reduce((sum, step) => sum + (step.kind === 'pack' ? lasts(step) : 0), 0);
+  return Math.max(...clocks) + (open.length === 0 ? packS : 0);
+}
+
+/** Towels that were opened since, by role. */
+function newlyOpened({ begun }: Plan, towels: readonly OpenTowel[]): readonly OpenTowel[] {
+  const old = new Set(begun.towels.map(({ worker, number }) => `${worker}/${number}`));
+  return towels.filter(({ worker, number }) => !old.has(`${worker}/${number}`));
+}
+
+/** What a wetted towel has taken out of the bucket. */
+const drunkBy = (towels: readonly OpenTowel[], a: Parameters<typeof towelsDrink>[1]): number => {
+  const wetted = towels.filter((towel) => towel.wetted);
+  return towelsDrink({ towels: wetted.length, again: wetted.filter(({ used }) => used > WETTED_SIDES).length }, a);
+};
+
+/** How much is left when so much of a plan is done. */
+export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null): Remaining {
+  const a = resolveAssumptions(job.choices.assumptions);
+  const progress = progressOf(plan, run);
+  const { begun } = plan;
+  const choices = choicesOf(job);
+  const towels = openTowelsNow(plan, progress, turn, {
+    batchOf: ({ batchId }) => job.towels.find(({ id }) => id === batchId),
+    sidesOf: (batch, wetted) => sidesUsed(batch, wetted, choices),
+  });
+  const news = newlyOpened(plan, towels);
+  const [laid, off] = [laidBy(plan, progress), flushedOff(plan, progress)];
+  laid.set('wash', (laid.get('wash') ?? 0) + drunkBy(news, a));
+  const litres = plan.mix.litres + (laid.get('line') ?? 0) / 1000;
+  const zones = new Map(plan.zones.map((one) => [one.zone.id, zoneNow(one, plan, progress)]));
+  const spent: Spent = {
+    laidMl: added(begun.spent.laidMl, laid as Map<keyof Spent['laidMl'], number>),
+    madeMl: added(begun.spent.madeMl, plan.mix.mixes.map((mix) => [mix.content, made(mix)] as const)),
+    productMl: added(begun.spent.productMl, plan.mix.mixes.map((mix) => [mix.content, mix.productMl] as const)),
+    opened: added(begun.spent.opened, news.map(({ batch }): [TowelRole, number] => [batch.role, 1])),
+    batteryMin: begun.spent.batteryMin + off.batteryMin,
+    litres: begun.spent.litres + litres + (laid.get('bay') ?? 0) / 1000,
+    runoffMl: begun.spent.runoffMl + off.runoffMl,
+    plannedS: begun.spent.plannedS + clockDone(plan, progress),
+    paces: pacesTogether([...begun.spent.paces, ...pacesSince(plan, progress, ticksSince(plan, run))]),
+  };
+  const ticked = new Map(begun.ticked);
+  for (const { zoneId } of progress.done) ticked.set(zoneId, (ticked.get(zoneId) ?? 0) + 1);
+  return {
+    job: withLess(job, { ...off, towels: news, litres }),
+    begun: {
+      events: run.events.length,
+      at: begun.at,
+      ticked,
+      done: new Set([...begun.done, ...[...zones].filter(([, now]) => now === 'done').map(([id]) => id)]),
+      zones: new Map([...zones].flatMap(([id, now]): [ZoneId, BegunZone][] => (now && now !== 'done' && !begun.done.has(id) ? [[id, now]] : []))),
+      inHand: [0, 1].flatMap((worker) => progress.open.find((task) => task.worker === worker) ?? []),
+      kits: [...new Set([...begun.kits, ...plan.kits])],
+      vessels: vesselsNow(plan, laid, a.wasteFactor),
+      towels,
+      spent,
+    },
+  };
+}
+
+/** What stands in the vessels, with as much spilt as is reckoned with. */
+function vesselsNow({ begun, mix }: Plan, laid: ReadonlyMap<string, number>, waste: number): readonly InVessel[] {
+  const held = new Map(begun.vessels.map((one) => [one.vesselId, one]));
+  for (const one of mix.mixes) {
+    const ml = Math.max(0, one.haveMl + made(one) - (laid.get(one.content) ?? 0) * waste);
+    held.set(one.vessel.id, { content: one.content, vesselId: one.vessel.id, ml });
+  }
+  return [...held.values()];
+}
+
+/** What flushing and wetting let run and took out of batteries. */
+function flushedOff(plan: Plan, progress: Progress): { readonly runoffMl: number; readonly batteryMin: number } {
+  let [runoffMl, batteryMin] = [0, 0];
+  for (const { zone, option } of plan.zones) {
+    if (!option || plan.begun.done.has(zone.id)) continue;
+    const done = actsDone(progress, zone.id);
+    runoffMl += (option.runoffMl - option.moisture.runoffMl) * done.flush + option.moisture.runoffMl * done.wipe;
+    batteryMin += option.usage.batteryMin * done.flush;
+  }
+  return { runoffMl, batteryMin };
+}
+
+/** What a plan has taken out of the van by now. */
+interface Taken extends ReturnType<typeof flushedOff> {
+  readonly litres: number;
+  readonly towels: readonly OpenTowel[];
+}
+
+/** The job with what is left of its water, drain, batteries and clean towels. */
+const withLess = (job: Job, { litres, runoffMl, batteryMin, towels }: Taken): Job => ({
+  ...job,
+  site: { ...job.site, waterL: Math.max(0, job.site.waterL - litres), captureL: Math.max(0, job.site.captureL - runoffMl / 1000) },
+  towels: job.towels.map((batch) => ({ ...batch, clean: Math.max(0, batch.clean - towels.filter((one) => one.batch.id === batch.id).length) })),
+  gear: job.gear.map((one) => (one.batteryMin === null || one.kind !== 'cordless-wand' ? one : { ...one, batteryMin: Math.max(0, one.batteryMin - batteryMin) })),
+});

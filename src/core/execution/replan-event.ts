@@ -1,0 +1,99 @@
+import { resolveAssumptions } from '../assumptions';
+import { leaving, withChange } from '../edit';
+import { type Job, type ReplanEvent, type SoilLevel, type WeatherChange, type ZoneId, soilLevels } from '../model';
+import type { StartState } from '../rules';
+import { clearSkyWm2, sunAt } from '../sun';
+import type { Remaining } from './remaining';
+
+/** How much of the sun a cloud lets through, and how hard it blows when it does: judged. */
+const THROUGH_CLOUD = 0.3;
+const WIND_MS = 5;
+const CALM_MS = 0.5;
+const RAIN_HUMIDITY = 0.95;
+
+/** Panels warm and cool with the sun: what was read off them before no longer counts. */
+const unread = (job: Job, site: Partial<Job['site']>): Job => ({ ...job, site: { ...job.site, ...site, panelC: null }, readings: {} });
+
+const outdoors = ({ date, hour, site, choices }: Job): number =>
+  clearSkyWm2(sunAt(site, date, hour).altitudeDeg, resolveAssumptions(choices.assumptions));
+
+function weathered(job: Job, weather: WeatherChange): Job {
+  switch (weather) {
+    case 'sun':
+      return unread(job, { shade: false, sunWm2: outdoors(job) });
+    case 'cloud':
+      return unread(job, { sunWm2: outdoors(job) * THROUGH_CLOUD });
+    case 'wind':
+      return { ...job, site: { ...job.site, windMs: Math.max(job.site.windMs, WIND_MS) } };
+    case 'calm':
+      return { ...job, site: { ...job.site, windMs: Math.min(job.site.windMs, CALM_MS) } };
+    case 'rain':
+      return unread(job, { sunWm2: outdoors(job) * THROUGH_CLOUD ** 2, humidity: RAIN_HUMIDITY });
+  }
+}
+
+const stepped = (level: SoilLevel, steps: number): SoilLevel => soilLevels[Math.min(soilLevels.length - 1, Math.max(0, level + steps))]!;
+
+/** A zone that is worse or lighter than marked; one that nobody looked at has a film of dust on it. */
+function soiled(job: Job, zone: ZoneId, steps: 1 | -1): Job {
+  const seen = job.soil[zone] ?? { deposits: [], spots: {} };
+  const deposits = seen.deposits.length > 0 ? seen.deposits : [{ kind: 'dust', level: 0 } as const];
+  const changed = deposits.map(({ kind, level }) => ({ kind, level: stepped(level, steps) })).filter(({ level }) => level > 0);
+  return { ...job, soil: { ...job.soil, [zone]: { ...seen, deposits: changed } } };
+}
+
+const without = <K, V>(map: ReadonlyMap<K, V>, key: K): ReadonlyMap<K, V> => new Map([...map].filter(([one]) => one !== key));
+
+/** A zone to be done from the beginning. */
+const anew = (begun: StartState, zone: ZoneId): StartState => ({
+  ...begun,
+  ticked: without(begun.ticked, zone),
+  zones: without(begun.zones, zone),
+  done: new Set([...begun.done].filter((one) => one !== zone)),
+});
+
+/** What somebody who leaves was at is left to the other; towels go on in the other’s pile, numbered after it. */
+function handedOver(begun: StartState): StartState {
+  const { towels, zones, inHand } = begun;
+  const last = Math.max(0, ...towels.filter(({ worker }) => worker === 0).map(({ number }) => number));
+  return {
+    ...begun,
+    towels: towels.map((towel) => (towel.worker === 0 ? towel : { ...towel, worker: 0, number: last + towel.number })),
+    zones: new Map([...zones].map(([id, zone]) => [id, { ...zone, wet: zone.wet.map((one) => ({ ...one, worker: 0 })) }])),
+    inHand: inHand.map((one) => ({ ...one, worker: 0 })),
+  };
+}
+
+/** What is left, after a turn of events. */
+export function afterEvent({ job, begun }: Remaining, turn: ReplanEvent): Remaining {
+  switch (turn.kind) {
+    case 'towel-out':
+    case 'side-full':
+      // Reckoned with where the towels were counted.
+      return { job, begun };
+    case 'again':
+      return { job, begun: anew(begun, turn.zone) };
+    case 'workers':
+      return {
+        job: { ...job, site: { ...job.site, workers: turn.workers } },
+        begun: turn.workers === 1 ? handedOver(begun) : begun,
+      };
+    case 'panels':
+      return { job: withChange(job, { code: 'cool-panels', panelC: turn.panelC }), begun };
+    case 'soil':
+      return { job: soiled(job, turn.zone, turn.steps), begun };
+    case 'weather':
+      return { job: weathered(job, turn.weather), begun };
+    case 'mix-left':
+      return { job, begun: { ...begun, vessels: begun.vessels.map((one) => (one.content === turn.purpose ? { ...one, ml: turn.ml } : one)) } };
+    case 'product-out':
+      return {
+        job: { ...job, products: job.products.map((product) => ({ ...product, uses: product.uses.filter(({ purpose }) => purpose !== turn.purpose) })) },
+        begun: { ...begun, vessels: begun.vessels.filter(({ content }) => content !== turn.purpose) },
+      };
+    case 'water-left':
+      return { job: { ...job, site: { ...job.site, waterL: turn.litres } }, begun };
+    case 'leave':
+      return { job: leaving(job, turn.zones), begun };
+  }
+}

@@ -1,0 +1,68 @@
+import type { Run, ZoneId } from '../model';
+import type { Plan } from '../planning';
+import { progressOf } from './progress';
+import { type Task, taskKey } from './task';
+
+/** The two clocks of a section that is wet, in milliseconds since 1970. */
+export interface Clocks {
+  readonly readyAt: number;
+  /** Dry by then; null where it stays wet for an hour. */
+  readonly dryAt: number | null;
+}
+
+/** What one person does now, and after that; null when there is nothing left. */
+export interface Hand {
+  readonly worker: number;
+  readonly now: Task | null;
+  readonly next: Task | null;
+  readonly clocks: Clocks | null;
+  readonly leftS: number;
+}
+
+/** How far a run has come. */
+export interface RunStatus {
+  readonly hands: readonly Hand[];
+  readonly done: number;
+  readonly all: number;
+  /** Zones on which nothing is left to do. */
+  readonly zonesDone: ReadonlySet<ZoneId>;
+  /** By hand, for whoever has most left, s. */
+  readonly leftS: number;
+}
+
+/** Of a section that is to be wiped and was wetted; the film lies from the tick on. */
+function clocksOf({ act, zoneId, section }: Task, ticked: ReadonlyMap<string, number>, { zones }: Plan): Clocks | null {
+  const wettedAt = ticked.get(taskKey({ act: 'wet', zoneId, section }));
+  const option = zones.find(({ zone }) => zone.id === zoneId)?.option;
+  if (act !== 'wipe' || wettedAt === undefined || !option) return null;
+  const { windowS } = option.drying;
+  return { readyAt: wettedAt + option.dwellS * 1000, dryAt: windowS === Infinity ? null : wettedAt + windowS * 1000 };
+}
+
+const sum = (values: Iterable<number>): number => [...values].reduce((total, one) => total + one, 0);
+
+/** Where a run stands against its plan. A plan that has changed meanwhile loses nothing that was ticked off. */
+export function runStatusOf(plan: Plan, run: Run): RunStatus {
+  const { tasks, open, done, ticked } = progressOf(plan, run);
+  const workers = [...new Set(tasks.map(({ worker }) => worker))].sort();
+  const hands = workers.map((worker): Hand => {
+    const own = open.filter((task) => task.worker === worker);
+    const [now, next] = own;
+    return {
+      worker,
+      now: now ?? null,
+      next: next ?? null,
+      clocks: now ? clocksOf(now, ticked, plan) : null,
+      leftS: sum(own.map(({ seconds }) => seconds)),
+    };
+  });
+  const waiting = new Set(open.map(({ zoneId }) => zoneId));
+  const before = sum(plan.begun.ticked.values());
+  return {
+    hands,
+    done: before + done.length,
+    all: before + done.length + open.length,
+    zonesDone: new Set([...plan.begun.done, ...tasks.map(({ zoneId }) => zoneId).filter((id) => !waiting.has(id))]),
+    leftS: Math.max(0, ...hands.map(({ leftS }) => leftS)),
+  };
+}

@@ -1,0 +1,5 @@
+export { isUseful, learn, ratiosOf, withLearned, withoutLearned } from './learn';
+export type { Learned, Lesson } from './learn';
+export { everything, hasWords, logOf, runStates, searchLog, wordsOf } from './log';
+export type { LogEntry, LogQuery, RunState } from './log';
+export { historyOf } from './visits';

@@ -1,0 +1,8 @@
+export { bookingOut, counting, draft, isBooked, releasing, reserving, takingBack } from './booking';
+export type { Draft } from './booking';
+export { laundering, laundrySteps, retiring } from './laundry';
+export type { LaundryStep } from './laundry';
+export { amountAt, balancesOf, missingFor, moved, stockItem } from './ledger';
+export type { Missing } from './ledger';
+export { expiry, lotsOf, outlookOf, shoppingList, washesOf } from './outlook';
+export type { ToBuy } from './outlook';

@@ -1,5 +1,0 @@
-/** Worked out when it is first asked for. */
-export function once<T>(work: () => T): () => T {
-  let known: { readonly value: T } | undefined;
-  return () => (known ??= { value: work() }).value;
-}

@@ -1,6 +1,0 @@
-import { sceneOf } from '../method/scene';
-import type { Job, ZoneId } from '../model';
-
-/** Temperature of a dry panel as the plan reckons with it, °C; null where the car has no such zone. */
-export const panelAt = (job: Job, id: ZoneId): number | null =>
-  sceneOf(job).zones.find(({ zone }) => zone.id === id)?.panel.panelC ?? null;

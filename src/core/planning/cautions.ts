@@ -1,0 +1,28 @@
+import type { Job } from '../model';
+import type { Caution } from '../reasons';
+import type { Kit } from '../rules';
+import type { Realised } from './realise';
+
+/** Ground that water freezes on, with a margin for what a thermometer at head height misses. */
+const FREEZING_AIR_C = 3;
+/** A panel that burns a bare hand held to it. */
+const HOT_PANEL_C = 45;
+
+/** What to be careful about, from what the plan really uses. */
+export function cautionsOf(job: Job, hottestC: number, reachM: number, { choice, mix, runoffL, solventMl }: Realised): readonly Caution[] {
+  const uses = (...kits: readonly Kit[]): boolean => kits.some((kit) => choice.kitSet.kits.includes(kit));
+  const applies: readonly [Caution, boolean][] = [
+    ['chemicals', mix.productMl > 0],
+    ['hot-liquid', uses('heater')],
+    ['steam', uses('steamer')],
+    ['electricity', uses('heater', 'mains', 'steamer', 'cordless')],
+    ['solvent', solventMl > 0],
+    ['freezing-ground', !job.site.indoors && job.site.airC <= FREEZING_AIR_C],
+    ['hot-panels', hottestC >= HOT_PANEL_C],
+    ['runoff', runoffL > 0 || mix.litres > 0],
+    ['ladder', job.vehicle.dimensions.heightM > reachM],
+    ['lifting', mix.litres > 10],
+    ['brakes', true],
+  ];
+  return applies.flatMap(([caution, holds]) => (holds ? [caution] : []));
+}

@@ -1,0 +1,14 @@
+export { bestPlan, capacityOf, isPure, methodOf, planningProblem } from './best-plan';
+export type { PlanningProblem } from './best-plan';
+export { prepare } from './choose';
+export type { BlockedZone, Shortage } from './choose';
+export { fit } from './fit';
+export { outcomeOf } from './outcome';
+export type { Outcome } from './outcome';
+export { panelAt } from './panel-at';
+export { planJob } from './plan-job';
+export type { Alternative, Plan, Totals, ZonePlan } from './plan';
+export type { Question } from './questions';
+export { reweighted } from './reweighted';
+export { totalsOf } from './totals';
+export { zoneTreatments } from './zone-options';

@@ -1,0 +1,238 @@
+import { type Advice, adviseStrength } from '../mix';
+import { type Job, type VehicleMethod, vehicleMethods } from '../model';
+import type { Verdict } from '../reasons';
+import { type PlanningContext, type StartState, type ZoneOptions, freshStart, limitOf, noUsage } from '../rules';
+import { type PlanningProblem, bestPlan, capacityOf, isPure, methodOf, planningProblem } from './best-plan';
+import { cautionsOf } from './cautions';
+import { prepare } from './choose';
+import { type Fitted, fit } from './fit';
+import { hotWaterOf } from './hot-water';
+import { obstacleOf } from './obstacle';
+import type { Alternative, Plan, ZonePlan } from './plan';
+import { questionsOf } from './questions';
+import { type Realised, realise } from './realise';
+import { totalsOf } from './totals';
+import { waitingOf } from './waiting';
+
+const methodOfRealised = ({ choice }: Realised): VehicleMethod => methodOf([...choice.picks.values()]);
+
+interface MethodPlan {
+  readonly method: VehicleMethod;
+  readonly fitted: Fitted | null;
+}
+
+/** The best plan of each kind; nothing is fitted for "not today". */
+function methodPlansOf(all: PlanningProblem): readonly MethodPlan[] {
+  const { problem, context } = all;
+  const best = bestPlan(all, context.job);
+  return vehicleMethods.map((method): MethodPlan => {
+    if (method === 'decline') return { method, fitted: null };
+    if (method === 'hybrid') return { method, fitted: best };
+    if (best.ok && methodOfRealised(best.realised) === method) return { method, fitted: best };
+    const pure = prepare({ ...problem, allows: isPure[method] });
+    return { method, fitted: fit(pure, capacityOf(context.job, context.begun), context) };
+  });
+}
+
+function alternativeOf({ method, fitted }: MethodPlan, context: PlanningContext): Alternative {
+  if (!fitted) return { method, outcome: { kind: 'not-today' } };
+  if (!fitted.ok) return { method, outcome: { ...fitted, kind: 'blocked' } };
+  const { realised } = fitted;
+  const into = methodOfRealised(realised);
+  if (into !== method) return { method, outcome: { kind: 'collapses', into } };
+  return {
+    method,
+    outcome: {
+      kind: 'feasible',
+      cost: realised.choice.cost,
+      totals: totalsOf(realised, context),
+      worst: worstOf(realised),
+    },
+  };
+}
+
+function worstOf({ choice }: Realised): { zoneId: ZonePlan['zone']['id']; index: number } | null {
+  let worst: ReturnType<typeof worstOf> = null;
+  for (const [zoneId, { marring }] of choice.picks)
+    if (!worst || marring.index > worst.index) worst = { zoneId, index: marring.index };
+  return worst;
+}
+
+const hottestOf = ({ zones }: PlanningContext): number => Math.max(...zones.map(({ panel }) => panel.panelC));
+
+/** The strengths that today asks for, of what is mixed. */
+function adviceFor(context: PlanningContext, { mix }: Realised): readonly Advice[] {
+  const { zones, totalAreaM2, job } = context;
+  const load = zones.reduce((sum, { zone, soil }) => sum + zone.areaM2 * soil.totalGm2, 0);
+  const today = { hottestC: hottestOf(context), meanLoadGm2: load / totalAreaM2, site: job.site };
+  return mix.mixes.flatMap(({ use }) => {
+    const advice = use && adviseStrength(use, today, context.a);
+    return advice ? [advice] : [];
+  });
+}
+
+/** Nothing is done: the plan of a refusal. */
+const nothing = (context: PlanningContext): Realised =>
+  realise(
+    { picks: new Map(), kitSet: { kits: [], usage: noUsage, minor: 0, cost: 0 }, usage: noUsage, cost: 0, atLeast: 0 },
+    { ...context, job: { ...context.job, choices: { ...context.job.choices, glass: 'first' } } },
+  );
+
+const fittedOf = ({ fitted }: MethodPlan): Realised[] =>
+  fitted?.ok && fitted.realised.choice.picks.size > 0 ? [fitted.realised] : [];
+
+/** The one that was asked for, or the one that costs least. */
+function pick(job: Job, candidates: readonly MethodPlan[]): Realised | null {
+  const { method } = job.choices;
+  const asked = candidates.filter((one) => method === 'auto' || one.method === method);
+  const [best] = asked.flatMap(fittedOf).sort((p, q) => p.choice.cost - q.choice.cost);
+  return best ?? null;
+}
+
+function zonePlans(
+  context: PlanningContext,
+  realised: Realised | null,
+): readonly ZonePlan[] {
+  const stages = new Map(realised?.ordered.map(({ zone, stage }) => [zone.id, stage]));
+  return context.zones.map(({ zone, soil }) => {
+    const option = realised?.choice.picks.get(zone.id) ?? null;
+    return {
+      zone,
+      soil,
+      treatment: option?.treatment ?? 'leave',
+      leftByHand: context.job.choices.fixed[zone.id] === 'leave',
+      option,
+      stage: stages.get(zone.id) ?? null,
+    };
+  });
+}
+
+function refusalReasons({ outcome }: Alternative, zones: readonly ZoneOptions[]): Verdict[] {
+  if (outcome.kind !== 'blocked') return [];
+  const blocked = new Set(outcome.blocked.map(({ zoneId }) => zoneId));
+  const because = obstacleOf(zones.filter(({ zoneId }) => blocked.has(zoneId)).map(({ explain }) => explain()));
+  return [
+    ...(blocked.size > 0 ? [{ code: 'zones-blocked', zones: [...blocked], because } as const] : []),
+    ...outcome.missing.map((gate) => ({ code: 'missing', gate }) as const),
+    ...outcome.shortages.map((shortage) => ({ code: 'over-budget', ...shortage }) as const),
+  ];
+}
+
+/** Spots that stay, by kind and reason. */
+function spotsLeft(realised: Realised | null): Verdict[] {
+  const left = new Map<string, Verdict & { readonly code: 'spots-left' }>();
+  for (const { spots } of realised?.choice.picks.values() ?? [])
+    for (const { kind, count, left: why } of spots) {
+      if (!why) continue;
+      const key = `${kind}/${why}`;
+      left.set(key, { code: 'spots-left', kind, why, count: count + (left.get(key)?.count ?? 0) });
+    }
+  return [...left.values()];
+}
+
+/** Zones that are only touched because the client wants it so. */
+function adviceAgainst({ job, a }: PlanningContext, realised: Realised | null): Verdict[] {
+  if (!job.consent || !realised) return [];
+  const advised = limitOf(job.choices.school, a);
+  const zones = [...realised.choice.picks.values()].filter(({ marring }) => marring.index > advised).length;
+  return [{ code: 'against-advice', by: job.consent.by, zones }];
+}
+
+/** A gap to the best that is worth a word. */
+const UNPROVED = 0.001;
+
+/** Zones of which a section dries before it is done. */
+function lateIn(realised: Realised | null): Verdict[] {
+  const zones = [...new Set(realised?.timeline.late.map(({ zoneId }) => zoneId))];
+  return zones.length > 0 ? [{ code: 'late', zones }] : [];
+}
+
+/** Where budgets stand in the way, what could be done within them. */
+function waits(all: PlanningProblem, { outcome }: Alternative): Verdict[] {
+  if (outcome.kind !== 'blocked' || outcome.shortages.length === 0) return [];
+  const zones = waitingOf(all, outcome.shortages);
+  return zones.length > 0 ? [{ code: 'zones-wait', zones }] : [];
+}
+
+function verdictsOf(
+  all: PlanningProblem,
+  method: VehicleMethod,
+  realised: Realised | null,
+  alternatives: readonly Alternative[],
+): readonly Verdict[] {
+  const { context, problem } = all;
+  const { job } = context;
+  const asked = job.choices.method;
+  const verdicts: Verdict[] = [];
+  if (realised) verdicts.push({ code: 'chosen', method, cost: realised.choice.cost });
+  const within = realised ? 1 - realised.choice.atLeast / realised.choice.cost : 0;
+  if (within > UNPROVED) verdicts.push({ code: 'nearly-best', within });
+  if (asked !== 'auto') verdicts.push({ code: 'asked-for', method: asked });
+  for (const alternative of alternatives) {
+    const { outcome } = alternative;
+    if (alternative.method === method) continue;
+    if (outcome.kind === 'feasible')
+      verdicts.push({
+        code: 'runner-up',
+        method: alternative.method,
+        minutes: outcome.totals.minutes.value,
+        litres: outcome.totals.litres.value,
+        index: outcome.totals.index.value,
+      });
+    if (outcome.kind === 'blocked' && realised)
+      verdicts.push({
+        code: 'method-blocked',
+        method: alternative.method,
+        zones: outcome.blocked.length,
+      });
+  }
+  if (!realised) {
+    const wish = asked === 'auto' || asked === 'decline' ? 'hybrid' : asked;
+    const wished = alternatives.filter(({ method: of }) => of === wish);
+    verdicts.push(...wished.flatMap((alt) => [...refusalReasons(alt, problem.zones), ...waits(all, alt)]));
+  }
+  const left = context.zones.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
+  if (left.length > 0)
+    verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
+  verdicts.push(...lateIn(realised), ...adviceAgainst(context, realised), ...spotsLeft(realised));
+  const unseen = context.zones.filter(({ soil }) => soil.basis !== 'seen').length;
+  if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
+  return verdicts;
+}
+
+/**
+ * The whole plan of one job: reads like the work. Pure and deterministic: the same job gives the
+ * same plan.
+ *
+ * Looks at every treatment on every zone, chooses the set of treatments that costs least within
+ * the gates and budgets, lays the pure methods and "not today" beside it, and carries the chosen
+ * one out on paper: order, clock, towels, mixes, totals, cautions.
+ * @param begun what was done, opened and mixed already; the job then has what is left
+ */
+export function planJob(job: Job, begun: StartState = freshStart): Plan {
+  const all = planningProblem(job, begun);
+  const { context } = all;
+  const candidates = methodPlansOf(all);
+  const alternatives = candidates.map((candidate) => alternativeOf(candidate, context));
+  const realised = pick(job, candidates);
+  const method = realised ? methodOfRealised(realised) : 'decline';
+  const carried = realised ?? nothing(context);
+  return {
+    method,
+    verdicts: verdictsOf(all, method, realised, alternatives),
+    zones: zonePlans(context, realised),
+    begun,
+    kits: carried.choice.kitSet.kits,
+    mix: carried.mix,
+    towels: carried.towels,
+    mitts: carried.mitts,
+    timeline: carried.timeline,
+    totals: totalsOf(carried, context),
+    alternatives,
+    advice: adviceFor(context, carried),
+    hotWater: hotWaterOf(carried, context),
+    questions: questionsOf(carried, context),
+    cautions: realised ? cautionsOf(job, hottestOf(context), context.a.reachM, realised) : [],
+  };
+}
+

@@ -1,0 +1,78 @@
+import type { Advice, MixPlan } from '../mix';
+import type { TreatmentId, VehicleMethod, Zone, ZoneId } from '../model';
+import type { Caution, Figure, Gate, Verdict } from '../reasons';
+import type { Kit, Option, StartState } from '../rules';
+import type { RunStage, Timeline } from '../schedule';
+import type { SoilState } from '../soil';
+import type { UsedMitt, UsedTowel } from '../towel';
+import type { BlockedZone, Shortage } from './choose';
+import type { HotWater } from './hot-water';
+import type { Question } from './questions';
+
+/** A zone with its soil and what is done to it; `weighZone` has what was weighed against that. */
+export interface ZonePlan {
+  readonly zone: Zone;
+  readonly soil: SoilState;
+  readonly treatment: TreatmentId;
+  /** Left out by hand rather than by the plan. */
+  readonly leftByHand: boolean;
+  /** The chosen treatment worked out; null for a zone that is left. */
+  readonly option: Option | null;
+  readonly stage: RunStage | null;
+}
+
+export interface Totals {
+  readonly minutes: Figure;
+  readonly litres: Figure;
+  readonly productMl: Figure;
+  readonly towels: Figure;
+  /** Mean over the area that is worked on. */
+  readonly index: Figure;
+  readonly runoffL: Figure;
+  /** null when a price is missing. */
+  readonly costMinor: Figure | null;
+}
+
+/** A method laid beside the others. */
+export interface Alternative {
+  readonly method: VehicleMethod;
+  readonly outcome:
+    | {
+        readonly kind: 'feasible';
+        readonly cost: number;
+        readonly totals: Totals;
+        readonly worst: { readonly zoneId: ZoneId; readonly index: number } | null;
+      }
+    | {
+        readonly kind: 'blocked';
+        readonly blocked: readonly BlockedZone[];
+        readonly missing: readonly Gate[];
+        readonly shortages: readonly Shortage[];
+      }
+    /** The best plan with every freedom is a pure one. */
+    | { readonly kind: 'collapses'; readonly into: VehicleMethod }
+    | { readonly kind: 'not-today' };
+}
+
+export interface Plan {
+  readonly method: VehicleMethod;
+  readonly verdicts: readonly Verdict[];
+  readonly zones: readonly ZonePlan[];
+  /** Where it starts from. */
+  readonly begun: StartState;
+  readonly kits: readonly Kit[];
+  readonly mix: MixPlan;
+  readonly towels: readonly UsedTowel[];
+  /** Mitts or sponges that are rinsed in the buckets; none where wetted towels wash. */
+  readonly mitts: readonly UsedMitt[];
+  readonly timeline: Timeline;
+  readonly totals: Totals;
+  readonly alternatives: readonly Alternative[];
+  readonly cautions: readonly Caution[];
+  /** Strengths that today asks for, of the mixes that are made, where their labels allow a band. */
+  readonly advice: readonly Advice[];
+  readonly hotWater: HotWater | null;
+  /** Where a closer look at the soil might change the answer. */
+  readonly questions: readonly Question[];
+}
+

@@ -1,0 +1,32 @@
+import { type ContactRule, type Contacted } from './contacts';
+import type { PlanningContext, SoiledZone } from './context';
+
+const PAINTED_OR_GLASS = 3;
+
+/** Sprayed film against common practice, without the product's own: school, heat and cold. */
+function sprayFactor({ panel }: SoiledZone, { a, job: { choices, site } }: PlanningContext): number {
+  const school = choices.spray === 'thin' ? a.sprayThin : choices.spray === 'liberal' ? a.sprayLiberal : 1;
+  const hot = 1 + a.filmHotPerK * Math.max(0, panel.panelC - a.filmHotFromC);
+  const cold = choices.cold === 'plenty' ? 1 : 1 - a.filmColdPerK * Math.max(0, a.filmColdFromC - site.airC);
+  return school * hot * Math.max(a.filmColdLeast, cold);
+}
+
+/** Wheels, grille and badges may get a soft brush. */
+export const isBrushed = ({ zone: { id, cleanliness } }: SoiledZone, { job: { choices } }: PlanningContext): boolean =>
+  choices.brush === 'lubricated' && (cleanliness > PAINTED_OR_GLASS || id === 'grille' || id === 'badges');
+
+/** What a contact comes to on a zone, under the schools that count and the day's heat or cold. */
+export function contactOn(soiled: SoiledZone, rule: ContactRule, loadGm2: number, context: PlanningContext): Contacted {
+  const {
+    a,
+    recipes,
+    job: { choices },
+  } = context;
+  const product = rule.sprays ? (recipes[rule.sprays]?.product.filmFactor ?? 1) : 1;
+  const filmFactor = product * sprayFactor(soiled, context);
+  const { dwell, wiping, bucket } = choices;
+  const contact = rule.contact({ loadGm2, filmFactor, dwell, wiping, bucket }, a);
+  return isBrushed(soiled, context)
+    ? { ...contact, pressure: a.pressureScrub, wipeRate: contact.wipeRate * a.rateBrush }
+    : contact;
+}

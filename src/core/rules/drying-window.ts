@@ -1,0 +1,88 @@
+import type { Assumptions } from '../assumptions';
+import type { Zone } from '../model';
+import type { Gate } from '../reasons';
+import type { Contacted } from './contacts';
+import type { PlanningContext, SoiledZone } from './context';
+import type { Flushed } from './flushed';
+
+/** How long the liquid of a treatment lasts on a zone, and what that allows. */
+export interface Drying {
+  /** Until the first film dries by itself; null: it stays wet for an hour. */
+  readonly openS: number | null;
+  /** The share of it that is planned with; Infinity where it stays wet. */
+  readonly windowS: number;
+  /** A later layer is laid by the wipe: the window is over when that begins, not when the finish is done. */
+  readonly layered: boolean;
+  /** Largest section that fits the window, m², never more than the zone or what one person works. */
+  readonly sectionM2: number;
+  /** Until it freezes; null where it does not. */
+  readonly freezeS: number | null;
+  /** What the smallest section needs, dwell and work. */
+  readonly needS: number;
+  /** How fast the film leaves into the air, µm/s, and how long it has for it, from spray to finish. */
+  readonly lossUmPerS: number;
+  readonly wetS: number;
+}
+
+const share = (openS: number | null, a: Assumptions): number =>
+  openS === null ? Infinity : openS * a.windowShare;
+
+/** The school that dries the whole body at the end, where a drying towel does it. */
+export const driedLater = ({ finishWith }: Contacted, { job }: PlanningContext): boolean =>
+  job.choices.drying === 'body' && finishWith === 'drying';
+
+/**
+ * The windows of a treatment. The first layer must last through the dwell, on top of what a flush
+ * has left; the last one through wipe and finish. A single layer must last through all of it.
+ */
+export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'filmUm' | 'liquidC'>, contact: Contacted, context: PlanningContext): Drying {
+  const { a, carriedC } = context;
+  const slow = 1 + a.walking;
+  const later = driedLater(contact, context);
+  const handS = (contact.wipeRate + (later ? 0 : contact.finishRate)) * slow;
+  const sprayS = contact.sprayRate * slow;
+  const { filmUm: flushUm } = flushed;
+  const liquidC = flushUm > 0 ? flushed.liquidC : carriedC;
+  const [first, last] = [contact.layers[0]!, contact.layers.at(-1)!];
+  const openS = panel.openS(flushUm + first.film, liquidC);
+  const windowS = share(openS, a);
+  const one = contact.layers.length === 1;
+  const lastS = one ? windowS : share(panel.openS(last.film, carriedC), a);
+  // The whole body dries at the end: nothing may have dried by itself until then.
+  const waits = later && lastS < a.bodyWait;
+  const fits = waits
+    ? 0
+    : one
+      ? (windowS - contact.dwellS) / (handS + sprayS)
+      : Math.min((windowS - contact.dwellS) / Math.max(1e-9, sprayS), lastS / handS);
+  const sectionM2 = Math.max(0, Math.min(zone.areaM2, a.largestSection, fits));
+  return {
+    openS,
+    windowS,
+    layered: !one,
+    sectionM2,
+    lossUmPerS: panel.lossUmPerS(flushUm + first.film, liquidC),
+    wetS: later ? a.bodyWait : contact.dwellS + wetInHand(contact, sectionM2) * slow,
+    freezeS: panel.freezeS(flushUm + first.film, liquidC),
+    needS: waits ? a.bodyWait : contact.dwellS + (handS + sprayS) * Math.min(zone.areaM2, a.leastSection),
+  };
+}
+
+/** Seconds that a point of a section is wet besides the dwell, on the mean: what was sprayed first is wiped first. */
+const wetInHand = ({ sprayRate, wipeRate, finishRate }: Contacted, sectionM2: number): number =>
+  (sprayRate / 2 + wipeRate + finishRate / 2) * sectionM2;
+
+/** Equal parts in which a zone is done, none larger than fits the window. */
+export const sectionsOf = ({ areaM2 }: Zone, { sectionM2 }: Drying): number =>
+  sectionM2 > 0 ? Math.max(1, Math.ceil(areaM2 / sectionM2 - 1e-9)) : 1;
+
+/** The liquid dries, or freezes, before even the smallest section is done. */
+export function windowGates(zone: Zone, drying: Drying, a: Assumptions): readonly Gate[] {
+  const { openS, freezeS, sectionM2, needS } = drying;
+  const gates: Gate[] = [];
+  if (openS !== null && sectionM2 < Math.min(zone.areaM2, a.leastSection) - 1e-9)
+    gates.push({ code: 'dries-first', openS, needS });
+  if (freezeS !== null && freezeS > 0 && freezeS * a.windowShare < needS)
+    gates.push({ code: 'freezes-first', freezeS, needS });
+  return gates;
+}

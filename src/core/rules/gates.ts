@@ -1,0 +1,141 @@
+import type { MixPurpose } from '../model';
+import type { Gate } from '../reasons';
+import type { ContactRule, Contacted } from './contacts';
+import { type PlanningContext, type SoiledZone, isInSun } from './context';
+import { type Drying, windowGates } from './drying-window';
+import type { Flushed } from './flushed';
+
+function productGate({ zone, panel: { panelC } }: SoiledZone, purpose: MixPurpose, { job, recipes }: PlanningContext): Gate[] {
+  const { finish } = job.vehicle;
+  const product = recipes[purpose]?.product;
+  if (!product) return [{ code: 'no-product', purpose }];
+  const gates: Gate[] = [];
+  if (panelC > product.maxPanelC) gates.push({ code: 'panel-too-hot', panelC, maxC: product.maxPanelC });
+  if (product.notOnSurfaces.includes(zone.surface)) gates.push({ code: 'surface', surface: zone.surface });
+  if (zone.surface !== 'paint') return gates;
+  if (product.notOnFinishes.includes(finish)) gates.push({ code: 'finish', finish });
+  if (product.leavesLayer && job.choices.topping === 'none' && (finish === 'coated' || finish === 'matte'))
+    gates.push({ code: 'leaves-layer' });
+  return gates;
+}
+
+/** Products that follow each other on the panel and must not meet. */
+function sequenceGates([first, ...rest]: readonly MixPurpose[], { recipes }: PlanningContext): Gate[] {
+  const before = first && recipes[first]?.product;
+  if (!before) return [];
+  return rest.flatMap((purpose): Gate[] => {
+    const after = recipes[purpose]?.product;
+    const meet = after && (before.notWith.includes(after.id) || after.notWith.includes(before.id));
+    return meet ? [{ code: 'incompatible', purposes: [first, purpose] }] : [];
+  });
+}
+
+/** Zones with seams and recesses that steam is for. */
+const STEAMED = /sill|badges|grille|mirror|-shut|bumper-lower|-wheel|-tyre|-arch/;
+const SHUTS = 3;
+
+function steamGates({ zone }: SoiledZone, { job }: PlanningContext): Gate[] {
+  if (zone.surface === 'glass' && job.site.airC <= 0) return [{ code: 'steam-off', why: 'cold-glass' }];
+  if (!STEAMED.test(zone.id)) return [{ code: 'steam-off', why: 'seams-only' }];
+  return zone.surface === 'paint' && job.vehicle.finish === 'film-wrapped'
+    ? [{ code: 'steam-off', why: 'film' }]
+    : [];
+}
+
+/** What the powered kit of a flush asks of site, neighbours and van. */
+function gearGates({ flush: { gear: kind } }: Flushed, { job: { site }, gear }: PlanningContext): Gate[] {
+  if (!kind) return [];
+  const piece = gear[kind];
+  if (!piece) return [{ code: 'no-gear', gear: kind }];
+  const gates: Gate[] = [];
+  if (piece.batteryMin === null && !site.power) gates.push({ code: 'no-power' });
+  if (kind === 'mains-wand' && !site.tap) gates.push({ code: 'no-tap' });
+  if (site.noiseDb !== null && piece.noiseDb > site.noiseDb)
+    gates.push({ code: 'too-loud', noiseDb: piece.noiseDb, mostDb: site.noiseDb });
+  return gates;
+}
+
+function flushGates(soiled: SoiledZone, flushed: Flushed, context: PlanningContext): Gate[] {
+  const { flush, filmUm } = flushed;
+  const gates = gearGates(flushed, context);
+  if (flush.source === 'bay' && !context.job.site.bay) gates.push({ code: 'no-bay' });
+  if (flush.jet && soiled.zone.cleanliness === SHUTS) gates.push({ code: 'opening' });
+  // Lumps go with water that runs off, not with a film that stays.
+  if (soiled.soil.lumps && filmUm <= soiled.panel.holdUpUm) gates.push({ code: 'lumps' });
+  return flush.gear === 'steamer' ? [...gates, ...steamGates(soiled, context)] : gates;
+}
+
+function runoffGates(runoffMl: number, { a, job: { site } }: PlanningContext): Gate[] {
+  if (runoffMl <= 0) return [];
+  if (site.runoff === 'captured' && site.slope > a.matSlope) return [{ code: 'slope', slope: site.slope, most: a.matSlope }];
+  if (site.runoff === 'forbidden') return [{ code: 'runoff-forbidden', litres: runoffMl / 1000, rule: site.runoff }];
+  return site.indoors && site.runoff === 'allowed' ? [{ code: 'indoors' }] : [];
+}
+
+const sunGates = (soiled: SoiledZone, context: PlanningContext): Gate[] =>
+  context.job.choices.sun === 'shade-only' && isInSun(soiled, context) ? [{ code: 'sun-school' }] : [];
+
+/** A high roof asks for steps, and steps for level ground. */
+function reachGates({ zone: { heightM } }: SoiledZone, { a, job: { site } }: PlanningContext): Gate[] {
+  if (heightM <= a.reachM || (site.steps && site.slope <= a.stepsSlope)) return [];
+  return [{ code: 'out-of-reach', heightM, reachM: a.reachM, why: site.steps ? 'slope' : 'no-steps' }];
+}
+
+/**
+ * What forbids a treatment on a zone whatever the film and the index come to: kit, site, products,
+ * surfaces, lumps. Quick to tell.
+ */
+export const standingGates = (soiled: SoiledZone, flushed: Flushed, rule: ContactRule, context: PlanningContext): readonly Gate[] => [
+  ...flushGates(soiled, flushed, context),
+  ...sunGates(soiled, context),
+  ...reachGates(soiled, context),
+  ...rule.purposes.flatMap((purpose) => productGate(soiled, purpose, context)),
+  ...sequenceGates(rule.purposes, context),
+  ...runoffGates(flushed.runoffMl, context),
+];
+
+/** The treatment on the zone, as far as the gates need to know it. */
+export interface Gated {
+  readonly contact: Contacted;
+  readonly filmUm: number;
+  /** Of the contact's own layers. */
+  readonly runoffMl: number;
+  readonly index: number;
+  readonly drying: Drying;
+}
+
+/** Temperature after flush and first layer have landed. */
+function landedC({ panel }: SoiledZone, { filmUm, panelC }: Flushed, { layers }: Contacted, context: PlanningContext): number {
+  const landed = panel.landedC(layers[0]!.film, context.carriedC, panelC);
+  return filmUm > 0 ? Math.min(panelC, landed) : landed;
+}
+
+/** The liquid slushes as it lands; with what would keep the thinnest of the layers from it. */
+function freezing({ panel }: SoiledZone, flushed: Flushed, { layers }: Contacted, mixC: number, context: PlanningContext): Gate {
+  const { slushC } = context.a;
+  const wet = flushed.filmUm > 0;
+  const [filmUm, liquidC] = wet ? [flushed.filmUm, flushed.liquidC] : [layers[0]!.film, context.carriedC];
+  return {
+    code: 'freezes',
+    mixC,
+    limitC: slushC,
+    leastLiquidC: panel.leastLiquidC(filmUm, slushC),
+    coldestPanelC: panel.coldestC(filmUm, liquidC, slushC),
+  };
+}
+
+/**
+ * What forbids it because of the film that is laid and the index that comes of it. The index limit
+ * belongs to the school; no school lifts any of the others.
+ */
+export function filmGates(soiled: SoiledZone, flushed: Flushed, gated: Gated, context: PlanningContext): readonly Gate[] {
+  const { a, job, limit } = context;
+  const { filmUm, contact, drying, index } = gated;
+  const gates: Gate[] = flushed.runoffMl > 0 ? [] : runoffGates(gated.runoffMl, context);
+  if (filmUm < a.leastFilm) gates.push({ code: 'wiped-dry', filmUm, leastUm: a.leastFilm });
+  const mixC = landedC(soiled, flushed, contact, context);
+  if (mixC <= a.slushC) gates.push(freezing(soiled, flushed, contact, mixC, context));
+  else gates.push(...windowGates(soiled.zone, drying, a));
+  if (index > limit) gates.push({ code: 'index-over-limit', index, limit, school: job.choices.school });
+  return gates;
+}

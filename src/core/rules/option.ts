@@ -1,0 +1,79 @@
+import type { MixPurpose, Working, ZoneId } from '../model';
+import { type Budget, type Gate, budgets } from '../reasons';
+import type { Moisture, TowelNeed, TowelUse } from '../towel';
+import type { Drying } from './drying-window';
+import type { FlushSource } from './flushes';
+import type { Kit } from './kit';
+import type { Marring } from './marring';
+import type { SpotPlan } from './spots';
+import type { WorkSeconds } from './work-seconds';
+
+/** What a treatment lays on a zone, mL by mix; plain water by where the flush has it from. */
+export type Laid = Readonly<Record<MixPurpose | FlushSource, number>>;
+
+/** Nothing laid yet, to be added to. */
+export const emptyLaid = (): Record<keyof Laid, number> => ({
+  waterless: 0,
+  foam: 0,
+  presoak: 0,
+  wash: 0,
+  glass: 0,
+  solvent: 0,
+  water: 0,
+  supply: 0,
+  line: 0,
+  bay: 0,
+});
+
+/** What an option takes from each budget. */
+export type Usage = Readonly<Record<Budget, number>>;
+
+/** Usage in the order of the list of budgets. */
+export const vectorOf = (usage: Usage): number[] => budgets.map((budget) => usage[budget]);
+
+/** One treatment on one zone, worked out. */
+export interface Option {
+  readonly treatment: Working;
+  readonly kits: readonly Kit[];
+  /** Empty when the treatment may be used. */
+  readonly gates: readonly Gate[];
+  readonly marring: Marring;
+  readonly loadAfterFlushGm2: number;
+  readonly filmUm: number;
+  readonly dwellS: number;
+  /** Dried with the whole body at the end. */
+  readonly driedLater: boolean;
+  readonly drying: Drying;
+  /** In which the zone is done one after the other; 0 where nothing but drying or glass is left to do. */
+  readonly sections: number;
+  readonly spots: readonly SpotPlan[];
+  /** What takes the dirt up; wheels and arches have towels of their own. */
+  readonly medium: TowelUse['medium'];
+  readonly laidMl: Laid;
+  readonly moisture: Moisture;
+  /** With what a flush lets run. */
+  readonly runoffMl: number;
+  readonly work: WorkSeconds;
+  readonly needs: readonly TowelNeed[];
+  readonly usage: Usage;
+  /** The same in the order of the list of budgets, for the search. */
+  readonly use: readonly number[];
+  /** Share of the plan's cost J; lower is better. */
+  readonly cost: number;
+}
+
+/** Towels of all roles together. */
+export const towelsOf = ({ wash, finish, drying, glass, wheels }: Usage): number => wash + finish + drying + glass + wheels;
+
+/** A treatment that may not be used on a zone, with the first things that forbid it. */
+export type Shut = Pick<Option, 'treatment' | 'gates'>;
+
+/** A zone with what may be chosen on it. */
+export interface ZoneOptions {
+  readonly zoneId: ZoneId;
+  /** Nothing forbids these. */
+  readonly options: readonly Option[];
+  readonly shut: readonly Shut[];
+  /** Every treatment with everything that forbids it, for when a reason is asked for. */
+  readonly explain: () => readonly Shut[];
+}

@@ -1,0 +1,70 @@
+import { type RunAct, mixPurposes } from '../model';
+import type { TowelNeed } from '../towel';
+import type { PlanningContext } from './context';
+import { type Laid, type Option, vectorOf } from './option';
+import type { BegunZone } from './start-state';
+import { usageOf } from './usage';
+
+const sources = ['water', 'supply', 'line', 'bay'] as const;
+
+/** Done to this share, the rest is rounding. */
+const ALL = 1 - 1e-9;
+
+/** Nothing is left to do with this treatment, given what is done already. */
+export const isThrough = ({ work, driedLater }: Option, done: Readonly<Record<RunAct, number>>): boolean =>
+  done.wipe >= ALL && (work.glass === 0 || done.glass >= ALL) && (!driedLater || done.dry >= ALL);
+
+function laidRest(option: Option, { done }: BegunZone, wetShare: number): Laid {
+  const laid = { ...option.laidMl };
+  for (const source of sources) laid[source] *= 1 - done.flush;
+  for (const purpose of mixPurposes) laid[purpose] *= purpose === 'glass' ? 1 - done.glass : 1 - done.wipe - wetShare;
+  return laid;
+}
+
+/** The wash side has what is not wiped yet; what finishes or dries, what is not finished or dried. */
+function needRest(need: TowelNeed, option: Option, { done }: BegunZone): TowelNeed {
+  const wiped = option.driedLater && need.use !== 'wash' ? done.dry : done.wipe;
+  const glassMl = need.use === 'wash' ? 0 : option.laidMl.glass;
+  const liquidMl = (need.liquidMl - glassMl) * (1 - wiped) + glassMl * (1 - done.glass);
+  return { ...need, dirtG: need.dirtG * (1 - wiped), reachShare: need.reachShare * (1 - wiped), liquidMl };
+}
+
+const isSomething = ({ dirtG, liquidMl, reachShare }: TowelNeed): boolean => dirtG > 1e-9 || liquidMl > 1e-9 || reachShare > 1e-9;
+
+/** What is left of a treatment on a zone where part of it is done: as much less work, liquid and towel. */
+export function restOf(option: Option, begun: BegunZone, context: PlanningContext): Option {
+  const { done } = begun;
+  const sections = done.wipe >= ALL ? 0 : Math.max(1, Math.round(option.sections * (1 - done.wipe)));
+  const wetShare = Math.min(begun.wet.length, sections) / option.sections;
+  const { work, moisture } = option;
+  const [unwiped, unwetted] = [1 - done.wipe, Math.max(0, 1 - done.wipe - wetShare)];
+  const left = {
+    flush: work.flush * (1 - done.flush),
+    pretreat: done.wipe + wetShare > 0 ? 0 : work.pretreat,
+    spray: work.spray * unwetted,
+    wipe: work.wipe * unwiped,
+    finish: work.finish * (option.driedLater ? 1 - done.dry : unwiped),
+    glass: work.glass * (1 - done.glass),
+  };
+  const laidMl = laidRest(option, begun, wetShare);
+  const runoffMl = (option.runoffMl - moisture.runoffMl) * (1 - done.flush) + moisture.runoffMl * unwetted;
+  const needs = option.needs.map((need) => needRest(need, option, begun)).filter(isSomething);
+  const usage = usageOf(laidMl, runoffMl, left, needs, context);
+  return {
+    ...option,
+    sections,
+    work: left,
+    laidMl,
+    runoffMl,
+    needs,
+    usage,
+    use: vectorOf(usage),
+    moisture: {
+      laidMl: moisture.laidMl * unwiped,
+      runoffMl: moisture.runoffMl * unwiped,
+      washMl: moisture.washMl * unwiped,
+      evaporatedMl: moisture.evaporatedMl * unwiped,
+      finishMl: moisture.finishMl * unwiped,
+    },
+  };
+}

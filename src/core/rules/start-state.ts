@@ -1,0 +1,79 @@
+import type { Content, InVessel } from '../mix';
+import type { Pace, RunAct, Tick, TowelRole, Working, ZoneId } from '../model';
+import type { OpenTowel } from '../towel';
+import type { Kit } from './kit';
+
+/** A zone on which something has been done, but not everything. */
+export interface BegunZone {
+  readonly treatment: Working;
+  /** Share of each act that is done, 0 to 1. */
+  readonly done: Readonly<Record<RunAct, number>>;
+  /** Sections that are wet and wait for a hand, by when they were wetted and whose they are. */
+  readonly wet: readonly (Pick<Tick, 'at'> & { readonly worker: number })[];
+}
+
+/** Something that a person is at. */
+export interface InHand {
+  readonly act: RunAct;
+  readonly zoneId: ZoneId;
+  readonly worker: number;
+}
+
+/** What has gone so far, as the plans of the time had it. */
+export interface Spent {
+  readonly laidMl: Readonly<Partial<Record<Content, number>>>;
+  readonly madeMl: Readonly<Partial<Record<Content, number>>>;
+  /** Product measured out for it. */
+  readonly productMl: Readonly<Partial<Record<Content, number>>>;
+  readonly opened: Readonly<Partial<Record<TowelRole, number>>>;
+  readonly batteryMin: number;
+  readonly litres: number;
+  readonly runoffMl: number;
+  /** By the clock of the plans, for what was done. */
+  readonly plannedS: number;
+  /** What the ticks tell of how long it took. */
+  readonly paces: readonly Pace[];
+}
+
+/** Where a plan starts from: a run that is under way, or nothing yet. */
+export interface StartState {
+  /** Events of the run that are reckoned with. */
+  readonly events: number;
+  /** When it was last planned again; null where it is planned from nothing. */
+  readonly at: number | null;
+  /** How often each zone was ticked off by then. */
+  readonly ticked: ReadonlyMap<ZoneId, number>;
+  readonly done: ReadonlySet<ZoneId>;
+  /** What was being done when it was planned again: it goes on. */
+  readonly inHand: readonly InHand[];
+  readonly zones: ReadonlyMap<ZoneId, BegunZone>;
+  /** Stations that stand ready. */
+  readonly kits: readonly Kit[];
+  readonly vessels: readonly InVessel[];
+  readonly towels: readonly OpenTowel[];
+  readonly spent: Spent;
+}
+
+export const freshStart: StartState = {
+  events: 0,
+  at: null,
+  ticked: new Map(),
+  done: new Set(),
+  inHand: [],
+  zones: new Map(),
+  kits: [],
+  vessels: [],
+  towels: [],
+  spent: { laidMl: {}, madeMl: {}, productMl: {}, opened: {}, batteryMin: 0, litres: 0, runoffMl: 0, plannedS: 0, paces: [] },
+};
+
+/** Zones at which somebody is, or that somebody has wetted: they stay with that person. */
+export const heldBy = ({ inHand, zones }: Pick<StartState, 'inHand' | 'zones'>): ReadonlyMap<ZoneId, number> =>
+  new Map([
+    ...[...zones].flatMap(([id, { wet }]): [ZoneId, number][] => wet.slice(0, 1).map(({ worker }) => [id, worker])),
+    ...inHand.flatMap(({ act, zoneId, worker }): [ZoneId, number][] => (act === 'wet' || act === 'wipe' ? [[zoneId, worker]] : [])),
+  ]);
+
+/** What open towels of a role still hold, in whole towels. */
+export const openTowels = ({ towels }: Pick<StartState, 'towels'>, role: TowelRole): number =>
+  towels.filter((towel) => towel.batch.role === role).reduce((sum, { left, used, partial }) => sum + (left - partial) / (left + used), 0);

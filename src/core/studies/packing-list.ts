@@ -1,0 +1,194 @@
+import { type Content, type Mix, towelsDrink } from '../mix';
+import { type Job, type TowelRole, type ZoneId, towelRoles } from '../model';
+import type { Plan } from '../planning';
+import { type Laid, type Option, type PlanningContext, type SoiledZone, contextOf, emptyLaid, takenBy, totalWork } from '../rules';
+import { type Wiping, towelsTaken, WETTED_SIDES } from '../towel';
+import { gPerM2 } from '../units';
+import { type Draws, draws } from './draws';
+import { quantile } from './quantiles';
+import type { Study } from './study';
+
+/** What a figure comes to in the middle of many draws, and what is enough in most of them. */
+export interface Enough {
+  readonly median: number;
+  readonly carry: number;
+}
+
+export interface EnoughTowels extends Enough {
+  readonly role: TowelRole;
+  readonly planned: number;
+}
+
+export interface EnoughMix extends Enough {
+  readonly content: Content;
+  /** What the plan makes for the panels, beyond what must stay in the vessel, mL. */
+  readonly planned: number;
+  /** Share of the draws in which that is enough. */
+  readonly enough: number;
+}
+
+/** What to carry so that it is enough in so many cases. */
+export interface PackingList {
+  readonly confidence: number;
+  readonly towels: readonly EnoughTowels[];
+  readonly mixes: readonly EnoughMix[];
+  /** All water that is carried or drawn, with what must stay in the vessels, L. */
+  readonly litres: Enough;
+  readonly minutes: Enough;
+  /** Share of the draws that are done in the time there is. */
+  readonly inTime: number;
+}
+
+const DRAWS = 1000;
+const SLICE = 20;
+const SEED = 0.25;
+
+/** A zone that is worked on, with how sure its soil is. */
+interface Worked {
+  readonly soiled: SoiledZone;
+  readonly option: Option;
+}
+
+/** The zone with so many times the soil. */
+function soiledBy({ soiled }: Worked, times: number): SoiledZone {
+  const { soil } = soiled;
+  return {
+    ...soiled,
+    soil: {
+      ...soil,
+      loads: soil.loads.map(({ kind, loadGm2 }) => ({ kind, loadGm2: gPerM2(loadGm2 * times) })),
+      totalGm2: gPerM2(soil.totalGm2 * times),
+    },
+  };
+}
+
+/** One way that the job may go. */
+interface Draw {
+  readonly laid: Laid;
+  readonly towels: ReadonlyMap<TowelRole, number>;
+  readonly minutes: number;
+}
+
+class JobSampler {
+  private readonly worked: ReadonlyMap<ZoneId, Worked>;
+  private readonly plannedS: number;
+
+  constructor(
+    private readonly context: PlanningContext,
+    private readonly plan: Plan,
+    private readonly random: Draws,
+  ) {
+    const options = new Map(plan.zones.map(({ zone, option }) => [zone.id, option]));
+    this.worked = new Map(
+      context.zones.flatMap((soiled): [ZoneId, Worked][] => {
+        const option = options.get(soiled.zone.id);
+        return option ? [[soiled.zone.id, { soiled, option }]] : [];
+      }),
+    );
+    this.plannedS = [...this.worked.values()].reduce((sum, { option }) => sum + totalWork(option.work), 0);
+  }
+
+  /** Soil of every zone, this hand’s use of liquid, and its pace, drawn once. */
+  draw(): Draw {
+    const { a, job } = this.context;
+    const spread = Math.log(a.spreadUsage);
+    const [wet, pace] = [this.random.factor(spread), this.random.factor(spread)];
+    const laid = emptyLaid();
+    let seconds = 0;
+    const wipings = this.plan.timeline.byWorker.map((list) =>
+      list.map(({ zone: { id } }): Wiping => {
+        const one = this.worked.get(id)!;
+        const times = this.random.factor(Math.log(one.soiled.soil.spread));
+        const { laidMl, work, needs } = takenBy(soiledBy(one, times), one.option, this.context);
+        for (const of of Object.keys(laid) as (keyof Laid)[]) laid[of] += laidMl[of] * wet;
+        seconds += totalWork(work);
+        return { zoneId: id, needs: needs.map((need) => ({ ...need, liquidMl: need.liquidMl * wet })) };
+      }),
+    );
+    const more = ((seconds - this.plannedS) * (1 + a.walking)) / job.site.workers;
+    return {
+      laid,
+      towels: towelsTaken(wipings, job.towels, job.choices, a),
+      minutes: ((this.plan.timeline.elapsedS + more) * pace) / 60,
+    };
+  }
+}
+
+const enough = (sample: readonly number[], confidence: number): Enough => ({
+  median: quantile(sample, 0.5),
+  carry: quantile(sample, confidence),
+});
+
+const shareOf = (sample: readonly number[], most: number): number =>
+  sample.filter((value) => value <= most + 1e-9).length / Math.max(1, sample.length);
+
+function towelsOf(all: readonly Draw[], { towels }: Plan, confidence: number): readonly EnoughTowels[] {
+  return towelRoles.flatMap((role): EnoughTowels[] => {
+    const sample = all.map((draw) => draw.towels.get(role) ?? 0);
+    const { median, carry } = enough(sample, confidence);
+    const planned = towels.filter((towel) => towel.role === role).length;
+    return planned > 0 || carry > 0 ? [{ role, planned, median: Math.round(median), carry: Math.ceil(carry - 1e-9) }] : [];
+  });
+}
+
+/** What the wetted towels of a draw drink, mL. */
+function drinking(plan: Plan, { a, job }: PlanningContext): (draw: Draw) => number {
+  const { wetted } = plan.towels.find(({ role }) => role === 'wash') ?? { wetted: false };
+  const again = job.choices.soakedSides > WETTED_SIDES;
+  // Most of the towels that may be wetted again are.
+  return ({ towels }) => {
+    const all = wetted ? (towels.get('wash') ?? 0) : 0;
+    return towelsDrink({ towels: all, again: again ? all : 0 }, a);
+  };
+}
+
+/** Taken of a content, mL; rinse water is what it is. */
+const takenOf = (content: Content, draw: Draw, drunk: (draw: Draw) => number): number =>
+  content === 'rinse' ? 0 : draw.laid[content] + (content === 'wash' ? drunk(draw) : 0);
+
+const filled = ({ fills }: Mix, of: 'totalMl' | 'waterMl'): number => fills.reduce((sum, fill) => sum + fill[of], 0);
+
+/** Water of a draw, L: each mix with its charge, rinse water, and what a tap or a bay gives. */
+function litresOf(draw: Draw, { mix }: Plan, drunk: (draw: Draw) => number): number {
+  const mixed = mix.mixes.reduce((sum, one) => {
+    const share = filled(one, 'waterMl') / Math.max(1e-9, filled(one, 'totalMl'));
+    const ml = one.content === 'rinse' ? filled(one, 'totalMl') : takenOf(one.content, draw, drunk) + one.vessel.chargeMl;
+    return sum + ml * share;
+  }, 0);
+  return (mixed + draw.laid.line + draw.laid.bay) / 1000;
+}
+
+function mixesOf(all: readonly Draw[], plan: Plan, { a }: PlanningContext, drunk: (draw: Draw) => number): readonly EnoughMix[] {
+  return plan.mix.mixes.flatMap(({ content, fills, vessel, productName }): EnoughMix[] => {
+    if (!productName || content === 'rinse') return [];
+    const sample = all.map((draw) => takenOf(content, draw, drunk));
+    const planned = fills.reduce((sum, { totalMl }) => sum + totalMl, 0) - vessel.chargeMl;
+    return [{ content, planned, enough: shareOf(sample, planned), ...enough(sample, a.confidence) }];
+  });
+}
+
+/**
+ * What to carry: a thousand draws of soil (seen to a third, forecast to a factor of two), of how
+ * much liquid this hand uses and of its pace, each worked out like the plan. A day’s load is the
+ * quantile of the sum, not the sum of quantiles. The order of work, and waiting, are the plan’s.
+ */
+export function* packingListOf(job: Job, plan: Plan): Study<PackingList> {
+  const context = contextOf(job);
+  const { confidence } = context.a;
+  const chance = new JobSampler(context, plan, draws(SEED));
+  const all: Draw[] = [];
+  for (let n = 1; n <= DRAWS; n++) {
+    all.push(chance.draw());
+    if (n % SLICE === 0) yield n / DRAWS;
+  }
+  const minutes = all.map((draw) => draw.minutes);
+  const drunk = drinking(plan, context);
+  return {
+    confidence,
+    towels: towelsOf(all, plan, confidence),
+    mixes: mixesOf(all, plan, context, drunk),
+    litres: enough(all.map((draw) => litresOf(draw, plan, drunk)), confidence),
+    minutes: enough(minutes, confidence),
+    inTime: shareOf(minutes, job.site.minutes),
+  };
+}

@@ -1,0 +1,11 @@
+export { afterwards } from './afterwards';
+export type { Afterwards, LaundryLoad, LeftOver } from './afterwards';
+export { claimsOf } from './claims';
+export type { Claim } from './claims';
+export { liquidOf } from './liquid';
+export type { Liquid } from './liquid';
+export { runRows } from './run-rows';
+export type { RunRow } from './run-rows';
+export { towelFillAfter, towelFillAt } from './towel-fill';
+export { windowsOf } from './windows';
+export type { Window } from './windows';
