@@ -16,20 +16,22 @@ import {
   logOf,
   nextVisitOf,
   noteEvent,
+  noteEvents,
   workOrdersOf,
   planJob,
   planRun,
   searchLog,
   startRun,
   tasksOf,
-  tickOf,
+  ticksOf,
   towelLedger,
   whatIf,
   approachEffectsOf,
   zonesOf,
 } from '@esmero/core';
 import { contextOf } from '../src/core/rules/context';
-import { runOrder, timelineOf } from '../src/core/schedule';
+import { wipingsOf } from '../src/core/planning';
+import { timelineOf } from '../src/core/schedule';
 import { demoJobs } from '@esmero/demo';
 
 /** Times of full plans, in milliseconds. */
@@ -77,6 +79,19 @@ for (const job of demoJobs) {
   process.stdout.write(`${job.name.slice(0, 36).padEnd(37)} ${zones} ${row}\n`);
 }
 
+/** What a person has to do for a plan: passes, each a press, changes of side within a lap, and the way on foot. */
+process.stdout.write('\nOne run                               passes  changes of side  metres  minutes\n');
+for (const job of demoJobs) {
+  const { timeline, method } = planJob(job);
+  if (method === 'decline') continue;
+  const changes = timeline.byWorker.reduce(
+    (sum, list) => sum + list.slice(1).filter((pass, i) => pass.lap === list[i]!.lap && pass.place !== list[i]!.place).length,
+    0,
+  );
+  const cells = [String(timeline.passes.length).padStart(6), String(changes).padStart(16), timeline.walkedM.toFixed(0).padStart(7), (timeline.elapsedS / 60).toFixed(0).padStart(8)];
+  process.stdout.write(`${job.name.slice(0, 36).padEnd(37)} ${cells.join(' ')}\n`);
+}
+
 const start = performance.now();
 for (let i = 0; i < 50; i++) planJob(demoJobs[i % demoJobs.length]!);
 process.stdout.write(`\n50 cars, one after the other: ${(performance.now() - start).toFixed(0)} ms\n`);
@@ -85,15 +100,14 @@ process.stdout.write(`\n50 cars, one after the other: ${(performance.now() - sta
 const parts = demoJobs.flatMap((job) => {
   const { timeline, kits, zones } = planJob(job);
   const { a, job: settled } = contextOf(job);
-  const wipings = timeline.byWorker.map((list) => list.map(({ zone, option }) => ({ zoneId: zone.id, needs: option.needs })));
-  const picks = new Map(zones.flatMap(({ zone, option }) => (option ? [[zone.id, option] as const] : [])));
-  const ordered = runOrder(zones.map(({ zone }) => zone), picks, settled.choices);
-  if (ordered.length < 45) return [];
+  const wipings = timeline.byWorker.map((list) => wipingsOf(list));
+  const chosen = zones.flatMap(({ zone, option, lap }) => (option && lap ? [{ zone, option, lap }] : []));
+  if (chosen.length < 45) return [];
   return [
     {
       name: job.name,
       towels: () => towelLedger(wipings, job.towels, settled.choices, a),
-      schedule: () => timelineOf(ordered, kits, settled, a, { inHand: [], zones: new Map() }),
+      schedule: () => timelineOf(chosen, kits, settled, a, { inHand: [], zones: new Map() }),
     },
   ];
 });
@@ -143,8 +157,9 @@ for (const [name, study] of studies) {
 const turns = demoJobs.flatMap((job) => {
   if (planJob(job).method === 'decline') return [];
   let half = startRun(job, 0);
-  const tasks = tasksOf(planRun(half));
-  for (const task of tasks.slice(0, tasks.length / 2)) half = noteEvent(half, tickOf(task, 1));
+  const plan = planRun(half);
+  const tasks = tasksOf(plan);
+  for (const task of tasks.slice(0, tasks.length / 2)) half = noteEvents(half, ticksOf(plan, task, 1));
   let at = 1000;
   const events: readonly ((time: number) => ReplanEvent)[] = [
     (time) => ({ kind: 'side-full', role: 'wash', worker: 0, at: time }),

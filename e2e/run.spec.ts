@@ -15,7 +15,7 @@ for (const [size, viewport] of [
       await page.getByLabel(/Towels counted out/).check();
       await page.getByRole('button', { name: 'Begin the run' }).click();
       const title = page.locator('.card .title').first();
-      await expect(title).toContainText(':');
+      await expect(title).not.toBeEmpty();
       const done = page.getByRole('button', { name: /^Done/ }).first();
       expect((await done.boundingBox())!.height).toBeGreaterThanOrEqual(56);
       for (let i = 1; i <= 5; i++) {

@@ -115,11 +115,11 @@ test('totals follow the brush, say what changed, and can say why', async ({ page
   await expect(why).toContainText('Rinseless wash');
   // A figure of one’s own shows at once what it does, and undo takes it back.
   const before = await total(page, 'minutes').textContent();
-  await why.getByLabel('Added for walking and folding').fill('0.9');
-  await why.getByLabel('Added for walking and folding').blur();
+  await why.getByLabel('Added for folding, fetching and small steps').fill('0.9');
+  await why.getByLabel('Added for folding, fetching and small steps').blur();
   await expect(total(page, 'minutes')).not.toHaveText(before!);
-  await why.getByLabel('Added for walking and folding').fill('7');
-  await why.getByLabel('Added for walking and folding').blur();
+  await why.getByLabel('Added for folding, fetching and small steps').fill('7');
+  await why.getByLabel('Added for folding, fetching and small steps').blur();
   await expect(why).toContainText('From 0 to 1, please.');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();

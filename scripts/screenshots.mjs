@@ -50,7 +50,7 @@ const views = [
     device: phone,
     act: async (page) => {
       await page.getByRole('button', { name: 'Begin the run' }).click();
-      for (let i = 0; i < 10; i++) {
+      for (let i = 0; i < 6; i++) {
         await page.locator('.done').nth(i % 2).click();
         await page.waitForTimeout(150);
       }
@@ -62,7 +62,7 @@ const views = [
     path: 'job/demo-deck/run',
     act: async (page) => {
       await page.getByRole('button', { name: 'Begin the run' }).click();
-      for (let i = 0; i < 34; i++) await tick(page);
+      for (let i = 0; i < 11; i++) await tick(page);
       await page.getByRole('button', { name: /^Side of the/ }).first().click();
       await page.getByRole('status').first().waitFor();
     },

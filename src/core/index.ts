@@ -41,20 +41,22 @@ export { settlingMs } from './bucket';
 export type { BucketName, Dip } from './bucket';
 export { choicesOf, indexOf } from './rules';
 export type { IndexQuestion, Kit, Option, SpotPlan } from './rules';
-export { criticalPath, runStages } from './schedule';
-export type { RunStage, Step, StepKind } from './schedule';
+export { laps } from './passes';
+export type { Lap } from './passes';
+export { criticalPath } from './schedule';
+export type { PassAct, PassPart, PlannedPass, Step, StepKind } from './schedule';
 export { panelAt, planJob, zoneTreatments } from './planning';
 export type { Alternative, BlockedZone, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
 export { afterwards, claimsOf, liquidOf, runRows, towelFillAt, windowsOf } from './views';
 export type { Afterwards, Claim, LaundryLoad, LeftOver, Liquid, RunRow, Window } from './views';
 export {
   addLeg, addPicture, atHour, defaultChoices, defaultHabits, dropMark, dropPicture, dropRun, endRun, fixTreatment,
-  habitsIn, lift, mayBecome, mirrorSoil, newItem, newJob, noteEvent, noteUse, paint, putMark, putPunch, setAside,
+  habitsIn, lift, mayBecome, mirrorSoil, newItem, newJob, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
   setAssumption, setChoices, setLeg, setReading, setSpots, sign, startRun, takeBackEvent, unsee, withChange,
   withWeather,
 } from './edit';
 export type { Brush, Change } from './edit';
-export { elapsedMs, planRun, runStatusOf, tasksOf, tickOf, usageAccount, useOf } from './execution';
+export { elapsedMs, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';
 export type { Clocks, Hand, RunStatus, Task, UsageAccount } from './execution';
 export {
   amountAt, balancesOf, bookingOut, counting, draft, expiry, isBooked, laundering, laundrySteps, lotsOf, missingFor,

@@ -263,6 +263,14 @@ describe('published schemas', () => {
     expect(collection.errors ?? []).toEqual([]);
   });
 
+  it('lets a figure go that no plan asks for any more', () => {
+    const { version, ...file } = JSON.parse(writeJob(deck));
+    file.job.choices.assumptions = [{ name: 'stretch', value: 2 }, { name: 'walking', value: 0.2 }];
+    const read = readJob(JSON.stringify({ ...file, version: 9 }));
+    expect(version).toBeGreaterThan(9);
+    expect(read.ok && read.value.choices.assumptions).toEqual({ walking: 0.2 });
+  });
+
   it.each<(job: Record<string, any>) => void>([
     (j) => (j['vehicle'].body = 'boat'),
     (j) => (j['site'].waterL = -1),

@@ -1,12 +1,14 @@
-import { type Figure, type MixPurpose, type RunStage, type StepKind, type TowelRole, type FigureUnit as Unit, type ZoneId, defaultCurrency } from '@esmero/core';
+import { type Figure, type MixPurpose, type Lap, type StepKind, type TowelRole, type FigureUnit as Unit, type ZoneId, defaultCurrency } from '@esmero/core';
 import { type Units, fixed, indexText, minutes, money } from './units';
-import { contentName, roleName, stageName, zoneName } from './words';
+import { lapName } from './passes';
+import { contentName, roleName, zoneName } from './words';
 
 export const stepName: Readonly<Record<StepKind | 'idle', string>> = {
   setup: 'setting up',
   flush: 'flushing',
   pretreat: 'pre-treating spots',
   spray: 'wetting',
+  walk: 'walking round the car',
   wait: 'waiting for the dwell',
   wipe: 'washing',
   finish: 'finishing and drying',
@@ -28,8 +30,8 @@ export function partName(code: string): string {
       return contentName[rest as MixPurpose];
     case 'role':
       return roleName[rest as TowelRole];
-    case 'stage':
-      return stageName[rest as RunStage];
+    case 'lap':
+      return lapName[rest as Lap];
     case 'zone':
       return zoneName(rest as ZoneId);
     default:

@@ -2,6 +2,7 @@ export * from './units';
 export * from './words';
 export * from './reasons';
 export * from './figures';
+export { lapName, passTitle, passZones } from './passes';
 export * from './faults';
 export * from './what-if';
 export * from './soil';
@@ -11,7 +12,7 @@ export { fillSentence, mittSentence, mixSentences, orderingText, planSheet, rang
 export * from './buckets';
 export * from './after';
 export { careAfterwards, claimText, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
-export { actHint, clocksText, handName, liquidFor, oneTowel, replannedText, rolesFor, taskText, towelsFor, turnText, weatherName } from './run';
+export { actHint, clocksText, handName, oneTowel, replannedText, rolesFor, stepsFor, taskText, towelsFor, turnText, weatherName } from './run';
 export { againstText, learnedSentence, lessonName, runStateName, waterText } from './learned';
 export * from './shelf';
 export * from './transfer';

@@ -117,7 +117,7 @@ describe('the sheet', () => {
   it('holds method, mixes, towels, steps and care', () => {
     const job = demoJobs[0]!;
     const sheet = planSheet(job, planJob(job), metric);
-    for (const part of ['**Hybrid**', '## Mixes', '## Towels', '## Zones', '## Steps', '## Care', 'not a measurement'])
+    for (const part of ['**Hybrid**', '## Mixes', '## Towels', '## Zones', '## Passes', '## Care', 'not a measurement'])
       expect(sheet).toContain(part);
   });
 

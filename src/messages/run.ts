@@ -1,20 +1,19 @@
-import type { Clocks, Hand, Plan, RunAct, Task, TowelRole, ReplanEvent, WeatherChange, ZoneId } from '@esmero/core';
+import type { Clocks, Hand, PassAct, Plan, Task, TowelRole, ReplanEvent, WeatherChange, ZoneId } from '@esmero/core';
+import { passTitle } from './passes';
 import { fixed, type Units } from './units';
 import { ranges } from './sheet';
 import { clock } from './units';
 import { contentName, zoneName } from './words';
 
-const actVerb: Readonly<Record<RunAct, string>> = {
-  flush: 'Flush, do not touch',
-  wet: 'Wet',
+const actVerb: Readonly<Record<PassAct, string>> = {
+  flush: 'Pre-rinse, do not touch',
   wipe: 'Wash and finish',
   dry: 'Dry',
   glass: 'Finish the glass',
 };
 
-/** "Wet: Roof, section 2". */
-export const taskText = ({ act, zoneId, section, of }: Task): string =>
-  `${actVerb[act]}: ${zoneName(zoneId)}${of > 1 ? `, section ${section} of ${of}` : ''}`;
+/** "Roof, left half". */
+export const taskText = (task: Task): string => (task.act === 'wipe' ? passTitle(task) : `${actVerb[task.act]}: ${passTitle(task)}`);
 
 /** One of the towels of a role, as it is said beside the car. */
 export const oneTowel: Readonly<Record<TowelRole, string>> = {
@@ -25,31 +24,57 @@ export const oneTowel: Readonly<Record<TowelRole, string>> = {
   wheels: 'wheel towel',
 };
 
-const uses: Readonly<Partial<Record<RunAct, readonly string[]>>> = { wipe: ['wash', 'finish', 'drying'], dry: ['drying'], glass: ['finish'] };
+const uses: Readonly<Partial<Record<PassAct, readonly string[]>>> = { wipe: ['wash', 'finish', 'drying'], dry: ['drying'], glass: ['finish'] };
 
-/** Sides of this worker’s towels that serve a task. */
-export function towelsFor({ towels }: Plan, { act, zoneId, worker }: Task): string {
+/** Sides of this worker’s towels that serve a pass. */
+export function towelsFor({ towels }: Plan, task: Task): string {
+  const zones = zonesIn(task);
   const sides = towels
-    .filter((towel) => towel.worker === worker)
+    .filter((towel) => towel.worker === task.worker)
     .flatMap((towel) => {
-      const own = towel.sides.filter(({ use, entries }) => uses[act]?.includes(use) && entries.some((entry) => entry.zoneId === zoneId));
+      const own = towel.sides.filter(({ use, entries }) => uses[task.act]?.includes(use) && entries.some((entry) => zones.has(entry.zoneId)));
       return own.length > 0 ? [`${oneTowel[towel.role]} ${towel.number}, ${own.length > 1 ? 'sides' : 'side'} ${ranges(own.map(({ number }) => number))}`] : [];
     });
   return sides.join('; ');
 }
 
-/** With what it is wetted. */
-export function liquidFor({ zones }: Plan, zoneId: ZoneId): string {
-  const laid = zones.find(({ zone }) => zone.id === zoneId)?.option?.laidMl;
+const zonesIn = ({ parts }: Task): ReadonlySet<ZoneId> => new Set(parts.map(({ zoneId }) => zoneId));
+
+/** With what a pass is wetted. */
+function liquidFor({ zones }: Plan, task: Task): string {
+  const own = zonesIn(task);
+  const laid = zones.find(({ zone }) => own.has(zone.id))?.option?.laidMl;
   const sprayed = (['presoak', 'foam', 'waterless'] as const).find((content) => (laid?.[content] ?? 0) > 0);
   return sprayed ? contentName[sprayed].toLowerCase() : '';
 }
 
-/** How a section is done, and what to look out for. */
-export const actHint: Readonly<Record<RunAct, string>> = {
+/** What is done in a pass, one thing after the other, in the order of the plan; what is wetted ahead has its place in it. */
+export function stepsFor(plan: Plan, task: Task): readonly string[] {
+  const { steps, passes } = plan.timeline;
+  const own = steps.filter(({ pass, worker }) => worker === task.worker && pass !== null);
+  const endS = Math.max(...own.filter(({ pass }) => pass === task.pass).map((step) => step.endS));
+  const startS = Math.max(0, ...own.filter((step) => step.pass! < task.pass && (step.kind === 'wipe' || step.kind === 'finish')).map((step) => step.endS));
+  const lines: string[] = [];
+  const say = (line: string): void => {
+    if (lines.at(-1) !== line) lines.push(line);
+  };
+  for (const { kind, pass, startS: from, endS: to } of own.filter((step) => step.startS >= startS - 1e-6 && step.endS <= endS + 1e-6)) {
+    const of = passes.find(({ number }) => number === pass)!;
+    const ahead = pass !== task.pass;
+    if (kind === 'flush') say('Pre-rinse, let it run off');
+    else if (kind === 'pretreat') say(ahead ? `Treat the spots ahead: ${passTitle(of)}` : 'Treat the spots');
+    else if (kind === 'spray') say(ahead ? `Wet the next one: ${passTitle(of)}` : `Wet it with ${liquidFor(plan, task) || 'the mix'}`);
+    else if (kind === 'wait') say(`Let it dwell, ${clock(to - from)}`);
+    else if (kind === 'wipe') say('Lift or wash, straight strokes without weight');
+    else if (kind === 'finish') say('Finish dry');
+  }
+  return lines;
+}
+
+/** What to look out for. */
+export const actHint: Readonly<Record<PassAct, string>> = {
   flush: 'From the top, let it run off by itself. Look for grit that stays.',
-  wet: 'An even film, over the edges of the section.',
-  wipe: 'Straight strokes without weight, lifted off at the end; turn the side as it fills. Stop if anything drags.',
+  wipe: 'Turn the side as it fills. Stop if anything drags.',
   dry: 'Lay it on and draw it along. Dirt on the towel: once more.',
   glass: 'Strokes that overlap; look along it against the light.',
 };
@@ -65,14 +90,13 @@ export function clocksText({ readyAt, dryAt }: Clocks, now: number): string {
 
 export const handName = ({ worker }: Hand, people: number): string => (people === 1 ? '' : worker === 0 ? 'First person' : 'Second person');
 
-/** Roles of the towels that this person uses on a task. */
-export const rolesFor = ({ towels }: Plan, { act, zoneId, worker }: Task): readonly TowelRole[] => [
-  ...new Set(
-    towels
-      .filter((towel) => towel.worker === worker && towel.sides.some(({ use, entries }) => uses[act]?.includes(use) && entries.some((entry) => entry.zoneId === zoneId)))
-      .map(({ role }) => role),
-  ),
-];
+/** Roles of the towels that this person uses in a pass. */
+export function rolesFor({ towels }: Plan, task: Task): readonly TowelRole[] {
+  const zones = zonesIn(task);
+  const serves = ({ worker, sides }: Plan['towels'][number]): boolean =>
+    worker === task.worker && sides.some(({ use, entries }) => uses[task.act]?.includes(use) && entries.some((entry) => zones.has(entry.zoneId)));
+  return [...new Set(towels.filter(serves).map(({ role }) => role))];
+}
 
 export const weatherName: Readonly<Record<WeatherChange, string>> = {
   sun: 'The sun came out',

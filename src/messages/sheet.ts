@@ -1,9 +1,10 @@
-import type { Fill, Job, Mix, Plan, RunOrdering, Step, UsedMitt, UsedTowel, Window, ZoneId, ZonePlan } from '@esmero/core';
-import { runStages } from '@esmero/core';
+import type { Fill, Job, Mix, Plan, RunOrdering, RunRow, Step, UsedMitt, UsedTowel, Window, ZoneId, ZonePlan } from '@esmero/core';
+import { laps, runRows } from '@esmero/core';
 import { figureValue, stepName } from './figures';
+import { lapName, passZones } from './passes';
 import { cautionSentence, verdictSentence } from './reasons';
 import { type Units, clock, fixed, indexText } from './units';
-import { className, contentName, kitName, methodName, roleName, stageName, treatmentName, zoneName } from './words';
+import { className, contentName, kitName, methodName, roleName, treatmentName, zoneName } from './words';
 
 /** Names come from users: nothing in them may act as markup. */
 const safe = (text: string): string =>
@@ -81,15 +82,25 @@ function towelLines(plan: Plan): string[] {
 }
 
 function zoneTable(zones: readonly ZonePlan[], u: Units): string[] {
-  const rows = runStages.flatMap((stage) =>
+  const rows = laps.flatMap((lap) =>
     zones
-      .filter((zone) => zone.stage === stage)
+      .filter((zone) => zone.lap === lap)
       .map(
         ({ zone, option, treatment }) =>
-          `| ${stageName[stage]} | ${zoneName(zone.id)} | ${u.area(zone.areaM2)} | ${treatmentName(treatment)} | ${indexText(option?.marring.index ?? 0)} |`,
+          `| ${lapName[lap]} | ${zoneName(zone.id)} | ${u.area(zone.areaM2)} | ${treatmentName(treatment)} | ${indexText(option?.marring.index ?? 0)} |`,
       ),
   );
-  return ['| stage | zone | area | treatment | index |', '| --- | --- | --- | --- | --- |', ...rows];
+  return ['| lap | zone | area | treatment | index |', '| --- | --- | --- | --- | --- |', ...rows];
+}
+
+/** "- 12:30 **3** Roof, left half: mist and wipe, 0:40". */
+function rowLine(row: RunRow): string {
+  const [kind] = Object.keys(row.seconds) as [keyof typeof stepName];
+  const at = `- ${clock(row.wipeS)}`;
+  if (row.number === null) return `${at} ${stepName[kind]}${row.kit ? `: ${kitName[row.kit]}` : ''}`;
+  const hand = Object.entries(row.seconds).reduce((sum, [step, s]) => sum + (step === 'wait' ? 0 : s), 0);
+  const how = row.act === 'wipe' ? row.treatments.map(treatmentName).join(', ') : stepName[kind];
+  return `${at} **${row.number}**${row.worker > 0 ? ' (second person)' : ''} ${passZones({ parts: row.parts, place: row.place })}: ${how}, ${clock(hand)}`;
 }
 
 /** The plan as a readable page in Markdown. */
@@ -111,8 +122,8 @@ export function planSheet(job: Job, plan: Plan, u: Units): string {
       ...towelLines(plan),
       '\n## Zones\n',
       ...zoneTable(plan.zones, u),
-      '\n## Steps\n',
-      ...plan.timeline.steps.map((step) => `- ${clock(step.startS)} ${stepText(step)}`),
+      '\n## Passes\n',
+      ...runRows(plan).map(rowLine),
     );
   if (plan.cautions.length > 0)
     sections.push('\n## Care\n', ...plan.cautions.map((caution) => `- ${cautionSentence[caution]}`));

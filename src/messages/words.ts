@@ -21,7 +21,6 @@ import type {
   LibraryKind,
   Origin,
   Pile,
-  RunStage,
   RunoffRule,
   School,
   SideUse,
@@ -308,19 +307,6 @@ export const runoffName: Readonly<Record<RunoffRule, string>> = {
   forbidden: 'Nothing may run off',
   captured: 'Captured on a mat',
   allowed: 'Allowed',
-};
-
-export const stageName: Readonly<Record<RunStage, string>> = {
-  'wheels-first': 'Wheels first',
-  top: 'Roof',
-  glass: 'Glass',
-  horizontals: 'Bonnet and boot',
-  'upper-sides': 'Upper sides',
-  front: 'Front',
-  rear: 'Tail',
-  'lower-body': 'Lower body',
-  shuts: 'Shuts',
-  'wheels-last': 'Wheels last',
 };
 
 export const readingName: Readonly<Record<LabelReading, string>> = {

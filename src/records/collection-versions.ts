@@ -1,5 +1,5 @@
 import { heaterBefore4, withAir, withClaims, withFold, withGround, withLayers, withPlace } from './items-before';
-import { jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9 } from './job-versions';
+import { jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9, jobFrom9To10 } from './job-versions';
 import { type Fields, type Migration, isRecord, mapped, migrate, numbered } from './steps';
 
 const timeOf = (movement: unknown): number => (isRecord(movement) && typeof movement['at'] === 'number' ? movement['at'] : 0);
@@ -40,6 +40,8 @@ const collectionSteps: readonly Step[] = [
       movements: movementsInOrder(content['movements']),
     }),
   },
+  // Since version 8 a job stands beside its stamp.
+  { job: (held) => (isRecord(held) ? { ...held, job: jobFrom9To10(held['job']) } : held) },
 ];
 
 /** The list of a collection file in which items of a kind stand. */

@@ -120,9 +120,19 @@ export const jobFrom8To9: Migration = (content) => {
   return { ...content, run: { ...run, events: numbered(run['events']) } };
 };
 
+/** Version 10 shares a car out by passes: how much panel one of two people takes on at a time is no figure any more. */
+export const jobFrom9To10: Migration = (content) => {
+  if (!isRecord(content) || !isRecord(content['choices'])) return content;
+  const { choices } = content;
+  const { assumptions } = choices;
+  if (!Array.isArray(assumptions)) return content;
+  return { ...content, choices: { ...choices, assumptions: assumptions.filter((one: unknown) => !(isRecord(one) && one['name'] === 'stretch')) } };
+};
+
 /** Steps of the job file, from version 1. */
 export const jobMigrations: readonly Migration[] = [
   jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9,
+  jobFrom9To10,
 ];
 
 /** The version that is written. */

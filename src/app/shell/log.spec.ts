@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Store as State } from '@ngrx/store';
-import { type Job, type Place, amountAt, endRun, learn, noteEvent, noteUse, planJob, ratiosOf, usageAccount, startRun, stockItem, tasksOf, tickOf, useOf, usedIn } from '@esmero/core';
+import { type Job, type Place, amountAt, endRun, learn, noteEvents, noteUse, planJob, ratiosOf, usageAccount, startRun, stockItem, tasksOf, ticksOf, useOf, usedIn } from '@esmero/core';
 import { demoJobs } from '@esmero/demo';
 import { learnedSentence } from '@esmero/messages';
 import { LogPage } from '../features/log/log.page';
@@ -18,7 +18,7 @@ const START = 1_900_000_000_000;
 function over(job: Job, times: number, day: number): Job {
   const plan = planJob(job);
   const begun = startRun(job, START + day);
-  const done = tasksOf(plan).reduce((so, task) => noteEvent(so, tickOf(task, START + day)), begun);
+  const done = tasksOf(plan).reduce((so, task) => noteEvents(so, ticksOf(plan, task, START + day)), begun);
   const ended = endRun(done, START + day + plan.totals.minutes.value * times * 60_000);
   const reckoning = usageAccount(ended)!;
   return { ...noteUse(ended, useOf(reckoning, reckoning.expected, START + day)), id: `over-${day}` };

@@ -181,10 +181,10 @@ describe('towels', () => {
 });
 
 describe('run sheet', () => {
-  it('lists every zone once, in order, with the cautions', async () => {
+  it('lists every pass once, in order, with the cautions', async () => {
     const { element, job } = await show(RunSheetStage);
     const numbers = [...element.querySelectorAll('.no')].map((n) => n.textContent).filter((text) => text !== '');
-    expect(numbers).toEqual(job.zones().map((_zone, i) => String(i + 1)));
+    expect(numbers).toEqual(job.plan()!.timeline.passes.map(({ number }) => String(number)));
     expect(element.querySelector('.care')?.textContent).toContain('Local codes');
     expect(element.querySelector('esm-run-chart svg')).not.toBeNull();
   });

@@ -1,7 +1,7 @@
 export { fixTreatment, setAssumption, setChoices } from './choices';
 export { defaultChoices, defaultHabits, habitsIn, newItem, newJob } from './create';
 export { atHour, withWeather } from './hour';
-export { dropRun, endRun, noteEvent, noteUse, putPunch, startRun, takeBackEvent } from './run';
+export { dropRun, endRun, noteEvent, noteEvents, noteUse, putPunch, startRun, takeBackEvent } from './run';
 export { lift, mirrorSoil, paint, setSpots, unsee } from './soil';
 export type { Brush } from './soil';
 export { mayBecome, setAside } from './towels';

@@ -1,18 +1,35 @@
-import type { Job, Noted, PunchItem, RunEvent, RunUse } from '../model';
+import { type Job, type Noted, type PunchItem, type RunEvent, type RunUse, isTick } from '../model';
 
 export const startRun = (job: Job, at: number): Job => ({ ...job, run: { startedAt: at, endedAt: null, events: [], counts: [], punch: [] } });
 
 const nextSeq = (events: readonly RunEvent[]): number => events.reduce((last, { seq }) => Math.max(last, seq), 0) + 1;
 
-/** Notes what happened after all else; the job itself where no run is under way. */
-export const noteEvent = (job: Job, event: Noted): Job =>
-  job.run && job.run.endedAt === null
-    ? { ...job, run: { ...job.run, events: [...job.run.events, { ...event, seq: nextSeq(job.run.events) }] } }
-    : job;
+/** Notes what happened after all else, in this order; the job itself where no run is under way. */
+export function noteEvents(job: Job, events: readonly Noted[]): Job {
+  if (!job.run || job.run.endedAt !== null) return job;
+  const from = nextSeq(job.run.events);
+  return { ...job, run: { ...job.run, events: [...job.run.events, ...events.map((event, i) => ({ ...event, seq: from + i }))] } };
+}
 
-/** Takes the last thing back that was noted. */
-export const takeBackEvent = (job: Job): Job =>
-  job.run ? { ...job, run: { ...job.run, endedAt: null, events: job.run.endedAt === null ? job.run.events.slice(0, -1) : job.run.events } } : job;
+export const noteEvent = (job: Job, event: Noted): Job => noteEvents(job, [event]);
+
+/** How many events one press noted last: a pass, part by part, and what was wetted ahead by then. */
+function lastPress(events: readonly RunEvent[]): number {
+  let at = events.length;
+  while (at > 0 && events[at - 1]!.kind === 'wet') at--;
+  const last = events[at - 1];
+  if (!last || !isTick(last)) return Math.max(1, events.length - at);
+  const isSame = (one: RunEvent | undefined): boolean => one !== undefined && isTick(one) && one.kind === last.kind && one.at === last.at && one.by === last.by;
+  while (isSame(events[at - 1])) at--;
+  return events.length - at;
+}
+
+/** Takes the last press back. */
+export function takeBackEvent(job: Job): Job {
+  if (!job.run) return job;
+  const { events, endedAt } = job.run;
+  return { ...job, run: { ...job.run, endedAt: null, events: endedAt === null ? events.slice(0, events.length - Math.min(events.length, lastPress(events))) : events } };
+}
 
 export const endRun = (job: Job, at: number): Job => (job.run ? { ...job, run: { ...job.run, endedAt: at } } : job);
 

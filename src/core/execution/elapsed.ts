@@ -9,7 +9,8 @@ const LONGEST_GAP_MS = 6 * 3_600_000;
  * @param until the time now, or when the run ended; milliseconds since 1970
  */
 export function elapsedMs({ startedAt, events }: Pick<Run, 'startedAt' | 'events'>, until: number): number {
-  const times = [startedAt, ...events.map(({ at }) => at), until];
+  // What was wetted ahead is noted afterwards, with the time at which it should have been.
+  const times = [startedAt, ...events.flatMap(({ kind, at }) => (kind === 'wet' ? [] : [at])), until];
   return times.slice(1).reduce((sum, at, i) => {
     const gap = at - times[i]!;
     return gap > 0 && gap <= LONGEST_GAP_MS ? sum + gap : sum;

@@ -4,16 +4,15 @@ import type { Step } from '../schedule';
 import type { OpenTowel, UsedSide, UsedTowel } from '../towel';
 import { towelFillAfter } from '../views';
 import type { Progress } from './progress';
-import { keyOfStep, taskKey } from './task';
+import { keyOfStep } from './task';
 
 const seconds = (steps: readonly Step[]): number => steps.reduce((sum, { startS, endS }) => sum + endS - startS, 0);
 
 /** Towels of a plan as they are after what was done. */
-function filled(plan: Plan, { open }: Progress): readonly UsedTowel[] {
-  const waiting = new Set(open.map(taskKey));
+function filled(plan: Plan, { openKeys }: Progress): readonly UsedTowel[] {
   const over = (steps: readonly Step[]): number => {
     const all = seconds(steps);
-    const left = seconds(steps.filter((step) => waiting.has(keyOfStep(step) ?? '')));
+    const left = seconds(steps.filter((step) => openKeys.has(keyOfStep(step) ?? '')));
     return all > 0 ? 1 - left / all : 1;
   };
   return towelFillAfter(plan)(over);
@@ -26,10 +25,10 @@ const takesMore = (now: UsedSide, planned: UsedSide): boolean =>
 
 /** The towel of a role that a person holds: the one for what is done now, or the last one used. */
 function inHand(plan: Plan, after: readonly UsedTowel[], { open }: Progress, role: TowelRole, worker: number): UsedTowel | undefined {
-  const zone = open.find((task) => task.worker === worker)?.zoneId;
+  const zones = new Set(open.find((task) => task.worker === worker)?.parts.map(({ zoneId }) => zoneId));
   const own = plan.towels.flatMap((towel, t) =>
     towel.role === role && towel.worker === worker
-      ? towel.sides.map((side, s) => ({ towel, more: takesMore(after[t]!.sides[s]!, side), here: side.entries.some(({ zoneId }) => zoneId === zone) }))
+      ? towel.sides.map((side, s) => ({ towel, more: takesMore(after[t]!.sides[s]!, side), here: side.entries.some(({ zoneId }) => zones.has(zoneId)) }))
       : [],
   );
   const found = own.find(({ more, here }) => more && here) ?? own.find(({ more }) => more) ?? own.at(-1);

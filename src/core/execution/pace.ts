@@ -1,7 +1,7 @@
 import type { Pace, RunAct, Tick } from '../model';
 import type { Plan } from '../planning';
 import type { Progress } from './progress';
-import { type Task, keyOfTick, taskKey } from './task';
+import { type Task, actKey, actsOf, keyOfStep, keyOfTick } from './task';
 
 /** Ticked within so short a time, things were done together and ticked afterwards: judged. */
 const TOGETHER_MS = 3000;
@@ -25,27 +25,53 @@ function boutsOf(ticks: readonly Tick[]): readonly Bout[] {
   const groups: Tick[][] = [];
   for (const tick of ticks) {
     const last = groups.at(-1);
-    if (last && tick.at - last.at(-1)!.at <= TOGETHER_MS) last.push(tick);
+    // What was wetted ahead is noted with the pass after which it was.
+    if (last && (tick.kind === 'wet' || tick.at - last[0]!.at <= TOGETHER_MS)) last.push(tick);
     else groups.push([tick]);
   }
-  return groups.slice(1).map((group, i) => ({ before: groups[i]!.at(-1)!, ticks: group }));
+  return groups.slice(1).map((group, i) => ({ before: groups[i]![0]!, ticks: group }));
+}
+
+/** What the plan has for what was ticked off: by hand, and waiting for its own dwell. */
+interface Planned {
+  readonly seconds: ReadonlyMap<string, number>;
+  readonly waits: ReadonlyMap<string, number>;
+}
+
+function plannedOf({ timeline: { steps } }: Plan, tasks: readonly Task[]): Planned {
+  const seconds = new Map<string, number>();
+  for (const step of steps) {
+    // Walking there belongs to the pass.
+    const key = step.kind === 'walk' && step.zoneId ? actKey({ act: 'wipe', zoneId: step.zoneId, section: step.section }) : keyOfStep(step);
+    if (key) seconds.set(key, (seconds.get(key) ?? 0) + step.endS - step.startS);
+  }
+  return { seconds, waits: new Map(tasks.flatMap((task) => actsOf(task).map((one) => [actKey(one), task.waitS]))) };
 }
 
 /** When the work of a bout could begin: after what came before, and not before the dwell was over. */
-function beganAt({ before, ticks: [first] }: Bout, { ticked }: Progress, { zones }: Plan): number {
+function beganAt({ before, ticks: [first] }: Bout, { ticked }: Progress, { zones }: Plan, { waits }: Planned): number {
   const { kind, zone: id, section } = first!;
-  const wettedAt = kind === 'wipe' ? ticked.get(taskKey({ act: 'wet', zoneId: id, section })) : undefined;
+  const wettedAt = kind === 'wipe' ? ticked.get(actKey({ act: 'wet', zoneId: id, section })) : undefined;
   const dwellS = zones.find(({ zone }) => zone.id === id)?.option?.dwellS ?? 0;
-  return wettedAt === undefined ? before.at : Math.max(before.at, wettedAt + dwellS * 1000);
+  return wettedAt === undefined ? before.at + (waits.get(keyOfTick(first!)) ?? 0) * 1000 : Math.max(before.at, wettedAt + dwellS * 1000);
+}
+
+/** Seconds of what was ticked off; what is wiped was wetted in the same go, unless it was noted before. */
+function secondsFor(ticks: readonly Tick[], { seconds }: Planned, wettedBefore: (key: string) => boolean): number {
+  return ticks.reduce((sum, tick) => {
+    const own = seconds.get(keyOfTick(tick)) ?? NaN;
+    const wet = actKey({ act: 'wet', zoneId: tick.zone, section: tick.section });
+    return sum + own + (tick.kind === 'wipe' && !wettedBefore(wet) ? (seconds.get(wet) ?? 0) : 0);
+  }, 0);
 }
 
 /** What a bout tells of one act; null where it tells nothing. */
-function paceOf(bout: Bout, seconds: ReadonlyMap<string, number>, progress: Progress, plan: Plan): Pace | null {
-  const acts = new Set(bout.ticks.map(({ kind }) => kind));
+function paceOf(bout: Bout, planned: Planned, progress: Progress, plan: Plan): Pace | null {
+  // What was wetted ahead was done in the same time.
+  const acts = new Set(bout.ticks.map(({ kind }) => kind).filter((kind, _i, all) => kind !== 'wet' || !all.includes('wipe')));
   const [act] = acts;
-  const planned = bout.ticks.map((tick) => seconds.get(keyOfTick(tick)) ?? NaN);
-  const plannedS = planned.reduce((sum, one) => sum + one, 0);
-  const tookS = (bout.ticks.at(-1)!.at - beganAt(bout, progress, plan)) / 1000;
+  const plannedS = secondsFor(bout.ticks, planned, (key) => progress.ticked.has(key));
+  const tookS = (Math.max(...bout.ticks.map(({ at }) => at)) - beganAt(bout, progress, plan, planned)) / 1000;
   const isTheWork = tookS > plannedS / NOT_THE_WORK && tookS < plannedS * NOT_THE_WORK;
   return acts.size === 1 && isTheWork ? { act: act!, plannedS, tookS } : null;
 }
@@ -66,7 +92,7 @@ export function pacesTogether(paces: readonly Pace[]): readonly Pace[] {
  * was ticked off with other acts in one go.
  */
 export function pacesSince(plan: Plan, progress: Progress, ticks: readonly Tick[]): readonly Pace[] {
-  const seconds = new Map(progress.tasks.map((task: Task) => [taskKey(task), task.seconds]));
+  const planned = plannedOf(plan, progress.tasks);
   const bouts = [0, 1].flatMap((worker) => boutsOf(once(ticks).filter((tick) => tick.by === worker)));
-  return pacesTogether(bouts.flatMap((bout) => paceOf(bout, seconds, progress, plan) ?? []));
+  return pacesTogether(bouts.flatMap((bout) => paceOf(bout, planned, progress, plan) ?? []));
 }

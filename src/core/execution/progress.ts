@@ -1,6 +1,6 @@
 import { type Run, type RunAct, type Tick, type ZoneId, isTick } from '../model';
 import type { Plan } from '../planning';
-import { type Task, keyOfTick, taskKey, tasksOf } from './task';
+import { type Act, type Task, actKey, actsOf, keyOfTick, tasksOf } from './task';
 
 /** What of a plan is done, and what is still to do. */
 export interface Progress {
@@ -8,6 +8,8 @@ export interface Progress {
   readonly open: readonly Task[];
   /** Done since the plan was made. */
   readonly done: readonly Task[];
+  /** Keys of all that is still to do, part by part; what only waits to be wiped is not to be wetted any more. */
+  readonly openKeys: ReadonlySet<string>;
   /** By act and zone, the share that is done. */
   readonly shares: ReadonlyMap<string, number>;
   /** When each task was ticked off last; what is wet from before the plan counts, too. */
@@ -22,7 +24,7 @@ const carried = ({ begun, zones }: Plan): readonly (readonly [string, number])[]
   zones.flatMap(({ zone, treatment }) => {
     const going = begun.zones.get(zone.id);
     if (going?.treatment !== treatment) return [];
-    return going.wet.map(({ at }, i) => [taskKey({ act: 'wet', zoneId: zone.id, section: i + 1 }), at] as const);
+    return going.wet.map(({ at }, i) => [actKey({ act: 'wet', zoneId: zone.id, section: i + 1 }), at] as const);
   });
 
 /** What was done on a zone in all its sections of that time: it stays done, however a later plan cuts it. */
@@ -41,25 +43,34 @@ function asGoingOn({ begun, zones }: Plan, open: readonly Task[], wet: ReturnTyp
   if (begun.at === null) return open;
   const dwell = new Map(zones.map(({ zone, option }) => [zone.id, (option?.dwellS ?? 0) * 1000]));
   const wetted = new Map(wet);
-  const isReady = ({ act, zoneId, section }: Task): boolean => {
-    const at = wetted.get(taskKey({ act: 'wet', zoneId, section }));
-    return act === 'wipe' && at !== undefined && at + dwell.get(zoneId)! <= begun.at!;
-  };
-  const inHand = ({ act, zoneId }: Task): boolean => begun.inHand.some((one) => one.act === act && one.zoneId === zoneId);
+  const isReady = ({ act, parts }: Task): boolean =>
+    act === 'wipe' &&
+    parts.some(({ zoneId, section }) => {
+      const at = wetted.get(actKey({ act: 'wet', zoneId, section }));
+      return at !== undefined && at + dwell.get(zoneId)! <= begun.at!;
+    });
+  const inHand = ({ act, parts }: Task): boolean => begun.inHand.some((one) => one.act === act && parts.some(({ zoneId }) => zoneId === one.zoneId));
   const rank = (task: Task): number => (inHand(task) ? 0 : isReady(task) ? 1 : 2);
   return [...open].sort((p, q) => rank(p) - rank(q));
 }
 
-const countsOf = (tasks: readonly Task[]): ReadonlyMap<string, number> => {
-  const counts = new Map<string, number>();
-  for (const { act, zoneId } of tasks) counts.set(`${act}/${zoneId}`, (counts.get(`${act}/${zoneId}`) ?? 0) + 1);
-  return counts;
-};
-
-function sharesOf(tasks: readonly Task[], open: readonly Task[]): Progress['shares'] {
-  const left = countsOf(open);
-  return new Map([...countsOf(tasks)].map(([key, all]) => [key, 1 - (left.get(key) ?? 0) / all]));
+/** Acts that a plan has, with the share of each zone’s parts that is done. */
+function sharesOf(keys: readonly Act[], openKeys: ReadonlySet<string>): Progress['shares'] {
+  const [all, open] = [new Map<string, number>(), new Map<string, number>()];
+  for (const one of keys) {
+    const key = `${one.act}/${one.zoneId}`;
+    all.set(key, (all.get(key) ?? 0) + 1);
+    if (openKeys.has(actKey(one))) open.set(key, (open.get(key) ?? 0) + 1);
+  }
+  return new Map([...all].map(([key, count]) => [key, 1 - (open.get(key) ?? 0) / count]));
 }
+
+/** What is done on a part before it is wiped, in the same pass: wetting, and in frost the rinse. */
+const beforeWiping = ({ timeline }: Plan): readonly Act[] =>
+  timeline.steps.flatMap(({ kind, zoneId, section }): Act[] => {
+    if (!zoneId || section === 0) return [];
+    return kind === 'spray' ? [{ act: 'wet', zoneId, section }] : kind === 'flush' ? [{ act: 'flush', zoneId, section }] : [];
+  });
 
 /** How far a plan has come by what was ticked off after it was made. */
 export function progressOf(plan: Plan, run: Run): Progress {
@@ -67,10 +78,16 @@ export function progressOf(plan: Plan, run: Run): Progress {
   const ticks = ticksSince(plan, run);
   const before = carried(plan);
   const ticked = new Map([...before, ...ticks.map((tick) => [keyOfTick(tick), tick.at] as const)]);
-  const [whole, wet] = [wholeOf(ticks), new Set(before.map(([key]) => key))];
-  const isOpen = (task: Task): boolean => !ticked.has(taskKey(task)) && !whole.has(`${task.act}/${task.zoneId}`);
-  const open = asGoingOn(plan, tasks.filter(isOpen), before);
-  return { tasks, open, ticked, done: tasks.filter((task) => !isOpen(task) && !wet.has(taskKey(task))), shares: sharesOf(tasks, open) };
+  const whole = wholeOf(ticks);
+  const isOpen = (one: Act): boolean => !ticked.has(actKey(one)) && !whole.has(`${one.act}/${one.zoneId}`);
+  const acts = tasks.flatMap(actsOf);
+  const first = beforeWiping(plan);
+  const openActs = new Set(acts.filter(isOpen).map(actKey));
+  // What is wiped was wetted, noted or not.
+  const openFirst = first.filter((one) => isOpen(one) && openActs.has(actKey({ ...one, act: 'wipe' })));
+  const openKeys = new Set([...openActs, ...openFirst.map(actKey)]);
+  const open = asGoingOn(plan, tasks.filter((task) => actsOf(task).some((one) => openActs.has(actKey(one)))), before);
+  return { tasks, open, ticked, openKeys, done: tasks.filter((task) => !open.includes(task)), shares: sharesOf([...acts, ...first], openKeys) };
 }
 
 /** Share of an act on a zone that is done, of what the plan has of it. */

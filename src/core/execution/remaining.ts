@@ -8,7 +8,7 @@ import { type OpenTowel, sidesUsed, WETTED_SIDES } from '../towel';
 import { openTowelsNow } from './open-towels';
 import { pacesSince, pacesTogether } from './pace';
 import { type Progress, progressOf, shareDone, ticksSince } from './progress';
-import { keyOfStep, taskKey } from './task';
+import { type Task, actKey, keyOfStep } from './task';
 
 /** What is left to plan with in mid-run. */
 export interface Remaining {
@@ -28,14 +28,18 @@ const actsDone = (progress: Progress, zoneId: ZoneId): Acts =>
 const together = (before: Acts, now: Acts): Acts =>
   Object.fromEntries(runActs.map((act) => [act, before[act] + (1 - before[act]) * now[act]])) as Record<RunAct, number>;
 
-/** Sections that are wet and not yet wiped. */
-const wetOn = ({ tasks, open, ticked }: Progress, zoneId: ZoneId): BegunZone['wet'] =>
-  tasks
-    .filter((task) => task.zoneId === zoneId && task.act === 'wipe' && open.includes(task))
-    .flatMap(({ section, worker }) => {
-      const at = ticked.get(taskKey({ act: 'wet', zoneId, section }));
-      return at === undefined ? [] : [{ at, worker }];
-    });
+/** Sections of a zone that are not wiped yet, the wet ones first: when each was wetted, whose it is, and where it is reached from. */
+function openSections({ tasks, openKeys, ticked }: Progress, zone: ZoneId): Pick<BegunZone, 'wet' | 'places'> {
+  const open = tasks.flatMap(({ act, parts, worker, place }) =>
+    parts.flatMap(({ zoneId, section }) => {
+      const isOpen = act === 'wipe' && zoneId === zone && openKeys.has(actKey({ act: 'wipe', zoneId, section }));
+      return isOpen ? [{ worker, place: place!, at: ticked.get(actKey({ act: 'wet', zoneId, section })) }] : [];
+    }),
+  );
+  const wet = open.flatMap(({ at, worker, place }) => (at === undefined ? [] : [{ at, worker, place }]));
+  const dry = open.filter(({ at }) => at === undefined);
+  return { wet: wet.map(({ at, worker }) => ({ at, worker })), places: [...wet, ...dry].map(({ place }) => place) };
+}
 
 /** A zone as it is now: untouched, begun, or done. */
 function zoneNow({ zone, option }: ZonePlan, { begun }: Plan, progress: Progress): BegunZone | 'done' | null {
@@ -43,9 +47,9 @@ function zoneNow({ zone, option }: ZonePlan, { begun }: Plan, progress: Progress
   if (!option) return begun.zones.get(zone.id) ?? null;
   const done = together(begun.zones.get(zone.id)?.done ?? none, actsDone(progress, zone.id));
   if (isThrough(option, done)) return 'done';
-  const wet = wetOn(progress, zone.id);
+  const { wet, places } = openSections(progress, zone.id);
   const started = wet.length > 0 || runActs.some((act) => done[act] > 0);
-  return started ? { treatment: option.treatment, done, wet } : null;
+  return started ? { treatment: option.treatment, done, wet, places } : null;
 }
 
 /** What zones have taken of the mixes and of plain water by now, mL; kept apart by where it comes from. */
@@ -74,9 +78,8 @@ const made = ({ fills }: Mix): number => fills.reduce((sum, { totalMl }) => sum 
 const lasts = ({ startS, endS }: Step): number => endS - startS;
 
 /** What the plan had the clock show when this is done, without what was put off: set-up comes first, packing last. */
-function clockDone({ timeline: { steps } }: Plan, { open }: Progress): number {
-  const waiting = new Set(open.map(taskKey));
-  const isOpen = (step: Step): boolean => waiting.has(keyOfStep(step) ?? '');
+function clockDone({ timeline: { steps } }: Plan, { open, openKeys }: Progress): number {
+  const isOpen = (step: Step): boolean => openKeys.has(keyOfStep(step) ?? '');
   const clocks = [0, 1].map((worker) => {
     const own = steps.filter((step) => step.worker === worker);
     const last = own.filter((step) => step.kind === 'setup' || (keyOfStep(step) !== null && !isOpen(step))).at(-1);
@@ -98,6 +101,10 @@ const drunkBy = (towels: readonly OpenTowel[], a: Parameters<typeof towelsDrink>
   const wetted = towels.filter((towel) => towel.wetted);
   return towelsDrink({ towels: wetted.length, again: wetted.filter(({ used }) => used > WETTED_SIDES).length }, a);
 };
+
+/** What somebody is at, zone by zone. */
+const inHandOf = (task: Task | undefined): StartState['inHand'] =>
+  [...new Set(task?.parts.map(({ zoneId }) => zoneId))].map((zoneId) => ({ act: task!.act, zoneId, place: task!.place, worker: task!.worker }));
 
 /** How much is left when so much of a plan is done. */
 export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null): Remaining {
@@ -126,7 +133,8 @@ export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null):
     paces: pacesTogether([...begun.spent.paces, ...pacesSince(plan, progress, ticksSince(plan, run))]),
   };
   const ticked = new Map(begun.ticked);
-  for (const { zoneId } of progress.done) ticked.set(zoneId, (ticked.get(zoneId) ?? 0) + 1);
+  const doneZones = progress.done.flatMap(({ parts }) => parts[0]?.zoneId ?? []);
+  for (const zoneId of doneZones) ticked.set(zoneId, (ticked.get(zoneId) ?? 0) + 1);
   return {
     job: withLess(job, { ...off, towels: news, litres }),
     begun: {
@@ -135,7 +143,7 @@ export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null):
       ticked,
       done: new Set([...begun.done, ...[...zones].filter(([, now]) => now === 'done').map(([id]) => id)]),
       zones: new Map([...zones].flatMap(([id, now]): [ZoneId, BegunZone][] => (now && now !== 'done' && !begun.done.has(id) ? [[id, now]] : []))),
-      inHand: [0, 1].flatMap((worker) => progress.open.find((task) => task.worker === worker) ?? []),
+      inHand: [0, 1].flatMap((worker) => inHandOf(progress.open.find((task) => task.worker === worker))),
       kits: [...new Set([...begun.kits, ...plan.kits])],
       vessels: vesselsNow(plan, laid, a.wasteFactor),
       towels,

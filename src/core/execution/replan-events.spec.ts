@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { noteEvent, startRun, takeBackEvent } from '../edit';
+import { noteEvent, noteEvents, startRun, takeBackEvent } from '../edit';
 import { type Job, type ReplanEvent, type TowelRole, type ZoneId, towelRoles, replanEventKinds } from '../model';
 import type { Plan } from '../planning/plan';
 import { planJob } from '../planning/plan-job';
@@ -9,7 +9,7 @@ import { celsius, ml } from '../units';
 import { planRun } from './plan-run';
 import { progressOf } from './progress';
 import { runStatusOf } from './status';
-import { tickOf } from './task';
+import { type Task, keyOfStep, ticksOf } from './task';
 import { usageAccount, useOf } from './usage-count';
 import { runs } from '@esmero/testing';
 
@@ -26,7 +26,7 @@ function work(job: Job, count: number, at = START + MINUTE): Job {
   for (let i = 0; i < count; i++) {
     const hand = runStatusOf(plan, now.run!).hands.find((one) => one.now);
     if (!hand?.now) break;
-    now = noteEvent(now, tickOf(hand.now, at));
+    now = noteEvents(now, ticksOf(plan, hand.now, at));
   }
   return now;
 }
@@ -34,8 +34,10 @@ function work(job: Job, count: number, at = START + MINUTE): Job {
 const workAll = (job: Job): Job => work(job, Infinity);
 
 /** Seconds still to be worked on a zone. */
-const openOn = (plan: Plan, job: Job, zone: ZoneId): number =>
-  progressOf(plan, job.run!).open.filter(({ zoneId }) => zoneId === zone).reduce((sum, { seconds }) => sum + seconds, 0);
+function openOn(plan: Plan, job: Job, zone: ZoneId): number {
+  const { openKeys } = progressOf(plan, job.run!);
+  return plan.timeline.steps.filter((step) => step.zoneId === zone && openKeys.has(keyOfStep(step) ?? '')).reduce((sum, { startS, endS }) => sum + endS - startS, 0);
+}
 
 const turns: fc.Arbitrary<ReplanEvent> = fc.oneof(
   fc.record({ kind: fc.constantFrom('towel-out' as const, 'side-full' as const), role: fc.constantFrom<TowelRole>('wash', 'finish'), worker: fc.constantFrom(0, 1) }),
@@ -47,7 +49,7 @@ const turns: fc.Arbitrary<ReplanEvent> = fc.oneof(
   fc.record({ kind: fc.constant('leave' as const), zones: fc.constantFrom(['left-sill' as const], ['boot-sill' as const, 'grille' as const]) }),
 ).map((turn) => ({ ...turn, at: START + 2 * MINUTE }) as ReplanEvent);
 
-const course = fc.array(fc.tuple(fc.integer({ min: 0, max: 25 }), turns), { minLength: 1, maxLength: 4 });
+const course = fc.array(fc.tuple(fc.integer({ min: 0, max: 8 }), turns), { minLength: 1, maxLength: 4 });
 const starts = fc.tuple(fc.constantFrom<1 | 2>(1, 2), fc.constantFrom<1 | 2>(1, 2));
 
 /** Every turn of a course with the plan before it and after it. */
@@ -159,13 +161,13 @@ describe('a turn of events', () => {
     const one = { 'again': { zone: 'roof' }, 'towel-out': { role: 'wash', worker: 0 }, 'side-full': { role: 'wash', worker: 0 }, workers: { workers: 2 }, panels: { panelC: 20 }, soil: { zone: 'roof', steps: 1 }, weather: { weather: 'wind' }, 'mix-left': { purpose: 'waterless', ml: 0 }, 'product-out': { purpose: 'waterless' }, 'water-left': { litres: 2 }, leave: { zones } } as const;
     for (const kind of replanEventKinds) {
       const job = noteEvent(work(begun(1, 1), 5), { kind, at: START, ...one[kind] } as ReplanEvent);
-      expect(planRun(job).begun).toMatchObject({ events: 6, at: START });
+      expect(planRun(job).begun).toMatchObject({ events: job.run!.events.length, at: START });
     }
   });
 });
 
 describe('what is left', () => {
-  const half = work(begun(1, 1), 30);
+  const half = work(begun(1, 1), 9);
   const same = noteEvent(half, { kind: 'workers', workers: 1, at: START + 2 * MINUTE });
 
   it('makes the same whole of liquid, work and area, whenever it is reckoned', () => {
@@ -181,7 +183,7 @@ describe('what is left', () => {
 
   it('has drawn and let run off as much water as was planned, whatever is flushed, once all is done', () => {
     for (const [kind, level] of [['mud', 2], ['salt', 3], ['road-film', 3]] as const)
-      for (const count of [0, 15, 60]) {
+      for (const count of [0, 5, 14]) {
         const plain = sampleJob({ soil: soilAll(kind, level), site: { ...sampleSite, runoff: 'allowed', waterL: 60, minutes: 900 } });
         const whole = planJob(plain);
         if (whole.method === 'decline') continue;
@@ -197,7 +199,7 @@ describe('what is left', () => {
     const schools = fc.record({ glass: fc.constantFrom('first' as const, 'last' as const), drying: fc.constantFrom('panel' as const, 'body' as const), order: fc.constantFrom('top-down' as const, 'dirtiest-first' as const) });
     const soils = fc.constantFrom(['dust', 1], ['road-film', 2], ['salt', 3], ['mud', 2]) as fc.Arbitrary<['dust' | 'road-film' | 'salt' | 'mud', 1 | 2 | 3]>;
     fc.assert(
-      fc.property(schools, soils, fc.integer({ min: 1, max: 80 }), (school, [kind, level], count) => {
+      fc.property(schools, soils, fc.integer({ min: 1, max: 22 }), (school, [kind, level], count) => {
         const plain = sampleJob({ soil: soilAll(kind, level), site: { ...sampleSite, runoff: 'allowed', waterL: 60, minutes: 900 } });
         const before = work(startRun({ ...plain, choices: { ...plain.choices, ...school } }, START), count);
         const after = noteEvent(before, { kind: 'workers', workers: 1, at: START });
@@ -211,7 +213,7 @@ describe('what is left', () => {
 
   it('needs no more towels than were planned when nothing has changed, but that two people share the car out anew', () => {
     fc.assert(
-      fc.property(starts, fc.integer({ min: 0, max: 80 }), ([workers, level], count) => {
+      fc.property(starts, fc.integer({ min: 0, max: 22 }), ([workers, level], count) => {
         const before = work(begun(workers, level), count);
         const [was, is] = [planRun(before), planRun(noteEvent(before, { kind: 'workers', workers, at: START }))];
         for (const role of towelRoles) {
@@ -228,17 +230,17 @@ describe('what is left', () => {
     const mild = turns.filter(({ kind }) => kind !== 'workers' && kind !== 'leave');
     let checked = 0;
     fc.assert(
-      fc.property(starts, fc.integer({ min: 0, max: 60 }), mild, ([workers, level], count, turn) => {
+      fc.property(starts, fc.integer({ min: 0, max: 18 }), mild, ([workers, level], count, turn) => {
         const before = work(begun(workers, level), count);
         const after = noteEvent(before, turn);
         const [was, plan] = [runStatusOf(planRun(before), before.run!), planRun(after)];
         const now = runStatusOf(plan, after.run!);
         for (const { worker, now: task } of was.hands) {
-          const goesOn = task && progressOf(plan, after.run!).open.some(({ act, zoneId }) => act === task.act && zoneId === task.zoneId);
-          if (!goesOn) continue;
+          const isOn = (one: Task): boolean => one.act === task!.act && one.parts.some(({ zoneId }) => task!.parts.some((part) => part.zoneId === zoneId));
+          if (!task || !progressOf(plan, after.run!).open.some(isOn)) continue;
           checked++;
           const own = now.hands.find((one) => one.worker === worker)?.now;
-          expect([own?.act, own?.zoneId]).toEqual([task.act, task.zoneId]);
+          expect(own && isOn(own)).toBe(true);
         }
       }),
       { numRuns: runs(40) },
@@ -248,15 +250,16 @@ describe('what is left', () => {
 
   it('leaves what somebody has wetted to them, and all of it to the other when they leave', () => {
     let checked = 0;
-    for (let count = 4; count < 50; count += 3) {
+    for (let count = 2; count < 20; count++) {
       const before = work(begun(2, 1), count);
-      const wetted = new Map(progressOf(planRun(before), before.run!).tasks.filter(({ act }) => act === 'wipe').map(({ zoneId, worker }) => [zoneId, worker]));
-      const [same, alone] = ([2, 1] as const).map((workers) => planRun(noteEvent(before, { kind: 'workers', workers, at: START })));
+            const [same, alone] = ([2, 1] as const).map((workers) => planRun(noteEvent(before, { kind: 'workers', workers, at: START })));
       for (const [id, { wet }] of same!.begun.zones) {
         if (wet.length === 0) continue;
         checked++;
         const wiping = (plan: Plan): readonly number[] => plan.timeline.steps.filter(({ kind, zoneId }) => kind === 'wipe' && zoneId === id).map(({ worker }) => worker);
-        expect(new Set(wiping(same!))).toEqual(new Set([wetted.get(id)]));
+        // Halves may be whose they are; what was wetted stays with its person.
+        const own = same!.timeline.byWorker.flatMap((list, worker) => list.flatMap(({ pieces }) => pieces.filter(({ zone }) => zone.id === id).map(({ section }) => [section, worker] as const)));
+        wet.forEach(({ worker }, i) => expect(own).toContainEqual([i + 1, worker]));
         expect(new Set(wiping(alone!))).toEqual(new Set([0]));
       }
     }

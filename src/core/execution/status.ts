@@ -1,7 +1,7 @@
 import type { Run, ZoneId } from '../model';
 import type { Plan } from '../planning';
 import { progressOf } from './progress';
-import { type Task, taskKey } from './task';
+import { type Task, actKey } from './task';
 
 /** The two clocks of a section that is wet, in milliseconds since 1970. */
 export interface Clocks {
@@ -30,13 +30,19 @@ export interface RunStatus {
   readonly leftS: number;
 }
 
-/** Of a section that is to be wiped and was wetted; the film lies from the tick on. */
-function clocksOf({ act, zoneId, section }: Task, ticked: ReadonlyMap<string, number>, { zones }: Plan): Clocks | null {
-  const wettedAt = ticked.get(taskKey({ act: 'wet', zoneId, section }));
-  const option = zones.find(({ zone }) => zone.id === zoneId)?.option;
-  if (act !== 'wipe' || wettedAt === undefined || !option) return null;
-  const { windowS } = option.drying;
-  return { readyAt: wettedAt + option.dwellS * 1000, dryAt: windowS === Infinity ? null : wettedAt + windowS * 1000 };
+/** Of a pass that is to be wiped and was wetted; the film lies from the tick on. */
+function clocksOf({ act, parts }: Task, ticked: ReadonlyMap<string, number>, { zones }: Plan): Clocks | null {
+  if (act !== 'wipe') return null;
+  const options = new Map(zones.map(({ zone, option }) => [zone.id, option]));
+  const clocks = parts.flatMap(({ zoneId, section }): Clocks[] => {
+    const [wettedAt, option] = [ticked.get(actKey({ act: 'wet', zoneId, section })), options.get(zoneId)];
+    if (wettedAt === undefined || !option) return [];
+    const { windowS } = option.drying;
+    return [{ readyAt: wettedAt + option.dwellS * 1000, dryAt: windowS === Infinity ? null : wettedAt + windowS * 1000 }];
+  });
+  if (clocks.length === 0) return null;
+  const dry = clocks.flatMap(({ dryAt }) => dryAt ?? []);
+  return { readyAt: Math.max(...clocks.map(({ readyAt }) => readyAt)), dryAt: dry.length > 0 ? Math.min(...dry) : null };
 }
 
 const sum = (values: Iterable<number>): number => [...values].reduce((total, one) => total + one, 0);
@@ -56,13 +62,14 @@ export function runStatusOf(plan: Plan, run: Run): RunStatus {
       leftS: sum(own.map(({ seconds }) => seconds)),
     };
   });
-  const waiting = new Set(open.map(({ zoneId }) => zoneId));
+  const zonesOf = (list: readonly Task[]): readonly ZoneId[] => list.flatMap(({ parts }) => parts.map(({ zoneId }) => zoneId));
+  const waiting = new Set(zonesOf(open));
   const before = sum(plan.begun.ticked.values());
   return {
     hands,
     done: before + done.length,
     all: before + done.length + open.length,
-    zonesDone: new Set([...plan.begun.done, ...tasks.map(({ zoneId }) => zoneId).filter((id) => !waiting.has(id))]),
+    zonesDone: new Set([...plan.begun.done, ...zonesOf(tasks).filter((id) => !waiting.has(id))]),
     leftS: Math.max(0, ...hands.map(({ leftS }) => leftS)),
   };
 }

@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { randomLcg, randomNormal } from 'd3-random';
 import { describe, expect, it } from 'vitest';
 import { assumptionTable } from '../assumptions';
-import { endRun, noteEvent, noteUse, startRun } from '../edit';
+import { endRun, noteEvents, noteUse, startRun } from '../edit';
 import { type Job, type Leg, type RunAct, type RunUse, usedIn } from '../model';
 import { planJob } from '../planning/plan-job';
-import { usageAccount, tasksOf, tickOf, useOf } from '../execution';
+import { usageAccount, tasksOf, ticksOf, useOf } from '../execution';
 import { sampleJob, soilAll } from '../testing/sample';
 import { estimate } from './estimate';
 import { seenBesideForecast } from '../soil';
@@ -65,7 +65,7 @@ describe('learning from runs', () => {
   const START = 1_900_000_000_000;
 
   const worked = (begun: Job): Job =>
-    tasksOf(plan).reduce((so, task) => noteEvent(so, tickOf(task, START)), begun);
+    tasksOf(plan).reduce((so, task) => noteEvents(so, ticksOf(plan, task, START)), begun);
 
   /** A run that took so many times the liquid, towels and time that were planned. */
   const run = (times: number, of: Job = job): Job => {

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { noteEvent, startRun } from '../edit';
+import { noteEvents, startRun } from '../edit';
 import { type Movement, type Place, type RunUse, type StockItem, places } from '../model';
 import { planJob } from '../planning/plan-job';
-import { planRun, usageAccount, runStatusOf, tickOf, useOf } from '../execution';
+import { planRun, usageAccount, runStatusOf, ticksOf, useOf } from '../execution';
 import { sampleJob, soilAll } from '../testing/sample';
 import { type Draft, bookingOut, counting, draft, isBooked, releasing, reservedFor, reserving, takingBack } from './booking';
 import { laundering, laundrySteps, retiring } from './laundry';
@@ -27,9 +27,10 @@ const stocked = posted([
 const done = (() => {
   let one = startRun(job, 0);
   for (;;) {
-    const now = runStatusOf(planRun(one), one.run!).hands.find((hand) => hand.now)?.now;
+    const plan = planRun(one);
+    const now = runStatusOf(plan, one.run!).hands.find((hand) => hand.now)?.now;
     if (!now) return one;
-    one = noteEvent(one, tickOf(now, 0));
+    one = noteEvents(one, ticksOf(plan, now, 0));
   }
 })();
 const reckoning = usageAccount(done)!;

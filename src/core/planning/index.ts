@@ -12,3 +12,4 @@ export type { Question } from './questions';
 export { reweighted } from './reweighted';
 export { totalsOf } from './totals';
 export { zoneTreatments } from './zone-options';
+export { wipingsOf } from './realise';

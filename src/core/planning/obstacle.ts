@@ -10,11 +10,12 @@ const obstacles: readonly (readonly [Obstacle, readonly Gate['code'][]])[] = [
 
 /**
  * The one obstacle without which every blocked zone could be washed by some treatment; where there
- * is no such one, it is the soil: the car needs a full rinse wash.
+ * is no such one, it is the soil: the car needs a full rinse wash. A treatment that nothing forbids is of another
+ * method than the one that was asked for, and tells nothing.
  */
 export function obstacleOf(blocked: readonly (readonly Shut[])[]): Obstacle {
   const found = obstacles.find(([, codes]) =>
-    blocked.every((zone) => zone.some((treatment) => treatment.gates.every(({ code }) => codes.includes(code)))),
+    blocked.every((zone) => zone.some(({ gates }) => gates.length > 0 && gates.every(({ code }) => codes.includes(code)))),
   );
   return found?.[0] ?? 'soil';
 }

@@ -93,7 +93,7 @@ function zonePlans(
   context: PlanningContext,
   realised: Realised | null,
 ): readonly ZonePlan[] {
-  const stages = new Map(realised?.ordered.map(({ zone, stage }) => [zone.id, stage]));
+  const laps = new Map(realised?.chosen.map(({ zone, lap }) => [zone.id, lap]));
   return context.zones.map(({ zone, soil }) => {
     const option = realised?.choice.picks.get(zone.id) ?? null;
     return {
@@ -102,7 +102,7 @@ function zonePlans(
       treatment: option?.treatment ?? 'leave',
       leftByHand: context.job.choices.fixed[zone.id] === 'leave',
       option,
-      stage: stages.get(zone.id) ?? null,
+      lap: laps.get(zone.id) ?? null,
     };
   });
 }

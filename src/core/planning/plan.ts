@@ -2,7 +2,8 @@ import type { Advice, MixPlan } from '../mix';
 import type { TreatmentId, VehicleMethod, Zone, ZoneId } from '../model';
 import type { Caution, Figure, Gate, Verdict } from '../reasons';
 import type { Kit, Option, StartState } from '../rules';
-import type { RunStage, Timeline } from '../schedule';
+import type { Lap } from '../passes';
+import type { Timeline } from '../schedule';
 import type { SoilState } from '../soil';
 import type { UsedMitt, UsedTowel } from '../towel';
 import type { BlockedZone, Shortage } from './choose';
@@ -18,7 +19,8 @@ export interface ZonePlan {
   readonly leftByHand: boolean;
   /** The chosen treatment worked out; null for a zone that is left. */
   readonly option: Option | null;
-  readonly stage: RunStage | null;
+  /** In which it is wiped; null for a zone that is left. */
+  readonly lap: Lap | null;
 }
 
 export interface Totals {

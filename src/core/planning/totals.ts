@@ -87,21 +87,21 @@ const towels = ({ towels: used }: Realised): Figure =>
     towelKeys,
   );
 
-function index({ ordered }: Realised): Figure {
-  const area = ordered.reduce((sum, { zone }) => sum + zone.areaM2, 0);
-  const byStage = new Map<string, number>();
-  for (const { zone, option, stage } of ordered) {
+function index({ chosen }: Realised): Figure {
+  const area = chosen.reduce((sum, { zone }) => sum + zone.areaM2, 0);
+  const byLap = new Map<string, number>();
+  for (const { zone, option, lap } of chosen) {
     const value = area === 0 ? 0 : (zone.areaM2 * option.marring.index) / area;
-    byStage.set(`stage.${stage}`, (byStage.get(`stage.${stage}`) ?? 0) + value);
+    byLap.set(`lap.${lap}`, (byLap.get(`lap.${lap}`) ?? 0) + value);
   }
-  const parts = [...byStage].map(([code, value]) => ({ code, value }));
+  const parts = [...byLap].map(([code, value]) => ({ code, value }));
   return { ...sumFigure('index', parts, indexKeys), origin: 'judged' };
 }
 
-const runoff = ({ ordered }: Realised): Figure =>
+const runoff = ({ chosen }: Realised): Figure =>
   sumFigure(
     'L',
-    ordered.map(({ zone, option }) => ({ code: `zone.${zone.id}`, value: option.runoffMl / 1000 })),
+    chosen.map(({ zone, option }) => ({ code: `zone.${zone.id}`, value: option.runoffMl / 1000 })),
     ['flushFilm', 'holdUpVertical', 'holdUpHorizontal', 'dripAllowance'],
   );
 

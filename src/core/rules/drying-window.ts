@@ -4,6 +4,7 @@ import type { Gate } from '../reasons';
 import type { Contacted } from './contacts';
 import type { PlanningContext, SoiledZone } from './context';
 import type { Flushed } from './flushed';
+import type { Cuts } from './reach';
 
 /** How long the liquid of a treatment lasts on a zone, and what that allows. */
 export interface Drying {
@@ -72,9 +73,11 @@ export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'fi
 const wetInHand = ({ sprayRate, wipeRate, finishRate }: Contacted, sectionM2: number): number =>
   (sprayRate / 2 + wipeRate + finishRate / 2) * sectionM2;
 
-/** Equal parts in which a zone is done, none larger than fits the window. */
-export const sectionsOf = ({ areaM2 }: Zone, { sectionM2 }: Drying): number =>
-  sectionM2 > 0 ? Math.max(1, Math.ceil(areaM2 / sectionM2 - 1e-9)) : 1;
+/** Equal parts in which a zone is done, none larger than fits the window or is within reach. */
+export function sectionsOf({ areaM2 }: Zone, { sectionM2 }: Drying, { across, along }: Cuts): number {
+  const byWindow = sectionM2 > 0 ? Math.ceil(areaM2 / across / sectionM2 - 1e-9) : 1;
+  return across * Math.max(1, along, byWindow);
+}
 
 /** The liquid dries, or freezes, before even the smallest section is done. */
 export function windowGates(zone: Zone, drying: Drying, a: Assumptions): readonly Gate[] {

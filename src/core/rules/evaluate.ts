@@ -9,6 +9,7 @@ import { type ContactRule, type Contacted, contactRules } from './contacts';
 import { type PlanningContext, type SoiledZone, oncePerSharedContext } from './context';
 import { productCost, weightedCost } from './cost';
 import { type Drying, driedLater, dryingOf, sectionsOf } from './drying-window';
+import { cutsOf } from './reach';
 import { type Flushed, flushedFor } from './flushed';
 import { filmGates, standingGates } from './gates';
 import { marringIndex, sensitivityOf } from './marring';
@@ -140,12 +141,14 @@ function workedOut(
     kits: [...rule.kits, ...flushed.flush.kits],
     gates: [...standing, ...filmGates(soiled, flushed, gated, context)],
     marring,
+    loadBeforeGm2: soiled.soil.totalGm2,
     loadAfterFlushGm2: loadGm2,
     filmUm,
     dwellS: contact.dwellS,
     driedLater: driedLater(contact, context),
     drying,
-    sections: sectionsOf(soiled.zone, drying),
+    sections: sectionsOf(soiled.zone, drying, cutsOf(soiled.zone, job.vehicle.dimensions.lengthM, a)),
+    rest: null,
     spots,
     medium: cleanliness >= ONE_TOWEL_FROM ? 'towel' : contact.medium,
     laidMl,

@@ -5,6 +5,7 @@ import type { Drying } from './drying-window';
 import type { FlushSource } from './flushes';
 import type { Kit } from './kit';
 import type { Marring } from './marring';
+import type { StandingPlace } from './reach';
 import type { SpotPlan } from './spots';
 import type { WorkSeconds } from './work-seconds';
 
@@ -38,6 +39,8 @@ export interface Option {
   /** Empty when the treatment may be used. */
   readonly gates: readonly Gate[];
   readonly marring: Marring;
+  /** What lies there now, and what a rinse leaves of it. */
+  readonly loadBeforeGm2: number;
   readonly loadAfterFlushGm2: number;
   readonly filmUm: number;
   readonly dwellS: number;
@@ -46,6 +49,8 @@ export interface Option {
   readonly drying: Drying;
   /** In which the zone is done one after the other; 0 where nothing but drying or glass is left to do. */
   readonly sections: number;
+  /** Of a zone that is begun: how many of its sections are wet, those first, and where each is reached from; null where nothing was done. */
+  readonly rest: { readonly wet: number; readonly places: readonly StandingPlace[] } | null;
   readonly spots: readonly SpotPlan[];
   /** What takes the dirt up; wheels and arches have towels of their own. */
   readonly medium: TowelUse['medium'];

@@ -40,7 +40,7 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
   const [unwiped, unwetted] = [1 - done.wipe, Math.max(0, 1 - done.wipe - wetShare)];
   const left = {
     flush: work.flush * (1 - done.flush),
-    pretreat: done.wipe + wetShare > 0 ? 0 : work.pretreat,
+    pretreat: work.pretreat * unwetted,
     spray: work.spray * unwetted,
     wipe: work.wipe * unwiped,
     finish: work.finish * (option.driedLater ? 1 - done.dry : unwiped),
@@ -53,6 +53,7 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
   return {
     ...option,
     sections,
+    rest: { wet: Math.min(begun.wet.length, sections), places: begun.places },
     work: left,
     laidMl,
     runoffMl,

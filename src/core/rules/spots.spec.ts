@@ -38,7 +38,7 @@ describe('spots', () => {
 
   it('have softened before the zone is wiped', () => {
     const plan = planJob(spotted({ droppings: 3, tar: 1 }));
-    const step = (kind: string) => plan.timeline.steps.find((one) => one.kind === kind && one.zoneId === 'bonnet')!;
+    const step = (kind: string) => plan.timeline.steps.find((one) => one.kind === kind && one.zoneId === 'bonnet' && one.section === 1)!;
     const softens = Math.max(...onBonnet(spotted({ droppings: 3, tar: 1 })).map(({ dwellS }) => dwellS));
     expect(step('wipe').startS).toBeGreaterThanOrEqual(step('pretreat').endS + softens - 1e-6);
     expect(plan.totals.productMl.parts.map(({ code }) => code)).toContain('content.solvent');

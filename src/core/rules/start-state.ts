@@ -2,6 +2,7 @@ import type { Content, InVessel } from '../mix';
 import type { Pace, RunAct, Tick, TowelRole, Working, ZoneId } from '../model';
 import type { OpenTowel } from '../towel';
 import type { Kit } from './kit';
+import type { StandingPlace } from './reach';
 
 /** A zone on which something has been done, but not everything. */
 export interface BegunZone {
@@ -10,12 +11,15 @@ export interface BegunZone {
   readonly done: Readonly<Record<RunAct, number>>;
   /** Sections that are wet and wait for a hand, by when they were wetted and whose they are. */
   readonly wet: readonly (Pick<Tick, 'at'> & { readonly worker: number })[];
+  /** Where the sections are reached from that are not wiped yet, the wet ones first. */
+  readonly places: readonly StandingPlace[];
 }
 
 /** Something that a person is at. */
 export interface InHand {
   readonly act: RunAct;
   readonly zoneId: ZoneId;
+  readonly place: StandingPlace | null;
   readonly worker: number;
 }
 
@@ -67,12 +71,17 @@ export const freshStart: StartState = {
   spent: { laidMl: {}, madeMl: {}, productMl: {}, opened: {}, batteryMin: 0, litres: 0, runoffMl: 0, plannedS: 0, paces: [] },
 };
 
-/** Zones at which somebody is, or that somebody has wetted: they stay with that person. */
-export const heldBy = ({ inHand, zones }: Pick<StartState, 'inHand' | 'zones'>): ReadonlyMap<ZoneId, number> =>
+/** Parts at which somebody is, or that somebody has wetted: they stay with that person. */
+export type Held = ReadonlyMap<string, number>;
+
+export const heldBy = ({ inHand, zones }: Pick<StartState, 'inHand' | 'zones'>): Held =>
   new Map([
-    ...[...zones].flatMap(([id, { wet }]): [ZoneId, number][] => wet.slice(0, 1).map(({ worker }) => [id, worker])),
-    ...inHand.flatMap(({ act, zoneId, worker }): [ZoneId, number][] => (act === 'wet' || act === 'wipe' ? [[zoneId, worker]] : [])),
+    ...[...zones].flatMap(([id, { wet }]) => wet.map(({ worker }, i): [string, number] => [`${id}/${i + 1}`, worker])),
+    ...inHand.flatMap(({ act, zoneId, place, worker }): [string, number][] => (act === 'wipe' ? [[`${zoneId}@${place}`, worker]] : [])),
   ]);
+
+export const holderOf = (held: Held, { zoneId, section, place }: { readonly zoneId: ZoneId; readonly section: number; readonly place: StandingPlace }): number | null =>
+  held.get(`${zoneId}/${section}`) ?? held.get(`${zoneId}@${place}`) ?? null;
 
 /** What open towels of a role still hold, in whole towels. */
 export const openTowels = ({ towels }: Pick<StartState, 'towels'>, role: TowelRole): number =>

@@ -3,6 +3,7 @@ import type { Kit } from '../rules';
 
 export const stepKinds = [
   'setup',
+  'walk',
   'flush',
   'pretreat',
   'spray',
@@ -21,6 +22,8 @@ export interface Step {
   readonly zoneId: ZoneId | null;
   /** Part of the zone, from 1; 0 where the zone is done as a whole, and for what concerns no zone. */
   readonly section: number;
+  /** Number of the pass that it belongs to; null for set-up and packing. */
+  readonly pass: number | null;
   /** What is set up, for set-up steps. */
   readonly kit: Kit | 'glass' | null;
   readonly worker: number;
@@ -28,9 +31,12 @@ export interface Step {
   readonly endS: number;
 }
 
-export interface Task extends Pick<Step, 'kind' | 'zoneId' | 'section' | 'kit'> {
+export interface Task extends Pick<Step, 'kind' | 'zoneId' | 'section' | 'kit' | 'pass'> {
   readonly seconds: number;
 }
+
+/** Less is rounding. */
+const LEAST_WAIT_S = 1e-4;
 
 /** Clocks of the workers; what is done next goes to whoever is free first. */
 export class Crew {
@@ -49,21 +55,22 @@ export class Crew {
     return this.clocks[worker]!;
   }
 
-  /** All wait for the last, e.g. before the first wipe after the flush. */
+  /** All wait for the last, e.g. before the first wipe after the rinse. */
   meet(): void {
     this.clocks.fill(Math.max(...this.clocks));
   }
 
-  do(worker: number, { seconds, kind, zoneId, section, kit }: Task): number {
+  do(worker: number, { seconds, kind, zoneId, section, pass, kit }: Task): number {
     const startS = this.now(worker);
     const endS = startS + seconds;
-    if (seconds > 0) this.steps.push({ kind, zoneId, section, kit, worker, startS, endS });
+    if (seconds > 0) this.steps.push({ kind, zoneId, section, pass, kit, worker, startS, endS });
     this.clocks[worker] = endS;
     return endS;
   }
 
-  waitUntil(worker: number, time: number, { zoneId, section }: Pick<Step, 'zoneId' | 'section'>): void {
-    this.do(worker, { zoneId, section, kind: 'wait', kit: null, seconds: Math.max(0, time - this.now(worker)) });
+  waitUntil(worker: number, time: number, of: Pick<Step, 'zoneId' | 'section' | 'pass'>): void {
+    const seconds = time - this.now(worker);
+    if (seconds > LEAST_WAIT_S) this.do(worker, { ...of, kind: 'wait', kit: null, seconds });
   }
 
   elapsed(): number {

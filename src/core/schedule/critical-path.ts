@@ -1,6 +1,6 @@
 import type { Step } from './crew';
 
-const HAIR = 1e-6;
+const EPSILON = 1e-6;
 
 function last(steps: readonly Step[], of: (step: Step) => boolean): number {
   let at = steps.length - 1;
@@ -18,7 +18,7 @@ const sprayOf = (steps: readonly Step[], { zoneId, section }: Step): number =>
  */
 export function criticalPath(steps: readonly Step[]): readonly number[] {
   const endsAt = (time: number, of: (step: Step) => boolean): number =>
-    last(steps, (step) => of(step) && step.endS > step.startS && Math.abs(step.endS - time) < HAIR);
+    last(steps, (step) => of(step) && step.endS > step.startS && Math.abs(step.endS - time) < EPSILON);
   const path: number[] = [];
   let at = steps.reduce((latest, step, i) => (latest < 0 || step.endS >= steps[latest]!.endS ? i : latest), -1);
   while (at >= 0) {

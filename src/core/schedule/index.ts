@@ -1,7 +1,7 @@
 export { stepKinds } from './crew';
 export type { Step, StepKind } from './crew';
 export { criticalPath } from './critical-path';
-export { runOrder, runStages } from './run-order';
-export type { Ordered, RunStage } from './run-order';
+export { sharings } from './share';
+export type { Sharing } from './share';
 export { timelineOf } from './timeline';
-export type { Setup, Timeline } from './timeline';
+export type { PassAct, PassPart, PlannedPass, Setup, Timeline } from './timeline';

@@ -1,86 +1,223 @@
 import type { Assumptions } from '../assumptions';
-import { type Job, type Order, partsOf } from '../model';
-import { type Kit, type StartState, heldBy, setupMinutes } from '../rules';
-import { Crew, type Step } from './crew';
-import { atItsTurn } from './interleave';
-import { piecesOf } from './piece';
-import type { Ordered } from './run-order';
-import { sharedOut } from './share-out';
-import { type Late, Way } from './way';
+import { type Dimensions, type Job, type Order, type ZoneId, partsOf } from '../model';
+import { type Chosen, type Lap, type Pass, Round, passesOf, piecesOf } from '../passes';
+import { type Kit, type StandingPlace, type StartState, heldBy, setupMinutes } from '../rules';
+import { Crew, type Step, type StepKind } from './crew';
+import { type Sharing, sharedOut } from './share';
+import { type Stop, type Timed, wetAhead } from './wet-ahead';
+
+/** A section that would dry before it is done. */
+export interface Late {
+  readonly zoneId: ZoneId;
+  readonly section: number;
+  readonly lateS: number;
+}
+
+/** What is done in one go: rinsing, wetting and wiping, drying a body, or finishing glass. */
+export type PassAct = 'flush' | 'wipe' | 'dry' | 'glass';
+
+/** A part of a zone in a pass; of 0 is the zone as a whole. */
+export interface PassPart {
+  readonly zoneId: ZoneId;
+  readonly section: number;
+  readonly of: number;
+}
+
+/** A pass as it stands on the clock. */
+export interface PlannedPass {
+  /** From 1, in the order in which hands come to them. */
+  readonly number: number;
+  readonly act: PassAct;
+  /** null for what is gone over at once. */
+  readonly lap: Lap | null;
+  readonly place: StandingPlace | null;
+  readonly worker: number;
+  readonly parts: readonly PassPart[];
+  readonly areaM2: number;
+  /** Seconds by hand. */
+  readonly handS: number;
+}
 
 export interface Timeline {
   readonly steps: readonly Step[];
+  readonly passes: readonly PlannedPass[];
   readonly elapsedS: number;
   readonly waitingS: number;
+  /** Walked round the car between passes by all together, m. */
+  readonly walkedM: number;
   /** Sections that would dry before they are done; nobody can be quick enough. */
   readonly late: readonly Late[];
-  /** Zones in the order in which each worker wipes them. */
-  readonly byWorker: readonly (readonly Ordered[])[];
+  /** Passes in the order in which each worker wipes them. */
+  readonly byWorker: readonly (readonly Pass[])[];
 }
 
-/** One school flushes where it is dirtiest first, so that it works longest there. */
-const flushOrder = (ordered: readonly Ordered[], order: Order): readonly Ordered[] =>
-  order === 'top-down'
-    ? ordered
-    : [...ordered].sort((p, q) => q.option.loadAfterFlushGm2 - p.option.loadAfterFlushGm2);
+/** One school rinses where it is dirtiest first, so that it works longest there. */
+const rinseOrder = (chosen: readonly Chosen[], order: Order): readonly Chosen[] =>
+  order === 'top-down' ? chosen : [...chosen].sort((p, q) => q.option.loadBeforeGm2 - p.option.loadBeforeGm2);
 
-/** A wand, a lance or a steamer has one nozzle: one person flushes with it. */
-const hasOneNozzle = ({ option }: Ordered): boolean => {
+/** A tank, a wand, a lance or a steamer has one nozzle: one person rinses with it. */
+const isRinsedAtTurn = ({ option }: Chosen): boolean => option.work.flush > 0 && option.drying.freezeS !== null;
+
+const hasOneNozzle = ({ option }: Chosen): boolean => {
   const { flush } = partsOf(option.treatment);
-  return flush !== 'none' && flush !== 'pump' && flush !== 'hot-pump';
+  return flush !== 'none';
 };
 
 /** What is set up before the work: stations, and the glass cleaner. */
 export type Setup = Kit | 'glass';
 
+/** Writes one worker's walk on the clock, step by step. */
+class Recorder {
+  private readonly passes: PlannedPass[] = [];
+
+  constructor(readonly crew: Crew) {}
+
+  /** @returns its number for now; they are put in order at the end */
+  note(pass: Omit<PlannedPass, 'number'>): number {
+    this.passes.push({ ...pass, number: this.passes.length + 1 });
+    return this.passes.length;
+  }
+
+  /** Steps and passes, numbered in the order in which hands come to them. */
+  inOrder(): { readonly steps: readonly Step[]; readonly passes: readonly PlannedPass[] } {
+    const hands: ReadonlySet<StepKind> = new Set(['flush', 'wipe', 'dry', 'glass']);
+    const steps = [...this.crew.steps].sort((p, q) => p.startS - q.startS || p.worker - q.worker);
+    const place = new Map<number, number>();
+    for (const { pass, kind } of steps) if (pass !== null && hands.has(kind) && !place.has(pass)) place.set(pass, place.size + 1);
+    for (const { number } of this.passes) if (!place.has(number)) place.set(number, place.size + 1);
+    return {
+      steps: steps.map((step) => (step.pass === null ? step : { ...step, pass: place.get(step.pass)! })),
+      passes: this.passes.map((pass) => ({ ...pass, number: place.get(pass.number)! })).sort((p, q) => p.number - q.number),
+    };
+  }
+}
+
+/** Puts a worker's passes on the clock, wetted ahead as far as windows allow. */
+function workThrough(passes: readonly Pass[], worker: number, round: Round, record: Recorder, a: Assumptions) {
+  const { crew } = record;
+  let [at, walkedM]: [number | null, number] = [null, 0];
+  const stops = passes.map((pass): Stop => {
+    const next = round.at(pass);
+    const metres = at === null ? 0 : round.metres(at, next);
+    at = next;
+    walkedM += metres;
+    return { pass, walkS: metres / a.walkingSpeed };
+  });
+  const beginsS = crew.now(worker);
+  const { acts, timed } = wetAhead(stops);
+  const numbers = passes.map((pass) =>
+    record.note({
+      act: 'wipe',
+      lap: pass.lap,
+      place: pass.place,
+      worker,
+      parts: pass.pieces.map(({ zone, section, of }) => ({ zoneId: zone.id, section, of })),
+      areaM2: pass.areaM2,
+      handS: pass.work.pretreat + pass.work.spray + pass.work.wipe + (pass.driedLater ? 0 : pass.work.finish),
+    }),
+  );
+  const each = (i: number, kind: 'flush' | 'pretreat' | 'spray' | 'wipe' | 'finish'): void => {
+    for (const { zone, section, work } of passes[i]!.pieces) crew.do(worker, { zoneId: zone.id, section, pass: numbers[i]!, kit: null, kind, seconds: work[kind] });
+  };
+  const first = (i: number) => ({ zoneId: passes[i]!.pieces[0]!.zone.id, section: passes[i]!.pieces[0]!.section, pass: numbers[i]! });
+  const come = (i: number): void => {
+    crew.do(worker, { ...first(i), kind: 'walk', kit: null, seconds: stops[i]!.walkS });
+    if (passes[i]!.rinsedAtTurn) each(i, 'flush');
+    each(i, 'pretreat');
+  };
+  const wet = new Set<number>();
+  let done = 0;
+  for (const { kind, at: i } of acts) {
+    const { comesS, readyS } = timed[i]!;
+    if (kind === 'wet') {
+      // What is waited for meanwhile.
+      crew.waitUntil(worker, beginsS + comesS, first(done));
+      come(i);
+      each(i, 'spray');
+      wet.add(i);
+      continue;
+    }
+    if (!wet.has(i)) come(i);
+    crew.waitUntil(worker, beginsS + readyS, first(i));
+    each(i, 'wipe');
+    if (!passes[i]!.driedLater) each(i, 'finish');
+    done = i + 1;
+  }
+  return { walkedM, late: timed.filter(({ lateS }: Timed) => lateS > 0) };
+}
+
+/** What is gone over at once: rinsing and drying view by view, glass in one round for each person. */
+function rounds(act: 'flush' | 'dry' | 'glass', chosen: readonly Chosen[], workers: number): readonly (readonly Chosen[])[] {
+  const groups = new Map<string, Chosen[]>();
+  for (const one of chosen) {
+    const key = act !== 'glass' ? one.zone.view : workers > 1 && one.zone.view === 'right' ? 'right' : 'all';
+    groups.set(key, [...(groups.get(key) ?? []), one]);
+  }
+  return [...groups.values()];
+}
+
 /**
- * The run as clock times: set-up, flush of everything that is flushed, then section by
- * section spray, dwell, wipe and finish, the drying of the whole body where that is the school, the glass
- * finish, and packing. Stretches of the car go to whoever
- * has least to do, and what somebody is at stays with them; waiting for a dwell is a step of its own.
+ * The run as clock times: set-up, the rinse of everything that is rinsed, then pass by pass wetting, dwell, wipe and
+ * finish, the drying of the whole body where that is asked for, the glass finish, and packing. Passes go lap by lap
+ * round the car; two people take a side each, and what somebody is at stays with them; waiting for a dwell is a step of
+ * its own.
  */
 export function timelineOf(
-  ordered: readonly Ordered[],
+  chosen: readonly Chosen[],
   setUp: readonly Setup[],
-  { site: { workers }, choices }: Pick<Job, 'site' | 'choices'>,
+  { site: { workers }, choices, vehicle }: Pick<Job, 'site' | 'choices'> & { readonly vehicle: { readonly dimensions: Dimensions } },
   a: Assumptions,
   begun: Pick<StartState, 'inHand' | 'zones'>,
+  sharing: Sharing = 'sides',
 ): Timeline {
   const crew = new Crew(workers);
-  const byWorker = sharedOut(ordered, workers, a, heldBy(begun));
+  const record = new Recorder(crew);
   const slow = 1 + a.walking;
-  const share = (kind: 'flush' | 'dry' | 'glass', of: readonly Ordered[]): void => {
-    const holder = ({ zone }: Ordered): number | undefined => begun.inHand.find(({ act, zoneId }) => act === kind && zoneId === zone.id)?.worker;
-    const isHeld = (one: Ordered): boolean => holder(one) !== undefined;
-    for (const one of [...of.filter(isHeld), ...of.filter((other) => !isHeld(other))]) {
-      const seconds = one.option.work[kind === 'dry' ? 'finish' : kind] * slow;
-      const worker = kind === 'flush' && hasOneNozzle(one) ? 0 : (holder(one) ?? crew.firstFree());
-      crew.do(worker, { kind, zoneId: one.zone.id, section: 0, kit: null, seconds });
+  const atOnce = (act: 'flush' | 'dry' | 'glass', of: readonly Chosen[]): void => {
+    const work = act === 'dry' ? 'finish' : act;
+    const holder = ({ zone }: Chosen): number | undefined => begun.inHand.find((one) => one.act === act && one.zoneId === zone.id)?.worker;
+    const busy = of.filter(({ option }) => option.work[work] > 0);
+    const isHeld = (one: Chosen): boolean => holder(one) !== undefined;
+    for (const group of rounds(act, [...busy.filter(isHeld), ...busy.filter((one) => !isHeld(one))], workers)) {
+      const worker = act === 'flush' && group.some(hasOneNozzle) ? 0 : (group.map(holder).find((one) => one !== undefined) ?? crew.firstFree());
+      const pass = record.note({
+        act,
+        lap: null,
+        place: null,
+        worker,
+        parts: group.map(({ zone }) => ({ zoneId: zone.id, section: 0, of: 0 })),
+        areaM2: group.reduce((sum, { zone }) => sum + zone.areaM2, 0),
+        handS: group.reduce((sum, { option }) => sum + option.work[work] * slow, 0),
+      });
+      for (const { zone, option } of group) crew.do(worker, { kind: act, zoneId: zone.id, section: 0, pass, kit: null, seconds: option.work[work] * slow });
     }
   };
-  const alone = { zoneId: null, section: 0 };
+  const alone = { zoneId: null, section: 0, pass: null };
   for (const kit of setUp) {
     const minutes = kit === 'glass' ? a.setupSpray : setupMinutes(kit, a);
     crew.do(crew.firstFree(), { ...alone, kind: 'setup', kit, seconds: minutes * 60 });
   }
   crew.meet();
-  share('flush', flushOrder(ordered.filter((one) => !atItsTurn(one)), choices.order));
+  atOnce('flush', rinseOrder(chosen.filter((one) => !isRinsedAtTurn(one)), choices.order));
   crew.meet();
-  const ways = byWorker.map((list, worker) => new Way(piecesOf(list, a), worker, crew, a));
-  ways.forEach((way) => way.walk());
+  const round = new Round(vehicle.dimensions, a);
+  const wiped = chosen.filter(({ option: { work } }) => work.wipe + work.finish + work.spray + work.pretreat > 0);
+  const held = heldBy(begun);
+  const passes = passesOf(wiped.flatMap((one) => piecesOf(one, vehicle.dimensions.lengthM, held, a)), a);
+  const byWorker = sharedOut(passes, workers, sharing).map((own) => (own.length > 0 ? round.inLaps(own) : own));
+  const walks = byWorker.map((own, worker) => workThrough(own, worker, round, record, a));
   crew.meet();
-  share('dry', ordered.filter(({ option }) => option.driedLater));
+  atOnce('dry', chosen.filter(({ option }) => option.driedLater));
   crew.meet();
-  share('glass', ordered);
+  atOnce('glass', chosen);
   crew.meet();
   crew.do(0, { ...alone, kind: 'pack', kit: null, seconds: a.packing * 60 });
   return {
-    steps: [...crew.steps].sort((p, q) => p.startS - q.startS || p.worker - q.worker),
+    ...record.inOrder(),
     elapsedS: crew.elapsed(),
-    waitingS: crew.steps
-      .filter(({ kind }) => kind === 'wait')
-      .reduce((sum, step) => sum + step.endS - step.startS, 0),
-    late: ways.flatMap(({ late }) => late),
+    waitingS: crew.steps.filter(({ kind }) => kind === 'wait').reduce((sum, step) => sum + step.endS - step.startS, 0),
+    walkedM: walks.reduce((sum, { walkedM }) => sum + walkedM, 0),
+    late: walks.flatMap(({ late }) => late.flatMap(({ pass, lateS }) => pass.pieces.map(({ zone, section }): Late => ({ zoneId: zone.id, section, lateS })))),
     byWorker,
   };
 }

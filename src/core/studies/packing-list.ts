@@ -1,6 +1,6 @@
 import { type Content, type Mix, towelsDrink } from '../mix';
 import { type Job, type TowelRole, type ZoneId, towelRoles } from '../model';
-import type { Plan } from '../planning';
+import { type Plan, wipingsOf } from '../planning';
 import { type Laid, type Option, type PlanningContext, type SoiledZone, contextOf, emptyLaid, takenBy, totalWork } from '../rules';
 import { type Wiping, towelsTaken, WETTED_SIDES } from '../towel';
 import { gPerM2 } from '../units';
@@ -95,16 +95,15 @@ class JobSampler {
     const [wet, pace] = [this.random.factor(spread), this.random.factor(spread)];
     const laid = emptyLaid();
     let seconds = 0;
-    const wipings = this.plan.timeline.byWorker.map((list) =>
-      list.map(({ zone: { id } }): Wiping => {
-        const one = this.worked.get(id)!;
-        const times = this.random.factor(Math.log(one.soiled.soil.spread));
-        const { laidMl, work, needs } = takenBy(soiledBy(one, times), one.option, this.context);
-        for (const of of Object.keys(laid) as (keyof Laid)[]) laid[of] += laidMl[of] * wet;
-        seconds += totalWork(work);
-        return { zoneId: id, needs: needs.map((need) => ({ ...need, liquidMl: need.liquidMl * wet })) };
-      }),
-    );
+    const drawn = new Map<ZoneId, Wiping['needs']>();
+    for (const [id, one] of this.worked) {
+      const times = this.random.factor(Math.log(one.soiled.soil.spread));
+      const { laidMl, work, needs } = takenBy(soiledBy(one, times), one.option, this.context);
+      for (const of of Object.keys(laid) as (keyof Laid)[]) laid[of] += laidMl[of] * wet;
+      seconds += totalWork(work);
+      drawn.set(id, needs.map((need) => ({ ...need, liquidMl: need.liquidMl * wet })));
+    }
+    const wipings = this.plan.timeline.byWorker.map((passes) => wipingsOf(passes, ({ zone }) => drawn.get(zone.id) ?? []));
     const more = ((seconds - this.plannedS) * (1 + a.walking)) / job.site.workers;
     return {
       laid,

@@ -28,7 +28,7 @@ export function* workOrdersOf(job: Job): Study<readonly Ordering[]> {
   for (const [i, way] of ways.entries()) {
     const { fitted, minutes, waiting, litres, towels } = outcomeOf({ ...settled, choices: { ...settled.choices, ...way } });
     if (fitted.ok) {
-      const key = `${way.glass}/${fitted.realised.ordered.map(({ zone }) => zone.id).join()}`;
+      const key = `${way.glass}/${fitted.realised.timeline.passes.map(({ parts }) => parts.map(({ zoneId, section }) => `${zoneId}${section}`).join('+')).join()}`;
       if (!known.has(key)) found.push({ ...way, now: i === 0, minutes, waiting, litres, towels });
       known.add(key);
     }

@@ -12,14 +12,16 @@ const LOWEST_DEG = 3;
 const airMass = (altitudeDeg: number): number =>
   1 / (Math.sin(rad(altitudeDeg)) + 0.50572 * (altitudeDeg + 6.07995) ** -1.6364);
 
+/** Square to the beam under a clear sky, W/m². */
+const beamWm2 = (altitudeDeg: number): number => SOLAR_CONSTANT * 0.7 ** (airMass(altitudeDeg) ** 0.678);
+
 /**
  * Sun on a level panel under a clear sky, W/m²: beam by the Meinel fit 0.7^(AM^0.678), and what the
  * sky scatters as its usual share.
  */
 export function clearSkyWm2(altitudeDeg: number, a: Assumptions): number {
   if (altitudeDeg <= 0) return 0;
-  const beam = SOLAR_CONSTANT * 0.7 ** (airMass(altitudeDeg) ** 0.678) * Math.sin(rad(altitudeDeg));
-  return beam / (1 - a.diffuseClear);
+  return (beamWm2(altitudeDeg) * Math.sin(rad(altitudeDeg))) / (1 - a.diffuseClear);
 }
 
 /** Sun on a level panel, parted into what comes straight and what comes from all the sky. */
@@ -35,8 +37,10 @@ function part(levelWm2: number, { altitudeDeg }: SunPosition, a: Assumptions): P
   const clear = clearSkyWm2(altitudeDeg, a);
   if (altitudeDeg < LOWEST_DEG || clear <= 0) return { beam: 0, diffuse: levelWm2 };
   const clearness = Math.min(1, levelWm2 / clear);
-  const diffuse = levelWm2 * (1 - (1 - a.diffuseClear) * clearness);
-  return { beam: (levelWm2 - diffuse) / Math.sin(rad(altitudeDeg)), diffuse };
+  const up = Math.sin(rad(altitudeDeg));
+  // More than a clear sky gives at this hour cannot come straight from the sun, whatever was typed.
+  const beam = Math.min((levelWm2 * (1 - a.diffuseClear) * clearness) / up, beamWm2(altitudeDeg));
+  return { beam, diffuse: levelWm2 - beam * up };
 }
 
 /** How a panel lies: against the horizontal, and where its outer side looks, from north. */

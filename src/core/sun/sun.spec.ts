@@ -59,6 +59,15 @@ describe('sun on a panel', () => {
     expect(flank(30, { altitudeDeg: 40, azimuthDeg: 120 })).toBeCloseTo(flank(210), 6);
   });
 
+  it('is never more straight from a low sun than a clear sky lets through, whatever was typed', () => {
+    const sun = { altitudeDeg: 8, azimuthDeg: 270 };
+    const facingIt = { tiltDeg: 90, azimuthDeg: 270 };
+    const at = (level: number): number => sunOnPanel(facingIt, level, sun, false, a);
+    // Twice as much on a level panel is at most what the sky and the ground add to that.
+    expect(at(900) - at(450)).toBeLessThan(450);
+    expect(at(900)).toBeLessThan(1200);
+  });
+
   it('comes from all sides in the shade, after sunset and under a closed sky', () => {
     const flanks = (level: number, at: typeof sun, shaded: boolean) =>
       [0, 90, 180, 270].map((azimuthDeg) => sunOnPanel({ tiltDeg: 90, azimuthDeg }, level, at, shaded, a));

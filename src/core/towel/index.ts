@@ -10,3 +10,4 @@ export { moistureOf } from './moisture';
 export type { Moisture } from './moisture';
 export { ONE_TOWEL_FROM, sidesFor, towelNeeds } from './need';
 export type { TowelNeed, TowelUse } from './need';
+export { part } from './fewest';

@@ -32,7 +32,7 @@ const need = fc.record<TowelNeed>({
 });
 const wipings = fc
   .array(fc.array(need, { minLength: 1, maxLength: 2 }), { minLength: 1, maxLength: 30 })
-  .map((list) => list.map((needs, i): Wiping => ({ zoneId: zoneIds[i]!, needs })));
+  .map((list) => list.map((needs, i): Wiping => ({ zoneId: zoneIds[i]!, share: 1, needs })));
 const rules = fc.record({
   soakedSides: fc.constantFrom<4 | 8>(4, 8),
   soakedTowel: fc.constantFrom<'retire' | 'demote'>('retire', 'demote'),
@@ -105,7 +105,7 @@ describe('towel ledger', () => {
   });
 
   it('opens no more than the pile holds without saying so', () => {
-    const list = zoneIds.slice(0, 20).map((zoneId) => ({ zoneId, needs: [paint(2, 10)] }));
+    const list = zoneIds.slice(0, 20).map((zoneId) => ({ zoneId, share: 1, needs: [paint(2, 10)] }));
     const towels = towelLedger([list], [batch('wash', 1)], { soakedSides: 4, soakedTowel: 'retire' }, a);
     expect(towels.filter(({ missing }) => !missing)).toHaveLength(1);
     expect(towels.filter(({ missing }) => missing).length).toBeGreaterThan(0);
@@ -115,8 +115,8 @@ describe('towel ledger', () => {
     const damp: TowelNeed = { ...paint(0, 8 * 0.35 * (3.5 * 400 * 0.16) / 8), role: 'finish', use: 'finish', reachShare: 0 };
     const sill: TowelNeed = { ...paint(0.2, 2), cleanliness: 2 };
     const list: Wiping[] = [
-      { zoneId: 'roof', needs: [damp] },
-      { zoneId: 'left-sill', needs: [sill] },
+      { zoneId: 'roof', share: 1, needs: [damp] },
+      { zoneId: 'left-sill', share: 1, needs: [sill] },
     ];
     const used = (soakedTowel: 'retire' | 'demote') =>
       towelLedger([list], batches, { soakedSides: 4, soakedTowel }, a);
@@ -128,7 +128,7 @@ describe('towel ledger', () => {
   it('keeps wetted towels and dry ones apart', () => {
     const wet: TowelNeed = { ...paint(0.1, 1), soaked: true };
     const towels = towelLedger(
-      [[{ zoneId: 'roof', needs: [paint(0.1, 1)] }, { zoneId: 'bonnet', needs: [wet] }]],
+      [[{ zoneId: 'roof', share: 1, needs: [paint(0.1, 1)] }, { zoneId: 'bonnet', share: 1, needs: [wet] }]],
       batches,
       { soakedSides: 8, soakedTowel: 'retire' },
       a,
@@ -139,14 +139,14 @@ describe('towel ledger', () => {
   it('spreads zones over sides where one after the other would open a towel more', () => {
     // Side after side, each would be full of dirt or of liquid, never of both.
     const dirty = (i: number): TowelNeed => ({ ...paint(0, 0), reachShare: 0, dirtG: i % 2 ? 0 : 2.4, liquidMl: i % 2 ? 0.99 * 8 * 28 / 4 : 0 });
-    const list = zoneIds.slice(0, 8).map((zoneId, i): Wiping => ({ zoneId, needs: [dirty(i)] }));
+    const list = zoneIds.slice(0, 8).map((zoneId, i): Wiping => ({ zoneId, share: 1, needs: [dirty(i)] }));
     const towels = towelLedger([list], batches, { soakedSides: 8, soakedTowel: 'retire' }, a);
     expect(towels).toHaveLength(1);
     for (const zone of list) expect(shares(towels, zone.zoneId)).toBeCloseTo(1, 6);
   });
 
   it('gives each worker a pile of their own from one stock', () => {
-    const one = (zoneId: Wiping['zoneId']): Wiping => ({ zoneId, needs: [paint(0.1, 1)] });
+    const one = (zoneId: Wiping['zoneId']): Wiping => ({ zoneId, share: 1, needs: [paint(0.1, 1)] });
     const towels = towelLedger([[one('roof')], [one('bonnet')]], [batch('wash', 1)], { soakedSides: 8, soakedTowel: 'retire' }, a);
     expect(towels.map(({ worker, missing }) => [worker, missing])).toEqual([
       [0, false],

@@ -65,6 +65,8 @@ export interface OpenTowel {
 /** What a worker does next, in the order of work. */
 export interface Wiping {
   readonly zoneId: ZoneId;
+  /** Of the zone, 0 to 1: a large one is wiped in parts. */
+  readonly share: number;
   readonly needs: readonly TowelNeed[];
 }
 
@@ -77,6 +79,8 @@ export interface LedgerRules {
 interface Placed {
   readonly need: TowelNeed;
   readonly zoneId: ZoneId;
+  /** Of the zone. */
+  readonly share: number;
   readonly at: number;
 }
 
@@ -101,12 +105,12 @@ const DAMP = 0.9;
 /** Needs that the same towels can serve: of one role, and either wetted beforehand or not. */
 function rowsOf(wipings: readonly Wiping[]): readonly (readonly Placed[])[] {
   const rows = new Map<string, Placed[]>();
-  wipings.forEach(({ zoneId, needs }, at) => {
+  wipings.forEach(({ zoneId, share, needs }, at) => {
     for (const need of needs) {
       const key = `${need.role}/${need.soaked}`;
       const row = rows.get(key);
-      if (row) row.push({ need, zoneId, at });
-      else rows.set(key, [{ need, zoneId, at }]);
+      if (row) row.push({ need, zoneId, share, at });
+      else rows.set(key, [{ need, zoneId, share, at }]);
     }
   });
   // What finishes goes first: towels that it leaves damp may wash further down.
@@ -258,7 +262,7 @@ const atHand = ({ batch, left, partial, leastClass }: OpenTowel): Kind => ({
 const entriesOf = (row: readonly Placed[], { portions }: Side): readonly SideEntry[] =>
   portions.map(({ need, share }) => ({
     zoneId: row[need]!.zoneId,
-    share,
+    share: share * row[need]!.share,
     dirtG: row[need]!.need.dirtG * share,
     liquidMl: row[need]!.need.liquidMl * share,
   }));

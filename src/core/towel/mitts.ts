@@ -32,7 +32,7 @@ export function fewestMitts(way: readonly Mitted[], worker: number): readonly Us
   for (const { zoneId, cleanliness } of way) {
     const fit = mitts.filter(({ to }) => to <= cleanliness).sort((p, q) => q.to - p.to)[0];
     if (fit) {
-      fit.zones.push(zoneId);
+      if (!fit.zones.includes(zoneId)) fit.zones.push(zoneId);
       fit.to = cleanliness;
     } else mitts.push({ from: cleanliness, to: cleanliness, zones: [zoneId] });
   }

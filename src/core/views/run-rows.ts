@@ -1,35 +1,35 @@
 import type { TreatmentId, ZoneId } from '../model';
+import type { Lap } from '../passes';
 import type { Plan } from '../planning';
-import type { RunStage, Step, StepKind } from '../schedule';
+import type { PassAct, PassPart, PlannedPass, Step, StepKind } from '../schedule';
 
-/** A towel side that works on a zone. */
+/** A towel side that works in a pass. */
 export interface SideAt {
   readonly towel: number;
   readonly side: number;
 }
 
-/** One line of the run sheet: a zone, or something done for the whole job. */
+/** One line of the run sheet: a pass, or something done for the whole job. */
 export interface RunRow {
-  /** Place in the order of work, from 1; null for set-up and packing. */
+  /** Number of the pass; null for set-up and packing. */
   readonly number: number | null;
-  readonly zoneId: ZoneId | null;
-  readonly stage: RunStage | null;
-  readonly treatment: TreatmentId | null;
+  readonly act: PassAct | null;
+  readonly lap: Lap | null;
+  readonly place: PlannedPass['place'];
+  /** Empty for set-up and packing. */
+  readonly parts: readonly PassPart[];
+  /** Of its zones, each once. */
+  readonly treatments: readonly TreatmentId[];
   readonly worker: number;
   readonly startS: number;
-  /** When the wipe begins; a wetted zone dwells until then. The start for everything else. */
+  /** When the wipe begins; what is wetted dwells until then. The start for everything else. */
   readonly wipeS: number;
   readonly endS: number;
   /** Seconds of each kind of step in this row. */
   readonly seconds: Readonly<Partial<Record<StepKind, number>>>;
   readonly kit: Step['kit'];
   readonly sides: readonly SideAt[];
-  /** Parts in which the zone is wetted and wiped, so that none dries before it is done; at least 1. */
-  readonly sections: number;
 }
-
-/** Steps for a zone that stand apart from its contact, because the whole car is gone over at once. */
-const apart: readonly StepKind[] = ['flush', 'dry', 'glass'];
 
 const secondsBy = (steps: readonly Step[]): RunRow['seconds'] => {
   const seconds: Partial<Record<StepKind, number>> = {};
@@ -37,57 +37,51 @@ const secondsBy = (steps: readonly Step[]): RunRow['seconds'] => {
   return seconds;
 };
 
-const sidesOn = ({ towels }: Plan, zoneId: ZoneId): readonly SideAt[] =>
+const sidesOn = ({ towels }: Plan, zones: ReadonlySet<ZoneId>): readonly SideAt[] =>
   towels.flatMap((towel) =>
-    towel.sides.flatMap((side) =>
-      side.entries.some((entry) => entry.zoneId === zoneId)
-        ? [{ towel: towel.number, side: side.number }]
-        : [],
-    ),
+    towel.sides.flatMap((side) => (side.entries.some(({ zoneId }) => zones.has(zoneId)) ? [{ towel: towel.number, side: side.number }] : [])),
   );
 
+/** Steps of each pass together; set-up and packing each on its own. */
 function groups(steps: readonly Step[]): readonly (readonly Step[])[] {
-  const byZone = new Map<string, Step[]>();
+  const rows = new Map<string, Step[]>();
   steps.forEach((step, i) => {
-    const key = step.zoneId ? `${step.zoneId}/${apart.includes(step.kind) ? step.kind : ''}` : `job/${i}`;
-    byZone.set(key, [...(byZone.get(key) ?? []), step]);
+    const key = step.pass === null ? `job/${i}` : `pass/${step.pass}`;
+    const row = rows.get(key);
+    if (row) row.push(step);
+    else rows.set(key, [step]);
   });
-  return [...byZone.values()];
+  return [...rows.values()];
 }
 
-const isContact = (steps: readonly Step[]): boolean =>
-  steps[0]!.zoneId !== null && !apart.includes(steps[0]!.kind);
+/** When the hands are first on the panel: what is wetted waits for its turn. */
+const beginsAt = (steps: readonly Step[]): number => steps.find(({ kind }) => kind === 'wipe')?.startS ?? steps[0]!.startS;
 
-/** When the hands are first on the zone: a wetted zone waits for its turn. */
-const beginsAt = (steps: readonly Step[]): number =>
-  steps.find(({ kind }) => kind === 'wipe')?.startS ?? steps[0]!.startS;
+function rowOf(steps: readonly Step[], pass: PlannedPass | undefined, plan: Plan): RunRow {
+  const [first] = steps as readonly [Step, ...Step[]];
+  const zones = new Set(pass?.parts.map(({ zoneId }) => zoneId));
+  const isWiped = pass?.act === 'wipe';
+  return {
+    number: first.pass,
+    act: pass?.act ?? null,
+    lap: pass?.lap ?? null,
+    place: pass?.place ?? null,
+    parts: pass?.parts ?? [],
+    treatments: isWiped ? [...new Set(plan.zones.filter(({ zone }) => zones.has(zone.id)).map(({ treatment }) => treatment))] : [],
+    worker: first.worker,
+    startS: Math.min(...steps.map(({ startS }) => startS)),
+    wipeS: beginsAt(steps),
+    endS: Math.max(...steps.map(({ endS }) => endS)),
+    seconds: secondsBy(steps),
+    kit: first.kit,
+    sides: isWiped ? sidesOn(plan, zones) : [],
+  };
+}
 
-/**
- * The run as a list to work down: set-up, flushes, then one row a zone in the order in which each
- * is wiped, the glass finish, packing. Zones that are left have no row.
- */
+/** The run as a list to work down: set-up, then pass by pass in the order in which hands come to them, and packing. */
 export function runRows(plan: Plan): readonly RunRow[] {
-  const zones = new Map(plan.zones.map((zone) => [zone.zone.id, zone]));
-  let number = 0;
-  return [...groups(plan.timeline.steps)]
-    .sort((p, q) => beginsAt(p) - beginsAt(q))
-    .map((steps): RunRow => {
-      const [first] = steps as readonly [Step, ...Step[]];
-      const zone = first.zoneId ? zones.get(first.zoneId) : undefined;
-      const contact = isContact(steps);
-      return {
-        number: contact ? ++number : null,
-        zoneId: first.zoneId,
-        stage: contact ? (zone?.stage ?? null) : null,
-        treatment: contact ? (zone?.treatment ?? null) : null,
-        worker: first.worker,
-        startS: Math.min(...steps.map(({ startS }) => startS)),
-        wipeS: beginsAt(steps),
-        endS: Math.max(...steps.map(({ endS }) => endS)),
-        seconds: secondsBy(steps),
-        kit: first.kit,
-        sections: Math.max(1, zone?.option?.sections ?? 1),
-        sides: contact && first.zoneId ? sidesOn(plan, first.zoneId) : [],
-      };
-    });
+  const passes = new Map(plan.timeline.passes.map((pass) => [pass.number, pass]));
+  return groups(plan.timeline.steps)
+    .map((steps) => rowOf(steps, passes.get(steps[0]!.pass ?? 0), plan))
+    .sort((p, q) => p.wipeS - q.wipeS || p.worker - q.worker);
 }

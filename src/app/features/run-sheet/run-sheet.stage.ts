@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, inject } from '@angular/core';
 import { Button } from 'primeng/button';
-import { type RunRow, type RunStage, type ZoneId, afterwards, runRows } from '@esmero/core';
+import { type RunRow, type ZoneId, afterwards, runRows } from '@esmero/core';
 import {
   cautionSentence,
   afterSentences,
@@ -13,10 +13,11 @@ import {
   mittSentence,
   mixSentences,
   roleName,
-  stageName,
   stepName,
   towelName,
   treatmentName,
+  lapName,
+  passZones,
   verdictSentence,
   zoneName,
 } from '@esmero/messages';
@@ -35,6 +36,7 @@ interface Line {
   readonly how: string;
   readonly lasts: string;
   readonly sides: string;
+  readonly zones: readonly ZoneId[];
 }
 
 interface Section {
@@ -63,13 +65,12 @@ const jobStep = ({ seconds, kit }: RunRow): string => {
 /** A dwell shorter than this needs no time of its own for the wetting. */
 const WORTH_A_TIME_S = 60;
 
-/** What is done, and when the zone is wetted where that is well before its turn. */
+/** What is done, and when the pass is wetted where that is well before its turn. */
 function howText(row: RunRow): string {
-  if (!row.zoneId) return '';
-  const whole = row.treatment ? treatmentName(row.treatment) : jobStep(row);
-  const spots = row.seconds.pretreat ? 'spots first, ' : '';
-  const what = `${spots}${row.treatment && row.sections > 1 ? `${whole}, in ${row.sections} sections` : whole}`;
-  return row.wipeS - row.startS > WORTH_A_TIME_S ? `${what}, wet at ${clock(row.startS)}` : what;
+  if (row.number === null) return '';
+  const whole = row.treatments.length > 0 ? row.treatments.map(treatmentName).join(', ') : jobStep(row);
+  const what = row.seconds.pretreat ? `spots first, ${whole}` : whole;
+  return row.treatments.length > 0 && row.wipeS - row.startS > WORTH_A_TIME_S ? `${what}, wet at ${clock(row.startS)}` : what;
 }
 
 /** The wash as a list to work down, on screen or on paper. */
@@ -143,7 +144,7 @@ export class RunSheetStage {
       looks: computed(() =>
         orderLooks(
           this.desk.zonePlans().values(),
-          this.rows().flatMap(({ number, zoneId }) => (number && zoneId ? [zoneId] : [])),
+          this.rows().flatMap(({ act, number, parts }) => (act === 'wipe' ? parts.map(({ zoneId }) => [zoneId, number!] as const) : [])),
         ),
       ),
       paints: false,
@@ -155,18 +156,19 @@ export class RunSheetStage {
     return {
       row,
       at: clock(row.wipeS),
-      name: row.zoneId ? zoneName(row.zoneId) : jobStep(row),
-      mark: row.treatment ? markOf(row.treatment) : '',
+      name: row.number === null ? jobStep(row) : passZones(row),
+      mark: [...new Set(row.treatments.map(markOf))].join(' '),
       how: howText(row),
       lasts: clock(Object.values(row.seconds).reduce((sum, s) => sum + s, 0) - (row.seconds.wait ?? 0)),
       sides: sidesText(row),
+      zones: row.parts.map(({ zoneId }) => zoneId),
     };
   }
 
-  /** Consecutive lines of one stage stand under its name. */
+  /** Consecutive lines of one lap stand under its name. */
   private sectioned(lines: readonly Line[]): readonly Section[] {
-    const titleOf = ({ row: { stage, seconds } }: Line): string => {
-      if (stage) return stageName[stage as RunStage];
+    const titleOf = ({ row: { lap, seconds } }: Line): string => {
+      if (lap) return lapName[lap];
       if (seconds.flush) return 'Flush without touching';
       if (seconds.dry) return 'Dry the body';
       if (seconds.glass) return 'Glass finish';
@@ -182,8 +184,8 @@ export class RunSheetStage {
     return sections;
   }
 
-  protected light(zoneId: ZoneId | null): void {
-    this.view.light(zoneId ? [zoneId] : []);
+  protected light(zones: readonly ZoneId[]): void {
+    this.view.light(zones);
   }
 
   protected print(): void {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Hand, type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, dropRun, elapsedMs, endRun, isTick, noteEvent, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, tickOf, towelRoles } from '@esmero/core';
-import { actHint, cautionSentence, clock, clocksText, contentName, handName, liquidFor, markName, mixSentences, oneTowel, replannedText, roleName, rolesFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
+import { type Hand, type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, dropRun, elapsedMs, endRun, isTick, noteEvent, noteEvents, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf, towelRoles } from '@esmero/core';
+import { actHint, cautionSentence, clock, clocksText, contentName, handName, lapName, markName, mixSentences, oneTowel, replannedText, roleName, rolesFor, stepsFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { settingsActions, settingsFeature } from '../../state/settings';
@@ -74,7 +74,9 @@ export class RunStage {
         hand,
         who: handName(hand, standing.hands.length),
         title: now ? taskText(now) : 'Done',
-        withWhat: now ? (now.act === 'wet' ? liquidFor(plan, now.zoneId) : towelsFor(plan, now)) : '',
+        number: now ? `Pass ${now.pass}${now.lap ? `, ${lapName[now.lap].toLowerCase()}` : ''}` : '',
+        steps: now?.act === 'wipe' ? stepsFor(plan, now) : [],
+        withWhat: now ? towelsFor(plan, now) : '',
         hint: now ? actHint[now.act] : '',
         roles: now ? rolesFor(plan, now).map((role) => ({ role, name: oneTowel[role] })) : [],
         clocks: hand.clocks ? clocksText(hand.clocks, this.time()) : '',
@@ -110,7 +112,7 @@ export class RunStage {
   protected readonly finished = computed(() => this.cards().every(({ hand }) => hand.now === null));
   protected readonly progress = computed(() => {
     const standing = this.standing();
-    return standing ? { ...standing, text: `${standing.done} of ${standing.all}, ${clock(standing.leftS)} of work left` } : null;
+    return standing ? { ...standing, text: `${standing.done} of ${standing.all} passes, ${clock(standing.leftS)} of work left` } : null;
   });
   protected readonly elapsed = computed(() => {
     const run = this.run();
@@ -134,7 +136,7 @@ export class RunStage {
       paints: false,
       press: () => undefined,
     });
-    effect(() => this.view.light((this.standing()?.hands ?? []).flatMap(({ now }) => (now ? [now.zoneId] : []))));
+    effect(() => this.view.light((this.standing()?.hands ?? []).flatMap(({ now }) => (now?.parts.map(({ zoneId }) => zoneId) ?? []))));
     this.callsFor(this.ready, 'ready');
     this.callsFor(this.drying, 'drying');
   }
@@ -158,7 +160,8 @@ export class RunStage {
   }
 
   protected done({ now }: Hand): void {
-    if (now) this.note(taskText(now), tickOf(now, this.now()));
+    const plan = this.planned();
+    if (now && plan) this.change(taskText(now), (job) => noteEvents(job, ticksOf(plan, now, this.now())));
   }
 
   /** 1 ticks off what the first person does, 2 the second. */

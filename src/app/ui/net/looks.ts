@@ -120,15 +120,16 @@ export const treatmentLooks = (plans: Iterable<ZonePlan>, fixed: Job['choices'][
   new Map([...plans].map((plan) => [plan.zone.id, treatmentLook(plan, plan.zone.id in fixed)]));
 
 /** Treatments with the order of work written on the zones. */
-export function orderLooks(plans: Iterable<ZonePlan>, order: readonly ZoneId[]): Looks {
-  const place = new Map(order.map((id, i) => [id, i + 1]));
+export function orderLooks(plans: Iterable<ZonePlan>, order: readonly (readonly [ZoneId, number])[]): Looks {
+  const passes = new Map<ZoneId, number[]>();
+  for (const [id, pass] of order) passes.set(id, [...new Set([...(passes.get(id) ?? []), pass])]);
   return new Map(
     [...plans].map((plan) => {
       const look = treatmentLook(plan, false);
-      const number = place.get(plan.zone.id);
+      const numbers = passes.get(plan.zone.id)?.join('·');
       return [
         plan.zone.id,
-        { ...look, mark: number ? String(number) : look.mark, says: number ? `number ${number}, ${look.says}` : look.says },
+        { ...look, mark: numbers ?? look.mark, says: numbers ? `pass ${numbers.replaceAll('·', ' and ')}, ${look.says}` : look.says },
       ];
     }),
   );

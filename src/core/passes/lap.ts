@@ -1,0 +1,35 @@
+import type { Choices, Zone, ZoneId } from '../model';
+import type { Option } from '../rules';
+
+/** Once round the car each, from the cleanest down. */
+export const laps = ['wheels-first', 'top', 'uppers', 'ends', 'lowers', 'shuts', 'wheels-last'] as const;
+export type Lap = (typeof laps)[number];
+
+const UPPERS = 1;
+const SHUTS = 3;
+const WHEELS = 4;
+
+/** Nose and tail are done whole, lamps, grille and badges with them. */
+const isEnd = ({ view }: Zone): boolean => view === 'front' || view === 'rear';
+
+export function lapOf(zone: Zone, wheelsFirst: boolean): Lap {
+  if (zone.cleanliness >= WHEELS) return wheelsFirst ? 'wheels-first' : 'wheels-last';
+  if (zone.cleanliness === SHUTS) return 'shuts';
+  if (zone.view === 'top' || zone.surface === 'glass') return 'top';
+  if (isEnd(zone)) return 'ends';
+  return zone.cleanliness <= UPPERS ? 'uppers' : 'lowers';
+}
+
+const isRinsed = ({ treatment }: Option): boolean => !treatment.startsWith('none/');
+
+/**
+ * Wheels come first when they are rinsed, or their water would sit drying on clean paint; last, with the tiredest
+ * towels, when they are only wiped. Either way can be asked for.
+ */
+export function wheelsGoFirst(picks: ReadonlyMap<ZoneId, Option>, zones: readonly Zone[], { wheels }: Pick<Choices, 'wheels'>): boolean {
+  if (wheels !== 'auto') return wheels === 'first';
+  return zones.some((zone) => {
+    const option = picks.get(zone.id);
+    return zone.cleanliness >= WHEELS && option !== undefined && isRinsed(option);
+  });
+}

@@ -1,0 +1,84 @@
+import type { Assumptions } from '../assumptions';
+import { type Contact, partsOf } from '../model';
+import { type StandingPlace, type WorkSeconds, spotDwellS } from '../rules';
+import type { Lap } from './lap';
+import type { Piece } from './piece';
+
+/** One go by one person at one place: wetted, left to dwell, lifted or washed, finished or dried. */
+export interface Pass {
+  readonly lap: Lap;
+  readonly place: StandingPlace;
+  /** In the order of the hand. */
+  readonly pieces: readonly Piece[];
+  readonly areaM2: number;
+  /** Seconds with folding and fetching in them. */
+  readonly work: WorkSeconds;
+  readonly dwellS: number;
+  /** Until spots are soft, from when their liquid is on them. */
+  readonly softensS: number;
+  /** From wetting until it has to be done; Infinity where it stays wet. */
+  readonly windowS: number;
+  /** The wipe lays a new film: the window is over when that begins. */
+  readonly layered: boolean;
+  readonly driedLater: boolean;
+  /** In frost a rinse is not left to freeze: it comes when the pass is due. */
+  readonly rinsedAtTurn: boolean;
+  /** Area that may be wet together with it. */
+  readonly aheadM2: number;
+}
+
+/** How much is wetted ahead of the wipe, so that it dwells while the neighbour is worked on. */
+function aheadM2(contact: Contact, a: Assumptions): number {
+  switch (contact) {
+    case 'waterless':
+      return a.sprayAhead;
+    case 'foam':
+      return a.foamAhead;
+    case 'presoak-rinseless':
+      return a.presoakAhead;
+    case 'rinseless':
+      return 0;
+  }
+}
+
+const kinds = ['flush', 'pretreat', 'spray', 'wipe', 'finish', 'glass'] as const satisfies readonly (keyof WorkSeconds)[];
+
+const together = (pieces: readonly Piece[]): WorkSeconds =>
+  Object.fromEntries(kinds.map((kind) => [kind, pieces.reduce((sum, { work }) => sum + work[kind], 0)])) as Record<keyof WorkSeconds, number>;
+
+export const rinsedAtTurn = ({ option }: Pick<Piece, 'option'>): boolean => option.work.flush > 0 && option.drying.freezeS !== null;
+
+/** What cannot be in one pass: another place, another contact, other towels, a rinse of its own. */
+export const kindOf = ({ place, holder, zone, option }: Piece): string =>
+  [place, holder, partsOf(option.treatment).contact, option.medium, zone.surface === 'glass', option.driedLater, rinsedAtTurn({ option })].join('/');
+
+/** @param pieces of one kind, at least one */
+export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
+  const [first] = pieces as readonly [Piece, ...Piece[]];
+  const options = pieces.map(({ option }) => option);
+  const atTurn = pieces.some(rinsedAtTurn);
+  return {
+    lap: first.lap,
+    place: first.place,
+    pieces,
+    areaM2: pieces.reduce((sum, piece) => sum + piece.areaM2, 0),
+    work: together(pieces),
+    dwellS: Math.max(...options.map(({ dwellS }) => dwellS)),
+    softensS: Math.max(...options.map(({ spots }) => spotDwellS(spots))),
+    windowS: Math.min(...options.map(({ drying }) => drying.windowS)),
+    layered: options.some(({ drying }) => drying.layered),
+    driedLater: options.some(({ driedLater }) => driedLater),
+    rinsedAtTurn: atTurn,
+    aheadM2: atTurn ? 0 : aheadM2(partsOf(first.option.treatment).contact, a),
+  };
+}
+
+/** Sprayed beforehand, and then it dwells. */
+export const dwells = ({ work }: Pick<Pass, 'work'>): boolean => work.spray > 0;
+
+/** Seconds of wiping, and of finishing unless the whole body is dried later. */
+export const handS = ({ work, driedLater }: Pass): number => work.wipe + (driedLater ? 0 : work.finish);
+
+/** Seconds of spraying and handwork within the window, dwell included. */
+export const inWindowS = (pass: Pass): number =>
+  pass.layered ? pass.dwellS + pass.work.spray : pass.dwellS + pass.work.spray + handS(pass);

@@ -1,0 +1,49 @@
+import type { Lap, PassPart, PlannedPass, ZoneId } from '@esmero/core';
+import { zoneName } from './words';
+
+export const lapName: Readonly<Record<Lap, string>> = {
+  'wheels-first': 'Wheels first',
+  top: 'Top and glass',
+  uppers: 'Uppers',
+  ends: 'Front and tail',
+  lowers: 'Lowers and sills',
+  shuts: 'Door shuts',
+  'wheels-last': 'Wheels last',
+};
+
+type Where = Pick<PlannedPass, 'parts' | 'place'>;
+
+/** Zones of a pass in the order of the hand, each once, with its parts. */
+function byZone(parts: readonly PassPart[]): ReadonlyMap<ZoneId, readonly PassPart[]> {
+  const zones = new Map<ZoneId, PassPart[]>();
+  for (const part of parts) zones.set(part.zoneId, [...(zones.get(part.zoneId) ?? []), part]);
+  return zones;
+}
+
+/** "left half" of a roof, "part 2 of 3" of a door, nothing for all of it. */
+function partName(parts: readonly PassPart[], place: Where['place']): string {
+  const [{ zoneId, of, section }] = parts as readonly [PassPart, ...PassPart[]];
+  if (parts.length >= of) return '';
+  const sided = zoneId.startsWith('left-') || zoneId.startsWith('right-');
+  if (!sided && parts.length * 2 === of && (place === 'left' || place === 'right')) return `${place} half`;
+  return parts.length === 1 ? `part ${section} of ${of}` : `${parts.length} of ${of} parts`;
+}
+
+/** "Roof, left half": a zone as far as a pass takes it. */
+const zoneIn = (parts: readonly PassPart[], place: Where['place']): string =>
+  [zoneName(parts[0]!.zoneId), partName(parts, place)].filter(Boolean).join(', ');
+
+/** The zones of a pass: "Left front wing, upper; Left front door, upper", the side said once. */
+export function passZones({ parts, place }: Where): string {
+  const names = [...byZone(parts).values()].map((own) => zoneIn(own, place));
+  const side = ['Left ', 'Right '].find((one) => names.length > 1 && names.every((name) => name.startsWith(one)));
+  return names.map((name, i) => (side && i > 0 ? name.slice(side.length) : name)).join('; ');
+}
+
+const MOST_NAMED = 4;
+
+/** The same, short enough to be read from a step away. */
+export function passTitle(pass: Where): string {
+  const zones = byZone(pass.parts);
+  return zones.size > MOST_NAMED ? `${zones.size} panels, ${pass.place ?? 'all round'}` : passZones(pass);
+}
