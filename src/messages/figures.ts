@@ -18,6 +18,9 @@ export const stepName: Readonly<Record<StepKind | 'idle', string>> = {
   idle: 'one of two waits for the other',
 };
 
+/** Parts of the time that a client is given. */
+const slotName = { arriving: 'arriving', 'walk-round': 'walk-round', work: 'work', 'second-look': 'second look', handover: 'handover' } as const;
+
 /** The name of a part that a figure is made of. */
 export function partName(code: string): string {
   const [family, rest = ''] = code.split(/\.(.*)/);
@@ -30,6 +33,8 @@ export function partName(code: string): string {
       return contentName[rest as MixPurpose];
     case 'role':
       return roleName[rest as TowelRole];
+    case 'slot':
+      return slotName[rest as keyof typeof slotName];
     case 'lap':
       return lapName[rest as Lap];
     case 'zone':

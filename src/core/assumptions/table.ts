@@ -156,6 +156,8 @@ const marringTable = {
   kappaWaterless: share(0.7, 'Most that waterless encapsulates'),
   kappaPresoak: share(0.8, 'Most that a rinseless pre-soak encapsulates'),
   kappaWash: share(0.5, 'Encapsulation by the wash medium alone, at once'),
+  strengthCurve: judged(1.6, '', 0.1, 10, 'How soon more concentrate stops helping: encapsulation against strength'),
+  strengthMost: judged(1.1, '', 1, 2, 'Most that a strong mix encapsulates, against the label’s strength'),
   tauWaterless: judged(20, 's', 1, 600, 'Time constant of waterless encapsulation'),
   tauFoam: judged(40, 's', 1, 600, 'Time constant of foam encapsulation'),
   tauPresoak: judged(120, 's', 1, 600, 'Time constant of pre-soak encapsulation'),
@@ -169,7 +171,7 @@ const marringTable = {
   pressureMitt: judged(0.7, '', 0.1, 3, 'Plush mitt under its own weight'),
   pressureRolled: judged(0.9, '', 0.1, 3, 'Rolled, pre-soaked towel'),
   pressureFlat: judged(1, '', 0.1, 3, 'Flat towel'),
-  pressureScrub: judged(2, '', 0.1, 5, 'Scrubbing, or a soft brush'),
+  pressureScrub: judged(0.9, '', 0.1, 5, 'A soft, lubricated brush on wheels and in recesses'),
   sideLoading: share(0.5, 'Mean loading of a towel side over its life'),
   sensitivitySoft: judged(0.5, '', 0.1, 20, 'Soft or jet-black paint'),
   sensitivityMatte: judged(0.6, '', 0.1, 20, 'Matte finish'),
@@ -262,6 +264,10 @@ const timeTable = {
   spreadUsage: judged(1.2, '×', 1, 3, 'Liquid used, and pace, are right within this factor'),
   confidence: judged(0.9, '', 0.5, 0.999, 'What is carried is enough in so many cases'),
   packing: judged(3, 'min', 0, 60, 'Pack up and bag the towels'),
+  arriving: judged(3, 'min', 0, 60, 'Arriving, parking, greeting'),
+  lookSeconds: judged(2, 's', 0, 60, 'Walk-round, for each zone'),
+  secondLook: judged(3, 'min', 0, 60, 'Second look when all is done'),
+  handover: judged(4, 'min', 0, 60, 'Handover to the client'),
 } as const;
 
 const mixTable = {

@@ -84,4 +84,13 @@ describe('vessels', () => {
       kind: 'bucket',
     });
   });
+
+  it('keeps a full bucket below its line with the product in it, to a step of the measure', () => {
+    for (const strength of ['128', '256', '512'] as const) {
+      const job = sampleJob({ choices: { ...sampleJob().choices, strength } });
+      const bucket = job.vessels.find(({ kind }) => kind === 'bucket')!;
+      const plan = mixPlan([{ content: 'wash', demandMl: 5 * bucket.capacityMl }], recipesOf(job), job, a)!;
+      for (const { totalMl } of plan.mixes[0]!.fills) expect(totalMl).toBeLessThanOrEqual(workingVolume(bucket) + job.device.stepMl);
+    }
+  });
 });

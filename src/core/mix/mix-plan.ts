@@ -46,10 +46,12 @@ function mixOf(assigned: Assigned, haveMl: number, recipe: Recipe | undefined, j
   const chargeMl = content === 'rinse' ? a.rinseBucket : vessel.chargeMl;
   const wanted = Math.max(0, demandMl * a.wasteFactor + chargeMl - haveMl);
   const rounded = roundUp(wanted, bucket ? a.batchBucket : a.batchSpray);
-  const line = workingVolume(vessel);
-  const makeMl = wanted <= line ? Math.min(rounded, line) : rounded;
   const fillMode: FillMode = bucket ? 'intoWater' : 'finalVolume';
-  const fills = (makeMl > 0 ? fillVolumes(makeMl, vessel) : []).map((v) => fillWith(recipe ?? null, fillMode, v, job.device));
+  // Product that is poured into the water stays below the line, too.
+  const room = { ...vessel, workingShare: vessel.workingShare * (fillMode === 'intoWater' ? 1 - (recipe?.share ?? 0) : 1) };
+  const line = workingVolume(room);
+  const makeMl = wanted <= line ? Math.min(rounded, line) : rounded;
+  const fills = (makeMl > 0 ? fillVolumes(makeMl, room) : []).map((v) => fillWith(recipe ?? null, fillMode, v, job.device));
   const productMl = fills.reduce((sum, fill) => sum + (fill.dose?.measured.deliveredMl ?? 0), 0);
   const price = recipe?.product.priceMinor ?? null;
   return {

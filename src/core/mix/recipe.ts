@@ -9,6 +9,8 @@ export interface Recipe {
   readonly dilution: Dilution;
   /** Product in one mL of mix. */
   readonly share: number;
+  /** Product in it against what its label says for this use; 1 is as labelled. */
+  readonly relativeStrength: number;
   /** Cost of one mL of mix in minor units; 0 when the price is not known. */
   readonly minorPerMl: number;
 }
@@ -28,11 +30,13 @@ export function recipeFor(job: Job, purpose: MixPurpose): Recipe | undefined {
     const read = use && readDilution(use.dilution);
     if (!use || !read?.ok) continue;
     const share = toNumber(productShare(read.dilution));
+    const label = readDilution(labelled.dilution);
     return {
       product,
       use,
       dilution: read.dilution,
       share,
+      relativeStrength: label.ok ? share / toNumber(productShare(label.dilution)) : 1,
       minorPerMl: ((product.priceMinor ?? 0) / product.sizeMl) * share,
     };
   }

@@ -11,6 +11,7 @@ import { obstacleOf } from './obstacle';
 import type { Alternative, Plan, ZonePlan } from './plan';
 import { questionsOf } from './questions';
 import { type Realised, realise } from './realise';
+import { slotOf } from './slot';
 import { totalsOf } from './totals';
 import { waitingOf } from './waiting';
 
@@ -228,6 +229,7 @@ export function planJob(job: Job, begun: StartState = freshStart): Plan {
     mitts: carried.mitts,
     timeline: carried.timeline,
     totals: totalsOf(carried, context),
+    slot: slotOf(carried, context.zones.length, context.a),
     alternatives,
     advice: adviceFor(context, carried),
     hotWater: hotWaterOf(carried, context),

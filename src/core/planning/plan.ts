@@ -69,6 +69,8 @@ export interface Plan {
   readonly mitts: readonly UsedMitt[];
   readonly timeline: Timeline;
   readonly totals: Totals;
+  /** The time to give the client, with what is not on the clock of the work. */
+  readonly slot: Figure;
   readonly alternatives: readonly Alternative[];
   readonly cautions: readonly Caution[];
   /** Strengths that today asks for, of the mixes that are made, where their labels allow a band. */

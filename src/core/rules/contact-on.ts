@@ -1,3 +1,4 @@
+import type { Assumptions } from '../assumptions';
 import { type ContactRule, type Contacted } from './contacts';
 import type { PlanningContext, SoiledZone } from './context';
 
@@ -9,6 +10,15 @@ function sprayFactor({ panel }: SoiledZone, { a, job: { choices, site } }: Plann
   const hot = 1 + a.filmHotPerK * Math.max(0, panel.panelC - a.filmHotFromC);
   const cold = choices.cold === 'plenty' ? 1 : 1 - a.filmColdPerK * Math.max(0, a.filmColdFromC - site.airC);
   return school * hot * Math.max(a.filmColdLeast, cold);
+}
+
+/**
+ * What a mix encapsulates against one at the strength of its label: it rises ever more slowly with the concentrate,
+ * and stops a little above (our judgement).
+ * @param strength concentrate against the label’s; 1 gives 1
+ */
+export function strengthFactor(strength: number, { strengthCurve, strengthMost }: Assumptions): number {
+  return Math.min(strengthMost, (1 - Math.exp(-strengthCurve * strength)) / (1 - Math.exp(-strengthCurve)));
 }
 
 /** Wheels, grille and badges may get a soft brush. */
@@ -25,8 +35,11 @@ export function contactOn(soiled: SoiledZone, rule: ContactRule, loadGm2: number
   const product = rule.sprays ? (recipes[rule.sprays]?.product.filmFactor ?? 1) : 1;
   const filmFactor = product * sprayFactor(soiled, context);
   const { dwell, wiping, bucket } = choices;
-  const contact = rule.contact({ loadGm2, filmFactor, dwell, wiping, bucket }, a);
+  const common = rule.contact({ loadGm2, filmFactor, dwell, wiping, bucket }, a);
+  const strength = recipes[rule.purposes[0]!]?.relativeStrength ?? 1;
+  const contact = { ...common, encapsulation: Math.min(1, common.encapsulation * strengthFactor(strength, a)) };
+  // Lubricated, a soft brush works no harder than a towel does.
   return isBrushed(soiled, context)
-    ? { ...contact, pressure: a.pressureScrub, wipeRate: contact.wipeRate * a.rateBrush }
+    ? { ...contact, pressure: Math.min(contact.pressure, a.pressureScrub), wipeRate: contact.wipeRate * a.rateBrush }
     : contact;
 }

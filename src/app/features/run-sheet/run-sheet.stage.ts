@@ -11,7 +11,9 @@ import {
   kitName,
   methodName,
   mittSentence,
+  minutes,
   mixSentences,
+  partName,
   roleName,
   stepName,
   towelName,
@@ -113,6 +115,14 @@ export class RunSheetStage {
     const u = this.desk.units();
     const { minutes, litres, productMl, towels } = plan.totals;
     return `${figureValue(minutes, u)}, ${figureValue(litres, u)} of water, ${figureValue(productMl, u)} of product, ${figureValue(towels, u)} towels`;
+  });
+  /** What to tell the client, and what it is made of. */
+  protected readonly slot = computed(() => {
+    const plan = this.desk.plan();
+    if (!plan || plan.method === 'decline') return '';
+    const u = this.desk.units();
+    const parts = plan.slot.parts.map(({ code, value }) => `${partName(code)} ${minutes(value)}`);
+    return `Give the client ${figureValue(plan.slot, u)}: ${parts.join(', ')}.`;
   });
   protected readonly mixes = computed(() =>
     (this.desk.plan()?.mix.mixes ?? []).map((mix) => ({
