@@ -1,5 +1,4 @@
 import { DestroyRef, InjectionToken, type Signal, inject, signal } from '@angular/core';
-import { type Day, dayAt } from '@esmero/core';
 
 /** A clock that was set further back than this has nothing to do with what was noted before it. */
 const FAR_MS = 24 * 3_600_000;
@@ -34,12 +33,6 @@ export interface Clock {
 
 /** Tests set it. */
 export const CLOCK = new InjectionToken<Clock>('clock', { factory: () => steady(() => Date.now()) });
-
-/** The day of a moment where this device is, e.g. 2031-07-14. */
-export const dayHere = (at: number): Day => dayAt(at, -new Date(at).getTimezoneOffset() / 60);
-
-/** The day it is where this device is. */
-export const today = (): Day => dayHere(Date.now());
 
 /** Milliseconds since 1970; tests set it. */
 export const NOW = new InjectionToken<() => number>('now', {

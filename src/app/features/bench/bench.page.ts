@@ -24,7 +24,7 @@ import {
   defaultCurrency,
   toMinor,
 } from '@esmero/core';
-import { today } from '../../state/clock';
+import { today } from '../../state/today';
 import { deviceName, fillSentence, fixed, money, readingName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { RadioGroupDirective } from '../../ui/radio-group.directive';

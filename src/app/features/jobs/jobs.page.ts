@@ -10,7 +10,7 @@ import { type Job, type JobBrief, hasWords, newJob, wordsOf } from '@esmero/core
 import { bodyName, runoffName } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import type { StoredJob } from '@esmero/store';
-import { today } from '../../state/clock';
+import { today } from '../../state/today';
 import { STORE } from '../../state/ports';
 import { rescuedIds } from '../../state/rescue';
 import { shelfActions, shelfFeature } from '../../state/shelf';

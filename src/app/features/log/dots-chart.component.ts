@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { dayHere } from '../../state/clock';
+import { dayHere } from '../../state/today';
 import { scaleLinear, scaleLog } from 'd3-scale';
 
 /** Something measured at a time. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { daysOf, monthAfter, monthName, monthOf, weekdayOf } from '@esmero/core';
-import { today } from '../../state/clock';
+import { today } from '../../state/today';
 
 /** A day of the month that is shown. */
 interface Cell {

@@ -36,7 +36,7 @@ import {
 } from '@esmero/core';
 import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf } from '@esmero/messages';
 import { settingsFeature } from '../../state/settings';
-import { dayHere } from '../../state/clock';
+import { dayHere } from '../../state/today';
 import { ShelfDesk } from '../../state/shelf-desk';
 
 const MOST_ML = 1_000_000;
