@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
-import { type Dimensions, type Job, type Order, type ZoneId, partsOf } from '../model';
-import { type Chosen, type Lap, type Pass, Round, passesOf, piecesOf } from '../passes';
+import type { Dimensions, Job, Order, ZoneId } from '../model';
+import { type Chosen, type Lap, type Pass, Round, rinsedAtTurn, passesOf, piecesOf } from '../passes';
 import { type Kit, type StandingPlace, type StartState, heldBy, setupMinutes } from '../rules';
 import { Crew, type Step, type StepKind } from './crew';
 import { type Sharing, sharedOut } from './share';
@@ -54,14 +54,6 @@ export interface Timeline {
 /** One school rinses where it is dirtiest first, so that it works longest there. */
 const rinseOrder = (chosen: readonly Chosen[], order: Order): readonly Chosen[] =>
   order === 'top-down' ? chosen : [...chosen].sort((p, q) => q.option.loadBeforeGm2 - p.option.loadBeforeGm2);
-
-/** A tank, a wand, a lance or a steamer has one nozzle: one person rinses with it. */
-const isRinsedAtTurn = ({ option }: Chosen): boolean => option.work.flush > 0 && option.drying.freezeS !== null;
-
-const hasOneNozzle = ({ option }: Chosen): boolean => {
-  const { flush } = partsOf(option.treatment);
-  return flush !== 'none';
-};
 
 /** What is set up before the work: stations, and the glass cleaner. */
 export type Setup = Kit | 'glass';
@@ -179,7 +171,8 @@ export function timelineOf(
     const busy = of.filter(({ option }) => option.work[work] > 0);
     const isHeld = (one: Chosen): boolean => holder(one) !== undefined;
     for (const group of rounds(act, [...busy.filter(isHeld), ...busy.filter((one) => !isHeld(one))], workers)) {
-      const worker = act === 'flush' && group.some(hasOneNozzle) ? 0 : (group.map(holder).find((one) => one !== undefined) ?? crew.firstFree());
+      // A tank, a washer or a steamer has one nozzle: one person rinses with it.
+      const worker = act === 'flush' ? 0 : (group.map(holder).find((one) => one !== undefined) ?? crew.firstFree());
       const pass = record.note({
         act,
         lap: null,
@@ -198,7 +191,7 @@ export function timelineOf(
     crew.do(crew.firstFree(), { ...alone, kind: 'setup', kit, seconds: minutes * 60 });
   }
   crew.meet();
-  atOnce('flush', rinseOrder(chosen.filter((one) => !isRinsedAtTurn(one)), choices.order));
+  atOnce('flush', rinseOrder(chosen.filter((one) => !rinsedAtTurn(one)), choices.order));
   crew.meet();
   const round = new Round(vehicle.dimensions, a);
   const wiped = chosen.filter(({ option: { work } }) => work.wipe + work.finish + work.spray + work.pretreat > 0);
