@@ -16,7 +16,7 @@ export const rooms = [
   { room: 'src/store', uses: ['core', 'records'] },
   { room: 'src/transfer', uses: ['core', 'records', 'exchange', 'store'] },
   { room: 'src/demo', uses: ['core'] },
-  { room: 'src/cli', uses: ['core', 'exchange', 'messages'] },
+  { room: 'src/cli', uses: ['core', 'exchange', 'messages', 'demo'] },
   { room: 'src/app/theme', uses: [] },
   { room: 'src/app/state', uses: ['core', 'records', 'exchange', 'messages', 'store', 'transfer', 'worker', 'demo'] },
   { room: 'src/app/ui', uses: ['core', 'records', 'exchange', 'messages'] },

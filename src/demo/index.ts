@@ -32,3 +32,4 @@ export function demoOn(now: number): Collection {
 }
 
 export { jobs as demoJobs };
+export { sites as demoSites };

@@ -188,6 +188,8 @@ export const jobs: readonly Job[] = [
       date: '2032-01-20',
       vehicle: vehicles.baker,
       site: { ...sites.deck, airC: celsius(8), workers: 2 },
+      choices: { ...choices, parts: 'all' },
+      note: 'All of it or none, says the baker.',
     },
     { top: ['dust', 2], upper: ['road-film', 3], lower: ['grit', 4], wheels: ['grit', 4] },
   ),

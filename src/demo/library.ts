@@ -253,7 +253,7 @@ const towel = (
 
 export const towels = {
   wash: towel('t-wash', 'Wash towels, grey edge', 'wash', [0.4, 0.4, 350], 14),
-  finish: towel('t-finish', 'Finishing towels, cream', 'finish', [0.4, 0.4, 500], 14, 'plush'),
+  finish: towel('t-finish', 'Buffing towels, cream', 'finish', [0.4, 0.4, 500], 14, 'plush'),
   drying: towel('t-drying', 'Drying towels, long pile', 'drying', [0.6, 0.9, 900], 2, 'plush'),
   glass: towel('t-glass', 'Glass towels, waffle', 'glass', [0.4, 0.4, 300], 4, 'waffle'),
   wheels: towel('t-wheels', 'Wheel towels, black', 'wheels', [0.4, 0.4, 350], 6),

@@ -1,5 +1,6 @@
 import {
   type Colour,
+  type Dilution,
   type DilutionLabel,
   type FillMode,
   type IndexQuestion,
@@ -20,7 +21,7 @@ import {
   steadyPanelC,
   toNumber,
 } from '@esmero/core';
-import { FilmInputDocument, IndexInputDocument, MixingInputDocument, SettlingInputDocument } from './documents/calc-inputs';
+import { FilmInputDocument, IndexInputDocument, MixingInputDocument, type PouredDocument, SettlingInputDocument } from './documents/calc-inputs';
 import type { Fault, Read } from './fault';
 import { faultsIn } from './validate';
 
@@ -28,14 +29,41 @@ const rounded = (value: number, digits: number): number => Number(value.toFixed(
 const roundedOrNull = (value: number | null, digits: number): number | null =>
   value === null ? null : rounded(value, digits);
 
-interface MixingInput extends DilutionLabel {
+interface ToPour extends DilutionLabel {
   readonly fill: FillMode;
   readonly volumeMl: number;
 }
 
-function mixing({ label, reading, fill, volumeMl }: MixingInput): object {
+interface WasPoured extends DilutionLabel {
+  readonly poured: PouredDocument;
+}
+
+function dilutionOf({ label, reading }: DilutionLabel): Dilution {
   const read = readDilution({ label, reading });
   if (!read.ok) throw new Error(`The label ${label} was validated before, and yet ${read.fault.code}.`);
+  return read.dilution;
+}
+
+/** The other way round: what was poured, beside what the label wants for as much water. */
+function poured({ poured: { productMl, caps, capMl, waterMl }, ...label }: WasPoured): object {
+  const product = productMl ?? caps! * capMl!;
+  const { waterParts } = notations(dilutionOf(label));
+  const wantedMl = waterMl / waterParts;
+  return {
+    productMl: rounded(product, 4),
+    waterPartsPerProduct: rounded(waterMl / product, 6),
+    productPercent: rounded((100 * product) / (product + waterMl), 6),
+    labelWaterParts: rounded(waterParts, 6),
+    ofTheLabelsStrength: rounded(product / wantedMl, 6),
+    labelWantsMl: rounded(wantedMl, 4),
+    ...(capMl === undefined ? {} : { labelWantsCaps: rounded(wantedMl / capMl, 4) }),
+  };
+}
+
+const mixing = (input: ToPour | WasPoured): object => ('poured' in input && input.poured ? poured(input) : toPour(input as ToPour));
+
+function toPour({ label, reading, fill, volumeMl }: ToPour): object {
+  const read = { dilution: dilutionOf({ label, reading }) };
   const mix = mixFor(read.dilution, fill, volumeMl);
   const strength = notations(read.dilution);
   return {

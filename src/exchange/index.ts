@@ -9,3 +9,5 @@ export { calc, calcTopics } from './calc';
 export type { CalcTopic } from './calc';
 export { readWeather, writeWeather, weatherFormat, weatherQuestion } from './weather-file';
 export type { WeatherQuestion } from './weather-file';
+export { exampleShortJob, readShortJob, shortJobFormat } from './short-job';
+export type { Assumed, FilledUp, JobTemplate } from './short-job';

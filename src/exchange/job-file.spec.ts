@@ -265,10 +265,22 @@ describe('published schemas', () => {
 
   it('lets a figure go that no plan asks for any more', () => {
     const { version, ...file } = JSON.parse(writeJob(deck));
-    file.job.choices.assumptions = [{ name: 'stretch', value: 2 }, { name: 'walking', value: 0.2 }];
+    file.job.choices.assumptions = [{ name: 'stretch', value: 2 }, { name: 'rateFlush', value: 20 }, { name: 'walking', value: 0.2 }];
     const read = readJob(JSON.stringify({ ...file, version: 9 }));
     expect(version).toBeGreaterThan(9);
     expect(read.ok && read.value.choices.assumptions).toEqual({ walking: 0.2 });
+  });
+
+  it('answers what version 11 asks as everybody did before, and keeps a label’s silence', () => {
+    const file = JSON.parse(writeJob(deck));
+    const { dirtLimit: _1, parts: _2, glassTowels: _3, ...before } = file.job.choices;
+    file.job.choices = before;
+    const read = readJob(JSON.stringify({ ...file, version: 10 }));
+    expect(read.ok && read.value.choices).toMatchObject({ dirtLimit: 'index', parts: 'leave-out', glassTowels: 'own' });
+    const silent = JSON.parse(writeJob(deck));
+    silent.job.products[0].maxPanelC = null;
+    const again = readJob(JSON.stringify(silent));
+    expect(again.ok && again.value.products[0]!.maxPanelC).toBeNull();
   });
 
   it.each<(job: Record<string, any>) => void>([

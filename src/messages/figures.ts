@@ -5,7 +5,8 @@ import { contentName, roleName, zoneName } from './words';
 
 export const stepName: Readonly<Record<StepKind | 'idle', string>> = {
   setup: 'setting up',
-  flush: 'flushing',
+  refill: 'filling the tank again',
+  flush: 'pre-rinsing',
   pretreat: 'pre-treating spots',
   spray: 'wetting',
   walk: 'walking round the car',

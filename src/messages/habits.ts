@@ -12,6 +12,14 @@ type AllWords = { readonly [K in keyof Habits]: HabitWords<K> };
 /** In the order in which they come up during the work. */
 export const habitWords: AllWords = {
   school: { question: 'Marring risk that is accepted', answers: schoolName },
+  dirtLimit: {
+    question: 'What a waterless product may touch',
+    answers: { 'only-dust': 'Only dust', 'light-film': 'Up to a light film', index: 'Whatever the marring index allows' },
+  },
+  parts: {
+    question: 'A part that cannot be done today',
+    answers: { 'leave-out': 'Leave it, do the rest', all: 'All of the car or none of it' },
+  },
   strength: {
     question: 'Rinseless wash',
     answers: { product: 'As the product says', '128': '1 to 128', '256': '1 to 256', '512': '1 to 512' },
@@ -23,10 +31,14 @@ export const habitWords: AllWords = {
   dwell: { question: 'Dwell', answers: { short: 'Short', common: 'Common', long: 'Up to five minutes' } },
   bucket: { question: 'Bucket', answers: bucketName },
   soakedSides: { question: 'Sides of a soaked towel', answers: { 4: 'Four, then a new towel', 8: 'All eight, wetted again' } },
-  soakedTowel: { question: 'A finishing towel that is damp', answers: { retire: 'Leaves the job', demote: 'Goes down to sills, shuts, wheels' } },
+  soakedTowel: { question: 'A buffing towel that is damp', answers: { retire: 'Leaves the job', demote: 'Goes down to sills, shuts, wheels' } },
+  glassTowels: {
+    question: 'Towels for glass',
+    answers: { own: 'Its own', drying: 'The drying towel, where there is one', shared: 'Whatever finishes the paint' },
+  },
   wiping: { question: 'Wiping', answers: { flat: 'Flat under the hand', rolled: 'Rolled, clean pile comes up' } },
   drying: { question: 'Drying', answers: { panel: 'Panel by panel', body: 'The whole body at the end' } },
-  order: { question: 'Flushing', answers: { 'top-down': 'Top to bottom', 'dirtiest-first': 'Dirtiest first' } },
+  order: { question: 'Pre-rinsing', answers: { 'top-down': 'Top to bottom', 'dirtiest-first': 'Dirtiest first' } },
   wheels: { question: 'Wheels', answers: { auto: 'As it suits', first: 'First', last: 'Last' } },
   glass: { question: 'Glass', answers: { first: 'Right after the roof', last: 'Last, with a cleaner of its own' } },
   sun: { question: 'Sun', answers: { 'weaker-mix': 'Weaker mix, small sections', 'shade-only': 'Shade and cool panels only' } },

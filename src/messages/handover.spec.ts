@@ -17,9 +17,9 @@ describe('the handover in words', () => {
     expect(counted.reduce((sum, one) => sum + one, 0)).toBe(zones.length);
   });
 
-  it('names the day, or says that a flush will be due', () => {
+  it('names the day, or says that a pre-rinse will be due', () => {
     const visit = { furthestDays: 120, usual: demoJobs[0]!.since[0]!, zones: [], car: { waterless: none, rinseless: none } };
-    expect(suggestionText({ ...visit, suggested: null }, '2031-07-14')).toContain('flush');
+    expect(suggestionText({ ...visit, suggested: null }, '2031-07-14')).toContain('pre-rinse');
     expect(suggestionText({ ...visit, suggested: { method: 'waterless', days: 18 } }, '2031-07-14')).toContain('2031-08-01, 18 days from now');
   });
 });

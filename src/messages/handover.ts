@@ -22,7 +22,7 @@ export function untilText({ early, likely, late }: Until, furthest: number): str
 
 /** When to come back, from the day of the wash. */
 export function suggestionText({ suggested }: NextVisit, date: string): string {
-  if (!suggested) return 'Used like this, the car will want a flush before it is touched, however soon it comes back.';
+  if (!suggested) return 'Used like this, the car will want a pre-rinse before it is touched, however soon it comes back.';
   return `Next maintenance wash by ${dayAfter(date, suggested.days)}, ${days(suggested.days)} from now: until then ${methodName[suggested.method].toLowerCase()} will do, even if the car gets dirty faster than forecast.`;
 }
 

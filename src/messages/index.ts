@@ -12,7 +12,8 @@ export { fillSentence, mittSentence, mixSentences, orderingText, planSheet, rang
 export * from './buckets';
 export * from './after';
 export { careAfterwards, claimText, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
-export { actHint, clocksText, handName, oneTowel, replannedText, rolesFor, stepsFor, taskText, towelsFor, turnText, weatherName } from './run';
+export { assumedText } from './assumed';
+export { actHint, clocksText, handName, moveText, oneTowel, replannedText, rolesFor, stepsFor, taskText, towelsFor, turnText, weatherName } from './run';
 export { againstText, learnedSentence, lessonName, runStateName, waterText } from './learned';
 export * from './shelf';
 export * from './transfer';

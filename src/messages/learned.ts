@@ -3,7 +3,7 @@ import { type Units, fixed, percent } from './units';
 import { contentName, roleName } from './words';
 
 const paceName: Readonly<Record<RunAct, string>> = {
-  flush: 'Seconds of flushing',
+  flush: 'Seconds of pre-rinsing',
   wet: 'Seconds of wetting',
   wipe: 'Seconds of wiping',
   dry: 'Seconds of drying',

@@ -38,7 +38,7 @@ describe('words', () => {
     expect(new Set(zoneIds.map(zoneName)).size).toBe(zoneIds.length);
     expect(new Set(treatmentIds.map(treatmentName)).size).toBe(treatmentIds.length);
     expect(zoneName('left-front-door-upper')).toBe('Left front door, upper');
-    expect(treatmentName('hot-pump/presoak-rinseless')).toBe('Hot pump flush, then pre-soak and rinseless wash');
+    expect(treatmentName('hot-pump/presoak-rinseless')).toBe('Hot pre-rinse, then pre-soak and rinseless wash');
   });
 
   it('list zones and count the rest', () => {
@@ -106,10 +106,10 @@ describe('refusals to read', () => {
 
 describe('shortages', () => {
   it('speak of towels by role, of time and of water', () => {
-    expect(shortageSentence({ budget: 'wash', need: 6.2, have: 3 }, metric)).toBe('Takes 7 wash towels, and 3 are clean.');
-    expect(shortageSentence({ budget: 'glass', need: 1e6, have: 0 }, metric)).toBe('There are no clean glass towels.');
-    expect(shortageSentence({ budget: 'litres', need: 12.7, have: 8 }, metric)).toContain('12.7 L');
-    expect(shortageSentence({ budget: 'minutes', need: 80, have: 60 }, metric)).toContain('80 min');
+    expect(shortageSentence({ budget: 'wash', need: 6.2, have: 3, proved: true }, metric)).toBe('Takes 7 wash towels, and 3 are clean.');
+    expect(shortageSentence({ budget: 'glass', need: 1e6, have: 0, proved: true }, metric)).toBe('There are no clean glass towels.');
+    expect(shortageSentence({ budget: 'litres', need: 12.7, have: 8, proved: true }, metric)).toContain('12.7 L');
+    expect(shortageSentence({ budget: 'minutes', need: 80, have: 60, proved: true }, metric)).toContain('80 min');
   });
 });
 
@@ -117,7 +117,7 @@ describe('the sheet', () => {
   it('holds method, mixes, towels, steps and care', () => {
     const job = demoJobs[0]!;
     const sheet = planSheet(job, planJob(job), metric);
-    for (const part of ['**Hybrid**', '## Mixes', '## Towels', '## Zones', '## Passes', '## Care', 'not a measurement'])
+    for (const part of ['**Rinseless**', '## Mixes', '## Towels', '## Zones', '## Passes', '## Care', 'not a measurement'])
       expect(sheet).toContain(part);
   });
 
@@ -141,8 +141,10 @@ describe('a note to the client', () => {
     const note = (job: Job): string => refusalNote(job, planJob(job), metric).join('\n');
     const job = (id: string) => demoJobs.find((one) => one.id === id)!;
     expect(note(job('demo-refusal'))).toContain('full rinse wash');
-    expect(note(job('demo-noon'))).toContain('cooler hour');
-    expect(note(job('demo-noon'))).not.toContain('rinse wash');
+    // Nothing to cool the panels with.
+    const noon = { ...job('demo-noon'), vessels: job('demo-noon').vessels.filter(({ kind }) => kind !== 'pump-sprayer') };
+    expect(note(noon)).toContain('cooler hour');
+    expect(note(noon)).not.toContain('rinse wash');
     const frost = job('demo-frost');
     expect(note({ ...frost, gear: [], site: { ...frost.site, power: false } })).toContain('milder day');
     expect(note({ ...job('demo-deck'), products: [] })).toContain('with us today');

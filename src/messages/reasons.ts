@@ -6,6 +6,7 @@ import {
   methodName,
   roleName,
   schoolName,
+  soilName,
   spotName,
   surfaceName,
   vesselKindName,
@@ -49,7 +50,7 @@ export function gateSentence(gate: Gate, u: Units): string {
     case 'no-power':
       return 'This needs mains power, and the site has none.';
     case 'no-tap':
-      return 'A pressure wand needs a tap, and the site has none.';
+      return 'A pressure washer needs a tap, and the site has none.';
     case 'no-bay':
       return 'There is no wash bay at hand.';
     case 'no-gear':
@@ -77,11 +78,11 @@ export function gateSentence(gate: Gate, u: Units): string {
         ? `${u.height(gate.heightM)} up: out of reach from the ground, and steps do not stand on a slope like this.`
         : `${u.height(gate.heightM)} up: out of reach from the ground, and no steps are brought along.`;
     case 'lumps':
-      return 'Mud or lumps are flushed before anything touches them.';
+      return 'Mud or lumps are rinsed off before anything touches them.';
     case 'wiped-dry':
       return `A film of ${indexText(gate.filmUm)} µm is less than ${indexText(gate.leastUm)} µm: that is wiping dry.`;
     case 'panel-too-hot':
-      return `The panel has ${u.temperature(gate.panelC)}, and the product’s limit is ${u.temperature(gate.maxC)}.`;
+      return `The panel is at ${u.temperature(gate.panelC)}, and the product’s limit is ${u.temperature(gate.maxC)}.`;
     case 'dries-first':
       return `It would dry by itself in ${clock(gate.openS)}; dwell and work on even a small section need ${clock(gate.needS)} and a margin. Shade the panel or let it cool.`;
     case 'freezes-first':
@@ -93,7 +94,13 @@ export function gateSentence(gate: Gate, u: Units): string {
     case 'finish':
       return `The product’s label excludes this finish: ${finishName[gate.finish].toLowerCase()}.`;
     case 'index-over-limit':
-      return `Marring index ${indexText(gate.index)} is over the ${indexText(gate.limit)} of the ${schoolName[gate.school].toLowerCase()} school.`;
+      return `Marring index ${indexText(gate.index)} is over the ${indexText(gate.limit)} of the ${schoolName[gate.school].toLowerCase()} approach.`;
+    case 'dirt-limit':
+      return gate.limit === 'only-dust'
+        ? `There is more than dust on it: ${soilName[gate.kind].toLowerCase()}. The approach lets waterless touch only dust.`
+        : `It is dirtier than a light film: ${soilName[gate.kind].toLowerCase()}. The approach stops waterless there.`;
+    case 'rinse-first':
+      return `${soilName[gate.kind]} crackles: rinse it first, as there is something to rinse with.`;
   }
 }
 
@@ -101,7 +108,7 @@ const isTowels = (budget: Budget): budget is Exclude<Budget, 'litres' | 'runoffL
   budget !== 'litres' && budget !== 'runoffL' && budget !== 'minutes' && budget !== 'batteryMin';
 
 /** A budget that is too small, and by how much. */
-export function shortageSentence({ budget, need, have }: Shortage, u: Units): string {
+export function shortageSentence({ budget, need, have, proved }: Shortage, u: Units): string {
   if (isTowels(budget)) {
     // A need beyond any pile stands for "none of that role at all".
     if (have === 0) return `There are no clean ${roleName[budget]}.`;
@@ -109,8 +116,8 @@ export function shortageSentence({ budget, need, have }: Shortage, u: Units): st
     if (!Number.isInteger(have)) return `Takes ${fixed(need, 1)} ${roleName[budget]}, and ${fixed(have, 1)} are left, with the clean sides of open ones.`;
     return `Takes ${Math.ceil(need)} ${roleName[budget]}, and ${have === 1 ? 'one is' : `${have} are`} clean.`;
   }
-  if (budget === 'minutes') return `Takes ${minutes(need)}, and there are ${minutes(have)}.`;
-  if (budget === 'batteryMin') return `The wand would run for ${minutes(need)}, and its batteries last ${minutes(have)}.`;
+  if (budget === 'minutes') return proved ? `Takes at least ${minutes(need)}, and there are ${minutes(have)}.` : `No plan was found that takes less than ${minutes(need)}, and there are ${minutes(have)}.`;
+  if (budget === 'batteryMin') return `The washer would run for ${minutes(need)}, and its batteries last ${minutes(have)}.`;
   const what = budget === 'litres' ? 'of water' : 'of runoff';
   return `Takes ${u.water(need)} ${what}, and there is room for ${u.water(have)}.`;
 }
@@ -123,6 +130,27 @@ const helpFor: Readonly<Record<Obstacle, string>> = {
   kit: 'A product or a vessel is missing that would serve them.',
   soil: 'They need a full rinse wash.',
 };
+
+/** What would let a part be done after all. */
+function partHelp(because: Obstacle, gate: Gate | null): string {
+  switch (gate?.code) {
+    case 'out-of-reach':
+      return gate.why === 'no-steps' ? 'Bring steps.' : 'Park on level ground.';
+    case 'panel-too-hot':
+    case 'dries-first':
+    case 'sun-school':
+      return 'Shade it, let it cool, or come at another hour.';
+    case 'index-over-limit':
+    case 'lumps':
+    case 'dirt-limit':
+      return 'A pre-rinse would help: with a washer, where water may run.';
+    case 'runoff-forbidden':
+    case 'indoors':
+      return 'A pre-rinse would help, with a mat below or where water may run.';
+    default:
+      return helpFor[because];
+  }
+}
 
 /** Why the plan is as it is. */
 export function verdictSentence(verdict: Verdict, u: Units): string {
@@ -140,7 +168,11 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
         ? `${methodName[verdict.method]} alone is ruled out on ${zones(verdict.zones)}.`
         : `${methodName[verdict.method]} alone does not fit the site’s or the van’s limits.`;
     case 'zones-blocked':
-      return `Nothing that is possible here and now may touch: ${zoneList(verdict.zones)}. ${helpFor[verdict.because]}`;
+      return `Nothing that is possible here and now may touch: ${zoneList(verdict.zones, 6)}. ${verdict.gates.map((gate) => gateSentence(gate, u)).join(' ')} ${helpFor[verdict.because]}`;
+    case 'parts-left':
+      return `Left out today: ${zoneList(verdict.zones, 6)}. ${
+        verdict.because === 'budget' ? shortageSentence(verdict.shortage, u) : `${verdict.gate ? gateSentence(verdict.gate, u) : ''} ${partHelp(verdict.because, verdict.gate)}`
+      }`;
     case 'zones-wait':
       return `With what there is, all but these could be done: ${zoneList(verdict.zones, 6)}.`;
     case 'late':

@@ -3,7 +3,7 @@ import { verdictSentence } from './reasons';
 import type { Units } from './units';
 
 /** Verdicts that belong into a note to the client. */
-const told = new Set(['zones-blocked', 'over-budget', 'missing', 'spots-left', 'zones-left']);
+const told = new Set(['zones-blocked', 'parts-left', 'over-budget', 'missing', 'spots-left', 'zones-left']);
 
 /** What would happen all the same, and what the car needs, by what stands in the way. */
 const needs: Readonly<Record<Obstacle, readonly string[]>> = {
@@ -32,6 +32,7 @@ const later = ['Done in a hurry or with too little it would not be done well. We
 export function refusalNote(job: Job, plan: Plan, u: Units): readonly string[] {
   const why = plan.verdicts.filter(({ code }) => told.has(code)).map((verdict) => verdictSentence(verdict, u));
   const blocked = plan.verdicts.find((verdict) => verdict.code === 'zones-blocked');
+  const parts = plan.verdicts.filter((verdict) => verdict.code === 'parts-left');
   const left = plan.method !== 'decline';
   return [
     `${job.vehicle.name}, ${job.date}`,
@@ -39,7 +40,7 @@ export function refusalNote(job: Job, plan: Plan, u: Units): readonly string[] {
       ? 'We looked at your car today and advise against washing these parts of it with little water.'
       : 'We looked at your car today and advise against washing it with little water here and now.',
     ...why,
-    ...(blocked ? needs[blocked.because] : left ? needs.soil : later),
+    ...(blocked ? needs[blocked.because] : left ? [...new Set(parts.flatMap(({ because }) => (because === 'budget' ? later : needs[because])))] : later),
     'Local rules on waste water and the makers’ care instructions come before this note.',
   ];
 }

@@ -1,4 +1,4 @@
-import type { Clocks, Hand, PassAct, Plan, Task, TowelRole, ReplanEvent, WeatherChange, ZoneId } from '@esmero/core';
+import { type Clocks, type Hand, type HandMove, type PassAct, type Plan, type ReplanEvent, type Task, type TowelRole, type WeatherChange, type ZoneId, handMovesIn } from '@esmero/core';
 import { passTitle } from './passes';
 import { fixed, type Units } from './units';
 import { ranges } from './sheet';
@@ -18,25 +18,33 @@ export const taskText = (task: Task): string => (task.act === 'wipe' ? passTitle
 /** One of the towels of a role, as it is said beside the car. */
 export const oneTowel: Readonly<Record<TowelRole, string>> = {
   wash: 'wash towel',
-  finish: 'finishing towel',
+  finish: 'buffing towel',
   drying: 'drying towel',
   glass: 'glass towel',
   wheels: 'wheel towel',
 };
 
-const uses: Readonly<Partial<Record<PassAct, readonly string[]>>> = { wipe: ['wash', 'finish', 'drying'], dry: ['drying'], glass: ['finish'] };
-
-/** Sides of this worker’s towels that serve a pass. */
-export function towelsFor({ towels }: Plan, task: Task): string {
-  const zones = zonesIn(task);
-  const sides = towels
-    .filter((towel) => towel.worker === task.worker)
-    .flatMap((towel) => {
-      const own = towel.sides.filter(({ use, entries }) => uses[task.act]?.includes(use) && entries.some((entry) => zones.has(entry.zoneId)));
-      return own.length > 0 ? [`${oneTowel[towel.role]} ${towel.number}, ${own.length > 1 ? 'sides' : 'side'} ${ranges(own.map(({ number }) => number))}`] : [];
-    });
-  return sides.join('; ');
+/** "Wash towel 2: turn to side 3, then 4; done after that." */
+export function moveText({ role, towel, how, sides, done }: HandMove): string {
+  const [first, ...more] = sides;
+  const rest = more.length > 0 ? `, then ${ranges(more)}` : '';
+  const end = done ? '; done after that' : '';
+  switch (how) {
+    case 'fresh':
+      return `Fresh ${oneTowel[role]} ${towel}: side ${first}${rest}${end}`;
+    case 'turned':
+      return `${capital(oneTowel[role])} ${towel}: turn to side ${first}${rest}${end}`;
+    case 'same':
+      return `${capital(oneTowel[role])} ${towel}: on with side ${first}${rest}${end}`;
+    case 'demoted':
+      return `${capital(oneTowel[role])} ${towel} again, demoted: side ${first}${rest}${end}`;
+  }
 }
+
+const capital = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}`;
+
+/** Towels that are in the hand in a pass, and which side is up. */
+export const towelsFor = (plan: Plan, task: Task): readonly string[] => handMovesIn(plan, task.pass).map(moveText);
 
 const zonesIn = ({ parts }: Task): ReadonlySet<ZoneId> => new Set(parts.map(({ zoneId }) => zoneId));
 
@@ -92,10 +100,7 @@ export const handName = ({ worker }: Hand, people: number): string => (people ==
 
 /** Roles of the towels that this person uses in a pass. */
 export function rolesFor({ towels }: Plan, task: Task): readonly TowelRole[] {
-  const zones = zonesIn(task);
-  const serves = ({ worker, sides }: Plan['towels'][number]): boolean =>
-    worker === task.worker && sides.some(({ use, entries }) => uses[task.act]?.includes(use) && entries.some((entry) => zones.has(entry.zoneId)));
-  return [...new Set(towels.filter(serves).map(({ role }) => role))];
+  return [...new Set(handMovesIn({ towels }, task.pass).map(({ role }) => role))];
 }
 
 export const weatherName: Readonly<Record<WeatherChange, string>> = {

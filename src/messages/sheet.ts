@@ -53,7 +53,7 @@ export const windowText = ({ zoneId, section, fromS, untilS, doneS }: Window): s
 
 /** "Dirtiest first, wheels last, glass first". */
 export const orderingText = ({ order, wheels, glass }: RunOrdering): string =>
-  `${order === 'top-down' ? 'From the top down' : 'Dirtiest first'}, wheels ${wheels === 'auto' ? 'first where they are flushed' : wheels}, glass ${glass}`;
+  `${order === 'top-down' ? 'From the top down' : 'Dirtiest first'}, wheels ${wheels === 'auto' ? 'first where they are rinsed' : wheels}, glass ${glass}`;
 
 /** A mitt with what it may wash. */
 export const mittSentence = ({ number, worker, zones, from, to }: UsedMitt): string =>

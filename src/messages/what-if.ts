@@ -43,7 +43,8 @@ export function changeText(change: Change, u: Units): string {
 }
 
 /** "In the shade, panels cooled: rinseless, 20 min and 5.1 L." */
-export function whatIfSentence({ change, method, minutes: time, litres }: WhatIf, u: Units): string {
+export function whatIfSentence({ change, method, minutes: time, litres, regained }: WhatIf, u: Units): string {
   const what = methodName[method].toLowerCase();
-  return `${changeText(change, u)}: ${what}${method === 'decline' ? '' : `, ${minutes(time)} and ${u.water(litres)}`}.`;
+  const more = regained > 0 ? `, and ${regained === 1 ? 'one part more is' : `${regained} parts more are`} done` : '';
+  return `${changeText(change, u)}: ${what}${method === 'decline' ? '' : `, ${minutes(time)} and ${u.water(litres)}${more}`}.`;
 }

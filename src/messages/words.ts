@@ -201,12 +201,13 @@ const contactName: Readonly<Record<Contact, string>> = {
 
 const flushName: Readonly<Record<Flush, string>> = {
   none: '',
-  pump: 'pump flush, then ',
-  'hot-pump': 'hot pump flush, then ',
-  cordless: 'battery wand, then ',
-  mains: 'pressure wand, then ',
-  bay: 'wash bay lance, then ',
+  pump: 'pre-rinse with a sprayer, then ',
+  'hot-pump': 'hot pre-rinse, then ',
+  cordless: 'pre-rinse with the cordless washer, then ',
+  mains: 'pre-rinse with the pressure washer, then ',
+  bay: 'pre-rinse in the wash bay, then ',
   steam: 'steam on the seams, then ',
+  mist: 'cool with a mist, then ',
 };
 
 export function treatmentName(treatment: TreatmentId): string {
@@ -221,10 +222,10 @@ export const kitName: Readonly<Record<Kit | 'glass', string>> = {
   foam: 'pump foamer',
   presoak: 'pre-soak sprayer',
   wash: 'wash bucket',
-  flush: 'flush sprayer',
+  flush: 'rinse sprayer',
   heater: 'water heater',
-  cordless: 'battery wand',
-  mains: 'pressure wand',
+  cordless: 'cordless washer',
+  mains: 'pressure washer',
   bay: 'wash bay',
   steamer: 'steamer',
   glass: 'glass spray',
@@ -234,11 +235,11 @@ export const contentName: Readonly<Record<Content | 'solvent', string>> = {
   waterless: 'Waterless mix',
   foam: 'Lifting foam',
   solvent: 'Tar and sap lifter',
-  supply: 'Plain water, for the wand',
+  supply: 'Plain water, for the washer',
   presoak: 'Pre-soak',
   wash: 'Rinseless wash',
   glass: 'Glass mix',
-  water: 'Plain water, for the flush',
+  water: 'Plain water, for rinsing and misting',
   rinse: 'Plain water, to rinse the mitt',
 };
 
@@ -258,7 +259,7 @@ export const deviceName: Readonly<Record<DeviceKind, string>> = {
 
 export const roleName: Readonly<Record<TowelRole, string>> = {
   wash: 'wash towels',
-  finish: 'finishing towels',
+  finish: 'buffing towels',
   drying: 'drying towels',
   glass: 'glass towels',
   wheels: 'wheel towels',
@@ -342,8 +343,8 @@ export const pileName: Readonly<Record<Pile, string>> = {
 
 export const gearName: Readonly<Record<GearKind, string>> = {
   heater: 'water heater',
-  'cordless-wand': 'battery wand',
-  'mains-wand': 'pressure wand on mains',
+  'cordless-wand': 'cordless washer',
+  'mains-wand': 'pressure washer on mains',
   steamer: 'steamer',
 };
 

@@ -120,19 +120,32 @@ export const jobFrom8To9: Migration = (content) => {
   return { ...content, run: { ...run, events: numbered(run['events']) } };
 };
 
+/** Choices without a figure that is none any more. */
+function withoutFigure(choices: unknown, name: string): unknown {
+  if (!isRecord(choices) || !Array.isArray(choices['assumptions'])) return choices;
+  return { ...choices, assumptions: choices['assumptions'].filter((one: unknown) => !(isRecord(one) && one['name'] === name)) };
+}
+
 /** Version 10 shares a car out by passes: how much panel one of two people takes on at a time is no figure any more. */
-export const jobFrom9To10: Migration = (content) => {
+export const jobFrom9To10: Migration = (content) => (isRecord(content) ? { ...content, choices: withoutFigure(content['choices'], 'stretch') } : content);
+
+/** What everybody did before version 11 asked. */
+export const habitsBefore11 = { dirtLimit: 'index', parts: 'leave-out', glassTowels: 'own' };
+
+/**
+ * Version 11 asks how dirty a waterless product may meet the paint, what becomes of parts that cannot be done, and whose towel
+ * dries glass. A pre-rinse takes its time by the flow: seconds a square metre are no figure any more.
+ */
+export function jobFrom10To11(content: unknown): unknown {
   if (!isRecord(content) || !isRecord(content['choices'])) return content;
-  const { choices } = content;
-  const { assumptions } = choices;
-  if (!Array.isArray(assumptions)) return content;
-  return { ...content, choices: { ...choices, assumptions: assumptions.filter((one: unknown) => !(isRecord(one) && one['name'] === 'stretch')) } };
-};
+  const choices = withoutFigure(content['choices'], 'rateFlush');
+  return { ...content, choices: isRecord(choices) ? { ...habitsBefore11, ...choices } : choices };
+}
 
 /** Steps of the job file, from version 1. */
 export const jobMigrations: readonly Migration[] = [
   jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9,
-  jobFrom9To10,
+  jobFrom9To10, jobFrom10To11,
 ];
 
 /** The version that is written. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { addPicture, dayAfter, finish, nextVisitOf, putPunch, startRun, tasksOf, ticksOf } from '@esmero/core';
+import { addPicture, dayAfter, finish, nextVisitOf, putPunch, setChoices, startRun, tasksOf, ticksOf } from '@esmero/core';
 import { HandoverStage } from '../features/handover/handover.stage';
 import { NOW } from '../state/clock';
 import { show } from '../testing/show';
@@ -74,7 +74,7 @@ describe('the handover', () => {
 
   it('names what is still to be done, and until when products say that they protect', async () => {
     const { element, settle, job } = await show(HandoverStage);
-    job.edit('later', (one) => putPunch(startRun(one, 1), { id: 'a', text: 'Dress the tyres', zone: null, done: false }));
+    job.edit('later', (one) => putPunch(startRun(setChoices(one, { method: 'waterless' }), 1), { id: 'a', text: 'Dress the tyres', zone: null, done: false }));
     await settle();
     expect(element.textContent).toContain('Still to be done');
     expect(element.textContent).toContain('Dress the tyres');

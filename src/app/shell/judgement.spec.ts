@@ -114,7 +114,7 @@ describe('habits', () => {
     const { press, element, job } = await show(HabitsComponent);
     await press('Gentle');
     expect(job.job()!.choices).toMatchObject({ school: 'cautious', wiping: 'rolled' });
-    expect(element.querySelectorAll('tbody tr')).toHaveLength(17);
+    expect(element.querySelectorAll('tbody tr')).toHaveLength(20);
     await press('House habit');
     expect(job.job()!.wishes).toEqual({ school: 'cautious' });
     await press('Wished');
@@ -127,7 +127,8 @@ describe('a refusal', () => {
     const { press, element, job, settle } = await show(RefusalComponent);
     expect(element.textContent?.trim()).toBe('');
     const towels = (one: Job) => one.towels.map((batch) => ({ ...batch, clean: 30 }));
-    job.edit('grit', (one) => ({ ...one, towels: towels(one), soil: { ...one.soil, roof: { deposits: [{ kind: 'grit', level: 4 }], spots: {} } } }));
+    // All of it or none.
+    job.edit('grit', (one) => ({ ...one, choices: { ...one.choices, parts: 'all' }, towels: towels(one), soil: { ...one.soil, roof: { deposits: [{ kind: 'grit', level: 4 }], spots: {} } } }));
     await settle();
     expect(job.plan()!.method).toBe('decline');
     expect(element.textContent).toContain('full rinse wash');

@@ -14,7 +14,7 @@ describe('the desk at work', () => {
     await deskWith();
     const desk = TestBed.inject(JobDesk);
     expect(desk.job()?.id).toBe(deck.id);
-    expect(desk.plan()?.method).toBe('hybrid');
+    expect(desk.plan()?.method).toBe('rinseless');
     expect(desk.zonePlans().size).toBe(desk.zones().length);
   });
 

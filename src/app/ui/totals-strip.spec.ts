@@ -25,7 +25,7 @@ function strip(plan: Plan | null, past: Plan | null, more: { cause?: string; pen
 describe('the strip of totals', () => {
   it('shows method and totals, and hands on which is asked about', () => {
     const { element, asked } = strip(before, null);
-    expect(element.querySelector('.method')?.textContent).toContain('Hybrid');
+    expect(element.querySelector('.method')?.textContent).toContain('Rinseless');
     expect(element.querySelectorAll('[data-total]')).toHaveLength(6);
     element.querySelector<HTMLButtonElement>('[data-total="litres"]')!.click();
     expect(asked).toEqual(['litres']);
@@ -43,7 +43,7 @@ describe('the strip of totals', () => {
 
   it('says when the method changed, and shows no totals for a refusal', () => {
     const { element } = strip(refused, before, { cause: 'Not today asked for' });
-    expect(element.querySelector('.cause')?.textContent).toContain('from hybrid to not today');
+    expect(element.querySelector('.cause')?.textContent).toContain('from rinseless to not today');
     expect(element.querySelectorAll('[data-total]')).toHaveLength(0);
     expect(strip(refused, null).element.querySelector('.cause')?.textContent).toContain('The method says why');
   });

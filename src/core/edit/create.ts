@@ -5,6 +5,8 @@ import { defaultDimensions } from '../vehicle';
 /** Habits that most would have; each is a school that a job may change. */
 export const defaultHabits: Habits = {
   school: 'balanced',
+  dirtLimit: 'light-film',
+  parts: 'leave-out',
   strength: 'product',
   spray: 'common',
   dwell: 'common',
@@ -20,6 +22,7 @@ export const defaultHabits: Habits = {
   glass: 'first',
   bucket: 'one-guarded',
   soakedTowel: 'demote',
+  glassTowels: 'drying',
   soakedSides: 4,
 };
 

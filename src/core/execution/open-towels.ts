@@ -1,7 +1,7 @@
 import type { CleanlinessClass, Noted, TowelRole } from '../model';
 import type { Plan } from '../planning';
 import type { Step } from '../schedule';
-import type { OpenTowel, UsedSide, UsedTowel } from '../towel';
+import type { OpenTowel, Slot, UsedSide, UsedTowel } from '../towel';
 import { towelFillAfter } from '../views';
 import type { Progress } from './progress';
 import { keyOfStep } from './task';
@@ -40,41 +40,38 @@ type TowelEvent = Extract<Noted, { readonly kind: 'side-full' | 'towel-out' }>;
 
 export const isTowelEvent = (event: Noted): event is TowelEvent => event.kind === 'side-full' || event.kind === 'towel-out';
 
-/** How much of a towel of the plan is used up: whole sides, and a share of the one after them. */
+/** How far a towel of the plan is used up. */
 interface Gone {
-  readonly sides: number;
+  /** Sides that have served, with those from before the plan. */
+  readonly used: number;
+  /** Share of the next one that is filled. */
   readonly partial: number;
   /** The dirtiest that it has touched. */
   readonly leastClass: CleanlinessClass;
+  /** Taken up again with soiled sides: worn out. */
+  readonly worn: boolean;
+  /** What it was last in a hand for, and in which pass. */
+  readonly slot: Slot;
+  readonly pass: number;
 }
 
-const shares = ['dirtShare', 'liquidShare', 'reachShare'] as const;
+const FULL = 1 - 1e-9;
+const fullest = ({ dirtShare, liquidShare, reachShare }: UsedSide): number => Math.max(dirtShare, liquidShare, reachShare);
 
-/** Sides that are filled by now, whole ones and a rest: what is on several sides at once might as well be on fewer. */
-function filledSides(after: UsedTowel, planned: UsedTowel, partial: number): number {
-  const [first, whole] = [after.sides[0], planned.sides[0]];
-  // What was on the first side before the plan stays there, however much of the plan is done.
-  const begun = first && whole ? partial * (1 - first.dirtShare / Math.max(whole.dirtShare, EPS)) : partial;
-  return Math.max(...shares.map((share) => after.sides.reduce((sum, side) => sum + side[share], 0))) + Math.max(0, begun);
-}
-
-const EPS = 1e-9;
-
-/** What is gone of each towel of a plan after what was done, and after a turn of events. */
-function gone(plan: Plan, progress: Progress, turn: Noted | null): readonly Gone[] {
-  const after = filled(plan, progress);
-  const hand = turn && isTowelEvent(turn) ? inHand(plan, after, progress, turn.role, turn.worker) : undefined;
-  const classOf = new Map(plan.zones.map(({ zone }) => [zone.id, zone.cleanliness]));
-  return plan.towels.map((towel, t) => {
-    const classes = after[t]!.sides.flatMap(({ entries }) => entries.map(({ zoneId }) => classOf.get(zoneId) ?? 0));
-    const leastClass = Math.max(0, ...classes) as CleanlinessClass;
-    const old = plan.begun.towels.find(({ worker, number }) => worker === towel.worker && number === towel.number);
-    const touched = after[t]!.sides.some(isTouched);
-    const sides = touched ? filledSides(after[t]!, towel, old?.partial ?? 0) : (old?.partial ?? 0);
-    const whole = Math.floor(sides + EPS);
-    if (hand !== towel) return touched ? { sides: whole, partial: Math.max(0, sides - whole), leastClass } : { sides: 0, partial: 0, leastClass };
-    return { sides: turn?.kind === 'towel-out' ? Infinity : whole + 1, partial: 0, leastClass };
-  });
+/** A towel of a plan as far as it was used; undefined where it was not touched. */
+function goneOf(after: UsedTowel): Gone | undefined {
+  const touched = after.sides.filter(isTouched);
+  const last = touched.at(-1);
+  if (!last) return undefined;
+  const isFull = fullest(last) >= FULL;
+  return {
+    used: isFull ? last.number : last.number - 1,
+    partial: isFull ? 0 : fullest(last),
+    leastClass: Math.max(...touched.flatMap(({ entries }) => entries.map(({ cleanliness }) => cleanliness))) as CleanlinessClass,
+    worn: touched.some(({ number }) => number > last.number),
+    slot: last.slot,
+    pass: Math.max(...last.entries.map(({ pass }) => pass)),
+  };
 }
 
 /** What is known of the towels of a job. */
@@ -84,24 +81,37 @@ export interface TowelBook {
   readonly sidesOf: (batch: OpenTowel['batch'], wetted: boolean) => number;
 }
 
-/** A towel as it is left; undefined where it was not touched, or nobody knows its make. */
-function openedNow(towel: UsedTowel, { sides, partial, leastClass }: Gone, old: OpenTowel | undefined, { batchOf, sidesOf }: TowelBook): OpenTowel | undefined {
+/** A side more is gone, or all of them. */
+function afterEvent(gone: Gone | undefined, event: TowelEvent, towel: UsedTowel): Gone {
+  const first = towel.sides[0]!;
+  const { used, ...rest } = gone ?? { used: first.number - 1, leastClass: 0 as const, worn: false, slot: first.slot, pass: 0 };
+  return { ...rest, used: event.kind === 'towel-out' ? Infinity : used + 1, partial: 0 };
+}
+
+/** A towel as it is left; undefined where nobody knows its make. */
+function openedNow(towel: UsedTowel, gone: Gone, old: OpenTowel | undefined, { batchOf, sidesOf }: TowelBook): OpenTowel | undefined {
   const batch = old?.batch ?? batchOf(towel);
-  if (!batch || (sides === 0 && partial === 0)) return undefined;
-  const most = old ? old.left : sidesOf(batch, towel.wetted);
-  const used = Math.min(most, sides);
-  // A finishing towel that went down to wash is worn out.
-  const left = towel.demoted ? 0 : most - used;
+  if (!batch) return undefined;
+  const sides = old ? old.used + old.left : sidesOf(batch, towel.wetted);
+  const used = gone.worn ? sides : Math.min(sides, gone.used);
   return {
     number: towel.number,
     worker: towel.worker,
     batch,
-    used: (old?.used ?? 0) + used,
-    left,
-    partial: left > 0 ? partial : 0,
-    leastClass: Math.max(old?.leastClass ?? 0, leastClass) as CleanlinessClass,
+    used,
+    left: sides - used,
+    partial: used < sides ? gone.partial : 0,
+    leastClass: Math.max(old?.leastClass ?? 0, gone.leastClass) as CleanlinessClass,
     wetted: towel.wetted,
+    slot: gone.slot,
   };
+}
+
+/** In each hand is the towel that was used last; what it was before is put down. */
+function inHands(towels: readonly { readonly towel: OpenTowel; readonly pass: number }[]): readonly OpenTowel[] {
+  const last = new Map<string, OpenTowel>();
+  for (const { towel } of [...towels].sort((p, q) => p.pass - q.pass)) if (towel.slot) last.set(`${towel.worker}/${towel.slot}`, towel);
+  return towels.map(({ towel }) => (towel.slot && last.get(`${towel.worker}/${towel.slot}`) !== towel ? { ...towel, slot: null } : towel));
 }
 
 /**
@@ -109,12 +119,16 @@ function openedNow(towel: UsedTowel, { sides, partial, leastClass }: Gone, old: 
  * used up stay in the list, so that no number comes twice.
  */
 export function openTowelsNow(plan: Plan, progress: Progress, turn: Noted | null, book: TowelBook): readonly OpenTowel[] {
-  const used = gone(plan, progress, turn);
-  const towels = new Map(plan.begun.towels.map((towel) => [`${towel.worker}/${towel.number}`, towel]));
+  const after = filled(plan, progress);
+  const event = turn && isTowelEvent(turn) ? turn : undefined;
+  const hand = event && inHand(plan, after, progress, event.role, event.worker);
+  const towels = new Map(plan.begun.towels.map((towel) => [`${towel.worker}/${towel.number}`, { towel, pass: 0 }]));
   plan.towels.forEach((towel, t) => {
     const key = `${towel.worker}/${towel.number}`;
-    const now = openedNow(towel, used[t]!, towels.get(key), book);
-    if (now) towels.set(key, now);
+    const gone = goneOf(after[t]!);
+    const now = event && hand === towel ? afterEvent(gone, event, towel) : gone;
+    const opened = now && openedNow(towel, now, towels.get(key)?.towel, book);
+    if (opened) towels.set(key, { towel: opened, pass: now.pass });
   });
-  return [...towels.values()];
+  return inHands([...towels.values()]);
 }

@@ -49,7 +49,7 @@ function zoneNow({ zone, option }: ZonePlan, { begun }: Plan, progress: Progress
   if (isThrough(option, done)) return 'done';
   const { wet, places } = openSections(progress, zone.id);
   const started = wet.length > 0 || runActs.some((act) => done[act] > 0);
-  return started ? { treatment: option.treatment, done, wet, places } : null;
+  return started ? { treatment: option.treatment, rinse: option.rinse, done, wet, places } : null;
 }
 
 /** What zones have taken of the mixes and of plain water by now, mL; kept apart by where it comes from. */

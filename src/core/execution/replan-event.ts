@@ -58,7 +58,7 @@ function handedOver(begun: StartState): StartState {
   const last = Math.max(0, ...towels.filter(({ worker }) => worker === 0).map(({ number }) => number));
   return {
     ...begun,
-    towels: towels.map((towel) => (towel.worker === 0 ? towel : { ...towel, worker: 0, number: last + towel.number })),
+    towels: towels.map((towel) => (towel.worker === 0 ? towel : { ...towel, worker: 0, number: last + towel.number, slot: null })),
     zones: new Map([...zones].map(([id, zone]) => [id, { ...zone, wet: zone.wet.map((one) => ({ ...one, worker: 0 })) }])),
     inHand: inHand.map((one) => ({ ...one, worker: 0 })),
   };

@@ -80,10 +80,10 @@ const about: Readonly<Partial<Record<Lesson, { readonly keys: readonly Assumptio
   'towels.drying': { keys: ['dryingShare'], power: -1 },
   soil: { keys: ['soilPace'], power: 1 },
   minutes: {
-    keys: ['rateTriggerSpray', 'ratePumpSpray', 'rateFoam', 'rateFlush', 'rateWipeBase', 'rateWipePerLoad', 'rateFinish', 'rateWash', 'rateDry', 'rateGlassFinish', 'wheelLight', 'wheelHeavy', 'shutSeconds'],
+    keys: ['rateTriggerSpray', 'ratePumpSpray', 'rateFoam', 'rinsePace', 'rateWipeBase', 'rateWipePerLoad', 'rateFinish', 'rateWash', 'rateDry', 'rateGlassFinish', 'wheelLight', 'wheelHeavy', 'shutSeconds'],
     power: 1,
   },
-  'pace.flush': { keys: ['rateFlush'], power: 1 },
+  'pace.flush': { keys: ['rinsePace'], power: 1 },
   'pace.wet': { keys: ['rateTriggerSpray', 'ratePumpSpray', 'rateFoam'], power: 1 },
   // A panel is dried with its wipe, unless the whole body is dried later.
   'pace.wipe': { keys: ['rateWipeBase', 'rateWipePerLoad', 'rateFinish', 'rateWash', 'rateDry', 'wheelLight', 'wheelHeavy', 'shutSeconds'], power: 1 },

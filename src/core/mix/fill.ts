@@ -37,11 +37,16 @@ function bandOf(waterParts: number, { weakest, strongest }: Poured['use']): Band
   return 'within';
 }
 
-/** Volumes of the fillings: as few as the working line allows, full ones first. */
+/** A tank is not filled for less than this of what it holds (practice). */
+export const LEAST_FILL = 0.25;
+
+/** Volumes of the fillings: as few as the working line allows, full ones first, and the last one no mere splash. */
 export function fillVolumes(makeMl: number, vessel: Pick<Vessel, 'capacityMl' | 'workingShare'>): readonly number[] {
   const line = workingVolume(vessel);
   const fills = Math.max(1, Math.ceil(makeMl / line - 1e-9));
-  return Array.from({ length: fills }, (_, i) => (i < fills - 1 ? line : makeMl - (fills - 1) * line));
+  const last = makeMl - (fills - 1) * line;
+  const short = fills > 1 ? Math.max(0, LEAST_FILL * line - last) : 0;
+  return Array.from({ length: fills }, (_, i) => (i < fills - 2 ? line : i < fills - 1 ? line - short : last + short));
 }
 
 /** One filling, with its product in whole steps of the device; null is plain water. */

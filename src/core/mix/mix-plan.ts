@@ -2,9 +2,9 @@ import type { Assumptions } from '../assumptions';
 import type { Job, ProductUse, Vessel } from '../model';
 import { type MinorUnits, minorUnits } from '../units';
 import { type DilutionNotations, type FillMode, notations } from './dilution';
-import { type Fill, fillVolumes, fillWith } from './fill';
+import { type Fill, LEAST_FILL, fillVolumes, fillWith } from './fill';
 import type { Recipe, Recipes } from './recipe';
-import { type Content, type Assigned, type InVessel, type Wanted, assignVessels, isPlain, workingVolume } from './vessels';
+import { type Content, type Assigned, type InVessel, type Wanted, assignVessels, chargeOf, isPlain, workingVolume } from './vessels';
 
 /** One vessel for the job: what is in it, how much of it, how it is mixed. */
 export interface Mix {
@@ -43,14 +43,15 @@ const roundUp = (volume: number, step: number): number => Math.ceil(volume / ste
 function mixOf(assigned: Assigned, haveMl: number, recipe: Recipe | undefined, job: Job, a: Assumptions): Mix {
   const { content, vessel, demandMl } = assigned;
   const bucket = vessel.kind === 'bucket';
-  const chargeMl = content === 'rinse' ? a.rinseBucket : vessel.chargeMl;
+  const chargeMl = chargeOf(assigned, a);
   const wanted = Math.max(0, demandMl * a.wasteFactor + chargeMl - haveMl);
   const rounded = roundUp(wanted, bucket ? a.batchBucket : a.batchSpray);
   const fillMode: FillMode = bucket ? 'intoWater' : 'finalVolume';
   // Product that is poured into the water stays below the line, too.
   const room = { ...vessel, workingShare: vessel.workingShare * (fillMode === 'intoWater' ? 1 - (recipe?.share ?? 0) : 1) };
   const line = workingVolume(room);
-  const makeMl = wanted <= line ? Math.min(rounded, line) : rounded;
+  const least = vessel.kind === 'pump-sprayer' && wanted > 0 ? LEAST_FILL * line : 0;
+  const makeMl = Math.max(least, wanted <= line ? Math.min(rounded, line) : rounded);
   const fills = (makeMl > 0 ? fillVolumes(makeMl, room) : []).map((v) => fillWith(recipe ?? null, fillMode, v, job.device));
   const productMl = fills.reduce((sum, fill) => sum + (fill.dose?.measured.deliveredMl ?? 0), 0);
   const price = recipe?.product.priceMinor ?? null;

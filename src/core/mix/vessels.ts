@@ -1,3 +1,4 @@
+import type { Assumptions } from '../assumptions';
 import type { BucketSystem, MixPurpose, Vessel, VesselKind } from '../model';
 
 /** What stands in a vessel on site; solvent stays in its own bottle. */
@@ -40,6 +41,12 @@ export interface Assigned extends Wanted {
 export type Assignment =
   | { readonly ok: true; readonly vessels: readonly Assigned[] }
   | { readonly ok: false; readonly content: Content; readonly kind: VesselKind };
+
+/** What must stand in a vessel beyond what the panels take, mL: rinse water to rinse in, enough to load a mitt from, or what a pump or a nozzle does not reach. */
+export function chargeOf({ content, vessel }: { readonly content: Content; readonly vessel: Vessel }, a: Pick<Assumptions, 'rinseBucket' | 'mittLoad'>): number {
+  if (content === 'rinse') return a.rinseBucket;
+  return content === 'wash' ? Math.min(vessel.chargeMl, a.mittLoad) : vessel.chargeMl;
+}
 
 /** Up to its working line; above it there is no room for air, a hand or a guard. */
 export const workingVolume = (vessel: Pick<Vessel, 'capacityMl' | 'workingShare'>): number => vessel.capacityMl * vessel.workingShare;

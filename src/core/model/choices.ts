@@ -16,9 +16,21 @@ export type GlassSchool = (typeof glassSchools)[number];
 export const bucketSystems = ['many-towels', 'one-guarded', 'two-buckets', 'three-buckets'] as const;
 export type BucketSystem = (typeof bucketSystems)[number];
 
-/** A damp finishing towel leaves the job, or goes down to sills, shuts and wheels. */
+/** A damp buffing towel leaves the job, or goes down to sills, shuts and wheels. */
 export const soakedTowelSchools = ['retire', 'demote'] as const;
 export type SoakedTowelSchool = (typeof soakedTowelSchools)[number];
+
+/** Glass is finished with towels of its own; with the paint's drying towel where there is one; or with whatever finishes the paint. */
+export const glassTowelHabits = ['own', 'drying', 'shared'] as const;
+export type GlassTowelHabit = (typeof glassTowelHabits)[number];
+
+/** What a waterless product may touch: only dust, up to a light film, or whatever the index allows. */
+export const dirtLimits = ['only-dust', 'light-film', 'index'] as const;
+export type DirtLimit = (typeof dirtLimits)[number];
+
+/** What cannot be done is left out and the rest is done, or the car is done whole or not at all. */
+export const partsHabits = ['leave-out', 'all'] as const;
+export type PartsHabit = (typeof partsHabits)[number];
 
 /** How much is sprayed: the liquid as the only cushion, or thin with chemistry and dwell doing the work. */
 export const sprayHabits = ['thin', 'common', 'liberal'] as const;
@@ -66,6 +78,8 @@ export type VehicleMethod = (typeof vehicleMethods)[number];
 /** What good practitioners do differently; each is a school of its own. */
 export interface Habits {
   readonly school: School;
+  readonly dirtLimit: DirtLimit;
+  readonly parts: PartsHabit;
   readonly strength: Strength;
   readonly spray: SprayHabit;
   readonly dwell: DwellHabit;
@@ -81,6 +95,7 @@ export interface Habits {
   readonly glass: GlassSchool;
   readonly bucket: BucketSystem;
   readonly soakedTowel: SoakedTowelSchool;
+  readonly glassTowels: GlassTowelHabit;
   /** Sides used of a pre-soaked towel: four, or all eight with solution poured on from a cup. */
   readonly soakedSides: 4 | 8;
 }

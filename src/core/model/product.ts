@@ -39,7 +39,7 @@ export interface Product {
   readonly sizeMl: Millilitres;
   /** For the whole bottle; null when nobody has entered it. */
   readonly priceMinor: MinorUnits | null;
-  readonly maxPanelC: Celsius;
+  readonly maxPanelC: Celsius | null;
   readonly notOnSurfaces: readonly Surface[];
   readonly notOnFinishes: readonly Finish[];
   /** Multiplies the film a spray lays down; 1 is common practice. */

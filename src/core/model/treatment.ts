@@ -1,5 +1,5 @@
 /** Loosening without touching, before anything is wiped. */
-export const flushes = ['none', 'pump', 'hot-pump', 'cordless', 'mains', 'bay', 'steam'] as const;
+export const flushes = ['none', 'pump', 'hot-pump', 'cordless', 'mains', 'bay', 'steam', 'mist'] as const;
 export type Flush = (typeof flushes)[number];
 
 /** Lifting by contact. */
@@ -27,6 +27,9 @@ const parts: ReadonlyMap<Working, Parts> = new Map(
     contacts.map((contact): [Working, Parts] => [`${flush}/${contact}`, { flush, contact }]),
   ),
 );
+
+/** Water runs off the panel before it is touched; a mist only cools it. */
+export const isRinsed = (treatment: Working): boolean => !['none', 'mist'].includes(partsOf(treatment).flush);
 
 /** The two halves of a working treatment. */
 export const partsOf = (treatment: Working): Parts => parts.get(treatment)!;

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
-import { laps } from './lap';
-import { type Pass, handS, inWindowS, kindOf, passOf } from './pass';
+import { type Lap, laps } from './lap';
+import { type Pass, handledAs, kindOf, passOf } from './pass';
 import type { Piece } from './piece';
 
 const EPSILON = 1e-9;
@@ -8,67 +8,159 @@ const EPSILON = 1e-9;
 const FURTHER = 1.5;
 /** A pass that is too short for one, against one more of them. */
 const SHORT = 3;
+const UPPERS = 1;
+/** So much upper panel may go with a lower one, m²: a mirror, no bonnet (judged). */
+const TAKEN_ALONG_M2 = 0.2;
 
-function fits(pass: Pass, a: Assumptions, further = 1): boolean {
-  if (pass.pieces.length === 1) return true;
-  const from = Math.min(...pass.pieces.map(({ fromM }) => fromM));
-  const to = Math.max(...pass.pieces.map(({ toM }) => toM));
-  const steps = new Set(pass.pieces.map(({ zone }) => zone.cleanliness));
-  return (
-    pass.areaM2 <= a.passArea + EPSILON &&
-    to - from <= (a.reachAlong + a.stepAside) * further + EPSILON &&
-    Math.max(...steps) - Math.min(...steps) <= 1 &&
-    inWindowS(pass) <= pass.windowS + EPSILON
-  );
+/** What decides whether pieces may be one pass, and what that is worth: added up piece by piece. */
+interface Span {
+  readonly count: number;
+  readonly areaM2: number;
+  readonly fromM: number;
+  readonly toM: number;
+  readonly cleanest: number;
+  readonly dirtiest: number;
+  readonly uppers: number;
+  readonly uppersM2: number;
+  readonly isEnd: boolean;
+  readonly handS: number;
+  readonly sprayS: number;
+  readonly dwellS: number;
+  readonly windowS: number;
+  readonly layered: boolean;
+  readonly washSides: number;
 }
 
-/** By how much a pass is too short to be worth one, 0 to 1. */
-const shortness = (pass: Pass, a: Assumptions): number => (a.passLeast > 0 ? Math.max(0, 1 - handS(pass) / a.passLeast) : 0);
+const nothing: Span = {
+  count: 0, areaM2: 0, fromM: Infinity, toM: -Infinity, cleanest: Infinity, dirtiest: -Infinity, uppers: 0, uppersM2: 0, isEnd: false,
+  handS: 0, sprayS: 0, dwellS: 0, windowS: Infinity, layered: false, washSides: 0,
+};
 
-/** A row of pieces of one kind in as few passes as can be, none too short where that can be helped. */
-function inPasses(row: readonly Piece[], a: Assumptions): readonly Pass[] {
-  const best: { readonly cost: number; readonly passes: readonly Pass[] }[] = [{ cost: 0, passes: [] }];
+function withPiece(span: Span, { areaM2, fromM, toM, zone: { cleanliness }, lap, work, option }: Piece): Span {
+  const isUpper = cleanliness <= UPPERS;
+  return {
+    count: span.count + 1,
+    areaM2: span.areaM2 + areaM2,
+    fromM: Math.min(span.fromM, fromM),
+    toM: Math.max(span.toM, toM),
+    cleanest: Math.min(span.cleanest, cleanliness),
+    dirtiest: Math.max(span.dirtiest, cleanliness),
+    uppers: span.uppers + (isUpper ? 1 : 0),
+    uppersM2: span.uppersM2 + (isUpper ? areaM2 : 0),
+    isEnd: span.isEnd || lap === 'ends',
+    handS: span.handS + work.wipe + (option.driedLater ? 0 : work.finish),
+    sprayS: span.sprayS + work.spray,
+    dwellS: Math.max(span.dwellS, option.dwellS),
+    windowS: Math.min(span.windowS, option.drying.windowS),
+    layered: span.layered || option.drying.layered,
+    washSides: span.washSides + option.washSides / option.sections,
+  };
+}
+
+const spanOf = (pieces: readonly Piece[]): Span => pieces.reduce(withPiece, nothing);
+
+/** Upper panels keep to themselves, but for small ones and at nose and tail, which are done whole. */
+const keepsUppersClean = ({ uppers, count, isEnd, uppersM2 }: Span): boolean => uppers === 0 || uppers === count || isEnd || uppersM2 <= TAKEN_ALONG_M2;
+
+const fits = (span: Span, a: Assumptions, further: number): boolean =>
+  span.count === 1 ||
+  (span.areaM2 <= a.passArea + EPSILON &&
+    span.toM - span.fromM <= (a.reachAlong + a.stepAside) * further + EPSILON &&
+    span.dirtiest - span.cleanest <= 1 &&
+    keepsUppersClean(span) &&
+    span.dwellS + span.sprayS + (span.layered ? 0 : span.handS) <= span.windowS + EPSILON);
+
+/** By how much a pass is too short to be worth one, 0 to 1. */
+const shortness = ({ handS }: Pick<Span, 'handS'>, a: Assumptions): number => (a.passLeast > 0 ? Math.max(0, 1 - handS / a.passLeast) : 0);
+
+/** On glass and upper paint the next pass begins on a fresh side: what is left of the last one is lost. A lost side against one more pass. */
+const LOST_SIDE = 0.1;
+
+const lostSides = ({ uppers, count, washSides }: Span): number => (uppers < count ? 0 : Math.ceil(washSides - EPSILON) - washSides);
+
+const costOf = (span: Span, a: Assumptions): number => 1 + SHORT * shortness(span, a) ** 2 + LOST_SIDE * lostSides(span);
+
+/** Pieces of one pass, and what all of them together cost. */
+interface Cut {
+  readonly parts: readonly (readonly Piece[])[];
+  readonly cost: number;
+}
+
+/** A row of pieces of one kind in as few passes as can be, none too short where that can be helped; undefined where a pass cannot be. */
+function inPasses(row: readonly Piece[], a: Assumptions, further = 1): Cut | undefined {
+  const best: ({ readonly cost: number; readonly begin: number } | undefined)[] = [{ cost: 0, begin: 0 }];
   for (let end = 1; end <= row.length; end++) {
+    let span = nothing;
     for (let begin = end - 1; begin >= 0; begin--) {
-      const pass = passOf(row.slice(begin, end), a);
-      if (!fits(pass, a)) break;
-      const before = best[begin]!;
-      const cost = before.cost + 1 + SHORT * shortness(pass, a) ** 2;
+      span = withPiece(span, row[begin]!);
+      if (!fits(span, a, further)) break;
+      const before = best[begin];
+      if (!before) continue;
+      const cost = before.cost + costOf(span, a);
       const known = best[end];
-      if (!known || cost < known.cost) best[end] = { cost, passes: [...before.passes, pass] };
+      if (!known || cost < known.cost) best[end] = { cost, begin };
     }
   }
-  return best[row.length]!.passes;
+  const last = best[row.length];
+  if (!last) return undefined;
+  const parts: (readonly Piece[])[] = [];
+  for (let end = row.length; end > 0; end = best[end]!.begin) parts.unshift(row.slice(best[end]!.begin, end));
+  return { parts, cost: last.cost };
 }
 
 /** From the nose backwards, and from clean to dirty. */
 const along = (p: Piece, q: Piece): number => middleCm(p) - middleCm(q) || p.zone.cleanliness - q.zone.cleanliness;
 const middleCm = ({ fromM, toM }: Piece): number => Math.round((fromM + toM) * 50);
 
-/** The pass with another one’s pieces, in the later lap, so that no towel has to come back up; undefined where that cannot be. */
-function joined(p: Pass, q: Pass, a: Assumptions): Pass | undefined {
-  if (kindOf(p.pieces[0]!) !== kindOf(q.pieces[0]!)) return undefined;
-  const [first, second] = laps.indexOf(p.lap) <= laps.indexOf(q.lap) ? [p, q] : [q, p];
-  const pieces = [...first.pieces, ...second.pieces];
-  const both = passOf(first.lap === second.lap ? pieces.sort(along) : pieces, a);
-  return fits(both, a, FURTHER) ? { ...both, lap: second.lap } : undefined;
+/** Pieces that are a pass for now. */
+interface Group {
+  readonly pieces: readonly Piece[];
+  readonly lap: Lap;
+  readonly span: Span;
+  readonly handled: string;
+  readonly kind: string;
 }
 
-/** What is too short for a pass of its own goes to a neighbour at the same place, in the lap before or after. */
-function withoutShort(passes: readonly Pass[], a: Assumptions): readonly Pass[] {
-  const short = passes.filter((pass) => shortness(pass, a) > 0).sort((p, q) => handS(p) - handS(q));
-  for (const one of short) {
-    const homes = passes
-      .filter((other) => other !== one)
-      .flatMap((other) => {
-        const both = joined(one, other, a);
-        return both ? [{ other, both, far: Math.abs(laps.indexOf(other.lap) - laps.indexOf(one.lap)) }] : [];
-      })
-      .sort((p, q) => p.far - q.far || p.both.areaM2 - q.both.areaM2);
-    const [home] = homes;
-    if (home) return withoutShort([...passes.filter((pass) => pass !== one && pass !== home.other), home.both], a);
+/** In the latest lap of its pieces, so that no towel has to come back up. */
+function groupOf(pieces: readonly Piece[]): Group {
+  const lap = laps[Math.max(...pieces.map((piece) => laps.indexOf(piece.lap)))]!;
+  return { pieces, lap, span: spanOf(pieces), handled: handledAs(pieces[0]!), kind: kindOf(pieces[0]!) };
+}
+
+/** All pieces of some groups shared out anew: two one after the other, more of them along the car. */
+function sharedAnew(groups: readonly Group[], a: Assumptions): Cut | undefined {
+  const inOrder = [...groups].sort((p, q) => laps.indexOf(p.lap) - laps.indexOf(q.lap)).flatMap(({ pieces }) => pieces);
+  const isOneLap = new Set(groups.map(({ lap }) => lap)).size === 1;
+  return inPasses(groups.length > 2 || isOneLap ? inOrder.sort(along) : inOrder, a, FURTHER);
+}
+
+/** Another way to have the pieces of a pass that is too short: with one neighbour that is handled alike, or shared out among all of its kind that lie beside it in a lap. */
+function* otherWays(short: Group, groups: readonly Group[]): Generator<readonly Group[]> {
+  const beside = groups.filter((other) => other !== short && other.handled === short.handled);
+  for (const other of beside) yield [short, other];
+  const alike = beside.filter(({ kind }) => kind === short.kind);
+  for (const lap of laps) {
+    const own = alike.filter((other) => other.lap === lap || other.lap === short.lap);
+    if (own.length > 1 && own.some((other) => other.lap === lap)) yield [short, ...own];
   }
-  return passes;
+}
+
+/** What is too short for a pass of its own goes to neighbours at the same place, those of its lap or the next ones first. */
+function withoutShort(groups: readonly Group[], a: Assumptions): readonly Group[] {
+  const short = groups.filter(({ span }) => shortness(span, a) > 0).sort((p, q) => p.span.handS - q.span.handS);
+  for (const one of short) {
+    const far = (set: readonly Group[]): number => Math.max(...set.map(({ lap }) => Math.abs(laps.indexOf(lap) - laps.indexOf(one.lap))));
+    const ways = [...otherWays(one, groups)]
+      .flatMap((set) => {
+        const anew = sharedAnew(set, a);
+        const saves = anew ? set.reduce((sum, { span }) => sum + costOf(span, a), 0) - anew.cost : 0;
+        return anew && saves > EPSILON ? [{ set, anew, saves, far: far(set) }] : [];
+      })
+      .sort((p, q) => p.far - q.far || p.set.length - q.set.length || q.saves - p.saves);
+    const [best] = ways;
+    if (best) return withoutShort([...groups.filter((group) => !best.set.includes(group)), ...best.anew.parts.map(groupOf)], a);
+  }
+  return groups;
 }
 
 /** All passes of a car, in no particular order: pieces of one lap, place and kind that lie beside each other. */
@@ -80,5 +172,7 @@ export function passesOf(pieces: readonly Piece[], a: Assumptions): readonly Pas
     if (row) row.push(piece);
     else rows.set(key, [piece]);
   }
-  return withoutShort([...rows.values()].flatMap((row) => inPasses([...row].sort(along), a)), a);
+  // One piece alone always makes a pass.
+  const groups = [...rows.values()].flatMap((row) => inPasses([...row].sort(along), a)?.parts ?? []).map(groupOf);
+  return withoutShort(groups, a).map(({ pieces: own, lap }) => ({ ...passOf(own, a), lap }));
 }

@@ -1,4 +1,4 @@
-import type { Choices, Zone, ZoneId } from '../model';
+import { type Choices, type Zone, type ZoneId, isRinsed } from '../model';
 import type { Option } from '../rules';
 
 /** Once round the car each, from the cleanest down. */
@@ -20,8 +20,6 @@ export function lapOf(zone: Zone, wheelsFirst: boolean): Lap {
   return zone.cleanliness <= UPPERS ? 'uppers' : 'lowers';
 }
 
-const isRinsed = ({ treatment }: Option): boolean => !treatment.startsWith('none/');
-
 /**
  * Wheels come first when they are rinsed, or their water would sit drying on clean paint; last, with the tiredest
  * towels, when they are only wiped. Either way can be asked for.
@@ -30,6 +28,6 @@ export function wheelsGoFirst(picks: ReadonlyMap<ZoneId, Option>, zones: readonl
   if (wheels !== 'auto') return wheels === 'first';
   return zones.some((zone) => {
     const option = picks.get(zone.id);
-    return zone.cleanliness >= WHEELS && option !== undefined && isRinsed(option);
+    return zone.cleanliness >= WHEELS && option !== undefined && isRinsed(option.treatment);
   });
 }

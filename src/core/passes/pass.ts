@@ -21,7 +21,7 @@ export interface Pass {
   /** The wipe lays a new film: the window is over when that begins. */
   readonly layered: boolean;
   readonly driedLater: boolean;
-  /** In frost a rinse is not left to freeze: it comes when the pass is due. */
+  /** In frost a rinse is not left to freeze, nor a mist to dry: it comes when the pass is due. */
   readonly rinsedAtTurn: boolean;
   /** Area that may be wet together with it. */
   readonly aheadM2: number;
@@ -46,11 +46,16 @@ const kinds = ['flush', 'pretreat', 'spray', 'wipe', 'finish', 'glass'] as const
 const together = (pieces: readonly Piece[]): WorkSeconds =>
   Object.fromEntries(kinds.map((kind) => [kind, pieces.reduce((sum, { work }) => sum + work[kind], 0)])) as Record<keyof WorkSeconds, number>;
 
-export const rinsedAtTurn = ({ option }: Pick<Piece, 'option'>): boolean => option.work.flush > 0 && option.drying.freezeS !== null;
+/** In frost, and where a mist cools it, a panel is rinsed when its turn comes. */
+export const rinsedAtTurn = ({ option }: Pick<Piece, 'option'>): boolean =>
+  option.work.flush > 0 && (option.drying.freezeS !== null || partsOf(option.treatment).flush === 'mist');
 
 /** What cannot be in one pass: another place, another contact, other towels, a rinse of its own. */
-export const kindOf = ({ place, holder, zone, option }: Piece): string =>
-  [place, holder, partsOf(option.treatment).contact, option.medium, zone.surface === 'glass', option.driedLater, rinsedAtTurn({ option })].join('/');
+export const handledAs = ({ place, holder, option }: Piece): string =>
+  [place, holder, partsOf(option.treatment).contact, option.medium, option.driedLater, rinsedAtTurn({ option })].join('/');
+
+/** What is not in one pass unless it would be too short alone: glass has its own towels. */
+export const kindOf = (piece: Piece): string => `${handledAs(piece)}/${piece.zone.surface === 'glass'}`;
 
 /** @param pieces of one kind, at least one */
 export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {

@@ -1,77 +1,42 @@
-import { type Job, type TowelRole, type VehicleMethod, type Working, partsOf } from '../model';
-import { type Option, type PlanningContext, type StartState, contextOf, freshStart, kitSets, openTowels, zoneOptions } from '../rules';
-import { type Prepared, type Problem, prepare } from './choose';
-import type { Capacity } from './choose';
+import type { Job, ZoneId } from '../model';
+import { prepare } from './choose';
 import { type Fitted, fit } from './fit';
+import { type LeftBecause, type LeftOut, isTooMuch, leavingOut } from './parts';
+import { type PlanningProblem, capacityOf, pureProblem } from './problem';
+import { waitingOf } from './waiting';
 
-/** A job with every treatment on every zone worked out, ready to be chosen from. */
-export interface PlanningProblem {
-  readonly context: PlanningContext;
-  readonly problem: Problem;
-  readonly prepared: Prepared;
-}
+/** A plan with what it leaves out of the car, or why there is none. */
+export type Parted = (Fitted & { readonly ok: true; readonly left: LeftOut }) | (Fitted & { readonly ok: false });
 
-export function planningProblem(job: Job, begun: StartState = freshStart): PlanningProblem {
-  const context = contextOf(job, begun);
-  const problem: Problem = {
-    zones: zoneOptions(context),
-    kitSets: kitSets(context),
-    fixed: context.job.choices.fixed,
-    allows: () => true,
-  };
-  return { context, problem, prepared: prepare(problem) };
-}
-
-const clean = (job: Job, role: TowelRole): number =>
-  job.towels.filter((b) => b.role === role).reduce((sum, b) => sum + b.clean, 0);
-
-/** What the batteries of the cordless wands hold together; a wand on mains runs for ever. */
-const batteryOf = ({ gear }: Job): number =>
-  gear
-    .filter(({ kind }) => kind === 'cordless-wand')
-    .reduce((sum, { batteryMin }) => sum + (batteryMin ?? Number.MAX_VALUE), 0);
-
-/** What the site and the van allow, and open towels. A forbidden runoff is a gate and needs no budget. */
-export const capacityOf = (job: Job, begun: StartState = freshStart): Capacity => ({
-  litres: job.site.tap ? Number.MAX_VALUE : job.site.waterL,
-  runoffL: job.site.runoff === 'captured' ? job.site.captureL : Number.MAX_VALUE,
-  minutes: job.site.minutes,
-  batteryMin: batteryOf(job),
-  wash: clean(job, 'wash') + openTowels(begun, 'wash'),
-  finish: clean(job, 'finish') + openTowels(begun, 'finish'),
-  drying: clean(job, 'drying') + openTowels(begun, 'drying'),
-  glass: clean(job, 'glass') + openTowels(begun, 'glass'),
-  wheels: clean(job, 'wheels') + openTowels(begun, 'wheels'),
-});
-
-/** Treatments that each of the two pure methods is made of. */
-export const isPure = {
-  waterless: (treatment: Working): boolean => treatment === 'none/waterless' || treatment === 'none/foam',
-  rinseless: (treatment: Working): boolean => {
-    const { flush, contact } = partsOf(treatment);
-    return flush === 'none' && (contact === 'rinseless' || contact === 'presoak-rinseless');
-  },
-} as const;
-
-/** A vehicle's method follows from its zones. */
-export function methodOf(options: readonly Option[]): VehicleMethod {
-  if (options.length === 0) return 'decline';
-  if (options.every(({ treatment }) => isPure.waterless(treatment))) return 'waterless';
-  return options.every(({ treatment }) => isPure.rinseless(treatment)) ? 'rinseless' : 'hybrid';
+/** What becomes of a problem with its parts left out, within the budgets of a job. */
+export function fitted({ context, prepared, left }: PlanningProblem, job: Job): Parted {
+  const found = fit(prepared, capacityOf(job, context.begun), { ...context, job: { ...job, choices: context.job.choices } });
+  return found.ok ? { ...found, left } : found;
 }
 
 /**
  * The best plan with every freedom for a job that differs from the one that was weighed in its
- * budgets at most. Tightening budgets is no exact search: where it gives up, the pure methods, which
- * are part of that freedom, are tried on their own.
+ * budgets at most. Where none is found, the pure methods, which are part of that freedom, are tried on their own; and
+ * then the parts are left out that the budgets do not reach.
  */
-export function bestPlan({ context, problem, prepared }: PlanningProblem, job: Job): Fitted {
-  const now: PlanningContext = { ...context, job: { ...job, choices: context.job.choices } };
-  const free = fit(prepared, capacityOf(job, context.begun), now);
+export function bestPlan(all: PlanningProblem, job: Job): Parted {
+  const free = fitted(all, job);
   if (free.ok || free.shortages.length === 0) return free;
-  const pure = [isPure.waterless, isPure.rinseless]
-    .map((allows) => fit(prepare({ ...problem, allows }), capacityOf(job, context.begun), now))
-    .flatMap((fitted) => (fitted.ok ? [fitted] : []))
+  const pure = (['waterless', 'rinseless'] as const)
+    .flatMap((method) => {
+      const one = fitted(pureProblem(all, method), job);
+      return one.ok && one.left.size <= all.left.size ? [one] : [];
+    })
     .sort((p, q) => p.realised.choice.cost - q.realised.choice.cost);
-  return pure[0] ?? free;
+  return pure[0] ?? withinBudgets(all, job, free);
+}
+
+/** The plan of what the budgets reach, the rest left out; the refusal where that is too much of the car. */
+export function withinBudgets(all: PlanningProblem, job: Job, refused: Parted & { readonly ok: false }): Parted {
+  const [shortage] = refused.shortages;
+  if (!shortage || all.context.job.choices.parts === 'all') return refused;
+  const left: LeftOut = new Map([...all.left, ...waitingOf(all, job, refused.shortages).map((id): [ZoneId, LeftBecause] => [id, { kind: 'budget', shortage }])]);
+  if (left.size === all.left.size || isTooMuch(left, all.context)) return refused;
+  const problem = { ...all.problem, fixed: leavingOut(all.problem.fixed, left) };
+  return fitted({ ...all, problem, prepared: prepare(problem), left }, job);
 }

@@ -1,6 +1,6 @@
 import type { TreatmentId, Working, ZoneId } from '../model';
 import { type FacilitySet, type Option as Pickable, type Selecting, type Selection, cheapestSelection, selecting, shortBudgets } from '../optimise';
-import { type Budget, type Gate, budgets } from '../reasons';
+import { type Budget, type Gate, type ShortBudget, budgets } from '../reasons';
 import { type Kit, type KitSet, type KitSetResult, type Option, type Shut, type Usage, type ZoneOptions, kits, vectorOf } from '../rules';
 
 export type Capacity = Usage;
@@ -11,7 +11,9 @@ export interface Problem {
   readonly kitSets: readonly KitSetResult[];
   readonly fixed: Readonly<Partial<Record<ZoneId, TreatmentId>>>;
   /** The treatments a pure method allows. */
-  readonly allows: (treatment: Working) => boolean;
+  readonly allows: (treatment: Working, zone: ZoneId) => boolean;
+  /** Body and glass: what is chosen on them does not hang on wheels and door shuts. */
+  readonly body: ReadonlySet<ZoneId>;
 }
 
 /** The best treatments for all zones, and the stations they need. */
@@ -24,12 +26,7 @@ export interface Choice {
   readonly atLeast: number;
 }
 
-/** A budget that stands alone between the job and a plan. */
-export interface Shortage {
-  readonly budget: Budget;
-  readonly need: number;
-  readonly have: number;
-}
+export type Shortage = ShortBudget;
 
 export interface BlockedZone {
   readonly zoneId: ZoneId;
@@ -54,7 +51,7 @@ function considered({ zones, fixed, allows }: Problem): readonly ZoneOptions[] {
     .filter(({ zoneId }) => fixed[zoneId] !== 'leave')
     .map(({ zoneId, options, shut, explain }) => {
       const wish = fixed[zoneId];
-      const may = ({ treatment }: Shut): boolean => (isFixed(wish) ? treatment === wish : allows(treatment));
+      const may = ({ treatment }: Shut): boolean => (isFixed(wish) ? treatment === wish : allows(treatment, zoneId));
       return { zoneId, options: options.filter(may), shut: shut.filter(may), explain: () => explain().filter(may) };
     });
 }
@@ -69,29 +66,38 @@ const facilities = (set: KitSet): FacilitySet<KitSet> => ({ value: set, provides
 /** The problem as it is solved, for any capacity. */
 export interface Prepared {
   readonly zones: readonly ZoneOptions[];
+  readonly sets: readonly FacilitySet<KitSet>[];
   readonly selecting: Selecting<Option, KitSet>;
   readonly missing: readonly Gate[];
+  readonly body: ReadonlySet<ZoneId>;
 }
 
-export function prepare(problem: Problem): Prepared {
-  const zones = considered(problem);
-  return {
-    zones,
-    selecting: selecting(
-      zones.map(({ options }) => options.map(pickable)),
-      problem.kitSets.flatMap((result) => (result.ok ? [facilities(result.set)] : [])),
-    ),
-    missing: problem.kitSets.flatMap((result) => (result.ok ? [] : [result.gate])),
-  };
-}
-
-const choiceOf = ({ picks, facilities: kitSet, use, cost, atLeast }: Selection<Option, KitSet>, { zones }: Prepared): Choice => ({
-  picks: new Map(picks.map((option, z) => [zones[z]!.zoneId, option])),
-  kitSet,
-  usage: Object.fromEntries(budgets.map((budget, b) => [budget, use[b]!])) as Record<Budget, number>,
-  cost,
-  atLeast,
+const preparedFrom = (zones: readonly ZoneOptions[], rest: Pick<Prepared, 'sets' | 'missing' | 'body'>): Prepared => ({
+  ...rest,
+  zones,
+  selecting: selecting(zones.map(({ options }) => options.map(pickable)), rest.sets),
 });
+
+export const prepare = (problem: Problem): Prepared =>
+  preparedFrom(considered(problem), {
+    sets: problem.kitSets.flatMap((result) => (result.ok ? [facilities(result.set)] : [])),
+    missing: problem.kitSets.flatMap((result) => (result.ok ? [] : [result.gate])),
+    body: problem.body,
+  });
+
+/** What is set up and nothing uses, in order to have a smaller vessel for something else, is not set up. */
+function withoutIdle(kitSet: KitSet, picks: readonly Option[], sets: Prepared['sets']): KitSet {
+  const used = new Set(picks.flatMap((option) => option.kits));
+  if (kitSet.kits.every((kit) => used.has(kit))) return kitSet;
+  const exact = sets.find(({ value }) => value.kits.length === used.size && value.kits.every((kit) => used.has(kit)));
+  return exact?.value ?? kitSet;
+}
+
+function choiceOf({ picks, facilities, use, cost, atLeast }: Selection<Option, KitSet>, { zones, sets }: Prepared): Choice {
+  const kitSet = withoutIdle(facilities, picks, sets);
+  const usage = Object.fromEntries(budgets.map((budget, b) => [budget, use[b]! - facilities.usage[budget] + kitSet.usage[budget]])) as Record<Budget, number>;
+  return { picks: new Map(picks.map((option, z) => [zones[z]!.zoneId, option])), kitSet, usage, cost: cost - facilities.cost + kitSet.cost, atLeast };
+}
 
 const unlimited = budgets.map(() => Number.MAX_VALUE);
 
@@ -114,7 +120,7 @@ export function choose(prepared: Prepared, capacity: Capacity): ChoiceResult {
   if (blocked.length > 0) return refusal(blocked, [], []);
   const free = cheapestSelection(prepared.selecting, unlimited);
   return free
-    ? refusal([], [], shortBudgets(prepared.selecting, have, free).map((short) => ({ ...short, budget: budgets[short.budget]! })))
+    ? refusal([], [], shortBudgets(prepared.selecting, have, free).map((short) => ({ ...short, budget: budgets[short.budget]!, proved: true })))
     : refusal([], prepared.missing.slice(0, 1), []);
 }
 
@@ -125,3 +131,68 @@ const blockedZones = (zones: readonly ZoneOptions[]): readonly BlockedZone[] =>
       zoneId,
       gates: shut.map(({ treatment, gates }) => ({ treatment, gates })),
     }));
+
+/** The same problem with only some of its zones. */
+const only = (prepared: Prepared, isIn: (zone: ZoneOptions) => boolean): Prepared => preparedFrom(prepared.zones.filter(isIn), prepared);
+
+/**
+ * The choice on the body first, and wheels and door shuts by what it leaves them: they never decide how paint and glass
+ * are washed. Only where both do not fit together, all is chosen at once.
+ */
+function bodyFirst(prepared: Prepared, capacity: Capacity): ChoiceResult {
+  const isBody = ({ zoneId }: ZoneOptions): boolean => prepared.body.has(zoneId);
+  if (prepared.zones.every(isBody) || !prepared.zones.some(isBody)) return choose(prepared, capacity);
+  const body = choose(only(prepared, isBody), capacity);
+  if (!body.ok) return choose(prepared, capacity);
+  const settled = prepared.zones.map((zone) => {
+    const pick = body.choice.picks.get(zone.zoneId);
+    return pick ? { ...zone, options: [pick] } : zone;
+  });
+  const all = choose(preparedFrom(settled, prepared), capacity);
+  return all.ok ? all : choose(prepared, capacity);
+}
+
+/** The choice as it is carried out: by the paint, and small parts along with the larger ones beside them. */
+export function chooseByPaint(prepared: Prepared, capacity: Capacity): ChoiceResult {
+  const found = bodyFirst(prepared, capacity);
+  if (!found.ok) return found;
+  const along = choose(preparedFrom(takenAlong(prepared.zones, found.choice.picks), prepared), capacity);
+  return along.ok ? along : found;
+}
+
+/** The larger part beside a small one: they are washed in one go. */
+function largerBeside(id: ZoneId): ZoneId | undefined {
+  if (id === 'grille') return 'front-bumper-upper';
+  if (id === 'badges') return 'rear-face';
+  const [, place, part] = /^(.+)-(tyre|arch|mirror)$/.exec(id) ?? [];
+  if (!place) return undefined;
+  return (part === 'mirror' ? `${place}-front-door-upper` : `${place}-wheel`) as ZoneId;
+}
+
+/** Small parts go with the larger one beside them, the same way where that may be; everything else stays as it was chosen. */
+function takenAlong(zones: readonly ZoneOptions[], picks: ReadonlyMap<ZoneId, Option>): readonly ZoneOptions[] {
+  return zones.map((zone) => {
+    const own = picks.get(zone.zoneId)!;
+    const beside = picks.get(largerBeside(zone.zoneId) ?? zone.zoneId);
+    const same = zone.options.filter(({ treatment }) => treatment === beside?.treatment);
+    return { ...zone, options: beside && beside !== own && same.length > 0 ? same : [own] };
+  });
+}
+
+/** The choice that takes least of some budgets, in shares of what there is; undefined where none keeps the others. */
+export function leastOf(prepared: Prepared, capacity: Capacity, short: readonly Budget[]): Choice | undefined {
+  const places = short.map((budget) => budgets.indexOf(budget));
+  const have = vectorOf(capacity);
+  const shareOf = (use: readonly number[]): number => places.reduce((sum, b) => sum + use[b]! / Math.max(1e-9, have[b]!), 0);
+  const best = cheapestSelection(
+    selecting(
+      prepared.zones.map(({ options }) => options.map((option) => ({ ...pickable(option), cost: shareOf(option.use) }))),
+      prepared.sets.map((set) => ({ ...set, cost: shareOf(set.use) })),
+    ),
+    have,
+  );
+  if (!best) return undefined;
+  const choice = choiceOf(best, prepared);
+  const cost = [...choice.picks.values()].reduce((sum, option) => sum + option.cost, choice.kitSet.cost);
+  return { ...choice, cost, atLeast: 0 };
+}

@@ -1,6 +1,6 @@
 import { type Budget, budgets } from '../reasons';
 import type { PlanningContext } from '../rules';
-import { type Capacity, type ChoiceResult, type Prepared, choose } from './choose';
+import { type Capacity, type ChoiceResult, type Prepared, chooseByPaint, leastOf } from './choose';
 import { type Realised, realise } from './realise';
 
 export type Fitted =
@@ -9,29 +9,67 @@ export type Fitted =
 
 /** Rounds of tightening; each makes at least one budget smaller. */
 const ROUNDS = 6;
+/** Rounds between a capacity that is too much and one that is too little. */
+const HALVINGS = 4;
 const EPS = 1e-6;
 
 /**
  * The choice counts fractions of towels and drops of mix; the real plan opens whole towels, rounds
  * batches up and waits for dwells. Where it then takes more than there is, the budget is tightened
- * by the excess and the choice made again, until the real plan fits or nothing does.
+ * by the excess and the choice made again, until the real plan fits. Where that goes too far, it is
+ * searched between too much and too little, and last of all the choice that takes least of what is
+ * short is tried. A shortage is proved where even the fractions do not fit; else it says that it is not.
  */
 export function fit(prepared: Prepared, have: Capacity, context: PlanningContext): Fitted {
+  const first = chooseByPaint(prepared, have);
+  if (!first.ok) return first;
+  let last = realise(first.choice, context);
   let capacity: Capacity = have;
-  let last: Realised | undefined;
   for (let round = 0; round < ROUNDS; round++) {
-    const result = choose(prepared, capacity);
-    if (!result.ok) return last ? refused(last, have) : result;
-    last = realise(result.choice, context);
     const over = exceeded(last, have);
     if (over.length === 0) return { ok: true, realised: last };
+    const enough = capacity;
     capacity = tighten(capacity, last, have, over);
+    const next = chooseByPaint(prepared, capacity);
+    if (!next.ok) return between(prepared, enough, capacity, have, context, last);
+    last = realise(next.choice, context);
   }
-  return refused(last!, have);
+  return exceeded(last, have).length === 0 ? { ok: true, realised: last } : leastFit(prepared, have, context, last);
+}
+
+/** Tightened too far: something between may fit. */
+function between(prepared: Prepared, enough: Capacity, little: Capacity, have: Capacity, context: PlanningContext, before: Realised): Fitted {
+  let [more, less, last] = [enough, little, before];
+  for (let round = 0; round < HALVINGS; round++) {
+    const middle = Object.fromEntries(budgets.map((budget) => [budget, more[budget] === less[budget] ? more[budget] : (Math.min(more[budget], last.choice.usage[budget]) + less[budget]) / 2])) as Record<Budget, number>;
+    const next = chooseByPaint(prepared, middle);
+    if (!next.ok) {
+      less = middle;
+      continue;
+    }
+    last = realise(next.choice, context);
+    if (exceeded(last, have).length === 0) return { ok: true, realised: last };
+    more = middle;
+  }
+  return leastFit(prepared, have, context, last);
+}
+
+/** The choice that takes least of what is short. */
+function leastFit(prepared: Prepared, have: Capacity, context: PlanningContext, before: Realised): Fitted {
+  const short = exceeded(before, have);
+  const least = leastOf(prepared, have, short);
+  if (!least) return refused(before, have);
+  const realised = realise(least, context);
+  if (exceeded(realised, have).length === 0) return { ok: true, realised };
+  return refused(excess(realised, have) < excess(before, have) ? realised : before, have);
 }
 
 const exceeded = ({ takes }: Realised, have: Capacity): readonly Budget[] =>
   budgets.filter((budget) => takes[budget] > have[budget] + EPS);
+
+/** By how much a plan takes too much, in shares of what there is. */
+const excess = (realised: Realised, have: Capacity): number =>
+  exceeded(realised, have).reduce((sum, budget) => sum + realised.takes[budget] / Math.max(EPS, have[budget]) - 1, 0);
 
 const tighten = (
   capacity: Capacity,
@@ -56,5 +94,6 @@ const refused = (realised: Realised, have: Capacity): Fitted => ({
     budget,
     need: realised.takes[budget],
     have: have[budget],
+    proved: false,
   })),
 });

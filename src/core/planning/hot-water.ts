@@ -19,7 +19,7 @@ export function hotWaterOf({ choice, mix }: Realised, { a, job, zones }: Plannin
   const flushed = zones.filter(({ zone }) => choice.picks.get(zone.id)?.treatment.startsWith('hot-pump/'));
   const filling = mix.mixes.find(({ content }) => content === 'water')?.fills[0]?.totalMl ?? 0;
   if (flushed.length === 0 || filling <= 0) return null;
-  const leastC = Math.max(...flushed.map(({ panel }) => panel.leastLiquidC(a.flushFilm, a.slushC)));
+  const leastC = Math.max(...flushed.map(({ panel }) => panel.leastLiquidC(a.flushFilm * a.rinseLow, a.slushC)));
   const { airC } = job.site;
   return {
     startC: a.hotLiquidC,

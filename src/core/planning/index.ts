@@ -1,5 +1,8 @@
-export { bestPlan, capacityOf, isPure, methodOf, planningProblem } from './best-plan';
-export type { PlanningProblem } from './best-plan';
+export { bestPlan } from './best-plan';
+export type { Parted } from './best-plan';
+export { capacityOf, isPure, methodOf, planningProblem } from './problem';
+export type { PlanningProblem } from './problem';
+export type { LeftBecause } from './parts';
 export { prepare } from './choose';
 export type { BlockedZone, Shortage } from './choose';
 export { fit } from './fit';

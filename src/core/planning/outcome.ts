@@ -1,5 +1,6 @@
 import type { Job, VehicleMethod } from '../model';
-import { bestPlan, methodOf, planningProblem } from './best-plan';
+import { bestPlan } from './best-plan';
+import { methodOf, planningProblem } from './problem';
 import type { Fitted } from './fit';
 import { totalsOf } from './totals';
 

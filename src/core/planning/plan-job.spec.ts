@@ -84,10 +84,10 @@ describe('planning a job', () => {
         for (const { option } of plan.zones) {
           if (!option) continue;
           expect(option.gates).toEqual([]);
-          expect(option.marring.index).toBeLessThanOrEqual(limit);
+          if (option.ofBody) expect(option.marring.index).toBeLessThanOrEqual(limit);
         }
         if (plan.method === 'decline') return;
-        expect(plan.zones.every(({ option }) => option !== null)).toBe(true);
+        for (const { option, leftBecause } of plan.zones) expect(option !== null).toBe(leftBecause === null);
         expect(plan.totals.litres.value).toBeLessThanOrEqual(job.site.waterL + 1e-6);
         expect(plan.totals.minutes.value).toBeLessThanOrEqual(job.site.minutes + 1e-6);
         expect(plan.towels.filter(({ missing }) => missing)).toEqual([]);
@@ -119,7 +119,7 @@ describe('planning a job', () => {
           planJob({ ...job, choices: { ...job.choices, school } }),
         );
         if (strict!.method === 'decline' || loose!.method === 'decline') return;
-        const worst = (plan: typeof strict) => Math.max(...plan!.zones.map(({ option }) => option!.marring.index));
+        const worst = (plan: typeof strict) => Math.max(...plan!.zones.map(({ option }) => (option?.ofBody ? option.marring.index : 0)));
         expect(worst(strict)).toBeLessThanOrEqual(15);
         expect(worst(loose)).toBeLessThanOrEqual(50);
       }),
@@ -157,8 +157,10 @@ describe('gates', () => {
   });
 
   it('keeps a product off hot panels and off finishes that its label excludes', () => {
-    const hot = planJob(withSite({ panelC: celsius(60) }));
-    expect(hot.method).toBe('decline');
+    expect(gatesOn(withSite({ panelC: celsius(60) }), 'roof', 'none/waterless')).toContainEqual(expect.objectContaining({ code: 'panel-too-hot', panelC: 60 }));
+    // What no label says forbids nothing.
+    const unlabelled = { ...withSite({ panelC: celsius(60) }), products: dusty.products.map((p) => ({ ...p, maxPanelC: null })) };
+    expect(gatesOn(unlabelled, 'roof', 'none/waterless').map(({ code }) => code)).not.toContain('panel-too-hot');
     const matte = sampleJob({
       vehicle: sampleVehicle('sedan', 'matte'),
       products: dusty.products.map((p) => ({ ...p, notOnFinishes: p.id === 'waterless' ? ['matte' as const] : [] })),
@@ -225,7 +227,7 @@ describe('the method', () => {
   it('names a vessel that is missing', () => {
     const plan = planJob(sampleJob({ vessels: dusty.vessels.filter(({ kind }) => kind === 'pump-sprayer') }));
     expect(plan.method).toBe('decline');
-    expect(plan.verdicts).toContainEqual(expect.objectContaining({ code: 'missing' }));
+    expect(plan.verdicts).toContainEqual(expect.objectContaining({ code: 'zones-blocked', because: 'kit', gates: [expect.objectContaining({ code: 'no-vessel' })] }));
   });
 
   it('counts zones that nobody has looked at', () => {
@@ -236,11 +238,11 @@ describe('the method', () => {
 describe('weather', () => {
   const verdict = (job: Job) => planJob(job).verdicts.find(({ code }) => code === 'zones-blocked');
 
-  it('refuses a black car in the noon sun for its heat, and takes it in the shade', () => {
+  it('refuses a black car in the noon sun for its heat where nothing cools it, and takes it in the shade', () => {
     const noon = (shade: boolean): Job =>
       withSite(
         { airC: celsius(31), humidity: 0.4, windMs: 1, shade, sunWm2: shade ? 0 : 850 },
-        { vehicle: { ...sampleVehicle(), colour: 'black' } },
+        { vehicle: { ...sampleVehicle(), colour: 'black' }, vessels: dusty.vessels.filter(({ kind }) => kind !== 'pump-sprayer') },
       );
     expect(verdict(noon(false))).toMatchObject({ because: 'heat' });
     expect(planJob(noon(true)).method).not.toBe('decline');

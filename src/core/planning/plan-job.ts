@@ -1,17 +1,17 @@
 import { type Advice, adviseStrength } from '../mix';
-import { type Job, type VehicleMethod, vehicleMethods } from '../model';
+import { type Job, type VehicleMethod, type ZoneId, vehicleMethods } from '../model';
 import type { Verdict } from '../reasons';
 import { type PlanningContext, type StartState, type ZoneOptions, freshStart, limitOf, noUsage } from '../rules';
-import { type PlanningProblem, bestPlan, capacityOf, isPure, methodOf, planningProblem } from './best-plan';
+import { type Parted, bestPlan, fitted, withinBudgets } from './best-plan';
 import { cautionsOf } from './cautions';
-import { prepare } from './choose';
-import { type Fitted, fit } from './fit';
 import { hotWaterOf } from './hot-water';
 import { obstacleOf } from './obstacle';
 import type { Alternative, Plan, ZonePlan } from './plan';
+import { type PlanningProblem, methodOf, planningProblem, pureProblem } from './problem';
 import { questionsOf } from './questions';
 import { type Realised, realise } from './realise';
 import { slotOf } from './slot';
+import { type LeftBecause, decidingGates, paintLeft } from './parts';
 import { totalsOf } from './totals';
 import { waitingOf } from './waiting';
 
@@ -19,19 +19,21 @@ const methodOfRealised = ({ choice }: Realised): VehicleMethod => methodOf([...c
 
 interface MethodPlan {
   readonly method: VehicleMethod;
-  readonly fitted: Fitted | null;
+  readonly fitted: Parted | null;
 }
 
 /** The best plan of each kind; nothing is fitted for "not today". */
 function methodPlansOf(all: PlanningProblem): readonly MethodPlan[] {
-  const { problem, context } = all;
-  const best = bestPlan(all, context.job);
+  const { job } = all.context;
+  const best = bestPlan(all, job);
   return vehicleMethods.map((method): MethodPlan => {
     if (method === 'decline') return { method, fitted: null };
     if (method === 'hybrid') return { method, fitted: best };
     if (best.ok && methodOfRealised(best.realised) === method) return { method, fitted: best };
-    const pure = prepare({ ...problem, allows: isPure[method] });
-    return { method, fitted: fit(pure, capacityOf(context.job, context.begun), context) };
+    const pure = pureProblem(all, method);
+    const alone = fitted(pure, job);
+    // What was asked for is done as far as budgets reach.
+    return { method, fitted: alone.ok || job.choices.method !== method ? alone : withinBudgets(pure, job, alone) };
   });
 }
 
@@ -48,6 +50,7 @@ function alternativeOf({ method, fitted }: MethodPlan, context: PlanningContext)
       cost: realised.choice.cost,
       totals: totalsOf(realised, context),
       worst: worstOf(realised),
+      leaves: fitted.left.size,
     },
   };
 }
@@ -75,33 +78,38 @@ function adviceFor(context: PlanningContext, { mix }: Realised): readonly Advice
 /** Nothing is done: the plan of a refusal. */
 const nothing = (context: PlanningContext): Realised =>
   realise(
-    { picks: new Map(), kitSet: { kits: [], usage: noUsage, minor: 0, cost: 0 }, usage: noUsage, cost: 0, atLeast: 0 },
+    { picks: new Map(), kitSet: { kits: [], usage: noUsage, minor: 0, wasteL: 0, cost: 0 }, usage: noUsage, cost: 0, atLeast: 0 },
     { ...context, job: { ...context.job, choices: { ...context.job.choices, glass: 'first' } } },
   );
 
-const fittedOf = ({ fitted }: MethodPlan): Realised[] =>
-  fitted?.ok && fitted.realised.choice.picks.size > 0 ? [fitted.realised] : [];
+type Found = Parted & { readonly ok: true };
 
-/** The one that was asked for, or the one that costs least. */
-function pick(job: Job, candidates: readonly MethodPlan[]): Realised | null {
-  const { method } = job.choices;
+const foundIn = ({ fitted: one }: MethodPlan): Found[] => (one?.ok && one.realised.choice.picks.size > 0 ? [one] : []);
+
+/** The one that was asked for; or the one with every freedom, unless one of the pure methods leaves less of the paint. */
+function pick({ context }: PlanningProblem, candidates: readonly MethodPlan[]): Found | null {
+  const { method } = context.job.choices;
   const asked = candidates.filter((one) => method === 'auto' || one.method === method);
-  const [best] = asked.flatMap(fittedOf).sort((p, q) => p.choice.cost - q.choice.cost);
+  const freeFirst = [...asked].sort((p, q) => Number(q.method === 'hybrid') - Number(p.method === 'hybrid'));
+  const [best] = freeFirst.flatMap(foundIn).sort((p, q) => paintLeft(p.left, context) - paintLeft(q.left, context));
   return best ?? null;
 }
 
 function zonePlans(
   context: PlanningContext,
-  realised: Realised | null,
+  found: Found | null,
 ): readonly ZonePlan[] {
+  const realised = found?.realised;
   const laps = new Map(realised?.chosen.map(({ zone, lap }) => [zone.id, lap]));
   return context.zones.map(({ zone, soil }) => {
     const option = realised?.choice.picks.get(zone.id) ?? null;
+    const leftByHand = context.job.choices.fixed[zone.id] === 'leave';
     return {
       zone,
       soil,
       treatment: option?.treatment ?? 'leave',
-      leftByHand: context.job.choices.fixed[zone.id] === 'leave',
+      leftByHand,
+      leftBecause: leftByHand ? null : (found?.left.get(zone.id) ?? null),
       option,
       lap: laps.get(zone.id) ?? null,
     };
@@ -111,12 +119,37 @@ function zonePlans(
 function refusalReasons({ outcome }: Alternative, zones: readonly ZoneOptions[]): Verdict[] {
   if (outcome.kind !== 'blocked') return [];
   const blocked = new Set(outcome.blocked.map(({ zoneId }) => zoneId));
-  const because = obstacleOf(zones.filter(({ zoneId }) => blocked.has(zoneId)).map(({ explain }) => explain()));
+  const shut = zones.filter(({ zoneId }) => blocked.has(zoneId)).map(({ explain }) => explain());
+  const because = obstacleOf(shut);
   return [
-    ...(blocked.size > 0 ? [{ code: 'zones-blocked', zones: [...blocked], because } as const] : []),
+    ...(blocked.size > 0 ? [{ code: 'zones-blocked', zones: [...blocked], because, gates: decidingGates(shut) } as const] : []),
     ...outcome.missing.map((gate) => ({ code: 'missing', gate }) as const),
     ...outcome.shortages.map((shortage) => ({ code: 'over-budget', ...shortage }) as const),
   ];
+}
+
+/** What a part is left out for, so that those that are left for the same are said together. */
+const leftKey = (because: LeftBecause): string => (because.kind === 'budget' ? because.shortage.budget : (because.gates[0]?.code ?? 'nothing'));
+
+/** Parts that the plan leaves out, by why, the largest first. */
+function partsLeft({ zones }: PlanningContext, found: Found | null): Verdict[] {
+  if (!found) return [];
+  const groups = new Map<string, { because: LeftBecause; zones: ZoneId[]; areaM2: number }>();
+  for (const { zone } of zones) {
+    const because = found.left.get(zone.id);
+    if (!because) continue;
+    const group = groups.get(leftKey(because)) ?? { because, zones: [], areaM2: 0 };
+    group.zones.push(zone.id);
+    group.areaM2 += zone.areaM2;
+    groups.set(leftKey(because), group);
+  }
+  return [...groups.values()]
+    .sort((p, q) => q.areaM2 - p.areaM2)
+    .map(({ because, zones: ids }) =>
+      because.kind === 'budget'
+        ? { code: 'parts-left', zones: ids, because: 'budget', shortage: because.shortage }
+        : { code: 'parts-left', zones: ids, because: because.help, gate: because.gates[0] ?? null },
+    );
 }
 
 /** Spots that stay, by kind and reason. */
@@ -151,18 +184,19 @@ function lateIn(realised: Realised | null): Verdict[] {
 /** Where budgets stand in the way, what could be done within them. */
 function waits(all: PlanningProblem, { outcome }: Alternative): Verdict[] {
   if (outcome.kind !== 'blocked' || outcome.shortages.length === 0) return [];
-  const zones = waitingOf(all, outcome.shortages);
+  const zones = waitingOf(all, all.context.job, outcome.shortages);
   return zones.length > 0 ? [{ code: 'zones-wait', zones }] : [];
 }
 
 function verdictsOf(
   all: PlanningProblem,
   method: VehicleMethod,
-  realised: Realised | null,
+  found: Found | null,
   alternatives: readonly Alternative[],
 ): readonly Verdict[] {
   const { context, problem } = all;
   const { job } = context;
+  const realised = found?.realised ?? null;
   const asked = job.choices.method;
   const verdicts: Verdict[] = [];
   if (realised) verdicts.push({ code: 'chosen', method, cost: realised.choice.cost });
@@ -195,7 +229,7 @@ function verdictsOf(
   const left = context.zones.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
   if (left.length > 0)
     verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
-  verdicts.push(...lateIn(realised), ...adviceAgainst(context, realised), ...spotsLeft(realised));
+  verdicts.push(...partsLeft(context, found), ...lateIn(realised), ...adviceAgainst(context, realised), ...spotsLeft(realised));
   const unseen = context.zones.filter(({ soil }) => soil.basis !== 'seen').length;
   if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
   return verdicts;
@@ -215,13 +249,14 @@ export function planJob(job: Job, begun: StartState = freshStart): Plan {
   const { context } = all;
   const candidates = methodPlansOf(all);
   const alternatives = candidates.map((candidate) => alternativeOf(candidate, context));
-  const realised = pick(job, candidates);
+  const found = pick(all, candidates);
+  const realised = found?.realised ?? null;
   const method = realised ? methodOfRealised(realised) : 'decline';
   const carried = realised ?? nothing(context);
   return {
     method,
-    verdicts: verdictsOf(all, method, realised, alternatives),
-    zones: zonePlans(context, realised),
+    verdicts: verdictsOf(all, method, found, alternatives),
+    zones: zonePlans(context, found),
     begun,
     kits: carried.choice.kitSet.kits,
     mix: carried.mix,

@@ -8,6 +8,7 @@ import type { SoilState } from '../soil';
 import type { UsedMitt, UsedTowel } from '../towel';
 import type { BlockedZone, Shortage } from './choose';
 import type { HotWater } from './hot-water';
+import type { LeftBecause } from './parts';
 import type { Question } from './questions';
 
 /** A zone with its soil and what is done to it; `weighZone` has what was weighed against that. */
@@ -17,6 +18,8 @@ export interface ZonePlan {
   readonly treatment: TreatmentId;
   /** Left out by hand rather than by the plan. */
   readonly leftByHand: boolean;
+  /** Why the plan leaves it out; null where it does not. */
+  readonly leftBecause: LeftBecause | null;
   /** The chosen treatment worked out; null for a zone that is left. */
   readonly option: Option | null;
   /** In which it is wiped; null for a zone that is left. */
@@ -44,6 +47,8 @@ export interface Alternative {
         readonly cost: number;
         readonly totals: Totals;
         readonly worst: { readonly zoneId: ZoneId; readonly index: number } | null;
+        /** Parts of the car that it leaves out. */
+        readonly leaves: number;
       }
     | {
         readonly kind: 'blocked';

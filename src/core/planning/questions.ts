@@ -1,5 +1,5 @@
 import type { ZoneId } from '../model';
-import type { PlanningContext } from '../rules';
+import { type PlanningContext, limitOn } from '../rules';
 import type { SoilBasis } from '../soil';
 import type { Realised } from './realise';
 
@@ -23,12 +23,13 @@ const indexAt = (index: number, times: number): number => 100 * (1 - (1 - Math.m
  * Zones that are treated within the school's limit, and would not be if they are dirtier by as much
  * as eye or forecast may be wrong. The nearest to the limit come first.
  */
-export function questionsOf({ choice }: Realised, { zones, limit }: PlanningContext): readonly Question[] {
-  return zones
+export function questionsOf({ choice }: Realised, context: PlanningContext): readonly Question[] {
+  return context.zones
     .flatMap(({ zone, soil }): Question[] => {
       const option = choice.picks.get(zone.id);
       if (!option) return [];
       const { index } = option.marring;
+      const limit = limitOn(zone, context);
       const worseIndex = indexAt(index, soil.spread);
       return worseIndex > limit ? [{ zoneId: zone.id, basis: soil.basis, index, worseIndex, limit }] : [];
     })

@@ -2,10 +2,10 @@ import type { Assumptions } from '../assumptions';
 import { type Content, type MixPlan, type Wanted, type Wetted, mixPlan, towelsDrink } from '../mix';
 import type { CleanlinessClass, TowelRole, ZoneId } from '../model';
 import type { Budget } from '../reasons';
-import { type Laid, type Option, type PlanningContext, type StartState, contentsOf, finishesGlass, openTowels } from '../rules';
+import { type Laid, type Option, type PlanningContext, type StartState, contentsOf, finishesGlass, openTowels, packingMinutes } from '../rules';
 import { type Chosen, type Pass, lapOf, wheelsGoFirst } from '../passes';
-import { type Setup, type Sharing, type Timeline, sharings, timelineOf } from '../schedule';
-import { type UsedMitt, type UsedTowel, type Wiping, fewestMitts, part, towelLedger } from '../towel';
+import { type PassAct, type PlannedPass, type Setup, type Sharing, type Timeline, sharings, timelineOf } from '../schedule';
+import { type Mitted, type NeedMoment, type TowelNeed, type UsedMitt, type UsedTowel, type Wiping, mittsFor, part, towelLedger } from '../towel';
 import type { Choice } from './choose';
 
 /** A choice carried out on paper: real batches, real towels, real clock times. */
@@ -64,17 +64,43 @@ function toSetUp({ kitSet }: Choice, chosen: readonly Chosen[], begun: StartStat
   return glass ? [...kits, 'glass'] : kits;
 }
 
-/** What the passes of one worker put on towels, part by part in the order of work. */
-export const wipingsOf = (passes: readonly Pass[], needsOf: (of: Chosen) => Wiping['needs'] = ({ option }) => option.needs): readonly Wiping[] =>
-  passes.flatMap(({ pieces }) => {
-    // Within a pass towels are not changed for a step of cleanliness: it counts as its dirtiest piece.
-    const cleanliness = Math.max(...pieces.map(({ zone }) => zone.cleanliness)) as CleanlinessClass;
-    return pieces.map((piece): Wiping => ({
-      zoneId: piece.zone.id,
-      share: 1 / piece.of,
-      needs: needsOf(piece).map((need) => ({ ...part(need, 1 / piece.of), cleanliness })),
-    }));
+/** When the needs of a pass come up; in rinsing none do. */
+const momentOf = { flush: null, wipe: 'pass', dry: 'dry', glass: 'glass' } as const satisfies Record<PassAct, NeedMoment | null>;
+
+/** What one pass puts on towels: all of it is wiped, and then finished. Towels are not changed within it for a step of cleanliness: it counts as its dirtiest piece. */
+function wipingsIn({ act, number: pass, parts }: PlannedPass, needsOf: (zoneId: ZoneId) => readonly TowelNeed[]): readonly Wiping[] {
+  const wipings = parts.flatMap(({ zoneId, of }) =>
+    needsOf(zoneId)
+      .filter(({ moment }) => moment === momentOf[act])
+      .map((need): Wiping => ({ zoneId, pass, share: 1 / Math.max(1, of), need: part(need, 1 / Math.max(1, of)) })),
+  );
+  // Glass and paint have a hand each, and so have washing and finishing.
+  return handsInOrder.flatMap((isIn) => {
+    const own = wipings.filter(({ need }) => isIn(need));
+    const cleanliness = Math.max(...own.map(({ need }) => need.cleanliness)) as CleanlinessClass;
+    return own.map((one) => ({ ...one, need: { ...one.need, cleanliness } }));
   });
+}
+
+const GLASS = 0;
+const handsInOrder: readonly ((need: TowelNeed) => boolean)[] = [
+  ({ use, cleanliness }) => use === 'wash' && cleanliness === GLASS,
+  ({ use, cleanliness }) => use === 'wash' && cleanliness !== GLASS,
+  ({ use, cleanliness }) => use !== 'wash' && cleanliness === GLASS,
+  ({ use, cleanliness }) => use !== 'wash' && cleanliness !== GLASS,
+];
+
+/** What each worker does with towels, in the order in which hands come to it. */
+export function wipingsOf({ passes }: Pick<Timeline, 'passes'>, workers: number, needsOf: (zoneId: ZoneId) => readonly TowelNeed[]): readonly (readonly Wiping[])[] {
+  return Array.from({ length: workers }, (_, worker) => passes.filter((pass) => pass.worker === worker).flatMap((pass) => wipingsIn(pass, needsOf)));
+}
+
+/** Zones of a pass that are washed with a rinsed medium; within it the medium is not changed. */
+function mittedIn({ pieces }: Pass): readonly Mitted[] {
+  const own = pieces.filter(({ option }) => option.medium === 'mitt').map(({ zone }) => zone);
+  const cleanliness = Math.max(...own.map((zone) => zone.cleanliness)) as CleanlinessClass;
+  return own.map(({ id: zoneId }) => ({ zoneId, cleanliness }));
+}
 
 const missing = ({ towels }: Realised): number => towels.filter((towel) => towel.missing).length;
 
@@ -98,12 +124,10 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
     const option = choice.picks.get(zone.id);
     return option ? [{ zone, option, lap: lapOf(zone, wheelsFirst) }] : [];
   });
-  const timeline = timelineOf(chosen, toSetUp(choice, chosen, begun), job, a, begun, sharing);
-  const wipings = timeline.byWorker.map((passes) => wipingsOf(passes));
+  const timeline = timelineOf(chosen, toSetUp(choice, chosen, begun), job, a, begun, sharing, context.tankMl > 0 ? context.tankMl : Infinity, packingMinutes(choice.kitSet.kits, a));
+  const wipings = wipingsOf(timeline, job.site.workers, (zoneId) => choice.picks.get(zoneId)?.needs ?? []);
   const towels = towelLedger(wipings, job.towels, job.choices, a, begun.towels);
-  const mitts = timeline.byWorker.flatMap((list, worker) =>
-    fewestMitts(list.flatMap(({ pieces }) => pieces.flatMap(({ zone, option }) => (option.medium === 'mitt' ? [{ zoneId: zone.id, cleanliness: zone.cleanliness }] : []))), worker),
-  );
+  const mitts = timeline.byWorker.flatMap((passes, worker) => mittsFor(passes.flatMap(mittedIn), worker));
   const contents = contentsOf(choice.kitSet.kits, job, finishesGlass(context));
   const wanted = wantedFrom(choice.picks, contents, towels, a);
   const mix = mixPlan(wanted, context.recipes, job, a, begun.vessels) ?? noMixes;

@@ -9,7 +9,8 @@ import { type Realised, towelsOpened } from './realise';
 const timeKeys: readonly AssumptionKey[] = [
   'rateTriggerSpray',
   'ratePumpSpray',
-  'rateFlush',
+  'rinsePace',
+  'flowPumpLarge',
   'rateWipeBase',
   'rateWipePerLoad',
   'rateFinish',
@@ -20,7 +21,7 @@ const timeKeys: readonly AssumptionKey[] = [
   'wheelHeavy',
   'shutSeconds',
 ];
-const litreKeys: readonly AssumptionKey[] = ['wasteFactor', 'flushFilm', 'rinseBucket', 'batchBucket'];
+const litreKeys: readonly AssumptionKey[] = ['wasteFactor', 'flushFilm', 'rinseLow', 'rinseThorough', 'rinseBucket', 'batchBucket'];
 const productKeys: readonly AssumptionKey[] = [
   'waterlessFilmBase',
   'waterlessFilmPerLoad',
@@ -102,7 +103,7 @@ const runoff = ({ chosen }: Realised): Figure =>
   sumFigure(
     'L',
     chosen.map(({ zone, option }) => ({ code: `zone.${zone.id}`, value: option.runoffMl / 1000 })),
-    ['flushFilm', 'holdUpVertical', 'holdUpHorizontal', 'dripAllowance'],
+    ['flushFilm', 'waterHeldVertical', 'waterHeldLevel', 'waterHalfS', 'holdUpVertical', 'holdUpHorizontal', 'dripAllowance'],
   );
 
 function cost({ mix, solventMl }: Realised, { recipes }: PlanningContext): Figure | null {

@@ -1,6 +1,6 @@
-import type { ZoneId } from '../model';
+import type { Job, ZoneId } from '../model';
 import type { ZoneOptions } from '../rules';
-import { type PlanningProblem, capacityOf } from './best-plan';
+import { type PlanningProblem, capacityOf } from './problem';
 import { type Shortage, prepare } from './choose';
 import { fit } from './fit';
 
@@ -23,12 +23,12 @@ function byShortage({ context, problem }: PlanningProblem, shortages: readonly S
  * more than it takes; none where that does not help. Not the smallest set there could be: finding
  * that takes seconds, this a few plans.
  */
-export function waitingOf(all: PlanningProblem, shortages: readonly Shortage[]): readonly ZoneId[] {
+export function waitingOf(all: PlanningProblem, job: Job, shortages: readonly Shortage[]): readonly ZoneId[] {
   const { context, problem } = all;
   const order = byShortage(all, shortages);
   const without = (count: number): boolean => {
     const left = Object.fromEntries(order.slice(0, count).map((id) => [id, 'leave'] as const));
-    return fit(prepare({ ...problem, fixed: { ...problem.fixed, ...left } }), capacityOf(context.job, context.begun), context).ok;
+    return fit(prepare({ ...problem, fixed: { ...problem.fixed, ...left } }), capacityOf(job, context.begun), context).ok;
   };
   let [few, many] = [0, order.length - 1];
   if (many < 1 || !without(many)) return [];

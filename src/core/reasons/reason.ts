@@ -1,4 +1,4 @@
-import type { Finish, GearKind, MixPurpose, RunoffRule, School, SpotKind, Surface, VehicleMethod, VesselKind, ZoneId } from '../model';
+import type { DirtLimit, Finish, GearKind, MixPurpose, RunoffRule, School, SoilKind, SpotKind, Surface, VehicleMethod, VesselKind, ZoneId } from '../model';
 
 /** Things that limit a job as a whole; the last five are clean towels by role. */
 export const budgets = [
@@ -54,10 +54,23 @@ export type Gate =
       readonly index: number;
       readonly limit: number;
       readonly school: School;
-    };
+    }
+  /** Dirtier than the approach lets a waterless product touch. */
+  | { readonly code: 'dirt-limit'; readonly limit: Exclude<DirtLimit, 'index'>; readonly kind: SoilKind; readonly loadGm2: number }
+  /** What crackles under a finger is rinsed first wherever there is something to rinse with. */
+  | { readonly code: 'rinse-first'; readonly kind: SoilKind };
 
 /** What keeps zones from being washed here and now, and so what would help. */
 export type Obstacle = 'heat' | 'frost' | 'kit' | 'soil';
+
+/** A budget that stands alone between the job and a plan. */
+export interface ShortBudget {
+  readonly budget: Budget;
+  readonly need: number;
+  readonly have: number;
+  /** No plan takes less; else none was found. */
+  readonly proved: boolean;
+}
 
 /** Why the vehicle's plan is as it is. */
 export type Verdict =
@@ -73,17 +86,16 @@ export type Verdict =
       readonly index: number;
     }
   | { readonly code: 'method-blocked'; readonly method: VehicleMethod; readonly zones: number }
-  | { readonly code: 'zones-blocked'; readonly zones: readonly ZoneId[]; readonly because: Obstacle }
+  /** The gates are those that decide, what would help most zones first. */
+  | { readonly code: 'zones-blocked'; readonly zones: readonly ZoneId[]; readonly because: Obstacle; readonly gates: readonly Gate[] }
+  /** The rest is planned. The gate is the first that forbids what comes nearest. */
+  | { readonly code: 'parts-left'; readonly zones: readonly ZoneId[]; readonly because: Obstacle; readonly gate: Gate | null }
+  | { readonly code: 'parts-left'; readonly zones: readonly ZoneId[]; readonly because: 'budget'; readonly shortage: ShortBudget }
   /** The rest could be done with what there is. */
   | { readonly code: 'zones-wait'; readonly zones: readonly ZoneId[] }
   | { readonly code: 'late'; readonly zones: readonly ZoneId[] }
   | { readonly code: 'zones-left'; readonly zones: readonly ZoneId[] }
-  | {
-      readonly code: 'over-budget';
-      readonly budget: Budget;
-      readonly need: number;
-      readonly have: number;
-    }
+  | (ShortBudget & { readonly code: 'over-budget' })
   | { readonly code: 'missing'; readonly gate: Gate }
   | { readonly code: 'spots-left'; readonly kind: SpotKind; readonly count: number; readonly why: SpotLeft }
   /** The school's limit was lifted on the client's word. */

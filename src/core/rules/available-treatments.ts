@@ -32,13 +32,15 @@ export function availableTreatments(place: Place): readonly Working[] {
   return workingTreatments.filter((treatment) => isAtHand(treatment, place) || wanted.has(treatment));
 }
 
+/** Stations that a treatment needs. */
+export function kitsFor(treatment: Working): readonly Kit[] {
+  const { flush, contact } = partsOf(treatment);
+  return [...contactRules[contact].kits, ...flushRules[flush].kits];
+}
+
 /** Stations that some treatment on offer needs. */
 export function kitsAtHand({ treatments }: { readonly treatments: readonly Working[] }): readonly Kit[] {
-  const used = new Set<Kit>();
-  for (const treatment of treatments) {
-    const { flush, contact } = partsOf(treatment);
-    for (const kit of [...flushRules[flush].kits, ...contactRules[contact].kits]) used.add(kit);
-  }
+  const used = new Set(treatments.flatMap(kitsFor));
   return kits.filter((kit) => used.has(kit));
 }
 

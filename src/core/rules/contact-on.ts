@@ -1,6 +1,7 @@
 import type { Assumptions } from '../assumptions';
 import { type ContactRule, type Contacted } from './contacts';
 import type { PlanningContext, SoiledZone } from './context';
+import type { Flushed } from './flushed';
 
 const PAINTED_OR_GLASS = 3;
 
@@ -26,7 +27,7 @@ export const isBrushed = ({ zone: { id, cleanliness } }: SoiledZone, { job: { ch
   choices.brush === 'lubricated' && (cleanliness > PAINTED_OR_GLASS || id === 'grille' || id === 'badges');
 
 /** What a contact comes to on a zone, under the schools that count and the day's heat or cold. */
-export function contactOn(soiled: SoiledZone, rule: ContactRule, loadGm2: number, context: PlanningContext): Contacted {
+export function contactOn(soiled: SoiledZone, rule: ContactRule, { loadGm2, standsUm }: Pick<Flushed, 'loadGm2' | 'standsUm'>, context: PlanningContext): Contacted {
   const {
     a,
     recipes,
@@ -36,7 +37,9 @@ export function contactOn(soiled: SoiledZone, rule: ContactRule, loadGm2: number
   const filmFactor = product * sprayFactor(soiled, context);
   const { dwell, wiping, bucket } = choices;
   const common = rule.contact({ loadGm2, filmFactor, dwell, wiping, bucket }, a);
-  const strength = recipes[rule.purposes[0]!]?.relativeStrength ?? 1;
+  // Rinse water that stands on the panel thins the mix.
+  const firstUm = common.layers[0]!.film;
+  const strength = (recipes[rule.purposes[0]!]?.relativeStrength ?? 1) * (firstUm / (firstUm + standsUm));
   const contact = { ...common, encapsulation: Math.min(1, common.encapsulation * strengthFactor(strength, a)) };
   // Lubricated, a soft brush works no harder than a towel does.
   return isBrushed(soiled, context)

@@ -25,6 +25,8 @@ interface SharedContext {
   readonly carriedC: number;
   /** Hot flush water when a filling is nearly used up. */
   readonly hotC: number;
+  /** What the largest pump sprayer is filled with, mL. */
+  readonly tankMl: number;
   readonly panels: ReadonlyMap<Zone, Panel>;
   readonly totalAreaM2: number;
   readonly recipes: Recipes;
@@ -52,9 +54,12 @@ export const isInSun = ({ panel }: SoiledZone, { a, job }: PlanningContext): boo
 /** On the client's word no index is too high; every other gate stands. */
 const NO_LIMIT = 100;
 
+const tankOf = ({ vessels }: Job): number => Math.max(0, ...vessels.filter(({ kind }) => kind === 'pump-sprayer').map(fillingMl));
+
 /** A filling of hot water cools in the largest sprayer while it is used. */
-function hotAfter({ site, vessels }: Job, a: Assumptions): number {
-  const filling = Math.max(0, ...vessels.filter(({ kind }) => kind === 'pump-sprayer').map(fillingMl));
+function hotAfter(job: Job, a: Assumptions): number {
+  const { site } = job;
+  const filling = tankOf(job);
   return filling > 0 ? cooledC(a.hotLiquidC, site.airC, filling, a.hotHoldMin * 60, a) : a.hotLiquidC;
 }
 
@@ -87,6 +92,7 @@ function sharedContextFor(job: Job): SharedContext {
     gear,
     carriedC: job.site.liquidC,
     hotC: hotAfter(job, a),
+    tankMl: tankOf(job),
     panels: panelsOf(outlines, job, a),
     totalAreaM2: outlines.reduce((sum, { areaM2 }) => sum + areaM2, 0),
     recipes,

@@ -33,20 +33,24 @@ export const driedLater = ({ finishWith }: Contacted, { job }: PlanningContext):
   job.choices.drying === 'body' && finishWith === 'drying';
 
 /**
- * The windows of a treatment. The first layer must last through the dwell, on top of what a flush
- * has left; the last one through wipe and finish. A single layer must last through all of it.
+ * The windows of a treatment. The first layer must last through the dwell, on top of what a pre-rinse
+ * has left standing; the last one through wipe and finish. A single layer must last through all of it.
  */
-export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'filmUm' | 'liquidC'>, contact: Contacted, context: PlanningContext): Drying {
+export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'standsUm' | 'panelC'>, contact: Contacted, context: PlanningContext): Drying {
   const { a, carriedC } = context;
   const slow = 1 + a.walking;
   const later = driedLater(contact, context);
   const handS = (contact.wipeRate + (later ? 0 : contact.finishRate)) * slow;
   const sprayS = contact.sprayRate * slow;
-  const { filmUm: flushUm } = flushed;
-  const liquidC = flushUm > 0 ? flushed.liquidC : carriedC;
+  const { standsUm, panelC } = flushed;
   const [first, last] = [contact.layers[0]!, contact.layers.at(-1)!];
-  const openS = panel.openS(flushUm + first.film, liquidC);
-  const windowS = share(openS, a);
+  // The mix lands on the water that stands there still, which is as warm as the panel.
+  const firstUm = standsUm + first.film;
+  const firstC = (standsUm * panelC + first.film * carriedC) / firstUm;
+  const openS = panel.openS(firstUm, firstC, panelC);
+  const freezeS = panel.freezeS(firstUm, firstC, panelC);
+  // Frost ends a window as drying does.
+  const windowS = Math.min(share(openS, a), freezeS === null || freezeS === 0 ? Infinity : freezeS * a.windowShare);
   const one = contact.layers.length === 1;
   const lastS = one ? windowS : share(panel.openS(last.film, carriedC), a);
   // The whole body dries at the end: nothing may have dried by itself until then.
@@ -62,9 +66,9 @@ export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'fi
     windowS,
     layered: !one,
     sectionM2,
-    lossUmPerS: panel.lossUmPerS(flushUm + first.film, liquidC),
+    lossUmPerS: panel.lossUmPerS(firstUm, firstC, panelC),
     wetS: later ? a.bodyWait : contact.dwellS + wetInHand(contact, sectionM2) * slow,
-    freezeS: panel.freezeS(flushUm + first.film, liquidC),
+    freezeS,
     needS: waits ? a.bodyWait : contact.dwellS + (handS + sprayS) * Math.min(zone.areaM2, a.leastSection),
   };
 }

@@ -1,8 +1,9 @@
 import type { Assumptions } from '../assumptions';
+import { kitsFor } from './available-treatments';
 import { lazy, recent } from '../cache';
 import { type Working, partsOf } from '../model';
 import { runoffOf } from '../surface';
-import { type Moisture, type TowelNeed, moistureOf, ONE_TOWEL_FROM, towelNeeds } from '../towel';
+import { type Moisture, type TowelNeed, moistureOf, ONE_TOWEL_FROM, sidesFor, towelNeeds } from '../towel';
 import { type Micrometres, um } from '../units';
 import { isBrushed, contactOn } from './contact-on';
 import { type ContactRule, type Contacted, contactRules } from './contacts';
@@ -11,7 +12,10 @@ import { productCost, weightedCost } from './cost';
 import { type Drying, driedLater, dryingOf, sectionsOf } from './drying-window';
 import { cutsOf } from './reach';
 import { type Flushed, flushedFor } from './flushed';
+import { type RinseAmount, flushRules } from './flushes';
+import { dirtGates, rinsedFirst, withRinseFirst } from './dirt-limit';
 import { filmGates, standingGates } from './gates';
+import { isBody } from './limit';
 import { marringIndex, sensitivityOf } from './marring';
 import { type Laid, type Option, type Shut, type ZoneOptions, emptyLaid, vectorOf } from './option';
 import { restOf } from './remaining-work';
@@ -46,12 +50,14 @@ function workOn(
   const { a } = context;
   const { areaM2, cleanliness } = soiled.zone;
   const byPiece = pieceSeconds(soiled.zone, flushed.loadGm2, a);
+  const sprayS = contact.sprayRate * areaM2;
   const piece = byPiece !== undefined && isBrushed(soiled, context) ? byPiece * a.rateBrush : byPiece;
   return {
     flush: flushed.seconds,
     pretreat: spotSeconds(spots),
-    spray: piece === undefined ? contact.sprayRate * areaM2 : 0,
-    wipe: piece ?? contact.wipeRate * areaM2,
+    spray: sprayS,
+    // What goes by the piece has its wetting in it.
+    wipe: piece === undefined ? contact.wipeRate * areaM2 : Math.max(0, piece - sprayS),
     finish: piece === undefined && cleanliness <= PAINTED_OR_GLASS ? contact.finishRate * areaM2 : 0,
     glass: glassFilm(soiled, context) > 0 ? a.rateGlassFinish * areaM2 : 0,
   };
@@ -69,26 +75,34 @@ interface Handled {
   readonly needs: readonly TowelNeed[];
 }
 
-/** Where the sprayed and wiped liquid goes; spots and a glass finish have their own. */
-function moistureOn({ zone, panel }: SoiledZone, filmUm: Micrometres, contact: Contacted, drying: Drying, a: Assumptions): Moisture {
+/** Where the liquid on a zone goes, with the rinse water that stands there still; spots and a glass finish have their own. */
+function moistureOn({ zone, panel }: SoiledZone, { standsUm }: Flushed, filmUm: Micrometres, contact: Contacted, drying: Drying, a: Assumptions): Moisture {
   const { areaM2, cleanliness } = zone;
+  const allUm = standsUm + filmUm;
   return moistureOf({
-    laidMl: filmUm * areaM2,
-    runoffMl: runoffOf(filmUm, panel.holdUpUm, areaM2, a),
+    laidMl: allUm * areaM2,
+    runoffMl: runoffOf(allUm, panel.holdUpUm, areaM2, a),
     washTakes: cleanliness >= ONE_TOWEL_FROM ? 0 : contact.mediumTakes,
     airTakesMl: drying.lossUmPerS * drying.wetS * areaM2,
   });
 }
 
+/** What is between hand and panel when the wipe begins: the mix on what a rinse has left, without what has dried by then. */
+function filmAtWipe({ panel }: SoiledZone, { standsUm }: Flushed, filmUm: number, { dwellS }: Contacted, { lossUmPerS }: Drying): Micrometres {
+  return um(Math.max(0, Math.min(standsUm + filmUm, Math.max(panel.holdUpUm, filmUm)) - lossUmPerS * dwellS));
+}
+
 function handled(soiled: SoiledZone, flushed: Flushed, rule: ContactRule, context: PlanningContext, dries?: Drying): Handled {
   const { areaM2, cleanliness } = soiled.zone;
   const { loadGm2 } = flushed;
-  const contact = contactOn(soiled, rule, loadGm2, context);
+  const contact = contactOn(soiled, rule, flushed, context);
   const spots = spotsOn(soiled, contact.layers[0]!.purpose, context);
   const filmUm = um(contact.layers.reduce((sum, layer) => sum + layer.film, 0));
   const drying = dries ?? dryingOf(soiled, flushed, contact, context);
-  const moisture = moistureOn(soiled, filmUm, contact, drying, context.a);
+  const moisture = moistureOn(soiled, flushed, filmUm, contact, drying, context.a);
   const glassMl = glassFilm(soiled, context) * areaM2;
+  const work = workOn(soiled, flushed, contact, spots, context);
+  const later = driedLater(contact, context) && work.finish > 0;
   return {
     contact,
     spots,
@@ -96,18 +110,21 @@ function handled(soiled: SoiledZone, flushed: Flushed, rule: ContactRule, contex
     moisture,
     drying,
     laidMl: laidOn(soiled, flushed, contact, spots, context),
-    work: workOn(soiled, flushed, contact, spots, context),
-    needs: towelNeeds({ areaM2, cleanliness, loadGm2, moisture, glassMl }, contact, context.roles, context.a),
+    work,
+    needs: towelNeeds({ areaM2, cleanliness, loadGm2, moisture, glassMl, driedLater: later }, contact, context.roles, context.job.choices.glassTowels, context.a),
   };
 }
 
 /** What a planned treatment takes on its zone when that is dirtier or cleaner than planned; it dries as planned. */
 export const takenBy = (
   soiled: SoiledZone,
-  { treatment, drying }: Option,
+  { treatment, drying, rinse }: Option,
   context: PlanningContext,
 ): Pick<Handled, 'laidMl' | 'work' | 'needs'> =>
-  handled(soiled, flushedFor(soiled, context)(treatment), contactRules[partsOf(treatment).contact], context, drying);
+  handled(soiled, flushedFor(soiled, context)(treatment, rinse), contactRules[partsOf(treatment).contact], context, drying);
+
+const washSidesOf = (needs: readonly TowelNeed[], { typicalTowel, a }: PlanningContext): number =>
+  needs.filter(({ use }) => use === 'wash').reduce((sum, need) => sum + (typicalTowel[need.role] ? sidesFor(need, typicalTowel[need.role]!, a) : 0), 0);
 
 /** One treatment on one zone that nothing standing forbids, or that is asked about all the same. */
 function workedOut(
@@ -122,10 +139,11 @@ function workedOut(
   const { areaM2, surface, cleanliness } = soiled.zone;
   const { loads, loadGm2 } = flushed;
   const { contact, spots, filmUm, laidMl, moisture, drying, work, needs } = handled(soiled, flushed, rule, context);
+  const wipedUm = filmAtWipe(soiled, flushed, filmUm, contact, drying);
   const marring = marringIndex(
     {
       loads,
-      film: filmUm,
+      film: wipedUm,
       encapsulation: contact.encapsulation,
       pressure: contact.pressure,
       sideLoading: a.sideLoading,
@@ -138,8 +156,11 @@ function workedOut(
   const gated = { contact, filmUm, runoffMl: moisture.runoffMl, index: marring.index, drying };
   return {
     treatment,
-    kits: [...rule.kits, ...flushed.flush.kits],
-    gates: [...standing, ...filmGates(soiled, flushed, gated, context)],
+    rinse: flushed.amount,
+    rinseLM2: flushed.filmUm / 1000,
+    ofBody: isBody(soiled.zone),
+    kits: kitsFor(treatment),
+    gates: [...standing, ...filmGates(soiled, flushed, gated, context), ...dirtGates(soiled, flushed, treatment, context)],
     marring,
     loadBeforeGm2: soiled.soil.totalGm2,
     loadAfterFlushGm2: loadGm2,
@@ -152,54 +173,102 @@ function workedOut(
     spots,
     medium: cleanliness >= ONE_TOWEL_FROM ? 'towel' : contact.medium,
     laidMl,
+    standsMl: flushed.standsUm * areaM2,
     moisture,
     runoffMl,
     work,
     needs,
+    washSides: washSidesOf(needs, context),
     usage,
     use: vectorOf(usage),
     cost: weightedCost(areaM2, marring.index, usage, productCost(laidMl, context), context),
   };
 }
 
-/** Every treatment on offer on one zone, worked out in full, with everything that forbids it. */
-export function optionsOn(soiled: SoiledZone, context: PlanningContext): readonly Option[] {
-  const after = flushedFor(soiled, context);
-  return context.treatments.map((treatment) => {
-    const rule = contactRules[partsOf(treatment).contact];
-    const standing = standingGates(soiled, after(treatment), rule, context);
-    return workedOut(soiled, treatment, after(treatment), rule, standing, context);
-  });
+/** One treatment with one amount of rinse, and whether anything that stands forbids it. */
+interface Variant {
+  readonly treatment: Working;
+  readonly amount: RinseAmount;
+  readonly flushed: Flushed;
+  readonly rule: ContactRule;
+  readonly standing: Option['gates'];
 }
 
-/** Nothing forbids this treatment on the zone. */
-export function isOpen(soiled: SoiledZone, treatment: Working, context: PlanningContext): boolean {
-  const after = flushedFor(soiled, context)(treatment);
-  const rule = contactRules[partsOf(treatment).contact];
-  const standing = standingGates(soiled, after, rule, context);
-  return standing.length === 0 && workedOut(soiled, treatment, after, rule, standing, context).gates.length === 0;
+/** A panel that is not warm is not cooled. */
+const isNeedless = ({ panel }: SoiledZone, treatment: Working, { a, job }: PlanningContext): boolean =>
+  partsOf(treatment).flush === 'mist' && panel.panelC <= a.mistFromC && !Object.values(job.choices.fixed).includes(treatment);
+
+function variantsOn(soiled: SoiledZone, context: PlanningContext): readonly Variant[] {
+  const after = flushedFor(soiled, context);
+  return context.treatments
+    .filter((treatment) => !isNeedless(soiled, treatment, context))
+    .flatMap((treatment) => {
+      const { flush, contact } = partsOf(treatment);
+      const rule = contactRules[contact];
+      return flushRules[flush].amounts.map((amount): Variant => {
+        const flushed = after(treatment, amount);
+        return { treatment, amount, flushed, rule, standing: standingGates(soiled, flushed, rule, context) };
+      });
+    });
 }
+
+const workOut = (soiled: SoiledZone, { treatment, flushed, rule, standing }: Variant, context: PlanningContext): Option =>
+  workedOut(soiled, treatment, flushed, rule, standing, context);
+
+/** Of one treatment the amount of rinse that is open and costs least; where none is, the one that the fewest things forbid. */
+function bestAmounts(options: readonly Option[]): readonly Option[] {
+  const best = new Map<Working, Option>();
+  for (const option of options) {
+    const known = best.get(option.treatment);
+    if (!known || option.gates.length < known.gates.length || (option.gates.length === known.gates.length && option.cost < known.cost)) best.set(option.treatment, option);
+  }
+  return [...best.values()];
+}
+
+/** Every treatment on offer on one zone, worked out in full with the best amount of rinse, and with everything that forbids it. */
+export const optionsOn = (soiled: SoiledZone, context: PlanningContext): readonly Option[] =>
+  bestAmounts(variantsOn(soiled, context).map((variant) => workOut(soiled, variant, context)));
+
+/** Nothing forbids this treatment on the zone, with one amount of rinse or another. */
+export const isOpen = (soiled: SoiledZone, treatment: Working, context: PlanningContext): boolean =>
+  variantsOn(soiled, { ...context, treatments: [treatment] }).some((variant) => variant.standing.length === 0 && workOut(soiled, variant, context).gates.length === 0);
 
 interface Sorted extends Omit<ZoneOptions, 'zoneId' | 'explain'> {
   readonly explain: () => readonly Option[];
 }
 
+/** Another amount of rinse does the same and takes no more of anything. */
+const isBeaten = (option: Option, all: readonly Option[]): boolean =>
+  all.some(
+    (other) =>
+      other !== option &&
+      other.treatment === option.treatment &&
+      other.cost <= option.cost &&
+      other.use.every((use, b) => use <= option.use[b]!) &&
+      (other.cost < option.cost || all.indexOf(other) < all.indexOf(option)),
+  );
+
 /** What may be chosen on a zone; what anything forbids is only worked out as far as that. */
 function sorted(soiled: SoiledZone, context: PlanningContext): Sorted {
-  const after = flushedFor(soiled, context);
-  const [options, shut]: [Option[], Shut[]] = [[], []];
-  for (const treatment of context.treatments) {
-    const rule = contactRules[partsOf(treatment).contact];
-    const gates = standingGates(soiled, after(treatment), rule, context);
-    if (gates.length > 0) {
-      shut.push({ treatment, gates });
+  const [open, shut]: [Option[], Map<Working, Shut>] = [[], new Map()];
+  const forbid = (one: Shut): void => {
+    const known = shut.get(one.treatment);
+    if (!known || one.gates.length < known.gates.length) shut.set(one.treatment, one);
+  };
+  for (const variant of variantsOn(soiled, context)) {
+    if (variant.standing.length > 0) {
+      forbid({ treatment: variant.treatment, gates: variant.standing });
       continue;
     }
-    const option = workedOut(soiled, treatment, after(treatment), rule, gates, context);
-    if (option.gates.length > 0) shut.push(option);
-    else options.push(option);
+    const option = workOut(soiled, variant, context);
+    if (option.gates.length > 0) forbid(option);
+    else open.push(option);
   }
-  return { options, shut, explain: lazy(() => optionsOn(soiled, context)) };
+  const options = open.filter((option) => !isBeaten(option, open));
+  const forbidden = [...shut.values()].filter(({ treatment }) => !options.some((option) => option.treatment === treatment));
+  const crackles = rinsedFirst(soiled, context);
+  const may = crackles ? withRinseFirst(options, crackles) : { options, shut: [] };
+  return { options: may.options, shut: [...forbidden, ...may.shut], explain: lazy(() => optionsOn(soiled, context)) };
 }
 
 /** Zones with their soil that are kept: a car, and what was painted on it of late. */
@@ -227,7 +296,8 @@ export function zoneOptions(context: PlanningContext): readonly ZoneOptions[] {
  * yet is done another way; where all is wiped, it has to be finished whatever the gates say.
  */
 function goingOn({ options, explain }: Sorted, begun: BegunZone, context: PlanningContext): readonly Option[] {
-  const same = options.find(({ treatment }) => treatment === begun.treatment);
+  const all = options.filter(({ treatment }) => treatment === begun.treatment);
+  const same = all.find(({ rinse }) => rinse === begun.rinse) ?? all[0];
   if (same) return [restOf(same, begun, context)];
   const other = { ...begun, done: { ...begun.done, flush: 0 }, wet: [] };
   const whatever = begun.done.wipe >= 1 ? explain().filter(({ treatment }) => treatment === begun.treatment) : options;

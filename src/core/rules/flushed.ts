@@ -1,52 +1,75 @@
-import { type Flush, type Working, partsOf } from '../model';
+import { type Flush, partsOf, type Working } from '../model';
 import { type Load, totalLoad } from '../soil';
-import { runoffOf } from '../surface';
+import { NO_FROST_C, runoffOf, waterHeld } from '../surface';
 import { type GramsPerSquareMetre, gPerM2 } from '../units';
 import type { PlanningContext, SoiledZone } from './context';
-import { type FlushRule, flushRules } from './flushes';
+import { type FlushRule, type RinseAmount, flushRules } from './flushes';
 
-/** A zone after a flush: what is left on it, and what the flush took. */
+/** A zone when hands come to it after a pre-rinse: what is left on it, and what the rinse took. */
 export interface Flushed {
   readonly flush: FlushRule;
+  readonly amount: RinseAmount;
+  /** Water laid on. */
   readonly filmUm: number;
+  /** Of it what still stands there. */
+  readonly standsUm: number;
   readonly loads: readonly Load[];
   readonly loadGm2: GramsPerSquareMetre;
-  /** Temperature of the water as it lands, and of the panel right after. */
+  /** Temperature of the water as it lands, and of the panel right after and when hands come. */
   readonly liquidC: number;
+  readonly landedC: number;
   readonly panelC: number;
   readonly seconds: number;
   readonly runoffMl: number;
 }
 
-function flushed({ zone, soil, panel }: SoiledZone, kind: Flush, context: PlanningContext): Flushed {
+/** In frost a rinse is not left to freeze, and a mist not to dry: it comes when the pass is due. */
+const waitS = (kind: Flush, { a, job: { site } }: PlanningContext): number =>
+  kind === 'mist' ? a.mistWaitS : site.airC > NO_FROST_C ? a.rinseWaitS : a.rinseTurnWaitS;
+
+/** What of the water still stands on the panel, and how warm that is by then. */
+function whenHandsCome({ zone, panel }: SoiledZone, kind: Flush, filmUm: number, liquidC: number, context: PlanningContext) {
+  const seconds = waitS(kind, context);
+  const { panelC, filmUm: wetUm } = panel.later(filmUm, liquidC, seconds);
+  const isCoated = zone.surface === 'paint' && context.job.vehicle.finish === 'coated';
+  return { panelC, standsUm: Math.min(wetUm, waterHeld(zone.tiltDeg, isCoated, seconds, context.a)) };
+}
+
+function flushed(soiled: SoiledZone, kind: Flush, amount: RinseAmount, context: PlanningContext): Flushed {
+  const { zone, soil, panel } = soiled;
   const { a } = context;
   const flush = flushRules[kind];
-  const filmUm = flush.filmUm(a);
+  const filmUm = flush.filmUm(amount, a);
   const wet = filmUm > 0;
   const loads = wet
-    ? soil.loads.map(({ kind: of, loadGm2 }) => ({ kind: of, loadGm2: gPerM2(loadGm2 * (1 - flush.removes(of, a))) }))
+    ? soil.loads.map(({ kind: of, loadGm2 }) => ({ kind: of, loadGm2: gPerM2(loadGm2 * (1 - flush.removes(of, filmUm, a))) }))
     : soil.loads;
   const liquidC = flush.liquidC(context);
+  const then = wet ? whenHandsCome(soiled, kind, filmUm, liquidC, context) : { panelC: panel.panelC, standsUm: 0 };
+  const runsOffMl = runoffOf(filmUm, panel.holdUpUm, zone.areaM2, a);
   return {
     flush,
+    amount,
     filmUm,
+    ...then,
     loads,
     loadGm2: totalLoad(loads),
     liquidC,
-    panelC: wet ? panel.landedC(filmUm, liquidC) : panel.panelC,
-    seconds: flush.secondsPerM2(context) * zone.areaM2,
-    // A wash bay has a drain of its own.
-    runoffMl: flush.source === 'bay' ? 0 : runoffOf(filmUm, panel.holdUpUm, zone.areaM2, a),
+    landedC: wet ? panel.landedC(filmUm, liquidC) : panel.panelC,
+    seconds: flush.secondsPerM2(filmUm, context) * zone.areaM2,
+    // A wash bay has a drain of its own; what does not stay on the panel has run off.
+    runoffMl: flush.source === 'bay' || runsOffMl === 0 ? 0 : (filmUm - then.standsUm) * zone.areaM2,
   };
 }
 
-/** The zone after the flush of each of these treatments; each flush is worked out once. */
-export function flushedFor(soiled: SoiledZone, context: PlanningContext): (treatment: Working) => Flushed {
-  const known = new Map<Flush, Flushed>();
-  return (treatment) => {
+/** The zone after the pre-rinse of each of these treatments, by amount; each is worked out once. */
+export function flushedFor(soiled: SoiledZone, context: PlanningContext): (treatment: Working, amount: RinseAmount) => Flushed {
+  const known = new Map<string, Flushed>();
+  return (treatment, amount) => {
     const { flush } = partsOf(treatment);
-    const found = known.get(flush) ?? flushed(soiled, flush, context);
-    known.set(flush, found);
+    const key = `${flush}/${amount}`;
+    const found = known.get(key) ?? flushed(soiled, flush, amount, context);
+    known.set(key, found);
     return found;
   };
 }

@@ -30,7 +30,8 @@ describe('what is offered', () => {
   it('keeps what was fixed by hand, and says what is missing for it', () => {
     const job = choosing({ fixed: { roof: 'mains/waterless' } });
     expect(codes(job, 'roof', 'mains/waterless')).toContain('no-gear');
-    expect(planJob(job).method).toBe('decline');
+    expect(planJob(job).zones.find(({ zone }) => zone.id === 'roof')!.leftBecause).toMatchObject({ gates: [{ code: 'no-gear' }], help: 'kit' });
+    expect(planJob(choosing({ fixed: { roof: 'mains/waterless' }, parts: 'all' })).method).toBe('decline');
   });
 });
 

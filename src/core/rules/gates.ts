@@ -4,13 +4,16 @@ import type { ContactRule, Contacted } from './contacts';
 import { type PlanningContext, type SoiledZone, isInSun } from './context';
 import { type Drying, windowGates } from './drying-window';
 import type { Flushed } from './flushed';
+import { limitOn } from './limit';
 
-function productGate({ zone, panel: { panelC } }: SoiledZone, purpose: MixPurpose, { job, recipes }: PlanningContext): Gate[] {
+/** @param panelC when the product comes: after a pre-rinse or a mist */
+function productGate({ zone }: SoiledZone, panelC: number, purpose: MixPurpose, { job, recipes }: PlanningContext): Gate[] {
   const { finish } = job.vehicle;
   const product = recipes[purpose]?.product;
   if (!product) return [{ code: 'no-product', purpose }];
   const gates: Gate[] = [];
-  if (panelC > product.maxPanelC) gates.push({ code: 'panel-too-hot', panelC, maxC: product.maxPanelC });
+  // What no label says forbids nothing: practice warns.
+  if (product.maxPanelC !== null && panelC > product.maxPanelC) gates.push({ code: 'panel-too-hot', panelC, maxC: product.maxPanelC });
   if (product.notOnSurfaces.includes(zone.surface)) gates.push({ code: 'surface', surface: zone.surface });
   if (zone.surface !== 'paint') return gates;
   if (product.notOnFinishes.includes(finish)) gates.push({ code: 'finish', finish });
@@ -89,7 +92,7 @@ export const standingGates = (soiled: SoiledZone, flushed: Flushed, rule: Contac
   ...flushGates(soiled, flushed, context),
   ...sunGates(soiled, context),
   ...reachGates(soiled, context),
-  ...rule.purposes.flatMap((purpose) => productGate(soiled, purpose, context)),
+  ...rule.purposes.flatMap((purpose) => productGate(soiled, flushed.panelC, purpose, context)),
   ...sequenceGates(rule.purposes, context),
   ...runoffGates(flushed.runoffMl, context),
 ];
@@ -104,10 +107,10 @@ export interface Gated {
   readonly drying: Drying;
 }
 
-/** Temperature after flush and first layer have landed. */
-function landedC({ panel }: SoiledZone, { filmUm, panelC }: Flushed, { layers }: Contacted, context: PlanningContext): number {
-  const landed = panel.landedC(layers[0]!.film, context.carriedC, panelC);
-  return filmUm > 0 ? Math.min(panelC, landed) : landed;
+/** The coldest that a rinse or the first layer comes to as it lands. */
+function landedC({ panel }: SoiledZone, flushed: Flushed, { layers }: Contacted, context: PlanningContext): number {
+  const landed = panel.landedC(layers[0]!.film, context.carriedC, flushed.panelC);
+  return flushed.filmUm > 0 ? Math.min(flushed.landedC, landed) : landed;
 }
 
 /** The liquid slushes as it lands; with what would keep the thinnest of the layers from it. */
@@ -129,7 +132,8 @@ function freezing({ panel }: SoiledZone, flushed: Flushed, { layers }: Contacted
  * belongs to the school; no school lifts any of the others.
  */
 export function filmGates(soiled: SoiledZone, flushed: Flushed, gated: Gated, context: PlanningContext): readonly Gate[] {
-  const { a, job, limit } = context;
+  const { a, job } = context;
+  const limit = limitOn(soiled.zone, context);
   const { filmUm, contact, drying, index } = gated;
   const gates: Gate[] = flushed.runoffMl > 0 ? [] : runoffGates(gated.runoffMl, context);
   if (filmUm < a.leastFilm) gates.push({ code: 'wiped-dry', filmUm, leastUm: a.leastFilm });

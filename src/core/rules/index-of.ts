@@ -47,7 +47,7 @@ function encapsulation(treatment: Contact, dwellS: number, a: Assumptions): numb
 
 /** Answers what the marring index of one deposit would be: for tables, and to question the model. */
 export function indexOf(q: IndexQuestion, a: Assumptions): IndexAnswer {
-  const loadGm2 = q.loadGm2 * (1 - flushRules[q.flush].removes(q.kind, a));
+  const loadGm2 = q.loadGm2 * (1 - flushRules[q.flush].most(q.kind, a));
   const kappa = encapsulation(q.treatment, q.dwellS, a);
   const { pressure } = contactRules[q.treatment].contact(
     { loadGm2, filmFactor: 1, dwell: 'common', wiping: 'flat', bucket: 'one-guarded' },

@@ -1,3 +1,4 @@
+export { kitsFor } from './available-treatments';
 export { contactRules } from './contacts';
 export { contextOf } from './context';
 export type { PlanningContext, SoiledZone } from './context';
@@ -10,8 +11,9 @@ export { indexOf } from './index-of';
 export type { IndexQuestion } from './index-of';
 export { contentsOf, finishesGlass, kitSets, noUsage } from './kit-set';
 export type { KitSet, KitSetResult } from './kit-set';
-export { kits, setupMinutes } from './kit';
+export { kits, packingMinutes, setupMinutes } from './kit';
 export type { Kit } from './kit';
+export { isBody, limitOn } from './limit';
 export { limitOf } from './marring';
 export { emptyLaid, vectorOf } from './option';
 export type { Laid, Option, Shut, Usage, ZoneOptions } from './option';

@@ -1,10 +1,11 @@
-import { type Assigned, type Content, assignVessels, isPlain, rinseBuckets } from '../mix';
-import type { Job } from '../model';
+import { type Assigned, type Content, assignVessels, chargeOf, isPlain, rinseBuckets } from '../mix';
+import { type Job, partsOf } from '../model';
 import { type Budget, type Gate, budgets } from '../reasons';
 import { kitsAtHand } from './available-treatments';
 import { type PlanningContext, oncePerSharedContext } from './context';
 import { usageCost } from './cost';
-import { type Kit, kitMix, setupMinutes } from './kit';
+import { flushRules } from './flushes';
+import { type Kit, kitMix, packingMinutes, setupMinutes } from './kit';
 import type { Usage } from './option';
 import { freshStart } from './start-state';
 
@@ -14,6 +15,8 @@ export interface KitSet {
   readonly usage: Usage;
   /** Of the product that must stay in the vessels, minor units. */
   readonly minor: number;
+  /** Of dirty water that has to be taken away, L. */
+  readonly wasteL: number;
   readonly cost: number;
 }
 
@@ -41,25 +44,22 @@ export function contentsOf(set: readonly Kit[], job: Job, glassFinish: boolean):
 export const finishesGlass = ({ job, recipes }: PlanningContext): boolean =>
   job.choices.glass === 'last' && recipes.glass !== undefined;
 
-/** What must stay in a vessel beyond what the panels take, mL. */
-const chargeOf = ({ content, vessel }: Assigned, context: PlanningContext): number =>
-  content === 'rinse' ? context.a.rinseBucket : vessel.chargeMl;
-
 function setUp(set: readonly Kit[], assigned: readonly Assigned[], context: PlanningContext): KitSet {
   const { a, job, recipes, begun } = context;
-  let [litres, minor] = [0, 0];
+  let [litres, minor, wasteL] = [0, 0, 0];
   const filled = assigned.filter(({ vessel }) => !begun.vessels.some(({ vesselId }) => vesselId === vessel.id));
   for (const one of filled) {
     const recipe = isPlain(one.content) ? undefined : recipes[one.content];
-    const charge = chargeOf(one, context);
+    const charge = chargeOf(one, a);
     litres += (charge * (1 - (recipe?.share ?? 0))) / 1000;
     minor += charge * (recipe?.minorPerMl ?? 0);
+    if (one.content === 'wash' || one.content === 'rinse') wasteL += charge / 1000;
   }
   const glassSetup = filled.some(({ content }) => content === 'glass') ? a.setupSpray : 0;
   const hands = set.filter((kit) => !begun.kits.includes(kit)).reduce((sum, kit) => sum + setupMinutes(kit, a), glassSetup);
-  const minutes = hands / job.site.workers + a.packing;
+  const minutes = hands / job.site.workers + packingMinutes(set, a);
   const usage = { ...noUsage, litres, minutes };
-  return { kits: set, usage, minor, cost: usageCost(usage, minor, a) };
+  return { kits: set, usage, minor, wasteL, cost: usageCost(usage, minor, a) + a.weightWaste * wasteL };
 }
 
 function kitSet(set: readonly Kit[], context: PlanningContext): KitSetResult {
@@ -73,10 +73,16 @@ function kitSet(set: readonly Kit[], context: PlanningContext): KitSetResult {
     : { ok: false, kits: set, gate: { code: 'no-vessel', vessel: assignment.kind } };
 }
 
+/** One kind of rinse gear a car; a second only where it is asked for by hand. */
+const rinsers: readonly Kit[] = ['flush', 'cordless', 'mains', 'bay'];
+
 function setsOf(context: PlanningContext): readonly KitSetResult[] {
   const kits = kitsAtHand(context);
+  const asked = new Set(Object.values(context.job.choices.fixed).flatMap((treatment) => (treatment === 'leave' || !treatment ? [] : flushRules[partsOf(treatment).flush].kits)));
+  const asksForMore = rinsers.filter((kit) => asked.has(kit)).length > 1;
   return Array.from({ length: 2 ** kits.length }, (_, bits) => kits.filter((_kit, i) => bits & (1 << i)))
     .filter((set) => !set.includes('heater') || set.includes('flush'))
+    .filter((set) => rinsers.filter((kit) => set.includes(kit)).length <= (asksForMore ? rinsers.length : 1))
     .map((set) => kitSet(set, context));
 }
 

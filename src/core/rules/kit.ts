@@ -53,3 +53,6 @@ export function setupMinutes(kit: Kit, a: Assumptions): number {
       return a.setupSteamer;
   }
 }
+
+/** Minutes to pack up, once; dirty water is taken away first. */
+export const packingMinutes = (set: readonly Kit[], a: Assumptions): number => a.packing + (set.includes('wash') ? a.emptying : 0);

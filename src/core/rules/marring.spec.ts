@@ -16,7 +16,7 @@ function indexOf(
   flush: Flush,
   contact: 'waterless' | 'presoak-rinseless',
 ): number {
-  const load = gPerM2(loadOfLevel(level, a) * (1 - flushRules[flush].removes(kind, a)));
+  const load = gPerM2(loadOfLevel(level, a) * (1 - flushRules[flush].most(kind, a)));
   const how = contactRules[contact].contact(
     { loadGm2: load, filmFactor: 1, dwell: 'common', wiping: 'flat', bucket: 'one-guarded' },
     a,

@@ -2,7 +2,7 @@ import type { MixPurpose, Working, ZoneId } from '../model';
 import { type Budget, type Gate, budgets } from '../reasons';
 import type { Moisture, TowelNeed, TowelUse } from '../towel';
 import type { Drying } from './drying-window';
-import type { FlushSource } from './flushes';
+import type { FlushSource, RinseAmount } from './flushes';
 import type { Kit } from './kit';
 import type { Marring } from './marring';
 import type { StandingPlace } from './reach';
@@ -35,6 +35,11 @@ export const vectorOf = (usage: Usage): number[] => budgets.map((budget) => usag
 /** One treatment on one zone, worked out. */
 export interface Option {
   readonly treatment: Working;
+  /** How much is rinsed with before, and that in L/m²; 0 without a pre-rinse. */
+  readonly rinse: RinseAmount;
+  readonly rinseLM2: number;
+  /** On body or glass: wheels and door shuts do not make a method. */
+  readonly ofBody: boolean;
   readonly kits: readonly Kit[];
   /** Empty when the treatment may be used. */
   readonly gates: readonly Gate[];
@@ -55,11 +60,16 @@ export interface Option {
   /** What takes the dirt up; wheels and arches have towels of their own. */
   readonly medium: TowelUse['medium'];
   readonly laidMl: Laid;
+  /** Rinse water that still stands there when hands come, mL. */
+  readonly standsMl: number;
+  /** Of the mixes, and of what stands there of the rinse. */
   readonly moisture: Moisture;
   /** With what a flush lets run. */
   readonly runoffMl: number;
   readonly work: WorkSeconds;
   readonly needs: readonly TowelNeed[];
+  /** Towel sides that the wash fills, as a fraction; 0 where a mitt washes. */
+  readonly washSides: number;
   readonly usage: Usage;
   /** The same in the order of the list of budgets, for the search. */
   readonly use: readonly number[];

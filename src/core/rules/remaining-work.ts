@@ -1,5 +1,5 @@
 import { type RunAct, mixPurposes } from '../model';
-import type { TowelNeed } from '../towel';
+import { type NeedMoment, type TowelNeed, part } from '../towel';
 import type { PlanningContext } from './context';
 import { type Laid, type Option, vectorOf } from './option';
 import type { BegunZone } from './start-state';
@@ -21,13 +21,8 @@ function laidRest(option: Option, { done }: BegunZone, wetShare: number): Laid {
   return laid;
 }
 
-/** The wash side has what is not wiped yet; what finishes or dries, what is not finished or dried. */
-function needRest(need: TowelNeed, option: Option, { done }: BegunZone): TowelNeed {
-  const wiped = option.driedLater && need.use !== 'wash' ? done.dry : done.wipe;
-  const glassMl = need.use === 'wash' ? 0 : option.laidMl.glass;
-  const liquidMl = (need.liquidMl - glassMl) * (1 - wiped) + glassMl * (1 - done.glass);
-  return { ...need, dirtG: need.dirtG * (1 - wiped), reachShare: need.reachShare * (1 - wiped), liquidMl };
-}
+/** What a moment of towels is done with. */
+const actOf = { pass: 'wipe', dry: 'dry', glass: 'glass' } as const satisfies Record<NeedMoment, RunAct>;
 
 const isSomething = ({ dirtG, liquidMl, reachShare }: TowelNeed): boolean => dirtG > 1e-9 || liquidMl > 1e-9 || reachShare > 1e-9;
 
@@ -48,7 +43,7 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
   };
   const laidMl = laidRest(option, begun, wetShare);
   const runoffMl = (option.runoffMl - moisture.runoffMl) * (1 - done.flush) + moisture.runoffMl * unwetted;
-  const needs = option.needs.map((need) => needRest(need, option, begun)).filter(isSomething);
+  const needs = option.needs.map((need) => part(need, 1 - done[actOf[need.moment]])).filter(isSomething);
   const usage = usageOf(laidMl, runoffMl, left, needs, context);
   return {
     ...option,
@@ -58,8 +53,10 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
     laidMl,
     runoffMl,
     needs,
+    washSides: option.washSides * unwiped,
     usage,
     use: vectorOf(usage),
+    standsMl: option.standsMl * unwiped,
     moisture: {
       laidMl: moisture.laidMl * unwiped,
       runoffMl: moisture.runoffMl * unwiped,

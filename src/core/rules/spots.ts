@@ -41,7 +41,7 @@ function solventLeft(soiled: SoiledZone, context: PlanningContext): SpotLeft | n
   if (product.notOnSurfaces.includes(zone.surface)) return 'surface';
   if (zone.surface === 'paint' && product.notOnFinishes.includes(job.vehicle.finish)) return 'finish';
   if (isInSun(soiled, context)) return 'in-sun';
-  return panel.panelC > Math.min(a.solventMaxC, product.maxPanelC) ? 'too-warm' : null;
+  return panel.panelC > Math.min(a.solventMaxC, product.maxPanelC ?? Infinity) ? 'too-warm' : null;
 }
 
 const leftOf = (kind: SpotKind, soiled: SoiledZone, context: PlanningContext): SpotLeft | null => {

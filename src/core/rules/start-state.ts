@@ -1,12 +1,14 @@
 import type { Content, InVessel } from '../mix';
 import type { Pace, RunAct, Tick, TowelRole, Working, ZoneId } from '../model';
 import type { OpenTowel } from '../towel';
+import type { RinseAmount } from './flushes';
 import type { Kit } from './kit';
 import type { StandingPlace } from './reach';
 
 /** A zone on which something has been done, but not everything. */
 export interface BegunZone {
   readonly treatment: Working;
+  readonly rinse: RinseAmount;
   /** Share of each act that is done, 0 to 1. */
   readonly done: Readonly<Record<RunAct, number>>;
   /** Sections that are wet and wait for a hand, by when they were wetted and whose they are. */

@@ -4,6 +4,7 @@ import type { Kit } from '../rules';
 export const stepKinds = [
   'setup',
   'walk',
+  'refill',
   'flush',
   'pretreat',
   'spray',

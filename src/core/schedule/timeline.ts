@@ -4,6 +4,7 @@ import { type Chosen, type Lap, type Pass, Round, rinsedAtTurn, passesOf, pieces
 import { type Kit, type StandingPlace, type StartState, heldBy, setupMinutes } from '../rules';
 import { Crew, type Step, type StepKind } from './crew';
 import { type Sharing, sharedOut } from './share';
+import { Tank } from './tank';
 import { type Stop, type Timed, wetAhead } from './wet-ahead';
 
 /** A section that would dry before it is done. */
@@ -85,15 +86,18 @@ class Recorder {
 }
 
 /** Puts a worker's passes on the clock, wetted ahead as far as windows allow. */
-function workThrough(passes: readonly Pass[], worker: number, round: Round, record: Recorder, a: Assumptions) {
+function workThrough(passes: readonly Pass[], worker: number, round: Round, tank: Tank, record: Recorder, a: Assumptions) {
   const { crew } = record;
   let [at, walkedM]: [number | null, number] = [null, 0];
+  const refills: number[] = [];
   const stops = passes.map((pass): Stop => {
     const next = round.at(pass);
     const metres = at === null ? 0 : round.metres(at, next);
     at = next;
     walkedM += metres;
-    return { pass, walkS: metres / a.walkingSpeed };
+    const refillS = pass.rinsedAtTurn ? tank.refillS(pass.pieces.map(({ option, of }) => ({ option, share: 1 / of }))) : 0;
+    refills.push(refillS);
+    return { pass, walkS: metres / a.walkingSpeed + refillS };
   });
   const beginsS = crew.now(worker);
   const { acts, timed } = wetAhead(stops);
@@ -113,7 +117,8 @@ function workThrough(passes: readonly Pass[], worker: number, round: Round, reco
   };
   const first = (i: number) => ({ zoneId: passes[i]!.pieces[0]!.zone.id, section: passes[i]!.pieces[0]!.section, pass: numbers[i]! });
   const come = (i: number): void => {
-    crew.do(worker, { ...first(i), kind: 'walk', kit: null, seconds: stops[i]!.walkS });
+    crew.do(worker, { ...first(i), kind: 'walk', kit: null, seconds: stops[i]!.walkS - refills[i]! });
+    crew.do(worker, { ...first(i), kind: 'refill', kit: null, seconds: refills[i]! });
     if (passes[i]!.rinsedAtTurn) each(i, 'flush');
     each(i, 'pretreat');
   };
@@ -145,7 +150,22 @@ function rounds(act: 'flush' | 'dry' | 'glass', chosen: readonly Chosen[], worke
     const key = act !== 'glass' ? one.zone.view : workers > 1 && one.zone.view === 'right' ? 'right' : 'all';
     groups.set(key, [...(groups.get(key) ?? []), one]);
   }
-  return [...groups.values()];
+  const all = [...groups.values()];
+  return act === 'flush' ? withoutShort(all) : all;
+}
+
+/** A shorter rinse goes with the next one round the car, s (judged). */
+const SHORT_RINSE_S = 90;
+
+function withoutShort(groups: readonly (readonly Chosen[])[]): readonly (readonly Chosen[])[] {
+  const secondsOf = (group: readonly Chosen[]): number => group.reduce((sum, { option }) => sum + option.work.flush, 0);
+  const found: Chosen[][] = [];
+  for (const group of groups) {
+    const last = found.at(-1);
+    if (last && (secondsOf(last) < SHORT_RINSE_S || secondsOf(group) < SHORT_RINSE_S)) last.push(...group);
+    else found.push([...group]);
+  }
+  return found;
 }
 
 /**
@@ -161,8 +181,11 @@ export function timelineOf(
   a: Assumptions,
   begun: Pick<StartState, 'inHand' | 'zones'>,
   sharing: Sharing = 'sides',
+  tankMl = Infinity,
+  packMin = a.packing,
 ): Timeline {
   const crew = new Crew(workers);
+  const tank = new Tank(tankMl, a);
   const record = new Recorder(crew);
   const slow = 1 + a.walking;
   const atOnce = (act: 'flush' | 'dry' | 'glass', of: readonly Chosen[]): void => {
@@ -182,7 +205,11 @@ export function timelineOf(
         areaM2: group.reduce((sum, { zone }) => sum + zone.areaM2, 0),
         handS: group.reduce((sum, { option }) => sum + option.work[work] * slow, 0),
       });
-      for (const { zone, option } of group) crew.do(worker, { kind: act, zoneId: zone.id, section: 0, pass, kit: null, seconds: option.work[work] * slow });
+      for (const { zone, option } of group) {
+        const refillS = act === 'flush' ? tank.refillS([{ option, share: 1 }]) : 0;
+        crew.do(worker, { kind: 'refill', zoneId: zone.id, section: 0, pass, kit: null, seconds: refillS });
+        crew.do(worker, { kind: act, zoneId: zone.id, section: 0, pass, kit: null, seconds: option.work[work] * slow });
+      }
     }
   };
   const alone = { zoneId: null, section: 0, pass: null };
@@ -198,13 +225,13 @@ export function timelineOf(
   const held = heldBy(begun);
   const passes = passesOf(wiped.flatMap((one) => piecesOf(one, vehicle.dimensions.lengthM, held, a)), a);
   const byWorker = sharedOut(passes, workers, sharing).map((own) => (own.length > 0 ? round.inLaps(own) : own));
-  const walks = byWorker.map((own, worker) => workThrough(own, worker, round, record, a));
+  const walks = byWorker.map((own, worker) => workThrough(own, worker, round, tank, record, a));
   crew.meet();
   atOnce('dry', chosen.filter(({ option }) => option.driedLater));
   crew.meet();
   atOnce('glass', chosen);
   crew.meet();
-  crew.do(0, { ...alone, kind: 'pack', kit: null, seconds: a.packing * 60 });
+  crew.do(0, { ...alone, kind: 'pack', kit: null, seconds: packMin * 60 });
   return {
     ...record.inOrder(),
     elapsedS: crew.elapsed(),

@@ -18,6 +18,7 @@ export interface Timed {
 /** A pass on its way round the car, with the walk that leads to it. */
 export interface Stop {
   readonly pass: Pass;
+  /** Seconds to come there, with filling a tank on the way. */
   readonly walkS: number;
 }
 

@@ -1,4 +1,4 @@
-import { type Habits, type Job, brushes, bucketSystems, coldHabits, droppingsHabits, dryings, dwellHabits, glassSchools, orders, schools, soakedTowelSchools, sprayHabits, strengths, sunHabits, toppings, wheelSchools, wipings } from '../model';
+import { type Habits, type Job, brushes, bucketSystems, coldHabits, dirtLimits, droppingsHabits, dryings, dwellHabits, glassSchools, glassTowelHabits, orders, partsHabits, schools, soakedTowelSchools, sprayHabits, strengths, sunHabits, toppings, wheelSchools, wipings } from '../model';
 import { type Outcome, outcomeOf } from '../planning';
 import { choicesOf } from '../rules';
 import type { Study } from './study';
@@ -6,12 +6,15 @@ import type { Study } from './study';
 /** Every answer that may be given to each question. */
 export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] } = {
   school: schools,
+  dirtLimit: dirtLimits,
+  parts: partsHabits,
   strength: strengths,
   spray: sprayHabits,
   dwell: dwellHabits,
   bucket: bucketSystems,
   soakedSides: [4, 8],
   soakedTowel: soakedTowelSchools,
+  glassTowels: glassTowelHabits,
   wiping: wipings,
   drying: dryings,
   order: orders,

@@ -46,15 +46,12 @@ export interface HoursOfDay {
   readonly maxPanelC: number | null;
 }
 
-/** Waterless goes on a dry panel. */
-const unflushed = { filmUm: 0, liquidC: 0 };
-
 function panelHour(soiled: SoiledZone, hour: number, context: PlanningContext): PanelHour {
   const { a, recipes, job } = context;
   const { panel, soil, zone } = soiled;
   const product = recipes.waterless?.product;
   const touching = { loadGm2: soil.totalGm2, filmFactor: product?.filmFactor ?? 1, ...job.choices };
-  const { openS, sectionM2 } = dryingOf(soiled, unflushed, contactRules.waterless.contact(touching, a), context);
+  const { openS, sectionM2 } = dryingOf(soiled, { standsUm: 0, panelC: panel.panelC }, contactRules.waterless.contact(touching, a), context);
   const fits = sectionM2 >= Math.min(zone.areaM2, a.leastSection) - 1e-9;
   return {
     hour,

@@ -13,7 +13,7 @@ export { studies } from './table';
 export type { Studies, StudyKind } from './table';
 export { takeWeights, tradeOffsOf } from './trade-offs';
 export type { TradeOff } from './trade-offs';
-export { whatIf } from './what-if';
+export { whatIf, helpOf } from './what-if';
 export type { WhatIf } from './what-if';
 export { workOrdersOf } from './work-orders';
 export type { Ordering, RunOrdering } from './work-orders';

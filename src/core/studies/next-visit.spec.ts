@@ -47,13 +47,15 @@ describe('the next visit', () => {
   });
 
   it('is the last day on which a forecast car may still be done like that', () => {
-    const job = sampleJob();
-    const { car } = visit(job);
+    // Whole or not at all: what may not be touched is not left out.
+    const job = sampleJob({ choices: { ...sampleJob().choices, parts: 'all' } });
+    const far: Leg = { ...week, km: 600 };
+    const { car } = visit(job, far);
     const day = car.waterless.likely;
     expect(day).toBeGreaterThan(0);
     expect(day).toBeLessThan(120);
     const on = (days: number) => {
-      const since = [{ ...week, days, km: (week.km * days) / week.days }];
+      const since = [{ ...far, days, km: (far.km * days) / far.days }];
       const outcome = planJob({ ...job, soil: {}, since, site: { ...job.site, minutes: 1000, waterL: 1000 } }).alternatives.find(({ method }) => method === 'waterless')!.outcome;
       return outcome.kind === 'blocked' ? outcome.blocked.length : 0;
     };

@@ -1,6 +1,6 @@
 import type { CleanlinessClass, Job, Leg, ZoneId } from '../model';
 import { isPure } from '../planning';
-import { type PlanningContext, type SoiledZone, contextOf, isOpen } from '../rules';
+import { type PlanningContext, type SoiledZone, contextOf, isBody, isOpen } from '../rules';
 import { forecastOn, totalLoad } from '../soil';
 import { gPerM2 } from '../units';
 import type { Study } from './study';
@@ -104,6 +104,7 @@ export function* nextVisitOf(job: Job, usual: Leg = usualLeg(job)): Study<NextVi
     zones.push({ zoneId, cleanliness, waterless: waterless!, rinseless: rinseless! });
     yield (i + 1) / asked.length;
   }
-  const car = lastsOf(zones);
+  // Wheels and door shuts never decide how the car is washed.
+  const car = lastsOf(zones.filter(isBody));
   return { furthestDays: FURTHEST_DAYS, usual, zones, car, suggested: zones.length > 0 ? suggestedOf(car) : null };
 }

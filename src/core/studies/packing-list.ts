@@ -2,7 +2,7 @@ import { type Content, type Mix, towelsDrink } from '../mix';
 import { type Job, type TowelRole, type ZoneId, towelRoles } from '../model';
 import { type Plan, wipingsOf } from '../planning';
 import { type Laid, type Option, type PlanningContext, type SoiledZone, contextOf, emptyLaid, takenBy, totalWork } from '../rules';
-import { type Wiping, towelsTaken, WETTED_SIDES } from '../towel';
+import { type TowelNeed, type UsedTowel, towelLedger, WETTED_SIDES } from '../towel';
 import { gPerM2 } from '../units';
 import { type Draws, draws } from './draws';
 import { quantile } from './quantiles';
@@ -69,9 +69,23 @@ interface Draw {
   readonly minutes: number;
 }
 
+/** The first batch of each role, as many of it as are asked for. */
+const boundless = (towels: Job['towels']): Job['towels'] =>
+  towelRoles.flatMap((role) => {
+    const batch = towels.find((one) => one.role === role);
+    return batch ? [{ ...batch, clean: Infinity }] : [];
+  });
+
+function countsOf(towels: readonly UsedTowel[]): ReadonlyMap<TowelRole, number> {
+  const counts = new Map<TowelRole, number>();
+  for (const { role } of towels) counts.set(role, (counts.get(role) ?? 0) + 1);
+  return counts;
+}
+
 class JobSampler {
   private readonly worked: ReadonlyMap<ZoneId, Worked>;
   private readonly plannedS: number;
+  private readonly piles: Job['towels'];
 
   constructor(
     private readonly context: PlanningContext,
@@ -85,6 +99,7 @@ class JobSampler {
         return option ? [[soiled.zone.id, { soiled, option }]] : [];
       }),
     );
+    this.piles = boundless(context.job.towels);
     this.plannedS = [...this.worked.values()].reduce((sum, { option }) => sum + totalWork(option.work), 0);
   }
 
@@ -95,7 +110,7 @@ class JobSampler {
     const [wet, pace] = [this.random.factor(spread), this.random.factor(spread)];
     const laid = emptyLaid();
     let seconds = 0;
-    const drawn = new Map<ZoneId, Wiping['needs']>();
+    const drawn = new Map<ZoneId, readonly TowelNeed[]>();
     for (const [id, one] of this.worked) {
       const times = this.random.factor(Math.log(one.soiled.soil.spread));
       const { laidMl, work, needs } = takenBy(soiledBy(one, times), one.option, this.context);
@@ -103,11 +118,11 @@ class JobSampler {
       seconds += totalWork(work);
       drawn.set(id, needs.map((need) => ({ ...need, liquidMl: need.liquidMl * wet })));
     }
-    const wipings = this.plan.timeline.byWorker.map((passes) => wipingsOf(passes, ({ zone }) => drawn.get(zone.id) ?? []));
+    const wipings = wipingsOf(this.plan.timeline, job.site.workers, (zoneId) => drawn.get(zoneId) ?? []);
     const more = ((seconds - this.plannedS) * (1 + a.walking)) / job.site.workers;
     return {
       laid,
-      towels: towelsTaken(wipings, job.towels, job.choices, a),
+      towels: countsOf(towelLedger(wipings, this.piles, job.choices, a)),
       minutes: ((this.plan.timeline.elapsedS + more) * pace) / 60,
     };
   }
@@ -151,17 +166,17 @@ const filled = ({ fills }: Mix, of: 'totalMl' | 'waterMl'): number => fills.redu
 function litresOf(draw: Draw, { mix }: Plan, drunk: (draw: Draw) => number): number {
   const mixed = mix.mixes.reduce((sum, one) => {
     const share = filled(one, 'waterMl') / Math.max(1e-9, filled(one, 'totalMl'));
-    const ml = one.content === 'rinse' ? filled(one, 'totalMl') : takenOf(one.content, draw, drunk) + one.vessel.chargeMl;
+    const ml = one.content === 'rinse' ? filled(one, 'totalMl') : takenOf(one.content, draw, drunk) + one.chargeMl;
     return sum + ml * share;
   }, 0);
   return (mixed + draw.laid.line + draw.laid.bay) / 1000;
 }
 
 function mixesOf(all: readonly Draw[], plan: Plan, { a }: PlanningContext, drunk: (draw: Draw) => number): readonly EnoughMix[] {
-  return plan.mix.mixes.flatMap(({ content, fills, vessel, productName }): EnoughMix[] => {
+  return plan.mix.mixes.flatMap(({ content, fills, chargeMl, productName }): EnoughMix[] => {
     if (!productName || content === 'rinse') return [];
     const sample = all.map((draw) => takenOf(content, draw, drunk));
-    const planned = fills.reduce((sum, { totalMl }) => sum + totalMl, 0) - vessel.chargeMl;
+    const planned = fills.reduce((sum, { totalMl }) => sum + totalMl, 0) - chargeMl;
     return [{ content, planned, enough: shareOf(sample, planned), ...enough(sample, a.confidence) }];
   });
 }

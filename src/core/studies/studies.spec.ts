@@ -6,6 +6,7 @@ import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample
 import { celsius, degrees } from '../units';
 import { hoursOfDay } from './hours-of-day';
 import { tradeOffsOf, takeWeights } from './trade-offs';
+import { panelAt } from '../planning/panel-at';
 import { planJob } from '../planning/plan-job';
 import { finish } from './study';
 import { approachEffectsOf } from './approach-matters';
@@ -19,6 +20,9 @@ const noon: Job = sampleJob({
   vehicle: black,
   site: { ...sampleSite, airC: celsius(30), humidity: 0.4, windMs: 1, shade: false, sunWm2: 900, latitudeDeg: degrees(43.4) },
 });
+
+/** Nothing to spray water with. */
+const withoutMist = (job: Job): Job => ({ ...job, vessels: job.vessels.filter(({ kind }) => kind !== 'pump-sprayer') });
 
 describe('the front of marring, minutes and litres', () => {
   const front = finish(tradeOffsOf(filmy));
@@ -43,7 +47,7 @@ describe('the front of marring, minutes and litres', () => {
   });
 
   it('is empty where nothing may be done', () => {
-    expect(finish(tradeOffsOf(noon))).toEqual([]);
+    expect(finish(tradeOffsOf(withoutMist(noon)))).toEqual([]);
   });
 });
 
@@ -112,7 +116,7 @@ describe('the day', () => {
 describe('questions about the soil', () => {
   it('are asked where a wrong guess would break the limit, and nowhere else', () => {
     const fixed = Object.fromEntries(planJob(sampleJob()).zones.map(({ zone }) => [zone.id, 'pump/waterless' as const]));
-    const near = planJob(sampleJob({ soil: soilAll('salt', 3), choices: { ...sampleJob().choices, fixed } }));
+    const near = planJob(sampleJob({ soil: soilAll('salt', 3), site: { ...sampleSite, waterL: 300, minutes: 900 }, choices: { ...sampleJob().choices, dirtLimit: 'index', fixed } }));
     expect(near.questions.length).toBeGreaterThan(0);
     for (const { index, worseIndex, limit } of near.questions) {
       expect(index).toBeLessThanOrEqual(limit);
@@ -125,13 +129,18 @@ describe('questions about the soil', () => {
 describe('frost and sun', () => {
   it('make two plans of one car, and both say why', () => {
     const frost = { ...noon, hour: 9, site: { ...noon.site, airC: celsius(-9), shade: true, sunWm2: 0, liquidC: celsius(6), humidity: 0.8 } };
-    const [cold, hot] = [planJob(frost), planJob(noon)];
+    const [cold, hot] = [planJob(frost), planJob(withoutMist(noon))];
     expect(cold.method).toBe('hybrid');
     expect(cold.zones.every(({ treatment }) => treatment.startsWith('hot-pump'))).toBe(true);
     expect(cold.hotWater!.thenC).toBeLessThan(cold.hotWater!.startC);
     expect(cold.hotWater!.lastsMin!).toBeGreaterThan(20);
     expect(hot.method).toBe('decline');
     expect(hot.verdicts).toContainEqual(expect.objectContaining({ code: 'zones-blocked', because: 'heat' }));
+    // With a sprayer the hot panels are cooled, and only those.
+    const cooled = planJob(noon);
+    expect(cooled.method).not.toBe('decline');
+    for (const { zone, treatment } of cooled.zones)
+      if (treatment.startsWith('mist/')) expect(panelAt(noon, zone.id)).toBeGreaterThan(32);
   });
 
   it('flushes a salted car below and wipes it above', () => {

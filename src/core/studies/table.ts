@@ -8,12 +8,14 @@ import { type NextVisit, nextVisitOf } from './next-visit';
 import { type PackingList, packingListOf } from './packing-list';
 import type { Study } from './study';
 import { type TradeOff, tradeOffsOf } from './trade-offs';
-import { type WhatIf, whatIf } from './what-if';
+import { type WhatIf, helpOf, whatIf } from './what-if';
 import { type Ordering, workOrdersOf } from './work-orders';
 
 /** Long questions and what each is answered with. */
 export interface Studies {
   readonly 'what-if': readonly WhatIf[];
+  /** For parts that are left out. */
+  readonly help: readonly WhatIf[];
   readonly 'approach-effects': readonly ApproachEffect[];
   readonly 'trade-offs': readonly TradeOff[];
   readonly 'hours-of-day': HoursOfDay;
@@ -34,6 +36,7 @@ function* usageAccountOf(job: Job): Study<UsageAccount | null> {
 /** How each is worked out, wherever it is asked. */
 export const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K]> } = {
   'what-if': (job) => whatIf(job, planJob(job)),
+  help: (job) => helpOf(job, planJob(job)),
   'approach-effects': approachEffectsOf,
   'trade-offs': tradeOffsOf,
   'hours-of-day': hoursOfDay,

@@ -1,6 +1,7 @@
 import { type Change, withChange } from '../edit';
-import { type Job, type SoilLevel, type TowelRole, type VehicleMethod, type ZoneId, gearKinds, schools, towelRoles } from '../model';
+import { type GearKind, type Job, type SoilLevel, type TowelRole, type VehicleMethod, type ZoneId, gearKinds, schools, towelRoles } from '../model';
 import { type Plan, type PlanningProblem, bestPlan, methodOf, planJob, planningProblem } from '../planning';
+import type { Gate, ShortBudget } from '../reasons';
 import { choicesOf } from '../rules';
 import { celsius } from '../units';
 import type { Study } from './study';
@@ -11,6 +12,8 @@ export interface WhatIf {
   readonly method: VehicleMethod;
   readonly minutes: number;
   readonly litres: number;
+  /** Parts that are done with it and are left out without. */
+  readonly regained: number;
 }
 
 /** Most that is looked for of each budget: beyond it nobody would carry or wait. */
@@ -44,10 +47,8 @@ function levelWays(job: Job, plan: Plan, blocked: readonly ZoneId[]): readonly W
 function plainWays(job: Job, plan: Plan): readonly Ways[] {
   const { site } = job;
   const habits = choicesOf(job);
-  const zonesOf = (code: 'zones-blocked' | 'zones-wait'): readonly ZoneId[] =>
-    plan.verdicts.flatMap((verdict) => (verdict.code === code ? verdict.zones : []));
-  const blocked = zonesOf('zones-blocked');
-  const waiting = blocked.length > 0 ? blocked : zonesOf('zones-wait');
+  const blocked = plan.verdicts.flatMap((one) => (one.code === 'zones-blocked' || one.code === 'parts-left' ? one.zones : []));
+  const waiting = blocked.length > 0 ? blocked : plan.verdicts.flatMap((one) => (one.code === 'zones-wait' ? one.zones : []));
   // Half a car is not a wash.
   const some = waiting.length > 0 && waiting.length * 2 < plan.zones.length;
   const own = job.wishes.school ?? job.choices.school;
@@ -95,17 +96,29 @@ function ladders({ site, towels }: Job): readonly Ladder[] {
   ];
 }
 
-/** The method that comes out, without laying the others beside it. */
-function quickMethod(job: Job, all: PlanningProblem = planningProblem(job)): VehicleMethod {
-  const fitted = bestPlan(all, job);
-  return fitted.ok ? methodOf([...fitted.realised.choice.picks.values()]) : 'decline';
+/** What comes out: the method, and how many parts are left out. */
+interface Answer {
+  readonly method: VehicleMethod;
+  readonly left: number;
 }
 
+/** What comes out, without laying the other methods beside it. */
+function quickAnswer(job: Job, all: PlanningProblem = planningProblem(job)): Answer {
+  const fitted = bestPlan(all, job);
+  return fitted.ok ? { method: methodOf([...fitted.realised.choice.picks.values()]), left: fitted.left.size } : { method: 'decline', left: 0 };
+}
+
+const answerOf = ({ method, zones }: Plan): Answer => ({ method, left: zones.filter(({ leftBecause }) => leftBecause).length });
+
+/** Another method, or the same on more of the car. */
+const isOther = (then: Answer, now: Answer): boolean =>
+  now.method === 'decline' || then.method === 'decline' ? then.method !== now.method : then.left < now.left || (then.left === now.left && then.method !== now.method);
+
 /** The smallest step that flips the method. Only the budget differs from step to step: weighed once. */
-function smallestStep({ from, to, at }: Ladder, job: Job, method: VehicleMethod): Change | null {
+function smallestStep({ from, to, at }: Ladder, job: Job, now: Answer): Change | null {
   if (!(from < to)) return null;
   const all = planningProblem(withChange(job, at(to)));
-  const flips = (step: number): boolean => quickMethod(withChange(job, at(step)), all) !== method;
+  const flips = (step: number): boolean => isOther(quickAnswer(withChange(job, at(step)), all), now);
   if (!flips(to)) return null;
   let [low, high] = [from, to];
   while (high - low > 1) {
@@ -117,11 +130,12 @@ function smallestStep({ from, to, at }: Ladder, job: Job, method: VehicleMethod)
 }
 
 /** What a change really leads to; null where a second look says that it changes nothing. */
-function answer(job: Job, change: Change, method: VehicleMethod): WhatIf | null {
+function answer(job: Job, change: Change, now: Answer): WhatIf | null {
   const other = planJob(withChange(job, change));
-  if (other.method === method) return null;
+  const then = answerOf(other);
+  if (!isOther(then, now)) return null;
   const { minutes, litres } = other.totals;
-  return { change, method: other.method, minutes: minutes.value, litres: litres.value };
+  return { change, method: other.method, minutes: minutes.value, litres: litres.value, regained: Math.max(0, now.left - then.left) };
 }
 
 /**
@@ -132,20 +146,89 @@ export function* whatIf(job: Job, plan: Plan): Study<readonly WhatIf[]> {
   const free: Job = { ...job, choices: { ...job.choices, method: 'auto' } };
   const ways = plainWays(free, plan).filter(({ length }) => length > 0);
   const steps = ladders(free);
+  const now = answerOf(plan);
   const found: WhatIf[] = [];
   const total = ways.length + steps.length;
   let done = 0;
   const note = (change: Change | null | undefined): void => {
-    const what = change && answer(free, change, plan.method);
+    const what = change && answer(free, change, now);
     if (what) found.push(what);
   };
   for (const changes of ways) {
-    note(changes.find((change) => quickMethod(withChange(free, change)) !== plan.method));
+    note(changes.find((change) => isOther(quickAnswer(withChange(free, change)), now)));
     yield ++done / total;
   }
   for (const ladder of steps) {
-    note(smallestStep(ladder, free, plan.method));
+    note(smallestStep(ladder, free, now));
     yield ++done / total;
   }
   return found;
+}
+
+/** Steps above what there is that are tried for a budget, the smallest first. */
+const MORE = { minutes: [15, 30, 60, 120], litres: [10, 20, 40], towels: [1, 2, 4, 8] } as const;
+
+function budgetWays({ budget }: ShortBudget, job: Job): readonly Ways[] {
+  const { site, towels } = job;
+  switch (budget) {
+    case 'minutes':
+      return [MORE.minutes.map((more) => ({ code: 'minutes', minutes: site.minutes + more }) as const), one(site.workers === 1, { code: 'second-person' })];
+    case 'litres':
+      return [MORE.litres.map((more) => ({ code: 'water', litres: site.waterL + more }) as const)];
+    case 'runoffL':
+      return [MORE.litres.map((more) => ({ code: 'capture', litres: site.captureL + more }) as const)];
+    case 'batteryMin':
+      return [];
+    default:
+      return [MORE.towels.map((more) => ({ code: 'towels', role: budget, clean: (towels.find(({ role }) => role === budget)?.clean ?? 0) + more }) as const)];
+  }
+}
+
+/** What may help against a gate, the nearest first. */
+function gateWays({ code }: Gate, job: Job): readonly Ways[] {
+  const { site } = job;
+  const bring = (kind: GearKind): Ways => one(!job.gear.some((piece) => piece.kind === kind), { code: 'gear', gear: kind });
+  const capture: Ways = site.runoff === 'allowed' ? [] : MORE.litres.map((litres) => ({ code: 'capture', litres: site.captureL + litres }) as const);
+  switch (code) {
+    case 'out-of-reach':
+      return [one(!site.steps, { code: 'steps' })];
+    case 'panel-too-hot':
+    case 'dries-first':
+    case 'sun-school':
+      return [one(!site.shade, { code: 'shade' }), Array.from({ length: LATEST_HOUR }, (_, i) => i + 1).filter((hour) => hour > job.hour && !site.indoors).map((hour) => ({ code: 'hour', hour }) as const)];
+    case 'freezes':
+    case 'freezes-first':
+      return [bring('heater'), one(!site.power, { code: 'power' }), WARM_LIQUIDS_C.filter((c) => c > site.liquidC).map((c) => ({ code: 'warm-liquid', liquidC: celsius(c) }) as const)];
+    case 'no-power':
+      return [one(!site.power, { code: 'power' })];
+    default:
+      return [bring('cordless-wand'), bring('mains-wand'), capture];
+  }
+}
+
+/**
+ * What would let parts be done that are left out, or a car that is refused: for each thing that decides the nearest
+ * change that works, found by planning again; and for a refusal leaving them.
+ */
+export function* helpOf(job: Job, plan: Plan): Study<readonly WhatIf[]> {
+  const told = plan.verdicts.flatMap((verdict): readonly (readonly Ways[])[] => {
+    if (verdict.code === 'zones-blocked') return verdict.gates.map((gate) => gateWays(gate, job));
+    if (verdict.code === 'over-budget') return [budgetWays(verdict, job)];
+    if (verdict.code !== 'parts-left') return [];
+    return [verdict.because === 'budget' ? budgetWays(verdict.shortage, job) : verdict.gate ? gateWays(verdict.gate, job) : []];
+  });
+  const left = plan.verdicts.flatMap((verdict) => (verdict.code === 'zones-blocked' || verdict.code === 'zones-wait' ? verdict.zones : []));
+  const ways = [...told.flat(), one(left.length > 0 && plan.method === 'decline', { code: 'leave', zones: left })].filter(({ length }) => length > 0);
+  const now = answerOf(plan);
+  const found = new Map<string, WhatIf>();
+  for (const [i, changes] of ways.entries()) {
+    for (const change of changes) {
+      const then = answer(job, change, now);
+      if (!then) continue;
+      found.set(JSON.stringify(change), then);
+      break;
+    }
+    yield (i + 1) / ways.length;
+  }
+  return [...found.values()];
 }

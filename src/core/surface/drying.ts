@@ -108,6 +108,30 @@ function follow(wetting: Wetting, falling: Falling, fineness: number): DryingOff
   return { atS: null, umPerS: (held - um) / time };
 }
 
+/** A panel and its film after some time. */
+export interface Later {
+  readonly panelC: number;
+  readonly filmUm: number;
+}
+
+/** A panel with what is laid on it, so many seconds later: once the film is gone it warms as a dry one. */
+export function later(wetting: Wetting, seconds: number): Later {
+  const { heatCapacity, appliedUm, holdUpUm } = wetting;
+  const { evaporation, heatGain }: Climate = climateOf(wetting.air);
+  let [um, panelC, time] = [Math.min(appliedUm, holdUpUm), startC(wetting), 0];
+  while (time < seconds) {
+    const leaves = um > DRY_UM ? evaporation(panelC) : 0;
+    const warms = (heatGain(panelC) - LATENT * leaves) / (heatCapacity + WATER * um);
+    const step = Math.min(seconds - time, stepFor(-1000 * leaves, warms, 1));
+    const midC = panelC + (warms * step) / 2;
+    const midLeaves = um > DRY_UM ? Math.min(evaporation(midC), um / 1000 / step) : 0;
+    panelC += ((heatGain(midC) - LATENT * midLeaves) / (heatCapacity + WATER * um)) * step;
+    um = Math.max(0, um - 1000 * midLeaves * step);
+    time += step;
+  }
+  return { panelC, filmUm: um };
+}
+
 /** How a film dries by itself, counted from the spray. */
 export const dryingOff = (wetting: Wetting, fineness = 1): DryingOff => follow(wetting, 'film', fineness);
 

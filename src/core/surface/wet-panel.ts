@@ -2,7 +2,7 @@ import type { Assumptions } from '../assumptions';
 import type { Colour, Job, Zone } from '../model';
 import { type SunPosition, sunAt, sunOnPanel } from '../sun';
 import type { Air } from './air';
-import { type DryingOff, type Wetting, coldestPanelC, dryingOff, freezeTimeS, leastLiquidC, startC, steadyPanelC } from './drying';
+import { type DryingOff, type Later, type Wetting, coldestPanelC, dryingOff, freezeTimeS, later, leastLiquidC, startC, steadyPanelC } from './drying';
 import { holdUp } from './hold-up';
 import { airOn, skinCapacity, skinOf } from './panel';
 
@@ -21,13 +21,14 @@ function colourOf({ surface }: Zone, paint: Colour): Colour {
   }
 }
 
-/** Air warmer than this freezes nothing, and needs no reckoning. */
-const NO_FROST_C = 6;
+/** Above this nothing is expected to freeze on a panel within the time of a pass. */
+export const NO_FROST_C = 6;
 
 /** A panel of a surface and tilt in the air of the site; what it is asked twice it knows. */
 export class Panel {
-  private readonly dries = new Map<number, DryingOff>();
-  private readonly freezes = new Map<number, number | null>();
+  private readonly dries = new Map<string, DryingOff>();
+  private readonly freezes = new Map<string, number | null>();
+  private readonly laters = new Map<string, Later>();
 
   /**
    * @param reading read off with a thermometer; null takes the steady temperature
@@ -47,7 +48,7 @@ export class Panel {
 
   /** The moment that the liquid has landed, on the dry panel or on one of another temperature. */
   landedC(appliedUm: number, liquidC: number, panelC = this.panelC): number {
-    return startC({ ...this.wetting(appliedUm, liquidC), panelReadingC: panelC });
+    return startC(this.wetting(appliedUm, liquidC, panelC));
   }
 
   /** Temperature that the liquid must have for the panel not to fall below one, °C. */
@@ -60,38 +61,43 @@ export class Panel {
     return coldestPanelC(this.wetting(appliedUm, liquidC), atLeastC);
   }
 
+  /** The panel and what is left of a film some seconds after it was laid. */
+  later(appliedUm: number, liquidC: number, seconds: number): Later {
+    return known(this.laters, keyOf(appliedUm, liquidC, seconds), () => later(this.wetting(appliedUm, liquidC), seconds));
+  }
+
   /** Seconds until a film dries by itself; null when it stays wet for an hour. */
-  openS(appliedUm: number, liquidC: number): number | null {
-    return this.drying(appliedUm, liquidC).atS;
+  openS(appliedUm: number, liquidC: number, panelC = this.panelC): number | null {
+    return this.drying(appliedUm, liquidC, panelC).atS;
   }
 
   /** How fast a film leaves into the air, on the mean of the time that it is there, µm/s. */
-  lossUmPerS(appliedUm: number, liquidC: number): number {
-    return this.drying(appliedUm, liquidC).umPerS;
+  lossUmPerS(appliedUm: number, liquidC: number, panelC = this.panelC): number {
+    return this.drying(appliedUm, liquidC, panelC).umPerS;
   }
 
   /** Seconds until it freezes; null when it does not. */
-  freezeS(appliedUm: number, liquidC: number): number | null {
-    if (this.air.airC > NO_FROST_C) return null;
-    return known(this.freezes, keyOf(appliedUm, liquidC), () =>
-      freezeTimeS(this.wetting(appliedUm, liquidC), this.slushC),
+  freezeS(appliedUm: number, liquidC: number, panelC = this.panelC): number | null {
+    if (this.air.airC > NO_FROST_C && panelC > NO_FROST_C) return null;
+    return known(this.freezes, keyOf(appliedUm, liquidC, panelC), () =>
+      freezeTimeS(this.wetting(appliedUm, liquidC, panelC), this.slushC),
     );
   }
 
-  private drying(appliedUm: number, liquidC: number): DryingOff {
-    return known(this.dries, keyOf(appliedUm, liquidC), () => dryingOff(this.wetting(appliedUm, liquidC)));
+  private drying(appliedUm: number, liquidC: number, panelC: number): DryingOff {
+    return known(this.dries, keyOf(appliedUm, liquidC, panelC), () => dryingOff(this.wetting(appliedUm, liquidC, panelC)));
   }
 
-  private wetting(appliedUm: number, liquidC: number): Wetting {
-    const { air, heatCapacity, holdUpUm, panelC } = this;
+  private wetting(appliedUm: number, liquidC: number, panelC = this.panelC): Wetting {
+    const { air, heatCapacity, holdUpUm } = this;
     return { air, heatCapacity, appliedUm, holdUpUm, liquidC, panelReadingC: panelC };
   }
 }
 
-/** One number for a film and its temperature: films are under 10 mm, liquids above −100 °C. */
-const keyOf = (appliedUm: number, liquidC: number): number => appliedUm + 10_000 * (liquidC + 100);
+/** A film, its temperature, and a third number that it depends on. */
+const keyOf = (appliedUm: number, liquidC: number, third: number): string => `${appliedUm}/${liquidC}/${third}`;
 
-function known<T>(answers: Map<number, T>, key: number, fresh: () => T): T {
+function known<T>(answers: Map<string, T>, key: string, fresh: () => T): T {
   const found = answers.get(key);
   if (found !== undefined) return found;
   const value = fresh();

@@ -1,325 +1,330 @@
 import type { Assumptions } from '../assumptions';
-import type { CleanlinessClass, Fold, SoakedTowelSchool, TowelBatch, TowelRole, ZoneId } from '../model';
-import { type SideUse, sidesUsed } from './capacity';
-import { type Kind, type Party, fewestTowels, oneByOne } from './fewest';
+import type { CleanlinessClass, SoakedTowelSchool, TowelBatch, TowelRole } from '../model';
+import { type Fill, type Hand, type PutDown, type Towel, EMPTY, ROUNDING, fillOn, filled, fits, goesOn, inHand, isFresh, putDown, takenUp, turned } from './hand';
 import type { TowelNeed } from './need';
-import { type Side, inTurn, laidOut } from './sides';
-
-/** A part of a zone on one side. */
-export interface SideEntry {
-  readonly zoneId: ZoneId;
-  /** Share of the zone's wiping, 0 to 1. */
-  readonly share: number;
-  readonly dirtG: number;
-  readonly liquidMl: number;
-}
-
-/** One side of one towel with what it took up. Shares are of that limit, 0 to 1. */
-export interface UsedSide {
-  readonly number: number;
-  readonly use: SideUse;
-  readonly cleanliness: CleanlinessClass;
-  readonly entries: readonly SideEntry[];
-  readonly dirtShare: number;
-  readonly liquidShare: number;
-  readonly reachShare: number;
-}
-
-export interface UsedTowel {
-  /** Counted from 1 in the order of opening, per worker. */
-  readonly number: number;
-  readonly worker: number;
-  readonly batchId: string;
-  readonly batchName: string;
-  readonly role: TowelRole;
-  /** Sides that it shows as it is folded. */
-  readonly fold: Fold;
-  /** Opened before this plan begins. */
-  readonly begun: boolean;
-  /** Not in the pile: has to be found before the job can be done like this. */
-  readonly missing: boolean;
-  /** A finishing towel that went on as a wash towel when it was damp. */
-  readonly demoted: boolean;
-  /** Wetted in the bucket before the work. */
-  readonly wetted: boolean;
-  /** Wetted again from a cup after this side; null where it is not. */
-  readonly rewetAfter: number | null;
-  readonly sides: readonly UsedSide[];
-}
-
-/** A towel that is in use when a plan begins, with clean sides left. */
-export interface OpenTowel {
-  readonly number: number;
-  readonly worker: number;
-  readonly batch: TowelBatch;
-  /** Sides that have served, and sides that are left. */
-  readonly used: number;
-  readonly left: number;
-  /** Share of the first that is left which is filled, 0 to 1. */
-  readonly partial: number;
-  /** The dirtiest that it has touched. */
-  readonly leastClass: CleanlinessClass;
-  readonly wetted: boolean;
-}
-
-/** What a worker does next, in the order of work. */
-export interface Wiping {
-  readonly zoneId: ZoneId;
-  /** Of the zone, 0 to 1: a large one is wiped in parts. */
-  readonly share: number;
-  readonly needs: readonly TowelNeed[];
-}
+import { type Slot, slotOf } from './slot';
+import type { OpenTowel, UsedSide, UsedTowel } from './used';
+import type { Wiping } from './wiping';
 
 export interface LedgerRules {
   readonly soakedSides: 4 | 8;
   readonly soakedTowel: SoakedTowelSchool;
 }
 
-/** A need with its zone and its place in the worker's whole way. */
-interface Placed {
-  readonly need: TowelNeed;
-  readonly zoneId: ZoneId;
-  /** Of the zone. */
-  readonly share: number;
-  readonly at: number;
-}
-
-/** A towel in use: its sides, each with the row that they speak of. */
-interface Towel {
-  readonly batch: TowelBatch;
-  readonly missing: boolean;
-  /** As it was before the plan; null for one that is opened in it. */
-  readonly begun: OpenTowel | null;
-  readonly laid: { readonly row: readonly Placed[]; readonly sides: readonly Side[] }[];
-  demoted: boolean;
-}
-
 /** Sides that a towel wetted in the bucket is good for until it is wetted again. */
 export const WETTED_SIDES = 4;
 
-/** A damp finishing towel goes down to the lower body, shuts and wheels. */
-const DEMOTED_FROM = 2;
-/** So full is a side that finishes nothing any more. */
-const DAMP = 0.9;
+/** On glass and upper paint a pass begins on a fresh side. */
+const FRESH_TO = 1;
 
-/** Needs that the same towels can serve: of one role, and either wetted beforehand or not. */
-function rowsOf(wipings: readonly Wiping[]): readonly (readonly Placed[])[] {
-  const rows = new Map<string, Placed[]>();
-  wipings.forEach(({ zoneId, share, needs }, at) => {
-    for (const need of needs) {
-      const key = `${need.role}/${need.soaked}`;
-      const row = rows.get(key);
-      if (row) row.push({ need, zoneId, share, at });
-      else rows.set(key, [{ need, zoneId, share, at }]);
-    }
-  });
-  // What finishes goes first: towels that it leaves damp may wash further down.
-  return [...rows.values()].sort((p, q) => Number(q[0]!.need.use !== 'wash') - Number(p[0]!.need.use !== 'wash'));
+/** A share of a wiping on a side, noted as the hand goes along. */
+interface Note {
+  readonly before: Note | null;
+  readonly towel: number;
+  readonly side: number;
+  /** Which visit of the towel: one that is taken up again begins another. */
+  readonly visit: number;
+  readonly at: number;
+  readonly share: number;
+  readonly fill: Fill;
+  /** What the side held before this visit. */
+  readonly wetShare: number;
 }
 
-const lastAt = ({ laid }: Towel): number =>
-  Math.max(...laid.flatMap(({ row, sides }) => sides.flatMap(({ portions }) => portions.map(({ need }) => row[need]!.at))));
-
-const lowest = ({ laid }: Towel): CleanlinessClass =>
-  Math.max(...laid.flatMap(({ sides }) => sides.map(({ cleanliness }) => cleanliness))) as CleanlinessClass;
-
-const isDamp = ({ batch, laid, demoted, begun }: Towel): boolean =>
-  batch.role === 'finish' && !demoted && !begun && laid[0]!.sides.length >= batch.sides && laid[0]!.sides.every(({ liquidShare }) => liquidShare > DAMP);
-
-/** One worker's pile: opens as few towels as the way can be done with. */
-class Pile {
-  readonly towels: Towel[];
-
-  constructor(
-    private readonly stock: Map<TowelBatch, number>,
-    begun: readonly OpenTowel[],
-    private readonly rules: LedgerRules,
-    private readonly a: Assumptions,
-  ) {
-    this.towels = begun.map((one) => ({ batch: one.batch, missing: false, begun: one, laid: [], demoted: false }));
-  }
-
-  serve(placed: readonly Placed[]): void {
-    const row = placed.map(({ need }) => need);
-    const damp = this.dampFor(placed);
-    const down = new Map(damp.map((towel) => [this.downward(towel, placed), towel]));
-    const open = new Map(this.openFor(row[0]!).map(({ towel, begun }) => [atHand(begun), towel]));
-    for (const party of fewestTowels(row, [...open.keys(), ...this.toOpen(row[0]!)], [...down.keys()], this.a)) {
-      const [again, further] = [down.get(party.kind), open.get(party.kind)];
-      if (again) this.goDown(again, party, placed);
-      else if (further) this.goOn(further, party, placed);
-      else this.open(party, placed);
-    }
-  }
-
-  /** Towels in use that may serve these needs, too. */
-  private openFor({ role, soaked }: TowelNeed): readonly { readonly towel: Towel; readonly begun: OpenTowel }[] {
-    return this.towels.flatMap((towel) => {
-      const { begun, batch } = towel;
-      return begun && begun.left > 0 && batch.role === role && begun.wetted === soaked ? [{ towel, begun }] : [];
-    });
-  }
-
-  /** Finishing towels that are wet through before these needs are over, the first to be so first. */
-  private dampFor(placed: readonly Placed[]): readonly Towel[] {
-    const washes = placed.some(({ need }) => need.use === 'wash' && need.cleanliness >= DEMOTED_FROM);
-    if (this.rules.soakedTowel !== 'demote' || !washes) return [];
-    return this.towels.filter(isDamp).sort((p, q) => lastAt(p) - lastAt(q));
-  }
-
-  private downward(towel: Towel, placed: readonly Placed[]): Kind {
-    const done = lastAt(towel);
-    const from = placed.findIndex(({ at }) => at > done);
-    return {
-      batch: towel.batch,
-      most: 1,
-      sides: towel.batch.sides,
-      filled: 0,
-      wetShare: this.a.finishShare,
-      from: from < 0 ? placed.length : from,
-      leastClass: Math.max(DEMOTED_FROM, lowest(towel)) as CleanlinessClass,
-      opened: false,
-    };
-  }
-
-  /** Batches of the role as far as they are clean, and then what is not there. */
-  private toOpen({ role, soaked }: TowelNeed): readonly Kind[] {
-    const kind = (batch: TowelBatch, most: number): Kind => ({
-      batch,
-      most,
-      sides: sidesUsed(batch, soaked, this.rules),
-      filled: 0,
-      wetShare: 0,
-      from: 0,
-      leastClass: 0,
-      opened: true,
-    });
-    const batches = [...this.stock.keys()].filter((batch) => batch.role === role);
-    const clean = batches.filter((batch) => this.stock.get(batch)! > 0);
-    return [...clean.map((batch) => kind(batch, this.stock.get(batch)!)), kind(batches[0] ?? this.unknownBatch(role), Infinity)];
-  }
-
-  private open(party: Party, row: readonly Placed[]): void {
-    const missing = party.kind.most === Infinity;
-    if (!missing) this.stock.set(party.kind.batch, this.stock.get(party.kind.batch)! - party.count);
-    for (const sides of this.towelsOf(party, row))
-      if (sides.length > 0) this.towels.push({ batch: party.kind.batch, missing, begun: null, laid: [{ row, sides }], demoted: false });
-  }
-
-  /** Sides of each towel: one towel after the other where that does, or else as they can be dealt. */
-  private towelsOf(party: Party, placed: readonly Placed[]): readonly (readonly Side[])[] {
-    const { kind, count, shares } = party;
-    const row = placed.map(({ need }) => need);
-    const most = count * kind.sides;
-    const sides = inTurn(row, shares, kind, most, this.a);
-    if (sides) return Array.from({ length: count }, (_, t) => sides.slice(t * kind.sides, (t + 1) * kind.sides));
-    return oneByOne(party, row, this.a).map((own) => laidOut(row, own, kind, kind.sides, this.a));
-  }
-
-  private goOn(towel: Towel, { kind, shares }: Party, placed: readonly Placed[]): void {
-    const sides = laidOut(placed.map(({ need }) => need), shares, kind, kind.sides, this.a);
-    if (sides.length > 0) towel.laid.push({ row: placed, sides });
-  }
-
-  private goDown(towel: Towel, { kind, shares }: Party, placed: readonly Placed[]): void {
-    const sides = laidOut(placed.map(({ need }) => need), shares, kind, kind.sides, this.a);
-    if (sides.length === 0) return;
-    const { wetShare } = kind;
-    towel.laid.push({ row: placed, sides: sides.map((side) => ({ ...side, liquidShare: wetShare + (1 - wetShare) * side.liquidShare })) });
-    towel.demoted = true;
-  }
-
-  /** No towel of the role at all: reckon with the first towel there is. */
-  private unknownBatch(role: TowelRole): TowelBatch {
-    const any = [...this.stock.keys()][0];
-    return {
-      id: '',
-      name: '',
-      widthM: (any?.widthM ?? 0.4) as TowelBatch['widthM'],
-      heightM: (any?.heightM ?? 0.4) as TowelBatch['heightM'],
-      gsm: any?.gsm ?? 350,
-      pile: 'short',
-      sides: 8,
-      clean: 0,
-      origin: 'judged',
-      role,
-    };
-  }
+/** One way in which towels may have gone through the hands so far. */
+interface Way {
+  readonly hands: Readonly<Partial<Record<Slot, Hand>>>;
+  readonly put: readonly PutDown[];
+  readonly towels: readonly Towel[];
+  readonly stock: readonly number[];
+  readonly notes: Note | null;
+  readonly missing: number;
+  readonly opened: number;
+  readonly demoted: number;
 }
 
-/** The sides that a towel in use has left. */
-const atHand = ({ batch, left, partial, leastClass }: OpenTowel): Kind => ({
-  batch,
-  most: 1,
-  sides: left,
-  filled: partial,
-  wetShare: 0,
-  from: 0,
-  leastClass,
-  opened: false,
+/** What is missing counts before what is opened, and that before what is taken up again. */
+const isBetter = (p: Way, q: Way): boolean => (p.missing - q.missing || p.opened - q.opened || p.demoted - q.demoted) < 0;
+
+/** Ways that are followed at a time; an ordinary car has a handful. */
+const MOST_WAYS = 48;
+
+const fillKey = ({ dirt, liquid, reach }: Fill): string => `${dirt.toFixed(9)},${liquid.toFixed(9)},${reach.toFixed(9)}`;
+
+/** Ways with the same key go on alike. */
+function keyOf({ hands, put, stock, towels }: Way): string {
+  const makeOf = (towel: number): string => `${towels[towel]!.batch.id}/${towels[towel]!.wetted}`;
+  const held = Object.entries(hands).map(([slot, { towel, side, last, touched, wetShare, fill }]) => `${slot}:${makeOf(towel)}/${last - side}/${touched}/${wetShare}/${fillKey(fill)}`);
+  const down = put.map(({ towel, side, last, touched, damp }) => `${makeOf(towel)}/${last - side}/${touched}/${damp}`);
+  return `${held.sort().join(';')}|${down.sort().join(';')}|${stock.join()}`;
+}
+
+/** Of ways that go on alike the best one, and of all no more than can be followed. */
+function thinned(ways: readonly Way[]): readonly Way[] {
+  if (ways.length < 2) return ways;
+  const best = new Map<string, Way>();
+  for (const way of ways) {
+    const key = keyOf(way);
+    const known = best.get(key);
+    if (!known || isBetter(way, known)) best.set(key, way);
+  }
+  return [...best.values()].sort((p, q) => (isBetter(p, q) ? -1 : isBetter(q, p) ? 1 : 0)).slice(0, MOST_WAYS);
+}
+
+/** No towel of the role at all: planned with the first towel there is. */
+const unknownBatch = (role: TowelRole, any: TowelBatch | undefined): TowelBatch => ({
+  id: '',
+  name: '',
+  widthM: (any?.widthM ?? 0.4) as TowelBatch['widthM'],
+  heightM: (any?.heightM ?? 0.4) as TowelBatch['heightM'],
+  gsm: any?.gsm ?? 350,
+  pile: 'short',
+  sides: 8,
+  clean: 0,
+  origin: 'judged',
+  role,
 });
 
-const entriesOf = (row: readonly Placed[], { portions }: Side): readonly SideEntry[] =>
-  portions.map(({ need, share }) => ({
-    zoneId: row[need]!.zoneId,
-    share: share * row[need]!.share,
-    dirtG: row[need]!.need.dirtG * share,
-    liquidMl: row[need]!.need.liquidMl * share,
-  }));
+/** A towel of another row that is put down after one of the worker's wipings. */
+interface Later extends PutDown {
+  readonly after: number;
+}
 
-const firstAt = ({ laid: [first] }: Towel): number =>
-  Math.min(...first!.sides.flatMap(({ portions }) => portions.map(({ need }) => first!.row[need]!.at)));
+/** A wiping with its place in the worker's whole way. */
+interface Placed extends Wiping {
+  readonly at: number;
+}
 
-function record({ batch, missing, laid, demoted, begun }: Towel, number: number, worker: number): UsedTowel {
-  const before = begun?.used ?? 0;
-  const sides = laid.flatMap(({ row, sides: own }) =>
-    own.map((side, i): UsedSide => {
-      const { use, cleanliness, dirtShare, liquidShare, reachShare } = side;
-      return { number: before + i + 1, use, cleanliness, entries: entriesOf(row, side), dirtShare, liquidShare, reachShare };
+/** Follows one worker’s hands through a row of wipings that share their towels. */
+class Hands {
+  constructor(
+    private readonly batches: readonly TowelBatch[],
+    private readonly rules: LedgerRules,
+    private readonly a: Assumptions,
+  ) {}
+
+  /** @param later towels that join those that are put down when their time has come */
+  through(start: Way, row: readonly Placed[], later: readonly Later[]): Way {
+    let ways: readonly Way[] = [start];
+    let came = -1;
+    const begun = new Map<Slot, number>();
+    const lastAt = new Map(row.map(({ at, need }) => [slotOf(need), at]));
+    for (const wiping of row) {
+      const { at, need } = wiping;
+      const due = later.filter(({ after }) => after > came && after < at);
+      came = Math.max(came, at - 1);
+      if (due.length > 0) ways = ways.map((way) => ({ ...way, put: [...way.put, ...due] }));
+      const begins = begun.get(slotOf(need)) !== wiping.pass && need.use === 'wash' && need.cleanliness <= FRESH_TO;
+      begun.set(slotOf(need), wiping.pass);
+      ways = thinned(ways.flatMap((way) => this.wipe(begins ? this.onFreshSide(way, need) : way, need, at, 1)));
+      // What a hand is not needed for any more is put down.
+      if (lastAt.get(slotOf(need)) === at) ways = ways.map((way) => this.emptied(way, slotOf(need)));
+    }
+    return ways.reduce((p, q) => (isBetter(q, p) ? q : p));
+  }
+
+  private onFreshSide(way: Way, need: TowelNeed): Way {
+    const slot = slotOf(need);
+    const hand = way.hands[slot];
+    return !hand || isFresh(hand.fill) ? way : this.turn(way, slot, hand);
+  }
+
+  private turn(way: Way, slot: Slot, hand: Hand): Way {
+    const next = turned(hand);
+    return next ? { ...way, hands: { ...way.hands, [slot]: next } } : this.layDown(way, slot, hand);
+  }
+
+  private emptied(way: Way, slot: Slot): Way {
+    const hand = way.hands[slot];
+    return hand ? this.layDown(way, slot, hand) : way;
+  }
+
+  private layDown(way: Way, slot: Slot, hand: Hand): Way {
+    const { [slot]: _gone, ...hands } = way.hands;
+    return { ...way, hands, put: [...way.put, putDown(hand)] };
+  }
+
+  /** All ways to wipe so much of a need: on with the towel in the hand, and when that is done, with another. */
+  private wipe(way: Way, need: TowelNeed, at: number, left: number): readonly Way[] {
+    const slot = slotOf(need);
+    const hand = way.hands[slot];
+    if (!hand) return this.others(way, need).flatMap((next) => this.wipe(next, need, at, left));
+    const towel = way.towels[hand.towel]!;
+    if (!goesOn(hand, towel, need)) return this.wipe(this.layDown(way, slot, hand), need, at, left);
+    // On the way down, one that was put down may go first, so that this one serves what is less dirty later.
+    const instead = left === 1 && need.cleanliness > hand.touched ? this.fromPut(this.layDown(way, slot, hand), need, hand.towel) : [];
+    if (instead.length > 0) return [...this.goOn(way, slot, hand, need, at, left), ...instead.flatMap((next) => this.goOn(next, slot, next.hands[slot]!, need, at, left))];
+    return this.goOn(way, slot, hand, need, at, left);
+  }
+
+  private goOn(way: Way, slot: Slot, hand: Hand, need: TowelNeed, at: number, left: number): readonly Way[] {
+    const towel = way.towels[hand.towel]!;
+    const fill = fillOn(hand, towel, need, this.a);
+    const fresh = isFresh(hand.fill);
+    let now = Math.min(left, fits(hand.fill, fill));
+    // A side whose limits are nothing takes everything: no number of towels would do.
+    if (fresh && now <= ROUNDING) now = left;
+    if (now <= ROUNDING && left > ROUNDING) return this.wipe(this.turn(way, slot, hand), need, at, left);
+    const touched = Math.max(hand.touched, need.cleanliness) as CleanlinessClass;
+    const full: Fill = filled(hand.fill, fill, now);
+    const next: Way = {
+      ...way,
+      hands: { ...way.hands, [slot]: { ...hand, fill: full, touched } },
+      notes: { before: way.notes, towel: hand.towel, side: hand.side, visit: hand.visit, at, share: now, fill: full, wetShare: hand.wetShare },
+    };
+    return left - now > ROUNDING ? this.wipe(this.turn(next, slot, next.hands[slot]!), need, at, left - now) : [next];
+  }
+
+  /** Towels that may come into an empty hand: one that was put down, a clean one, and where there is none one that is missing. */
+  private others(way: Way, need: TowelNeed): readonly Way[] {
+    const slot = slotOf(need);
+    const ways = this.fromPut(way, need);
+    const opened = this.batches.flatMap((batch, b): Way[] => {
+      if (batch.role !== need.role || way.stock[b]! <= 0) return [];
+      return [{ ...this.opening(way, slot, { batch, wetted: need.soaked, missing: false, begun: null }), stock: way.stock.map((n, k) => (k === b ? n - 1 : n)) }];
+    });
+    // Clean work towels go before paint towels that were put down.
+    if (need.role === 'wheels' && opened.length > 0) return opened;
+    if (ways.length + opened.length > 0) return [...ways, ...opened];
+    const batch = this.batches.find(({ role }) => role === need.role) ?? unknownBatch(need.role, this.batches[0]);
+    return [this.opening(way, slot, { batch, wetted: need.soaked, missing: true, begun: null })];
+  }
+
+  /** Each make of towel that was put down and serves, in the hand. */
+  private fromPut(way: Way, need: TowelNeed, except?: number): readonly Way[] {
+    const seen = new Set<string>();
+    return way.put.flatMap((put, i): Way[] => {
+      const towel = way.towels[put.towel]!;
+      const hand = put.towel === except ? undefined : takenUp(put, need, towel);
+      const key = hand && `${towel.batch.id}/${hand.last - hand.side}/${hand.touched}/${put.damp}`;
+      if (!key || seen.has(key)) return [];
+      seen.add(key);
+      return [{ ...way, hands: { ...way.hands, [slotOf(need)]: hand }, put: way.put.filter((_one, k) => k !== i), demoted: way.demoted + 1 }];
+    });
+  }
+
+  private opening(way: Way, slot: Slot, towel: Towel): Way {
+    return {
+      ...way,
+      towels: [...way.towels, towel],
+      hands: { ...way.hands, [slot]: inHand(way.towels.length, towel, this.rules) },
+      opened: way.opened + 1,
+      missing: way.missing + Number(towel.missing),
+    };
+  }
+}
+
+const lastNoteOf = ({ notes }: Way): ReadonlyMap<number, number> => {
+  const last = new Map<number, number>();
+  for (let note = notes; note; note = note.before) if (!last.has(note.towel)) last.set(note.towel, note.at);
+  return last;
+};
+
+/** Buffing towels that were damp through and through when they were put down, and wash once more. */
+function dampOf(way: Way, { finishShare }: Assumptions): readonly Later[] {
+  const last = lastNoteOf(way);
+  return way.put
+    .filter(({ towel, side, last: sides }) => way.towels[towel]!.batch.role === 'finish' && !way.towels[towel]!.begun && side > sides)
+    .map((put) => ({ ...put, touched: put.touched, wetShare: finishShare, damp: true, after: last.get(put.towel) ?? -1 }));
+}
+
+/** Wash towels for the wheels, when nobody washes with them any more. */
+function downOf(way: Way): readonly Later[] {
+  const last = lastNoteOf(way);
+  const held = (['glass-wash', 'wash'] as const).flatMap((slot) => way.hands[slot] ?? []);
+  return [...way.put, ...held.map(putDown)].map((put) => ({ ...put, after: last.get(put.towel) ?? -1 }));
+}
+
+/** Where hands are when a plan begins. */
+function startOf(stock: readonly number[], begun: readonly OpenTowel[]): Way {
+  const usable = begun.filter(({ left }) => left > 0);
+  const towels = usable.map((one): Towel => ({ batch: one.batch, wetted: one.wetted, missing: false, begun: one }));
+  const hands: Partial<Record<Slot, Hand>> = {};
+  const put: PutDown[] = [];
+  usable.forEach(({ used, left, partial, leastClass: touched, slot }, towel) => {
+    const fill = partial > 0 ? { dirt: partial, liquid: partial, reach: partial } : EMPTY;
+    const hand: Hand = { towel, side: used + 1, last: used + left, fill, touched, wetShare: 0, soak: used > 0 ? 1 : 0, visit: 0 };
+    if (slot && !hands[slot]) hands[slot] = hand;
+    else put.push(putDown(hand));
+  });
+  return { hands, put, towels, stock, notes: null, missing: 0, opened: 0, demoted: 0 };
+}
+
+/** One worker’s whole way: finishing first, as towels that it leaves damp may wash further down; wheels last. */
+function wayOf(placed: readonly Placed[], start: Way, batches: readonly TowelBatch[], rules: LedgerRules, a: Assumptions): Way {
+  const hands = new Hands(batches, rules, a);
+  const finishing = placed.filter(({ need }) => need.use !== 'wash');
+  const washing = placed.filter(({ need }) => need.use === 'wash' && need.role !== 'wheels');
+  const wheels = placed.filter(({ need }) => need.role === 'wheels');
+  const finished = hands.through(start, finishing, []);
+  const damp = rules.soakedTowel === 'demote' ? dampOf(finished, a) : [];
+  const washed = hands.through({ ...finished, put: start.put }, washing, damp);
+  return hands.through({ ...washed, put: [] }, wheels, downOf(washed));
+}
+
+/** A side as it is at the end of a visit, with all that it took up. */
+function sideOf(notes: readonly Note[], { wetShare }: { readonly wetShare: number }, placed: readonly Placed[]): UsedSide {
+  const last = notes.at(-1)!;
+  const wipings = notes.map(({ at }) => placed[at]!);
+  const { use } = wipings.at(-1)!.need;
+  return {
+    number: last.side,
+    use,
+    slot: slotOf(wipings.at(-1)!.need),
+    cleanliness: Math.max(...wipings.map(({ need }) => need.cleanliness)) as CleanlinessClass,
+    entries: notes.map(({ at, share }) => {
+      const { zoneId, pass, share: ofZone, need } = placed[at]!;
+      return { zoneId, pass, cleanliness: need.cleanliness, share: share * ofZone, dirtG: need.dirtG * share, liquidMl: need.liquidMl * share };
     }),
-  );
-  const wetted = laid[0]!.row[0]!.need.soaked;
+    dirtShare: last.fill.dirt,
+    liquidShare: wetShare + (1 - wetShare) * last.fill.liquid,
+    reachShare: last.fill.reach,
+  };
+}
+
+function used(towel: Towel, notes: readonly Note[], number: number, worker: number, placed: readonly Placed[]): UsedTowel {
+  const visits = new Map<string, Note[]>();
+  for (const note of notes) visits.set(`${note.visit}/${note.side}`, [...(visits.get(`${note.visit}/${note.side}`) ?? []), note]);
+  const sides = [...visits.values()].map((own) => sideOf(own, { wetShare: own[0]!.wetShare }, placed));
+  const before = towel.begun?.used ?? 0;
+  const most = Math.max(...sides.map((side) => side.number));
   return {
     number,
     worker,
-    batchId: batch.id,
-    batchName: batch.name,
-    role: batch.role,
-    fold: batch.sides,
-    begun: begun !== null,
-    missing,
-    demoted,
-    wetted,
-    rewetAfter: wetted && before < WETTED_SIDES && before + sides.length > WETTED_SIDES ? WETTED_SIDES : null,
+    batchId: towel.batch.id,
+    batchName: towel.batch.name,
+    role: towel.batch.role,
+    fold: towel.batch.sides,
+    begun: towel.begun !== null,
+    missing: towel.missing,
+    demoted: notes.some(({ visit }) => visit > 0),
+    wetted: towel.wetted,
+    rewetAfter: towel.wetted && before < WETTED_SIDES && most > WETTED_SIDES ? WETTED_SIDES : null,
     sides,
   };
 }
 
-/** How many towels of each role such ways take at the fewest, apart from what is in the pile. */
-export function towelsTaken(
-  workers: readonly (readonly Wiping[])[],
-  batches: readonly TowelBatch[],
-  rules: Pick<LedgerRules, 'soakedSides'>,
-  a: Assumptions,
-): ReadonlyMap<TowelRole, number> {
-  const taken = new Map<TowelRole, number>();
-  for (const placed of workers.flatMap(rowsOf)) {
-    const { role, soaked } = placed[0]!.need;
-    const batch = batches.find((one) => one.role === role);
-    if (!batch) continue;
-    const kind: Kind = { batch, most: Infinity, sides: sidesUsed(batch, soaked, rules), filled: 0, wetShare: 0, from: 0, leastClass: 0, opened: true };
-    const parties = fewestTowels(placed.map(({ need }) => need), [kind], [], a);
-    taken.set(role, (taken.get(role) ?? 0) + parties.reduce((sum, { count }) => sum + count, 0));
-  }
-  return taken;
+function recorded(way: Way, worker: number, placed: readonly Placed[], begun: readonly OpenTowel[]): readonly UsedTowel[] {
+  const byTowel = new Map<number, Note[]>();
+  for (let note = way.notes; note; note = note.before) byTowel.set(note.towel, [...(byTowel.get(note.towel) ?? []), note]);
+  // Rows come one after the other, and notes last first: by the hand they are in the order of the wipings.
+  const all = [...byTowel].map(([towel, notes]) => ({ towel: way.towels[towel]!, notes: notes.reverse() }));
+  const firstAt = ({ notes }: (typeof all)[number]): number => Math.min(...notes.map(({ at }) => at));
+  const old = all.filter(({ towel }) => towel.begun);
+  const opened = all.filter(({ towel }) => !towel.begun).sort((p, q) => firstAt(p) - firstAt(q));
+  const last = Math.max(0, ...begun.map(({ number }) => number));
+  return [
+    ...old.map(({ towel, notes }) => used(towel, notes, towel.begun!.number, worker, placed)),
+    ...opened.map(({ towel, notes }, i) => used(towel, notes, last + 1 + i, worker, placed)),
+  ];
 }
 
 /**
- * Towels side by side for each worker, in the order of work: a side goes on to the same class or
- * a dirtier one until its dirt, liquid or panel limit is reached; a towel never goes back to a
- * cleaner class; wetted towels and dry ones are not mixed. As few are opened as can be, and then as
- * few damp finishing towels go down as save one. Towels in use go on first, with the sides that are
- * left of them. Towels beyond the stock are listed as missing.
+ * Towels as they go through each worker's hands, in the order of the clock: one wash towel, one finishing or drying
+ * towel, a pair for glass, a work towel for wheels. A side is used until its dirt, liquid or panel limit is reached, or
+ * a pass on glass or upper paint begins; then the next side is up, and no side is returned to. A towel never goes back
+ * to something cleaner; one that was put down may be taken up again for something dirtier. As few are missing, then
+ * opened, then taken up again as can be. Towels in use go on, with the sides that are left of them.
  */
 export function towelLedger(
   workers: readonly (readonly Wiping[])[],
@@ -328,17 +333,12 @@ export function towelLedger(
   a: Assumptions,
   inUse: readonly OpenTowel[] = [],
 ): readonly UsedTowel[] {
-  const stock = new Map(batches.map((batch) => [batch, batch.clean]));
+  let stock: readonly number[] = batches.map(({ clean }) => clean);
   return workers.flatMap((wipings, worker) => {
     const begun = inUse.filter((towel) => towel.worker === worker);
-    const pile = new Pile(stock, begun, rules, a);
-    rowsOf(wipings).forEach((row) => pile.serve(row));
-    const [further, opened] = [true, false].map((old) => pile.towels.filter((towel) => towel.laid.length > 0 && (towel.begun !== null) === old));
-    const last = Math.max(0, ...begun.map(({ number }) => number));
-    opened!.sort((p, q) => firstAt(p) - firstAt(q));
-    return [
-      ...further!.map((towel) => record(towel, towel.begun!.number, worker)),
-      ...opened!.map((towel, i) => record(towel, last + 1 + i, worker)),
-    ];
+    const placed = wipings.map((wiping, at): Placed => ({ ...wiping, at }));
+    const way = wayOf(placed, startOf(stock, begun), batches, rules, a);
+    stock = way.stock;
+    return recorded(way, worker, placed, begun);
   });
 }

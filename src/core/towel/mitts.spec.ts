@@ -1,26 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type CleanlinessClass, zoneIds } from '../model';
-import { fewestMitts } from './mitts';
+import { mittsFor } from './mitts';
 
-const anyWay = fc
-  .array(fc.constantFrom<CleanlinessClass>(0, 1, 2, 3), { maxLength: 40 })
-  .map((classes) => classes.map((cleanliness, i) => ({ zoneId: zoneIds[i]!, cleanliness })));
-
-/** Longest row of zones, not necessarily neighbours, each cleaner than the one before. */
-function longestUpward(classes: readonly number[]): number {
-  const best = classes.map(() => 1);
-  classes.forEach((of, i) => {
-    for (let k = 0; k < i; k++) if (classes[k]! > of) best[i] = Math.max(best[i]!, best[k]! + 1);
-  });
-  return Math.max(0, ...best);
-}
+const zone = (cleanliness: CleanlinessClass, i: number) => ({ zoneId: zoneIds[i]!, cleanliness });
+const anyWay = fc.array(fc.constantFrom<CleanlinessClass>(0, 1, 2, 3), { maxLength: 40 }).map((classes) => classes.map(zone));
 
 describe('mitts', () => {
   it('wash every zone once, and never go back to a cleaner class', () => {
     fc.assert(
       fc.property(anyWay, (way) => {
-        const mitts = fewestMitts(way, 0);
+        const mitts = mittsFor(way, 0);
         expect(mitts.flatMap(({ zones }) => zones).sort()).toEqual(way.map(({ zoneId }) => zoneId).sort());
         const classOf = new Map(way.map(({ zoneId, cleanliness }) => [zoneId, cleanliness]));
         for (const { zones, from, to } of mitts) {
@@ -32,11 +22,20 @@ describe('mitts', () => {
     );
   });
 
-  it('are as few as can be: one for each zone of the longest upward row', () => {
-    fc.assert(
-      fc.property(anyWay, (way) => {
-        expect(fewestMitts(way, 0)).toHaveLength(longestUpward(way.map(({ cleanliness }) => cleanliness)));
-      }),
-    );
+  it('are one in the hand at a time: one that was put down comes back only for something dirtier', () => {
+    const numbers = (...classes: CleanlinessClass[]): number[] => {
+      const way = classes.map(zone);
+      const mitts = mittsFor(way, 0);
+      return way.map(({ zoneId }) => mitts.find(({ zones }) => zones.includes(zoneId))!.number);
+    };
+    expect(numbers(1, 2, 3)).toEqual([1, 1, 1]);
+    // Back to uppers with a fresh one, and then on with that.
+    expect(numbers(1, 2, 1, 2)).toEqual([1, 1, 2, 2]);
+    // The first is taken up again for the shuts once the second is put down.
+    expect(numbers(1, 2, 1, 0, 1, 3)).toEqual([1, 1, 2, 3, 2, 2]);
+  });
+
+  it('leave glass a mitt of its own', () => {
+    expect(mittsFor([zone(1, 0), zone(0, 1), zone(1, 2), zone(0, 3)], 0).map(({ zones }) => zones.length)).toEqual([2, 2]);
   });
 });

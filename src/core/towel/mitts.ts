@@ -16,25 +16,32 @@ export interface Mitted {
   readonly cleanliness: CleanlinessClass;
 }
 
-interface Going {
+interface InHand {
   readonly from: CleanlinessClass;
   readonly zones: ZoneId[];
   to: CleanlinessClass;
 }
 
+const GLASS = 0;
+
 /**
- * The fewest mitts with which a way can be washed when none goes back to a cleaner class: each zone
- * goes to the mitt that has come down furthest and may still serve it. As many as the longest run of
- * ever cleaner zones in the way, and no fewer could do.
+ * The mitts with which a way is washed, one in the hand at a time and one for glass: none goes back to something
+ * cleaner. One that was put down is taken up again for something dirtier, the one that has come down furthest first.
  */
-export function fewestMitts(way: readonly Mitted[], worker: number): readonly UsedMitt[] {
-  const mitts: Going[] = [];
+export function mittsFor(way: readonly Mitted[], worker: number): readonly UsedMitt[] {
+  const mitts: InHand[] = [];
+  const hands: { glass?: InHand; paint?: InHand } = {};
   for (const { zoneId, cleanliness } of way) {
-    const fit = mitts.filter(({ to }) => to <= cleanliness).sort((p, q) => q.to - p.to)[0];
-    if (fit) {
-      if (!fit.zones.includes(zoneId)) fit.zones.push(zoneId);
-      fit.to = cleanliness;
-    } else mitts.push({ from: cleanliness, to: cleanliness, zones: [zoneId] });
+    const hand = cleanliness === GLASS ? 'glass' : 'paint';
+    let mitt = hands[hand];
+    if (!mitt || mitt.to > cleanliness) {
+      const down = mitts.filter((one) => one !== hands.glass && one !== hands.paint && one.to < cleanliness).sort((p, q) => q.to - p.to)[0];
+      mitt = down ?? { from: cleanliness, to: cleanliness, zones: [] };
+      if (!down) mitts.push(mitt);
+      hands[hand] = mitt;
+    }
+    if (!mitt.zones.includes(zoneId)) mitt.zones.push(zoneId);
+    mitt.to = cleanliness;
   }
   return mitts.map((mitt, i) => ({ ...mitt, number: i + 1, worker }));
 }

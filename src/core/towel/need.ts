@@ -1,12 +1,17 @@
 import type { Assumptions } from '../assumptions';
-import type { CleanlinessClass, TowelBatch, TowelRole } from '../model';
+import type { CleanlinessClass, GlassTowelHabit, TowelBatch, TowelRole } from '../model';
 import { type RolesAtHand, type SideUse, sideCapacity, sideReach } from './capacity';
 import type { Moisture } from './moisture';
+
+/** When a towel takes something up: in the pass, when the whole body is dried, or in the glass finish. */
+export const needMoments = ['pass', 'dry', 'glass'] as const;
+export type NeedMoment = (typeof needMoments)[number];
 
 /** What one wiping of a zone puts on towel sides of one role. */
 export interface TowelNeed {
   readonly role: TowelRole;
   readonly use: SideUse;
+  readonly moment: NeedMoment;
   readonly cleanliness: CleanlinessClass;
   readonly dirtG: number;
   readonly liquidMl: number;
@@ -30,10 +35,14 @@ export interface WipedZone {
   readonly moisture: Moisture;
   /** Laid for a dedicated glass finish afterwards, mL. */
   readonly glassMl: number;
+  /** Dried with the whole body at the end. */
+  readonly driedLater: boolean;
 }
 
 /** From this class down one towel does everything: wheels, tyres and arches. */
 export const ONE_TOWEL_FROM = 4;
+const GLASS = 0;
+const UPPERS = 1;
 
 const dirtOn = ({ loadGm2, areaM2 }: WipedZone, a: Assumptions): number =>
   a.dirtLifted * loadGm2 * areaM2;
@@ -45,6 +54,7 @@ const reachOn = ({ loadGm2, areaM2, cleanliness }: WipedZone, a: Assumptions): n
 const wheelNeed = (zone: WipedZone, roles: RolesAtHand, a: Assumptions): TowelNeed => ({
   role: roles.wheels,
   use: 'wash',
+  moment: 'pass',
   cleanliness: zone.cleanliness,
   dirtG: dirtOn(zone, a),
   liquidMl: zone.moisture.washMl + zone.moisture.finishMl,
@@ -55,6 +65,7 @@ const wheelNeed = (zone: WipedZone, roles: RolesAtHand, a: Assumptions): TowelNe
 const washNeed = (zone: WipedZone, use: TowelUse, roles: RolesAtHand, a: Assumptions): TowelNeed => ({
   role: roles.wash,
   use: 'wash',
+  moment: 'pass',
   cleanliness: zone.cleanliness,
   dirtG: dirtOn(zone, a),
   liquidMl: use.medium === 'towel' ? zone.moisture.washMl : 0,
@@ -62,37 +73,93 @@ const washNeed = (zone: WipedZone, use: TowelUse, roles: RolesAtHand, a: Assumpt
   soaked: use.medium === 'soaked-towel',
 });
 
-function finishNeed(zone: WipedZone, use: TowelUse, roles: RolesAtHand, a: Assumptions): TowelNeed {
-  const role = roles[zone.cleanliness === 0 ? 'glass' : use.finishWith];
+/** Whether the towel that finishes paint may do glass, too. */
+function sharesGlass({ finishWith }: TowelUse, habit: GlassTowelHabit): boolean {
+  switch (habit) {
+    case 'own':
+      return false;
+    case 'drying':
+      return finishWith === 'drying';
+    case 'shared':
+      return true;
+  }
+}
+
+function finishNeed(zone: WipedZone, use: TowelUse, roles: RolesAtHand, habit: GlassTowelHabit, a: Assumptions): TowelNeed {
+  const isGlass = zone.cleanliness === GLASS;
+  const shares = isGlass && sharesGlass(use, habit);
+  const role = roles[isGlass && !shares ? 'glass' : use.finishWith];
   return {
     role,
     use: role === 'drying' ? 'drying' : 'finish',
-    cleanliness: zone.cleanliness,
+    moment: zone.driedLater ? 'dry' : 'pass',
+    // What is dried with the paint’s towel is as clean as paint to it.
+    cleanliness: shares ? UPPERS : zone.cleanliness,
     dirtG: zone.loadGm2 * zone.areaM2 * (1 - a.dirtLifted),
-    liquidMl: zone.moisture.finishMl + zone.glassMl,
+    liquidMl: zone.moisture.finishMl,
     reachShare: 0,
     soaked: false,
   };
 }
 
-/** Towels for one zone: glass is finished with glass towels, and a mitt needs no wash side. */
+const glassNeed = ({ glassMl }: WipedZone, roles: RolesAtHand): TowelNeed => ({
+  role: roles.glass,
+  use: 'finish',
+  moment: 'glass',
+  cleanliness: GLASS,
+  dirtG: 0,
+  liquidMl: glassMl,
+  reachShare: 0,
+  soaked: false,
+});
+
+/** Towels for one zone: glass has towels of its own where the approach wants it, and a mitt needs no wash side. */
 export function towelNeeds(
   zone: WipedZone,
   use: TowelUse,
   roles: RolesAtHand,
+  glassTowels: GlassTowelHabit,
   a: Assumptions,
 ): readonly TowelNeed[] {
   if (zone.cleanliness >= ONE_TOWEL_FROM) return [wheelNeed(zone, roles, a)];
-  const finish = finishNeed(zone, use, roles, a);
-  return use.medium === 'mitt' ? [finish] : [washNeed(zone, use, roles, a), finish];
+  return [
+    ...(use.medium === 'mitt' ? [] : [washNeed(zone, use, roles, a)]),
+    finishNeed(zone, use, roles, glassTowels, a),
+    ...(zone.glassMl > 0 ? [glassNeed(zone, roles)] : []),
+  ];
+}
+
+/** So much of a need. */
+export const part = (need: TowelNeed, share: number): TowelNeed => ({
+  ...need,
+  dirtG: need.dirtG * share,
+  liquidMl: need.liquidMl * share,
+  reachShare: need.reachShare * share,
+});
+
+/** What a need fills of the sides of a towel, in sides of each limit. */
+export interface Filling {
+  readonly dirt: number;
+  readonly liquid: number;
+  readonly reach: number;
+}
+
+/**
+ * What a need fills of the sides of a towel.
+ * @param wetShare liquid that a side holds already, as a share of its saturation
+ */
+export function fillingOf(need: TowelNeed, batch: TowelBatch, wetShare: number, a: Assumptions): Filling {
+  const side = sideCapacity(batch, need.use, a);
+  const roomMl = wetShare > 0 ? side.saturationMl * (1 - wetShare) : side.liquidMl;
+  return {
+    dirt: need.dirtG / side.dirtG,
+    liquid: need.soaked ? 0 : need.liquidMl / roomMl,
+    reach: need.reachShare,
+  };
 }
 
 /** Sides of this towel that the need fills, as a fraction. */
 export function sidesFor(need: TowelNeed, batch: TowelBatch, a: Assumptions): number {
-  const side = sideCapacity(batch, need.use, a);
-  return Math.max(
-    need.dirtG / side.dirtG,
-    need.soaked ? 0 : need.liquidMl / side.liquidMl,
-    need.reachShare,
-  );
+  const { dirt, liquid, reach } = fillingOf(need, batch, 0, a);
+  return Math.max(dirt, liquid, reach);
 }

@@ -2,6 +2,8 @@ export { afterwards } from './afterwards';
 export type { Afterwards, LaundryLoad, LeftOver } from './afterwards';
 export { claimsOf } from './claims';
 export type { Claim } from './claims';
+export { handMovesIn } from './hand-moves';
+export type { HandMove } from './hand-moves';
 export { liquidOf } from './liquid';
 export type { Liquid } from './liquid';
 export { runRows } from './run-rows';

@@ -1,9 +1,10 @@
 import type { Plan } from '../planning';
 import type { Moisture } from '../towel';
 
-/** Where all that is sprayed and wiped on goes, and what becomes of flush water. */
+/** Where all that stays of a pre-rinse and all that is sprayed and wiped on goes, and what becomes of rinse water. */
 export interface Liquid extends Moisture {
-  readonly flush: { readonly laidMl: number; readonly runoffMl: number };
+  /** What is laid runs off, stays on the panel, or dries off it before hands come. */
+  readonly flush: { readonly laidMl: number; readonly runoffMl: number; readonly staysMl: number };
 }
 
 const sum = (values: readonly number[]): number => values.reduce((total, one) => total + one, 0);
@@ -19,6 +20,10 @@ export function liquidOf({ zones }: Plan): Liquid {
     washMl: all('washMl'),
     evaporatedMl: all('evaporatedMl'),
     finishMl: all('finishMl'),
-    flush: { laidMl: sum(flushed), runoffMl: sum(options.map(({ runoffMl, moisture }) => runoffMl - moisture.runoffMl)) },
+    flush: {
+      laidMl: sum(flushed),
+      runoffMl: sum(options.map(({ runoffMl, moisture }) => runoffMl - moisture.runoffMl)),
+      staysMl: sum(options.map(({ standsMl }) => standsMl)),
+    },
   };
 }

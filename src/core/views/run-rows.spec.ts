@@ -42,6 +42,6 @@ describe('run rows', () => {
 
   it('name the towel sides that work on a zone', () => {
     const rows = runRows(planJob(sampleJob()));
-    for (const row of rows.filter(({ act }) => act === 'wipe')) expect(row.sides.length).toBeGreaterThan(0);
+    for (const row of rows.filter(({ act }) => act === 'wipe')) expect(row.towels.flatMap(({ sides }) => sides).length).toBeGreaterThan(0);
   });
 });

@@ -1,13 +1,8 @@
-import type { TreatmentId, ZoneId } from '../model';
+import type { TreatmentId } from '../model';
 import type { Lap } from '../passes';
 import type { Plan } from '../planning';
+import { type HandMove, handMovesIn } from './hand-moves';
 import type { PassAct, PassPart, PlannedPass, Step, StepKind } from '../schedule';
-
-/** A towel side that works in a pass. */
-export interface SideAt {
-  readonly towel: number;
-  readonly side: number;
-}
 
 /** One line of the run sheet: a pass, or something done for the whole job. */
 export interface RunRow {
@@ -28,7 +23,8 @@ export interface RunRow {
   /** Seconds of each kind of step in this row. */
   readonly seconds: Readonly<Partial<Record<StepKind, number>>>;
   readonly kit: Step['kit'];
-  readonly sides: readonly SideAt[];
+  /** Towels that are in a hand in it. */
+  readonly towels: readonly HandMove[];
 }
 
 const secondsBy = (steps: readonly Step[]): RunRow['seconds'] => {
@@ -36,11 +32,6 @@ const secondsBy = (steps: readonly Step[]): RunRow['seconds'] => {
   for (const { kind, startS, endS } of steps) seconds[kind] = (seconds[kind] ?? 0) + endS - startS;
   return seconds;
 };
-
-const sidesOn = ({ towels }: Plan, zones: ReadonlySet<ZoneId>): readonly SideAt[] =>
-  towels.flatMap((towel) =>
-    towel.sides.flatMap((side) => (side.entries.some(({ zoneId }) => zones.has(zoneId)) ? [{ towel: towel.number, side: side.number }] : [])),
-  );
 
 /** Steps of each pass together; set-up and packing each on its own. */
 function groups(steps: readonly Step[]): readonly (readonly Step[])[] {
@@ -74,7 +65,7 @@ function rowOf(steps: readonly Step[], pass: PlannedPass | undefined, plan: Plan
     endS: Math.max(...steps.map(({ endS }) => endS)),
     seconds: secondsBy(steps),
     kit: first.kit,
-    sides: isWiped ? sidesOn(plan, zones) : [],
+    towels: first.pass === null ? [] : handMovesIn(plan, first.pass),
   };
 }
 

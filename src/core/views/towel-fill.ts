@@ -1,4 +1,3 @@
-import type { ZoneId } from '../model';
 import type { Plan } from '../planning';
 import type { Step, StepKind } from '../schedule';
 import type { SideEntry, SideUse, UsedSide, UsedTowel } from '../towel';
@@ -20,15 +19,16 @@ function overAt(steps: readonly Step[], seconds: number): number {
   return all > 0 ? past / all : Number((steps[0]?.endS ?? 0) <= seconds);
 }
 
-/** An entry with the share of its zone's wiping that other sides have done before it. */
+/** An entry with the share of its zone’s wiping in that pass that it is, and that others have done before it. */
 interface Turn {
   readonly entry: SideEntry;
   readonly before: number;
+  readonly own: number;
   readonly steps: readonly Step[];
 }
 
-const share = ({ entry, before, steps }: Turn, over: Over): number =>
-  Math.min(1, Math.max(0, (over(steps) - before) / entry.share));
+const share = ({ before, own, steps }: Turn, over: Over): number =>
+  Math.min(1, Math.max(0, (over(steps) - before) / own));
 
 const partOf = (turns: readonly Turn[], over: Over, of: (entry: SideEntry) => number): number => {
   const all = turns.reduce((sum, { entry }) => sum + of(entry), 0);
@@ -51,24 +51,26 @@ function sideAt(side: UsedSide, turns: readonly Turn[], over: Over): UsedSide {
  * then, side after side as they are dealt out. At the end it is the plan's own ledger.
  */
 export function towelFillAfter({ towels, timeline }: Plan): (over: Over) => readonly UsedTowel[] {
-  const stepsOf = (zoneId: ZoneId, use: SideUse): readonly Step[] => {
-    const own = timeline.steps.filter((step) => step.zoneId === zoneId);
+  const stepsOf = ({ zoneId, pass }: SideEntry, use: SideUse): readonly Step[] => {
+    const own = timeline.steps.filter((step) => step.pass === pass && step.zoneId === zoneId);
     const taken = own.filter(({ kind }) => takenIn[use].includes(kind));
     return taken.length > 0 ? taken : own.filter(({ kind }) => kind === 'wipe');
   };
+  const keyOf = ({ zoneId, pass }: SideEntry, { use }: UsedSide): string => `${zoneId}/${pass}/${use === 'wash'}`;
+  const all = new Map<string, number>();
+  const sides = towels.flatMap((towel) => towel.sides);
+  for (const side of sides) for (const entry of side.entries) all.set(keyOf(entry, side), (all.get(keyOf(entry, side)) ?? 0) + entry.share);
   const given = new Map<string, number>();
   const turns = new Map(
-    towels.flatMap(({ sides }) =>
-      sides.map((side): [UsedSide, readonly Turn[]] => [
-        side,
-        side.entries.map((entry): Turn => {
-          const key = `${entry.zoneId}/${side.use === 'wash'}`;
-          const before = given.get(key) ?? 0;
-          given.set(key, before + entry.share);
-          return { entry, before, steps: stepsOf(entry.zoneId, side.use) };
-        }),
-      ]),
-    ),
+    sides.map((side): [UsedSide, readonly Turn[]] => [
+      side,
+      side.entries.map((entry): Turn => {
+        const key = keyOf(entry, side);
+        const [before, own] = [given.get(key) ?? 0, entry.share / all.get(key)!];
+        given.set(key, before + own);
+        return { entry, before, own, steps: stepsOf(entry, side.use) };
+      }),
+    ]),
   );
   return (over) => towels.map((towel) => ({ ...towel, sides: towel.sides.map((side) => sideAt(side, turns.get(side)!, over)) }));
 }

@@ -8,9 +8,22 @@ import {
   skins,
   soilKinds,
 } from '@esmero/core';
-import { Between, Flag, OneOf, OrNull, Text, check } from './rules';
+import { Between, Flag, Maybe, One, OneOf, OrNull, Text, check } from './rules';
 
-/** One question to the mixing calculator. */
+/** What somebody has poured together: product in mL, or in caps of a bottle. */
+export class PouredDocument {
+  @check('product', (_value, object) => isAmount(object as PouredDocument), { code: 'belongs', fields: ['productMl', 'caps and capMl'] })
+  @Between(0.001, 10_000_000)
+  waterMl!: number;
+  @Maybe() @Between(0.001, 1_000_000) productMl?: number;
+  @Maybe() @Between(0.01, 10_000) caps?: number;
+  @Maybe() @Between(0.1, 1000) capMl?: number;
+}
+
+const isAmount = ({ productMl, caps, capMl }: PouredDocument): boolean =>
+  productMl !== undefined ? caps === undefined && capMl === undefined : caps !== undefined && capMl !== undefined;
+
+/** One question to the mixing calculator: what to pour for a volume, or what was poured. */
 export class MixingInputDocument {
   @check(
     'dilution',
@@ -20,12 +33,17 @@ export class MixingInputDocument {
     },
     { code: 'dilution' },
   )
+  @check('question', (_value, object) => isOneQuestion(object as MixingInputDocument), { code: 'belongs', fields: ['fill and volumeMl', 'poured'] })
   @Text(20, 1)
   label!: string;
   @OneOf(labelReadings) reading!: string;
-  @OneOf(fillModes) fill!: string;
-  @Between(0.001, 10_000_000) volumeMl!: number;
+  @Maybe() @OneOf(fillModes) fill?: string;
+  @Maybe() @Between(0.001, 10_000_000) volumeMl?: number;
+  @Maybe() @One(() => PouredDocument) poured?: PouredDocument;
 }
+
+const isOneQuestion = ({ fill, volumeMl, poured }: MixingInputDocument): boolean =>
+  poured ? fill === undefined && volumeMl === undefined : fill !== undefined && volumeMl !== undefined;
 
 /** A panel with a film on it, for drying and freezing. */
 export class FilmInputDocument {

@@ -4,6 +4,8 @@ import { Id, Maybe, OneOf, Text } from './rules';
 /** What practitioners do differently, one field a question. */
 export class HabitsDocument {
   @OneOf(habitAnswers.school) school!: string;
+  @OneOf(habitAnswers.dirtLimit) dirtLimit!: string;
+  @OneOf(habitAnswers.parts) parts!: string;
   @OneOf(habitAnswers.strength) strength!: string;
   @OneOf(habitAnswers.spray) spray!: string;
   @OneOf(habitAnswers.dwell) dwell!: string;
@@ -19,6 +21,7 @@ export class HabitsDocument {
   @OneOf(habitAnswers.glass) glass!: string;
   @OneOf(habitAnswers.bucket) bucket!: string;
   @OneOf(habitAnswers.soakedTowel) soakedTowel!: string;
+  @OneOf(habitAnswers.glassTowels) glassTowels!: string;
   @OneOf(habitAnswers.soakedSides) soakedSides!: number;
 }
 
@@ -30,6 +33,8 @@ export class HabitSetDocument extends HabitsDocument {
 /** A client's wishes: the same questions, each of which may be left open. */
 export class WishesDocument {
   @Maybe() @OneOf(habitAnswers.school) school?: string;
+  @Maybe() @OneOf(habitAnswers.dirtLimit) dirtLimit?: string;
+  @Maybe() @OneOf(habitAnswers.parts) parts?: string;
   @Maybe() @OneOf(habitAnswers.strength) strength?: string;
   @Maybe() @OneOf(habitAnswers.spray) spray?: string;
   @Maybe() @OneOf(habitAnswers.dwell) dwell?: string;
@@ -45,5 +50,6 @@ export class WishesDocument {
   @Maybe() @OneOf(habitAnswers.glass) glass?: string;
   @Maybe() @OneOf(habitAnswers.bucket) bucket?: string;
   @Maybe() @OneOf(habitAnswers.soakedTowel) soakedTowel?: string;
+  @Maybe() @OneOf(habitAnswers.glassTowels) glassTowels?: string;
   @Maybe() @OneOf(habitAnswers.soakedSides) soakedSides?: number;
 }

@@ -35,7 +35,7 @@ export class ProductDocument {
   @UniqueBy('purpose') @Many(() => ProductUseDocument, mixPurposes.length) uses!: ProductUseDocument[];
   @Between(1, 1_000_000) sizeMl!: number;
   @OrNull() @WholeBetween(0, 100_000_000) priceMinor!: number | null;
-  @Between(0, 120) maxPanelC!: number;
+  @OrNull() @Between(0, 120) maxPanelC!: number | null;
   @ManyOf(surfaces) notOnSurfaces!: string[];
   @ManyOf(finishes) notOnFinishes!: string[];
   @Between(0.1, 10) filmFactor!: number;

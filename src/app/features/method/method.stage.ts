@@ -42,6 +42,7 @@ import { HabitsComponent } from './habits.component';
 import { LearnedComponent } from './learned.component';
 import { MatteredComponent } from './mattered.component';
 import { RefusalComponent } from './refusal.component';
+import { HelpComponent } from './help.component';
 import { WhatIfComponent } from './what-if.component';
 
 /** A method as a column beside the others. */
@@ -94,6 +95,7 @@ const signed = (points: number): string => `${points < 0 ? '−' : '+'}${fixed(M
     MatteredComponent,
     RadioGroupDirective,
     RefusalComponent,
+    HelpComponent,
     WhatIfComponent,
   ],
   templateUrl: './method.stage.html',

@@ -81,7 +81,7 @@ export class RefusalComponent {
   });
   /** Nobody’s word helps against heat, frost or a lack of kit. */
   protected readonly forSoil = computed(
-    () => this.desk.plan()?.verdicts.some((verdict) => verdict.code === 'zones-blocked' && verdict.because === 'soil') ?? false,
+    () => this.desk.plan()?.verdicts.some((verdict) => (verdict.code === 'zones-blocked' || verdict.code === 'parts-left') && verdict.because === 'soil') ?? false,
   );
   protected readonly lines = computed(() => {
     const [job, plan] = [this.desk.job(), this.desk.plan()];

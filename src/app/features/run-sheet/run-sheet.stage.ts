@@ -46,17 +46,12 @@ interface Section {
   readonly lines: readonly Line[];
 }
 
-/** "1: 2–4, 2: 1" from towels and sides, in order. */
-function sidesText(row: RunRow): string {
-  const byTowel = new Map<number, number[]>();
-  for (const { towel, side } of row.sides) byTowel.set(towel, [...(byTowel.get(towel) ?? []), side]);
-  return [...byTowel]
-    .map(([towel, sides]) => {
-      const [first, last] = [Math.min(...sides), Math.max(...sides)];
-      return `${towel}:${first === last ? first : `${first}–${last}`}`;
-    })
-    .join('  ');
-}
+/** Marks before a towel: fresh from the pile, turned, taken up again; and after it: done. */
+const heldMark = { fresh: '+', turned: '›', same: '', demoted: '»' } as const;
+
+/** "+2:1–2  ›3:4" from the towels in the hand, in order. */
+const sidesText = ({ towels }: RunRow): string =>
+  towels.map(({ towel, how, sides, done }) => `${heldMark[how]}${towel}:${sides.length > 1 ? `${sides[0]}–${sides.at(-1)}` : sides[0]}${done ? '.' : ''}`).join('  ');
 
 const jobStep = ({ seconds, kit }: RunRow): string => {
   const kind = Object.keys(seconds)[0] as keyof typeof stepName;
@@ -179,7 +174,7 @@ export class RunSheetStage {
   private sectioned(lines: readonly Line[]): readonly Section[] {
     const titleOf = ({ row: { lap, seconds } }: Line): string => {
       if (lap) return lapName[lap];
-      if (seconds.flush) return 'Flush without touching';
+      if (seconds.flush) return 'Pre-rinse without touching';
       if (seconds.dry) return 'Dry the body';
       if (seconds.glass) return 'Glass finish';
       return seconds.pack ? 'Pack' : 'Set up';

@@ -76,7 +76,7 @@ export class RunStage {
         title: now ? taskText(now) : 'Done',
         number: now ? `Pass ${now.pass}${now.lap ? `, ${lapName[now.lap].toLowerCase()}` : ''}` : '',
         steps: now?.act === 'wipe' ? stepsFor(plan, now) : [],
-        withWhat: now ? towelsFor(plan, now) : '',
+        towels: now ? towelsFor(plan, now) : [],
         hint: now ? actHint[now.act] : '',
         roles: now ? rolesFor(plan, now).map((role) => ({ role, name: oneTowel[role] })) : [],
         clocks: hand.clocks ? clocksText(hand.clocks, this.time()) : '',

@@ -130,7 +130,7 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     name,
     { path: 'sizeMl', label: 'Bottle', kind: 'number', unit: 'volume' },
     { path: 'priceMinor', label: 'Price of the bottle', kind: 'money', hint: 'Empty: not known' },
-    { path: 'maxPanelC', label: 'Panel at most', kind: 'number', unit: 'temperature' },
+    { path: 'maxPanelC', label: 'Panel at most, by the label', kind: 'number', unit: 'temperature', nullable: true, hint: 'Empty: the label does not say' },
     { path: 'filmFactor', label: 'Sprays on, against common', kind: 'number', unit: '×' },
     origin,
     { path: 'uses', label: 'Uses and strengths', kind: 'uses' },

@@ -99,10 +99,10 @@ export function soilLooks(zones: readonly Zone[], job: Job | null): Looks {
   );
 }
 
-/** The letter of a treatment, with a stroke before it for a flush. */
+/** The letter of a treatment, with a stroke before it for a pre-rinse, and a ring for a mist. */
 export const markOf = (treatment: ZonePlan['treatment']): string => {
   const fill = treatmentFill(treatment) as keyof typeof treatmentMark;
-  return `${isFlushed(treatment) ? '↓' : ''}${treatmentMark[fill]}`;
+  return `${isFlushed(treatment) ? '↓' : treatment.startsWith('mist/') ? '◦' : ''}${treatmentMark[fill]}`;
 };
 
 function treatmentLook({ treatment, option }: ZonePlan, fixed: boolean): ZoneLook {

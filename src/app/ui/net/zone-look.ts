@@ -29,7 +29,7 @@ export function treatmentFill(treatment: TreatmentId): ZoneLook['fill'] {
 }
 
 export const isFlushed = (treatment: TreatmentId): boolean =>
-  treatment !== 'leave' && !treatment.startsWith('none/');
+  treatment !== 'leave' && !/^(none|mist)\//.test(treatment);
 
 /** One letter and a stroke for a flush: the same marks on the car, in the list and on paper. */
 export const treatmentMark: Readonly<Record<ZoneLook['fill'] & ('waterless' | 'foam' | 'rinseless' | 'presoak' | 'leave'), string>> = {

@@ -40,7 +40,7 @@ const used = (side: UsedSide, now: UsedSide): string =>
         <span class="missing">not in the pile</span>
       }
       @if (towel().demoted) {
-        <span class="demoted">damp, gone down to washing</span>
+        <span class="demoted">demoted: up again for something dirtier</span>
       }
     </h3>
     <svg viewBox="-1 -1 164 78" role="group" [attr.aria-label]="name() + ', ' + towel().fold + ' sides'">

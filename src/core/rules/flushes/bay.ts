@@ -1,12 +1,14 @@
-import type { FlushRule } from './flush-rule';
-import { mains } from './mains';
+import { rinse } from './flush-rule';
 
 /** The lance of a self-serve bay: its own water, its own drain; the car is driven there first. */
-export const bay: FlushRule = {
-  ...mains,
+export const bay = rinse({
   kits: ['bay'],
   gear: null,
   source: 'bay',
-  filmUm: (a) => a.bayFilm,
-  secondsPerM2: ({ a }) => a.rateWand,
-};
+  jet: true,
+  usualUm: (a) => a.bayFilm,
+  scaleLM2: (a) => a.scaleBay,
+  most: (kind, a) => (kind === 'salt' ? a.flushBaySalt : a.flushBay),
+  flowLMin: ({ a }) => a.flowBay,
+  liquidC: ({ carriedC }) => carriedC,
+});

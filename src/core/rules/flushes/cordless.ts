@@ -1,13 +1,14 @@
-import { type FlushRule, wandSeconds } from './flush-rule';
+import { rinse } from './flush-rule';
 
-/** A battery wand fed from a bucket: more push than a sprayer, as long as battery and bucket last. */
-export const cordless: FlushRule = {
+/** A battery washer fed from a bucket: more push than a sprayer, as long as battery and bucket last. */
+export const cordless = rinse({
   kits: ['cordless'],
   gear: 'cordless-wand',
   source: 'supply',
   jet: true,
-  filmUm: (a) => a.cordlessFilm,
-  removes: (kind, a) => (kind === 'salt' ? a.flushCordlessSalt : a.flushCordless),
-  secondsPerM2: ({ a, gear }) => wandSeconds(a.cordlessFilm, gear['cordless-wand'], a),
+  usualUm: (a) => a.cordlessFilm,
+  scaleLM2: (a) => a.scaleCordless,
+  most: (kind, a) => (kind === 'salt' ? a.flushCordlessSalt : a.flushCordless),
+  flowLMin: ({ gear }) => gear['cordless-wand']?.flowLMin ?? 0,
   liquidC: ({ carriedC }) => carriedC,
-};
+});

@@ -4,12 +4,13 @@ import { cordless } from './cordless';
 import type { FlushRule } from './flush-rule';
 import { hotPump } from './hot-pump';
 import { mains } from './mains';
+import { mist } from './mist';
 import { none } from './none';
 import { pump } from './pump';
 import { steam } from './steam';
 
 export { flushSources } from './flush-rule';
-export type { FlushRule, FlushSource, Flushing } from './flush-rule';
+export type { FlushRule, FlushSource, Flushing, RinseAmount } from './flush-rule';
 
 export const flushRules: Readonly<Record<Flush, FlushRule>> = {
   none,
@@ -19,4 +20,5 @@ export const flushRules: Readonly<Record<Flush, FlushRule>> = {
   mains,
   bay,
   steam,
+  mist,
 };

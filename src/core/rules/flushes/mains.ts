@@ -1,13 +1,14 @@
-import { type FlushRule, wandSeconds } from './flush-rule';
+import { rinse } from './flush-rule';
 
-/** A pressure wand on tap and mains. */
-export const mains: FlushRule = {
+/** A pressure washer on tap and mains. */
+export const mains = rinse({
   kits: ['mains'],
   gear: 'mains-wand',
   source: 'line',
   jet: true,
-  filmUm: (a) => a.mainsFilm,
-  removes: (kind, a) => (kind === 'salt' ? a.flushMainsSalt : a.flushMains),
-  secondsPerM2: ({ a, gear }) => wandSeconds(a.mainsFilm, gear['mains-wand'], a),
+  usualUm: (a) => a.mainsFilm,
+  scaleLM2: (a) => a.scaleMains,
+  most: (kind, a) => (kind === 'salt' ? a.flushMainsSalt : a.flushMains),
+  flowLMin: ({ gear }) => gear['mains-wand']?.flowLMin ?? 0,
   liquidC: ({ carriedC }) => carriedC,
-};
+});

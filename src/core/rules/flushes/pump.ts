@@ -1,13 +1,14 @@
-import type { FlushRule } from './flush-rule';
+import { pumpFlow, rinse } from './flush-rule';
 
 /** A pump sprayer used like a hose, with plain water. */
-export const pump: FlushRule = {
+export const pump = rinse({
   kits: ['flush'],
   gear: null,
   source: 'water',
   jet: false,
-  filmUm: (a) => a.flushFilm,
-  removes: (kind, a) => (kind === 'salt' ? a.flushPumpSalt : a.flushPump),
-  secondsPerM2: ({ a }) => a.rateFlush,
+  usualUm: (a) => a.flushFilm,
+  scaleLM2: (a) => a.scalePump,
+  most: (kind, a) => (kind === 'salt' ? a.flushPumpSalt : a.flushPump),
+  flowLMin: pumpFlow,
   liquidC: ({ carriedC }) => carriedC,
-};
+});

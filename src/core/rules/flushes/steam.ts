@@ -6,8 +6,10 @@ export const steam: FlushRule = {
   gear: 'steamer',
   source: 'line',
   jet: false,
-  filmUm: (a) => a.steamFilm,
-  removes: (_kind, a) => a.flushSteam,
-  secondsPerM2: ({ a }) => a.rateSteam,
+  amounts: ['usual'],
+  filmUm: (_amount, a) => a.steamFilm,
+  most: (_kind, a) => a.flushSteam,
+  removes: (_kind, _filmUm, a) => a.flushSteam,
+  secondsPerM2: (_filmUm, { a }) => a.rateSteam,
   liquidC: ({ a }) => a.steamC,
 };

@@ -1,0 +1,43 @@
+import { type SoilKind, type Working, partsOf } from '../model';
+import type { Gate } from '../reasons';
+import { loadOfLevel } from '../soil';
+import type { PlanningContext, SoiledZone } from './context';
+import type { Flushed } from './flushed';
+import { isBody } from './limit';
+import type { Option } from './option';
+
+/** Lies loose, and lifts with a film. */
+const loose: readonly SoilKind[] = ['dust', 'pollen'];
+/** Crackles under a finger. */
+const crackling: readonly SoilKind[] = ['grit', 'mud', 'salt'];
+
+/** A load up to the middle between two levels, in ratio, still counts as the lower one. */
+const upTo = (level: 1 | 2, { a }: PlanningContext): number => Math.sqrt(loadOfLevel(level, a) * loadOfLevel(level === 1 ? 2 : 3, a));
+
+/** On the body, what a waterless product may meet after any rinse by the approach; foam lifts more, and only the index holds it. */
+export function dirtGates({ zone }: SoiledZone, { loads }: Flushed, treatment: Working, context: PlanningContext): readonly Gate[] {
+  const limit = context.job.choices.dirtLimit;
+  if (limit === 'index' || !isBody(zone) || partsOf(treatment).contact !== 'waterless') return [];
+  const least = loadOfLevel(1, context.a);
+  const tooMuch = loads.find(({ kind, loadGm2 }) =>
+    limit === 'only-dust'
+      ? loadGm2 > (loose.includes(kind) ? upTo(1, context) : least / 2)
+      : loadGm2 > (crackling.includes(kind) ? least : upTo(2, context)),
+  );
+  return tooMuch ? [{ code: 'dirt-limit', limit, kind: tooMuch.kind, loadGm2: tooMuch.loadGm2 }] : [];
+}
+
+/** What crackles on a zone at level 2 or more, under an approach that rinses it first; undefined where nothing does. */
+export function rinsedFirst({ zone, soil }: SoiledZone, context: PlanningContext): SoilKind | undefined {
+  if (context.job.choices.dirtLimit === 'index' || !isBody(zone)) return undefined;
+  const level2 = loadOfLevel(2, context.a);
+  return soil.loads.find(({ kind, loadGm2 }) => crackling.includes(kind) && loadGm2 >= level2)?.kind;
+}
+
+/** The options on a zone whose soil is rinsed first: with a rinse, as far as any is open. */
+export function withRinseFirst(options: readonly Option[], kind: SoilKind): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
+  const isRinsed = ({ treatment }: Option): boolean => partsOf(treatment).flush !== 'none' && partsOf(treatment).flush !== 'steam';
+  if (!options.some(isRinsed)) return { options, shut: [] };
+  const gate: Gate = { code: 'rinse-first', kind };
+  return { options: options.filter(isRinsed), shut: options.filter((one) => !isRinsed(one)).map((one) => ({ ...one, gates: [gate] })) };
+}

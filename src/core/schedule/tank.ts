@@ -1,0 +1,36 @@
+import type { Assumptions } from '../assumptions';
+import { partsOf } from '../model';
+import type { Option } from '../rules';
+
+/** A zone that is rinsed, or a part of it. */
+interface Rinsed {
+  readonly option: Option;
+  readonly share: number;
+}
+
+/** What a pump sprayer holds as it is rinsed with: every time it is empty it is filled again, which takes its time. */
+export class Tank {
+  private leftMl: number;
+
+  /** @param holdsMl a filling; Infinity where water does not come out of a tank */
+  constructor(
+    private readonly holdsMl: number,
+    private readonly a: Assumptions,
+  ) {
+    this.leftMl = holdsMl;
+  }
+
+  /** Seconds of filling before so much is rinsed. */
+  refillS(rinsed: readonly Rinsed[]): number {
+    let seconds = 0;
+    for (const { option, share } of rinsed) {
+      if (option.laidMl.water <= 0) continue;
+      this.leftMl -= option.laidMl.water * share * this.a.wasteFactor;
+      while (this.leftMl < -1e-6) {
+        this.leftMl += this.holdsMl;
+        seconds += partsOf(option.treatment).flush === 'hot-pump' ? this.a.refillHotS : this.a.refillS;
+      }
+    }
+    return seconds;
+  }
+}

@@ -1,0 +1,14 @@
+import { type TowelNeed, ONE_TOWEL_FROM } from './need';
+
+/** What somebody can hold at a time, one towel each: a pair for glass, a pair for paint, and a work towel for wheels. */
+export const slots = ['glass-wash', 'glass-finish', 'wash', 'finish', 'work'] as const;
+export type Slot = (typeof slots)[number];
+
+const GLASS = 0;
+
+/** The hand that a need falls to; a paint towel that may do glass stays in its own. */
+export function slotOf({ cleanliness, use, role }: Pick<TowelNeed, 'cleanliness' | 'use' | 'role'>): Slot {
+  if (cleanliness >= ONE_TOWEL_FROM) return 'work';
+  if (use === 'wash') return cleanliness === GLASS ? 'glass-wash' : 'wash';
+  return cleanliness === GLASS || role === 'glass' ? 'glass-finish' : 'finish';
+}
