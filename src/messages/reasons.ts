@@ -173,6 +173,12 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
       return `Left out today: ${zoneList(verdict.zones, 6)}. ${
         verdict.because === 'budget' ? shortageSentence(verdict.shortage, u) : `${verdict.gate ? gateSentence(verdict.gate, u) : ''} ${partHelp(verdict.because, verdict.gate)}`
       }`;
+    case 'cooled-first':
+      return `Too hot as they are, up to ${u.temperature(verdict.hottestC)}: cool these with a mist in their pass: ${zoneList(verdict.zones, 6)}.`;
+    case 'warm-by-practice':
+      return `No label says how warm is too warm. Practice stops at ${u.temperature(verdict.practiceC)}, and these are up to ${u.temperature(verdict.hottestC)}: ${zoneList(verdict.zones, 4)}. Work small, or in the shade.`;
+    case 'residue':
+      return `What evaporates would leave up to ${fixed(verdict.mostMgM2)} mg/m² behind, and above ${fixed(verdict.limitMgM2)} spots are likely: ${zoneList(verdict.zones, 4)}. Use softer or distilled water, small sections, or dry at once.`;
     case 'zones-wait':
       return `With what there is, all but these could be done: ${zoneList(verdict.zones, 6)}.`;
     case 'late':

@@ -211,7 +211,7 @@ const flushName: Readonly<Record<Flush, string>> = {
 };
 
 export function treatmentName(treatment: TreatmentId): string {
-  if (treatment === 'leave') return 'Left for a full rinse wash';
+  if (treatment === 'leave') return 'Left out';
   const { flush, contact } = partsOf(treatment);
   const name = `${flushName[flush]}${contactName[contact]}`;
   return name[0]!.toUpperCase() + name.slice(1);

@@ -116,6 +116,8 @@ const liquidTable = {
   rateMist: judged(30, 's/m²', 5, 120, 'Misting a hot panel and letting it cool'),
   mistWaitS: judged(45, 's', 0, 600, 'From the mist until the panel is wetted for the wash'),
   mistFromC: judged(32, '°C', 15, 80, 'Panels warmer than this may be cooled with a mist'),
+  waterHardness: practice(200, 'mg/L', 0, 2000, 'Dissolved solids of the water that is used: middling tap water'),
+  residueLimit: judged(15, 'mg/m²', 0.5, 500, 'What dried water may leave behind before spots are likely'),
   practicePanelC: practice(38, '°C', 15, 80, 'Panels warmer than this are too warm by practice where no label says'),
   holdUpVertical: practice(70, 'µm', 10, 200, 'Most that a vertical panel holds'),
   holdUpHorizontal: practice(250, 'µm', 50, 500, 'Most that a level panel holds'),

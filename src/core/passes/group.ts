@@ -24,6 +24,8 @@ interface Span {
   readonly uppersM2: number;
   readonly isEnd: boolean;
   readonly handS: number;
+  /** Of the piece that takes longest. */
+  readonly longestS: number;
   readonly sprayS: number;
   readonly dwellS: number;
   readonly windowS: number;
@@ -33,11 +35,12 @@ interface Span {
 
 const nothing: Span = {
   count: 0, areaM2: 0, fromM: Infinity, toM: -Infinity, cleanest: Infinity, dirtiest: -Infinity, uppers: 0, uppersM2: 0, isEnd: false,
-  handS: 0, sprayS: 0, dwellS: 0, windowS: Infinity, layered: false, washSides: 0,
+  handS: 0, longestS: 0, sprayS: 0, dwellS: 0, windowS: Infinity, layered: false, washSides: 0,
 };
 
 function withPiece(span: Span, { areaM2, fromM, toM, zone: { cleanliness }, lap, work, option }: Piece): Span {
   const isUpper = cleanliness <= UPPERS;
+  const handS = work.wipe + (option.driedLater ? 0 : work.finish);
   return {
     count: span.count + 1,
     areaM2: span.areaM2 + areaM2,
@@ -48,7 +51,8 @@ function withPiece(span: Span, { areaM2, fromM, toM, zone: { cleanliness }, lap,
     uppers: span.uppers + (isUpper ? 1 : 0),
     uppersM2: span.uppersM2 + (isUpper ? areaM2 : 0),
     isEnd: span.isEnd || lap === 'ends',
-    handS: span.handS + work.wipe + (option.driedLater ? 0 : work.finish),
+    handS: span.handS + handS,
+    longestS: Math.max(span.longestS, handS),
     sprayS: span.sprayS + work.spray,
     dwellS: Math.max(span.dwellS, option.dwellS),
     windowS: Math.min(span.windowS, option.drying.windowS),
@@ -62,13 +66,19 @@ const spanOf = (pieces: readonly Piece[]): Span => pieces.reduce(withPiece, noth
 /** Upper panels keep to themselves, but for small ones and at nose and tail, which are done whole. */
 const keepsUppersClean = ({ uppers, count, isEnd, uppersM2 }: Span): boolean => uppers === 0 || uppers === count || isEnd || uppersM2 <= TAKEN_ALONG_M2;
 
+/** Seconds within the window: what is wetted before waits for all of it; what is wetted as it is wiped, only for its own piece. */
+function inWindowS({ dwellS, sprayS, layered, handS, longestS }: Span): number {
+  if (dwellS + sprayS === 0) return longestS;
+  return dwellS + sprayS + (layered ? 0 : handS);
+}
+
 const fits = (span: Span, a: Assumptions, further: number): boolean =>
   span.count === 1 ||
   (span.areaM2 <= a.passArea + EPSILON &&
     span.toM - span.fromM <= (a.reachAlong + a.stepAside) * further + EPSILON &&
     span.dirtiest - span.cleanest <= 1 &&
     keepsUppersClean(span) &&
-    span.dwellS + span.sprayS + (span.layered ? 0 : span.handS) <= span.windowS + EPSILON);
+    inWindowS(span) <= span.windowS + EPSILON);
 
 /** By how much a pass is too short to be worth one, 0 to 1. */
 const shortness = ({ handS }: Pick<Span, 'handS'>, a: Assumptions): number => (a.passLeast > 0 ? Math.max(0, 1 - handS / a.passLeast) : 0);

@@ -1,8 +1,8 @@
 import type { Job, ZoneId } from '../model';
 import { prepare } from './choose';
-import { type Fitted, fit } from './fit';
+import { type Fitted, fit, searchedFit } from './fit';
 import { type LeftBecause, type LeftOut, isTooMuch, leavingOut } from './parts';
-import { type PlanningProblem, capacityOf, pureProblem } from './problem';
+import { type PlanningProblem, capacityOf } from './problem';
 import { waitingOf } from './waiting';
 
 /** A plan with what it leaves out of the car, or why there is none. */
@@ -16,19 +16,15 @@ export function fitted({ context, prepared, left }: PlanningProblem, job: Job): 
 
 /**
  * The best plan with every freedom for a job that differs from the one that was weighed in its
- * budgets at most. Where none is found, the pure methods, which are part of that freedom, are tried on their own; and
- * then the parts are left out that the budgets do not reach.
+ * budgets at most. Where none is found, a closer look is taken; and then the parts are left out that the budgets do not
+ * reach.
  */
 export function bestPlan(all: PlanningProblem, job: Job): Parted {
   const free = fitted(all, job);
   if (free.ok || free.shortages.length === 0) return free;
-  const pure = (['waterless', 'rinseless'] as const)
-    .flatMap((method) => {
-      const one = fitted(pureProblem(all, method), job);
-      return one.ok && one.left.size <= all.left.size ? [one] : [];
-    })
-    .sort((p, q) => p.realised.choice.cost - q.realised.choice.cost);
-  return pure[0] ?? withinBudgets(all, job, free);
+  const { context, prepared, left } = all;
+  const searched = searchedFit(prepared, capacityOf(job, context.begun), { ...context, job: { ...job, choices: context.job.choices } }, free);
+  return searched.ok ? { ...searched, left } : withinBudgets(all, job, free);
 }
 
 /** The plan of what the budgets reach, the rest left out; the refusal where that is too much of the car. */

@@ -179,15 +179,22 @@ function takenAlong(zones: readonly ZoneOptions[], picks: ReadonlyMap<ZoneId, Op
   });
 }
 
-/** The choice that takes least of some budgets, in shares of what there is; undefined where none keeps the others. */
-export function leastOf(prepared: Prepared, capacity: Capacity, short: readonly Budget[]): Choice | undefined {
+/**
+ * The choice that costs least when what it takes of some budgets counts besides, in shares of what there is; undefined
+ * where none keeps the others.
+ * @param dear what all of a budget counts; Infinity: nothing else counts
+ */
+export function leastOf(prepared: Prepared, capacity: Capacity, short: readonly Budget[], dear = Infinity): Choice | undefined {
   const places = short.map((budget) => budgets.indexOf(budget));
   const have = vectorOf(capacity);
-  const shareOf = (use: readonly number[]): number => places.reduce((sum, b) => sum + use[b]! / Math.max(1e-9, have[b]!), 0);
+  const counted = (cost: number, use: readonly number[]): number => {
+    const share = places.reduce((sum, b) => sum + use[b]! / Math.max(1e-9, have[b]!), 0);
+    return dear === Infinity ? share : cost + dear * share;
+  };
   const best = cheapestSelection(
     selecting(
-      prepared.zones.map(({ options }) => options.map((option) => ({ ...pickable(option), cost: shareOf(option.use) }))),
-      prepared.sets.map((set) => ({ ...set, cost: shareOf(set.use) })),
+      prepared.zones.map(({ options }) => options.map((option) => ({ ...pickable(option), cost: counted(option.cost, option.use) }))),
+      prepared.sets.map((set) => ({ ...set, cost: counted(set.cost, set.use) })),
     ),
     have,
   );

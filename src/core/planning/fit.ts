@@ -10,7 +10,7 @@ export type Fitted =
 /** Rounds of tightening; each makes at least one budget smaller. */
 const ROUNDS = 6;
 /** Rounds between a capacity that is too much and one that is too little. */
-const HALVINGS = 4;
+const HALVINGS = 2;
 const EPS = 1e-6;
 
 /**
@@ -19,8 +19,9 @@ const EPS = 1e-6;
  * by the excess and the choice made again, until the real plan fits. Where that goes too far, it is
  * searched between too much and too little, and last of all the choice that takes least of what is
  * short is tried. A shortage is proved where even the fractions do not fit; else it says that it is not.
+ * @param isRough only budgets are tightened: where many are asked about one after the other
  */
-export function fit(prepared: Prepared, have: Capacity, context: PlanningContext): Fitted {
+export function fit(prepared: Prepared, have: Capacity, context: PlanningContext, isRough = false): Fitted {
   const first = chooseByPaint(prepared, have);
   if (!first.ok) return first;
   let last = realise(first.choice, context);
@@ -31,10 +32,11 @@ export function fit(prepared: Prepared, have: Capacity, context: PlanningContext
     const enough = capacity;
     capacity = tighten(capacity, last, have, over);
     const next = chooseByPaint(prepared, capacity);
-    if (!next.ok) return between(prepared, enough, capacity, have, context, last);
+    if (!next.ok) return isRough ? refused(last, have) : between(prepared, enough, capacity, have, context, last);
     last = realise(next.choice, context);
   }
-  return exceeded(last, have).length === 0 ? { ok: true, realised: last } : leastFit(prepared, have, context, last);
+  if (exceeded(last, have).length === 0) return { ok: true, realised: last };
+  return isRough ? refused(last, have) : leastFit(prepared, have, context, last);
 }
 
 /** Tightened too far: something between may fit. */
@@ -62,6 +64,26 @@ function leastFit(prepared: Prepared, have: Capacity, context: PlanningContext, 
   const realised = realise(least, context);
   if (exceeded(realised, have).length === 0) return { ok: true, realised };
   return refused(excess(realised, have) < excess(before, have) ? realised : before, have);
+}
+
+/** How dear what is short is made, one after the other, against everything else. */
+const DEAR = [3, 30, 300, Infinity] as const;
+
+/**
+ * A closer look where a plan was refused for a shortage that is not proved: what is short, and then all that may become
+ * short, is made dearer step by step.
+ */
+export function searchedFit(prepared: Prepared, have: Capacity, context: PlanningContext, refusal: Fitted & { readonly ok: false }): Fitted {
+  const short = refusal.shortages.filter(({ proved }) => !proved).map(({ budget }) => budget);
+  if (short.length === 0) return refusal;
+  const bounded = budgets.filter((budget) => have[budget] < Number.MAX_VALUE);
+  for (const counted of [short, bounded])
+    for (const dear of DEAR) {
+      const choice = leastOf(prepared, have, counted, dear);
+      const realised = choice && realise(choice, context);
+      if (realised && exceeded(realised, have).length === 0) return { ok: true, realised };
+    }
+  return refusal;
 }
 
 const exceeded = ({ takes }: Realised, have: Capacity): readonly Budget[] =>

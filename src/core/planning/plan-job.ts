@@ -4,6 +4,7 @@ import type { Verdict } from '../reasons';
 import { type PlanningContext, type StartState, type ZoneOptions, freshStart, limitOf, noUsage } from '../rules';
 import { type Parted, bestPlan, fitted, withinBudgets } from './best-plan';
 import { cautionsOf } from './cautions';
+import { heatAndHardness } from './heat-and-hardness';
 import { hotWaterOf } from './hot-water';
 import { obstacleOf } from './obstacle';
 import type { Alternative, Plan, ZonePlan } from './plan';
@@ -229,7 +230,7 @@ function verdictsOf(
   const left = context.zones.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
   if (left.length > 0)
     verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
-  verdicts.push(...partsLeft(context, found), ...lateIn(realised), ...adviceAgainst(context, realised), ...spotsLeft(realised));
+  verdicts.push(...partsLeft(context, found), ...heatAndHardness(context, realised), ...lateIn(realised), ...adviceAgainst(context, realised), ...spotsLeft(realised));
   const unseen = context.zones.filter(({ soil }) => soil.basis !== 'seen').length;
   if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
   return verdicts;

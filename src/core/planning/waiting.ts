@@ -28,7 +28,7 @@ export function waitingOf(all: PlanningProblem, job: Job, shortages: readonly Sh
   const order = byShortage(all, shortages);
   const without = (count: number): boolean => {
     const left = Object.fromEntries(order.slice(0, count).map((id) => [id, 'leave'] as const));
-    return fit(prepare({ ...problem, fixed: { ...problem.fixed, ...left } }), capacityOf(job, context.begun), context).ok;
+    return fit(prepare({ ...problem, fixed: { ...problem.fixed, ...left } }), capacityOf(job, context.begun), context, true).ok;
   };
   let [few, many] = [0, order.length - 1];
   if (many < 1 || !without(many)) return [];

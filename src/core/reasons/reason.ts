@@ -91,6 +91,12 @@ export type Verdict =
   /** The rest is planned. The gate is the first that forbids what comes nearest. */
   | { readonly code: 'parts-left'; readonly zones: readonly ZoneId[]; readonly because: Obstacle; readonly gate: Gate | null }
   | { readonly code: 'parts-left'; readonly zones: readonly ZoneId[]; readonly because: 'budget'; readonly shortage: ShortBudget }
+  /** Hot panels that a mist cools in their pass. */
+  | { readonly code: 'cooled-first'; readonly zones: readonly ZoneId[]; readonly hottestC: number }
+  /** Warmer than practice works, where no label says how warm is too warm. */
+  | { readonly code: 'warm-by-practice'; readonly zones: readonly ZoneId[]; readonly hottestC: number; readonly practiceC: number }
+  /** What evaporates leaves its hardness behind, mg/m². */
+  | { readonly code: 'residue'; readonly zones: readonly ZoneId[]; readonly mostMgM2: number; readonly limitMgM2: number }
   /** The rest could be done with what there is. */
   | { readonly code: 'zones-wait'; readonly zones: readonly ZoneId[] }
   | { readonly code: 'late'; readonly zones: readonly ZoneId[] }

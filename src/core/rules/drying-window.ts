@@ -12,6 +12,8 @@ export interface Drying {
   readonly openS: number | null;
   /** The share of it that is planned with; Infinity where it stays wet. */
   readonly windowS: number;
+  /** So long the last layer lasts, of which the same share is planned with; Infinity where it stays wet. */
+  readonly lastS: number;
   /** A later layer is laid by the wipe: the window is over when that begins, not when the finish is done. */
   readonly layered: boolean;
   /** Largest section that fits the window, m², never more than the zone or what one person works. */
@@ -64,6 +66,7 @@ export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'st
   return {
     openS,
     windowS,
+    lastS,
     layered: !one,
     sectionM2,
     lossUmPerS: panel.lossUmPerS(firstUm, firstC, panelC),

@@ -166,7 +166,7 @@ function workedOut(
     loadAfterFlushGm2: loadGm2,
     filmUm,
     dwellS: contact.dwellS,
-    driedLater: driedLater(contact, context),
+    driedLater: driedLater(contact, context) && work.finish > 0,
     drying,
     sections: sectionsOf(soiled.zone, drying, cutsOf(soiled.zone, job.vehicle.dimensions.lengthM, a)),
     rest: null,

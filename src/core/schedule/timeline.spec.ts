@@ -103,4 +103,21 @@ describe('the clock of a run', () => {
     expect(spent.elapsedS).toBeGreaterThanOrEqual(base.elapsedS - 1e-6);
     expect(of(spent.steps, 'pretreat').reduce((sum, { startS, endS }) => sum + endS - startS, 0)).toBeGreaterThan(0);
   });
+
+  it('says when a body that is dried at the end has dried by itself before', () => {
+    const body = (minutesOfDrying: number): Job => {
+      const job = sampleJob();
+      return { ...job, soil: {}, choices: { ...job.choices, method: 'rinseless', drying: 'body', assumptions: { bodyWait: 60, walking: minutesOfDrying } }, site: { ...job.site, airC: 30 as never, windMs: 2, minutes: 900, humidity: 0.3 } };
+    };
+    const slow = planJob(body(1));
+    const zones = new Set(slow.timeline.late.map(({ zoneId }) => zoneId));
+    for (const { zone, option } of slow.zones) {
+      if (!option?.driedLater) continue;
+      const own = slow.timeline.steps.filter(({ zoneId }) => zoneId === zone.id);
+      const wait = own.find(({ kind }) => kind === 'dry')!.endS - own.find(({ kind }) => kind === 'wipe')!.startS;
+      expect([zone.id, zones.has(zone.id)]).toEqual([zone.id, wait > option.drying.lastS]);
+    }
+    expect(zones.size).toBeGreaterThan(0);
+    expect(slow.verdicts.map(({ code }) => code)).toContain('late');
+  });
 });

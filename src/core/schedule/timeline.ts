@@ -143,6 +143,18 @@ function workThrough(passes: readonly Pass[], worker: number, round: Round, tank
   return { walkedM, late: timed.filter(({ lateS }: Timed) => lateS > 0) };
 }
 
+/** Zones that are dried with the whole body, and have dried by themselves before somebody comes to it. */
+function lateBody(chosen: readonly Chosen[], steps: readonly Step[]): readonly Late[] {
+  return chosen.flatMap(({ zone, option }): Late[] => {
+    const own = steps.filter(({ zoneId }) => zoneId === zone.id);
+    const dry = own.find(({ kind }) => kind === 'dry');
+    const wiped = own.find(({ kind }) => kind === 'wipe');
+    if (!option.driedLater || !dry || !wiped) return [];
+    const lateS = dry.endS - wiped.startS - option.drying.lastS;
+    return lateS > 0 ? [{ zoneId: zone.id, section: 1, lateS }] : [];
+  });
+}
+
 /** What is gone over at once: rinsing and drying view by view, glass in one round for each person. */
 function rounds(act: 'flush' | 'dry' | 'glass', chosen: readonly Chosen[], workers: number): readonly (readonly Chosen[])[] {
   const groups = new Map<string, Chosen[]>();
@@ -150,19 +162,19 @@ function rounds(act: 'flush' | 'dry' | 'glass', chosen: readonly Chosen[], worke
     const key = act !== 'glass' ? one.zone.view : workers > 1 && one.zone.view === 'right' ? 'right' : 'all';
     groups.set(key, [...(groups.get(key) ?? []), one]);
   }
-  const all = [...groups.values()];
-  return act === 'flush' ? withoutShort(all) : all;
+  return withoutShort([...groups.values()], act);
 }
 
-/** A shorter rinse goes with the next one round the car, s (judged). */
-const SHORT_RINSE_S = 90;
+/** A shorter one goes with the next round the car, s (judged). */
+const SHORT_S = { flush: 90, dry: 20, glass: 20 } as const;
+const workOf = { flush: 'flush', dry: 'finish', glass: 'glass' } as const;
 
-function withoutShort(groups: readonly (readonly Chosen[])[]): readonly (readonly Chosen[])[] {
-  const secondsOf = (group: readonly Chosen[]): number => group.reduce((sum, { option }) => sum + option.work.flush, 0);
+function withoutShort(groups: readonly (readonly Chosen[])[], act: keyof typeof SHORT_S): readonly (readonly Chosen[])[] {
+  const secondsOf = (group: readonly Chosen[]): number => group.reduce((sum, { option }) => sum + option.work[workOf[act]], 0);
   const found: Chosen[][] = [];
   for (const group of groups) {
     const last = found.at(-1);
-    if (last && (secondsOf(last) < SHORT_RINSE_S || secondsOf(group) < SHORT_RINSE_S)) last.push(...group);
+    if (last && (secondsOf(last) < SHORT_S[act] || secondsOf(group) < SHORT_S[act])) last.push(...group);
     else found.push([...group]);
   }
   return found;
@@ -237,7 +249,10 @@ export function timelineOf(
     elapsedS: crew.elapsed(),
     waitingS: crew.steps.filter(({ kind }) => kind === 'wait').reduce((sum, step) => sum + step.endS - step.startS, 0),
     walkedM: walks.reduce((sum, { walkedM }) => sum + walkedM, 0),
-    late: walks.flatMap(({ late }) => late.flatMap(({ pass, lateS }) => pass.pieces.map(({ zone, section }): Late => ({ zoneId: zone.id, section, lateS })))),
+    late: [
+      ...walks.flatMap(({ late }) => late.flatMap(({ pass, lateS }) => pass.pieces.map(({ zone, section }): Late => ({ zoneId: zone.id, section, lateS })))),
+      ...lateBody(chosen, crew.steps),
+    ],
     byWorker,
   };
 }

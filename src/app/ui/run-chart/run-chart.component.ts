@@ -96,7 +96,7 @@ export class RunChartComponent {
   protected readonly width = WIDTH;
   protected readonly key = [
     ['setup', 'set up, pack'],
-    ['flush', 'flush'],
+    ['flush', 'pre-rinse'],
     ['spray', 'wet'],
     ['wipe', 'wash'],
     ['finish', 'finish, dry'],
