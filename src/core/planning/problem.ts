@@ -59,7 +59,7 @@ export function withoutBlocked(problem: Problem, context: PlanningContext): Pick
 const clean = (job: Job, role: TowelRole): number =>
   job.towels.filter((b) => b.role === role).reduce((sum, b) => sum + b.clean, 0);
 
-/** What the batteries of the cordless wands hold together; a wand on mains runs for ever. */
+/** What the batteries of the cordless washers hold together; one on mains runs for ever. */
 const batteryOf = ({ gear }: Job): number =>
   gear
     .filter(({ kind }) => kind === 'cordless-wand')

@@ -74,5 +74,5 @@ export const rinse = ({ usualUm, scaleLM2, flowLMin, ...rest }: Rinse): FlushRul
   secondsPerM2: (filmUm, flushing) => secondsFor(filmUm, flowLMin(flushing), flushing.a),
 });
 
-/** Liters a minute of a pump sprayer: a small one mists, a large one runs. */
+/** Litres a minute of a pump sprayer: a small one mists, a large one runs. */
 export const pumpFlow = ({ tankMl, a }: Flushing): number => (tankMl > a.largePumpMl ? a.flowPumpLarge : a.flowPumpSmall);
