@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject } from '@angular/core';
+import { Button } from 'primeng/button';
 import { type WhatIf, withChange } from '@esmero/core';
 import { changeText, whatIfSentence } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
@@ -9,7 +10,7 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
 @Component({
   selector: 'esm-help',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [StudyBarComponent],
+  imports: [Button, StudyBarComponent],
   template: `
     @if (isLeft()) {
       <h3>What would help</h3>
@@ -17,7 +18,7 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
         <ul>
           @for (help of found(); track help.says) {
             <li>
-              <button type="button" class="chip" (click)="take(help.answer)">{{ help.says }}</button>
+              <p-button severity="secondary" [outlined]="true" [label]="help.says" (onClick)="take(help.answer)" />
             </li>
           } @empty {
             <li>Nothing that was looked for.</li>
