@@ -18,7 +18,7 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
         <ul>
           @for (help of found(); track help.says) {
             <li>
-              <p-button severity="secondary" [outlined]="true" [label]="help.says" (onClick)="take(help.answer)" />
+              <p-button severity="secondary" [label]="help.says" (onClick)="take(help.answer)" />
             </li>
           } @empty {
             <li>Nothing that was looked for.</li>
