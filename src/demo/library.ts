@@ -196,13 +196,13 @@ const gearOf = (id: string, name: string, kind: Gear['kind'], flow: number, batt
 
 export const gear = {
   heater: gearOf('g-heater', 'Immersion heater', 'heater', 0, null, 50),
-  wand: gearOf('g-wand', 'Battery wand, two packs', 'cordless-wand', 3.2, 24, 74),
+  wand: gearOf('g-wand', 'Cordless washer, two packs', 'cordless-wand', 3.2, 24, 74),
 } as const;
 
 /** On the shelf, but seldom in the van. */
 export const spareGear = {
   steamer: gearOf('g-steam', 'Small steamer', 'steamer', 0.06, null, 66),
-  mains: gearOf('g-mains', 'Pressure wand on mains', 'mains-wand', 7, null, 86),
+  mains: gearOf('g-mains', 'Pressure washer on mains', 'mains-wand', 7, null, 86),
 } as const;
 
 export const habits = {

@@ -156,11 +156,11 @@ function partHelp(because: Obstacle, gate: Gate | null): string {
 export function verdictSentence(verdict: Verdict, u: Units): string {
   switch (verdict.code) {
     case 'chosen':
-      return `${methodName[verdict.method]} weighs least of all plans that keep every limit (${indexText(verdict.cost)} points of marring, minutes, litres, towels and cost together).`;
+      return `${methodName[verdict.method]} suits body and glass best within every limit (the plan comes to ${indexText(verdict.cost)} points of marring, minutes, litres, towels and cost together).`;
     case 'asked-for':
       return `${methodName[verdict.method]} was asked for.`;
     case 'nearly-best':
-      return `A better plan might weigh up to ${percent(verdict.within, 1)} less; the search stopped there.`;
+      return `A better plan might cost up to ${percent(verdict.within, 1)} less; the search stopped there.`;
     case 'runner-up':
       return `${methodName[verdict.method]} would take ${minutes(verdict.minutes)} and ${u.water(verdict.litres)} at a mean index of ${indexText(verdict.index)}.`;
     case 'method-blocked':

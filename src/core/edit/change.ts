@@ -46,8 +46,8 @@ function withGear(job: Job, kind: GearKind): Job {
 /** A piece of each kind as it is commonly found, for a van that has none. */
 const ordinary = {
   heater: { name: 'Immersion heater', flowLMin: 0, batteryMin: null, noiseDb: 50 },
-  'cordless-wand': { name: 'Battery wand', flowLMin: 3, batteryMin: 20, noiseDb: 72 },
-  'mains-wand': { name: 'Pressure wand', flowLMin: 7, batteryMin: null, noiseDb: 86 },
+  'cordless-wand': { name: 'Cordless washer', flowLMin: 3, batteryMin: 20, noiseDb: 72 },
+  'mains-wand': { name: 'Pressure washer', flowLMin: 7, batteryMin: null, noiseDb: 86 },
   steamer: { name: 'Steamer', flowLMin: 0.06, batteryMin: null, noiseDb: 66 },
 } as const;
 

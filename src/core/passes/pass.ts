@@ -83,11 +83,3 @@ export const dwells = ({ work }: Pick<Pass, 'work'>): boolean => work.spray > 0;
 
 /** Seconds of wiping, and of finishing unless the whole body is dried later. */
 export const handS = ({ work, driedLater }: Pass): number => work.wipe + (driedLater ? 0 : work.finish);
-
-/** Seconds of spraying and handwork within the window, dwell included. */
-export function inWindowS(pass: Pass): number {
-  const beforeS = pass.dwellS + pass.work.spray;
-  // What is wetted as it is wiped waits only for its own piece.
-  if (beforeS === 0) return Math.max(...pass.pieces.map(({ work }) => work.wipe + (pass.driedLater ? 0 : work.finish)));
-  return pass.layered ? beforeS : beforeS + handS(pass);
-}

@@ -7,7 +7,7 @@ import { planJob } from '../planning';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { celsius } from '../units';
 import { laps } from './lap';
-import { type Pass, inWindowS } from './pass';
+import { type Pass, handS } from './pass';
 import { type StandingPlace, standingPlaces as places } from '../rules';
 import { Round } from './round';
 
@@ -28,6 +28,13 @@ const anyJob = fc
       choices: { ...sampleJob().choices, bucket },
     }),
   );
+
+/** Seconds of spraying and handwork within the window, dwell included; what is wetted as it is wiped waits only for its own piece. */
+function inWindowS(pass: Pass): number {
+  const beforeS = pass.dwellS + pass.work.spray;
+  if (beforeS === 0) return Math.max(...pass.pieces.map(({ work }) => work.wipe + (pass.driedLater ? 0 : work.finish)));
+  return pass.layered ? beforeS : beforeS + handS(pass);
+}
 
 const passesIn = (job: Job): readonly (readonly Pass[])[] => planJob(job).timeline.byWorker;
 

@@ -99,7 +99,8 @@ export function wipingsOf({ passes }: Pick<Timeline, 'passes'>, workers: number,
 function mittedIn({ pieces }: Pass): readonly Mitted[] {
   const own = pieces.filter(({ option }) => option.medium === 'mitt').map(({ zone }) => zone);
   const cleanliness = Math.max(...own.map((zone) => zone.cleanliness)) as CleanlinessClass;
-  return own.map(({ id: zoneId }) => ({ zoneId, cleanliness }));
+  // Glass has a mitt of its own, in a pass with paint as well.
+  return own.map((zone) => ({ zoneId: zone.id, cleanliness: zone.cleanliness === GLASS ? GLASS : cleanliness }));
 }
 
 const missing = ({ towels }: Realised): number => towels.filter((towel) => towel.missing).length;
