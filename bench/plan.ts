@@ -29,7 +29,13 @@ import {
   approachEffectsOf,
   zonesOf,
 } from '@esmero/core';
+import fc from 'fast-check';
+import loadHighs from 'highs';
 import { contextOf } from '../src/core/rules/context';
+import { freshStart } from '../src/core/rules';
+import { choose } from '../src/core/planning/choose';
+import { anyCapacity, anyMixedJob, bestApart, preparedFor } from '../src/core/testing/choice-apart';
+import { anyRow, isEnough, towelsFor } from '../src/core/testing/towels-apart';
 import { wipingsOf } from '../src/core/planning';
 import { timelineOf } from '../src/core/schedule';
 import { demoJobs } from '@esmero/demo';
@@ -79,8 +85,8 @@ for (const job of demoJobs) {
   process.stdout.write(`${job.name.slice(0, 36).padEnd(37)} ${zones} ${row}\n`);
 }
 
-/** What a person has to do for a plan: passes, each a press, changes of side within a lap, and the way on foot. */
-process.stdout.write('\nOne run                               passes  changes of side  metres  minutes\n');
+/** What a person has to do for a plan: passes, each a press, with beginning and ending the run; changes of side within a lap, and the way on foot. */
+process.stdout.write('\nOne run                               passes  presses  changes of side  metres  minutes\n');
 for (const job of demoJobs) {
   const { timeline, method } = planJob(job);
   if (method === 'decline') continue;
@@ -88,7 +94,7 @@ for (const job of demoJobs) {
     (sum, list) => sum + list.slice(1).filter((pass, i) => pass.lap === list[i]!.lap && pass.place !== list[i]!.place).length,
     0,
   );
-  const cells = [String(timeline.passes.length).padStart(6), String(changes).padStart(16), timeline.walkedM.toFixed(0).padStart(7), (timeline.elapsedS / 60).toFixed(0).padStart(8)];
+  const cells = [String(timeline.passes.length).padStart(6), String(timeline.passes.length + 2).padStart(8), String(changes).padStart(16), timeline.walkedM.toFixed(0).padStart(7), (timeline.elapsedS / 60).toFixed(0).padStart(8)];
   process.stdout.write(`${job.name.slice(0, 36).padEnd(37)} ${cells.join(' ')}\n`);
 }
 
@@ -108,7 +114,7 @@ const parts = demoJobs.flatMap((job) => {
     {
       name: job.name,
       towels: () => towelLedger(wipings, job.towels, settled.choices, a),
-      schedule: () => timelineOf(chosen, kits, settled, a, { inHand: [], zones: new Map() }),
+      schedule: () => timelineOf(chosen, kits, { job: settled, begun: freshStart, a }),
     },
   ];
 });
@@ -126,6 +132,37 @@ process.stdout.write('\n                                        towels by hand, 
 process.stdout.write('Parts of a plan, 45 zones and more     median   p95     median   p95\n');
 for (const { name, towels, schedule } of parts)
   process.stdout.write(`${name.slice(0, 36).padEnd(38)} ${timed(towels)}    ${timed(schedule)}\n`);
+
+/** The same questions put to a mixed-integer solver that knows nothing of ours. */
+const highs = await loadHighs();
+const QUESTIONS = 40;
+const took = (work: () => unknown): number => {
+  const from = performance.now();
+  work();
+  return performance.now() - from;
+};
+const quickest = (work: () => unknown): number => Math.min(...Array.from({ length: 5 }, () => took(work)));
+const sumOf = (numbers: readonly number[]): number => numbers.reduce((sum, one) => sum + one, 0);
+const choices = fc.sample(fc.tuple(anyMixedJob, anyCapacity), { numRuns: QUESTIONS, seed: 20310714 }).map(([job, capacity]) => {
+  const prepared = preparedFor(job);
+  return { own: quickest(() => choose(prepared, capacity)), other: took(() => bestApart(highs, prepared, capacity)) };
+});
+const rows = fc.sample(anyRow, { numRuns: QUESTIONS, seed: 7 }).map((row) => {
+  const found = towelsFor(row);
+  return {
+    own: quickest(() => towelsFor(row)),
+    other: took(() => [isEnough(highs, row, found, true), found > 1 && isEnough(highs, row, found - 1, true)]),
+  };
+});
+process.stdout.write(`\n${QUESTIONS} questions each, ms in all           ours  solver   times as fast, median   in all\n`);
+for (const [name, asked] of [
+  ['choice of treatments', choices],
+  ['towels in the hand', rows],
+] as const) {
+  const ratios = asked.map(({ own, other }) => other / own).sort((p, q) => p - q);
+  const [own, other] = [sumOf(asked.map((one) => one.own)), sumOf(asked.map((one) => one.other))];
+  process.stdout.write(`${name.padEnd(36)} ${own.toFixed(0).padStart(7)} ${other.toFixed(0).padStart(7)} ${at(ratios, 0.5).padStart(23)} ${(other / own).toFixed(1).padStart(8)}\n`);
+}
 
 /** Long questions, which the worker answers in slices with their progress shown. */
 const studies: readonly (readonly [string, (job: Job) => Study<unknown>])[] = [

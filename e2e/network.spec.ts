@@ -139,6 +139,7 @@ test('dialogs have a named close button, and focus goes back to where it came fr
   await openStage(page, 'method');
   const total = page.locator('[data-total]').first();
   await total.click();
+  await expect(page.getByRole('dialog')).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toBeHidden();
   await expect(total).toBeFocused();

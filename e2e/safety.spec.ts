@@ -275,7 +275,9 @@ test('a run keeps its order when the clock jumps', async ({ page }) => {
   const noted = async () => ((await storedJob(page, 'demo-deck'))!.job['run'] as { events: { kind: string; seq: number; at: number }[] }).events;
   const presses = async () => (await noted()).filter(({ kind }) => kind !== 'wet');
   await expect.poll(async () => (await presses()).length).toBeGreaterThanOrEqual(2);
-  expect((await noted()).map(({ seq }) => seq)).toEqual((await noted()).map((_one, i) => i + 1));
-  const times = (await presses()).map(({ at }) => at);
+  // Wet zones may still be noted: one reading for both questions.
+  const events = await noted();
+  expect(events.map(({ seq }) => seq)).toEqual(events.map((_one, i) => i + 1));
+  const times = events.filter(({ kind }) => kind !== 'wet').map(({ at }) => at);
   expect(times).toEqual([...times].sort((p, q) => p - q));
 });

@@ -7,7 +7,7 @@ export {
 export {
   bodies, bucketSystems, calmShade, colours, contacts, deviceKinds, finishes, flushes, folds, gearKinds, isTick,
   labelReadings, libraryKinds, markKinds, mixPurposes, movementKinds, origins, partsOf, pictureTimes, piles, places,
-  replanEventKinds, roads, runActs, runoffRules, schools, shelters, soilKinds, soilLevels, somewhere, spotKinds,
+  passChangeKinds, replanEventKinds, roads, runActs, runoffRules, schools, shelters, soilKinds, soilLevels, somewhere, spotKinds,
   surfaces, surroundings, towelRoles, treatmentIds, usedIn, vehicleMethods, vesselKinds, views, weatherChanges,
   zoneIds,
 } from './model';
@@ -16,7 +16,7 @@ export type {
   Body, BucketSystem, CentrePart, Choices, CleanlinessClass, Collection, Colour, Consent, Contact, DayWeather,
   DeviceKind, DilutionLabel, Dimensions, Finish, FlankPart, Flush, Gear, GearKind, HabitSet, Habits, Job, JobBrief,
   LabelReading, Leg, LibraryEntry, LibraryItems, LibraryKind, Mark, MarkKind, MeasuringDevice, MixPurpose, Movement,
-  MovementKind, Noted, Origin, Photo, PictureTime, Pile, Place, Point, Product, ProductUse, PunchItem, ReplanEvent,
+  MovementKind, Noted, Origin, PassChange, Photo, PictureTime, Pile, Place, Point, Product, ProductUse, PunchItem, ReplanEvent,
   Road, Run, RunAct, RunEvent, RunUse, RunoffRule, School, Shelter, Signature, Site, SoakedTowelSchool, SoilKind,
   SoilLevel, SoilMap, SpotKind, StockItem, Surface, Surroundings, TowelBatch, TowelRole, TreatmentId, Vehicle,
   VehicleMethod, Vessel, VesselKind, VesselMix, View, WeatherChange, WeatherHour, Zone, ZoneId, ZoneSoil,
@@ -42,15 +42,15 @@ export type { BucketName, Dip } from './bucket';
 export { choicesOf, indexOf } from './rules';
 export type { IndexQuestion, Kit, Option, SpotPlan } from './rules';
 export { laps } from './passes';
-export type { Lap } from './passes';
+export type { Lap, NotChanged } from './passes';
 export { criticalPath } from './schedule';
 export type { PassAct, PassPart, PlannedPass, Step, StepKind } from './schedule';
 export { panelAt, planJob, zoneTreatments } from './planning';
 export type { Alternative, BlockedZone, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
-export { afterwards, claimsOf, handMovesIn, liquidOf, runRows, towelFillAt, windowsOf } from './views';
+export { afterwards, claimsOf, handMovesIn, liquidOf, passChangesOf, runRows, towelFillAt, windowsOf } from './views';
 export type { Afterwards, Claim, HandMove, LaundryLoad, LeftOver, Liquid, RunRow, Window } from './views';
 export {
-  addLeg, addPicture, atHour, defaultChoices, defaultHabits, dropMark, dropPicture, dropRun, endRun, fixTreatment,
+  addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, endRun, fixTreatment,
   habitsIn, lift, mayBecome, mirrorSoil, newItem, newJob, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
   setAssumption, setChoices, setLeg, setReading, setSpots, sign, startRun, takeBackEvent, unsee, withChange,
   withWeather,

@@ -202,6 +202,7 @@ export const gear = {
 /** On the shelf, but seldom in the van. */
 export const spareGear = {
   steamer: gearOf('g-steam', 'Small steamer', 'steamer', 0.06, null, 66),
+  blower: gearOf('g-blower', 'Small blower, one pack', 'blower', 0, 12, 78),
   mains: gearOf('g-mains', 'Pressure washer on mains', 'mains-wand', 7, null, 86),
 } as const;
 

@@ -271,6 +271,29 @@ describe('published schemas', () => {
     expect(read.ok && read.value.choices.assumptions).toEqual({ walking: 0.2 });
   });
 
+  it('answers what version 12 asks as everybody did before, and keeps passes that were changed by hand', () => {
+    const file = JSON.parse(writeJob(deck));
+    const { rinseWith: _1, standing: _2, pair: _3, passes: _4, ...before } = file.job.choices;
+    file.job.choices = before;
+    const read = readJob(JSON.stringify({ ...file, version: 11 }));
+    expect(read.ok && read.value.choices).toMatchObject({ rinseWith: 'water', standing: 'blower', pair: 'sides', passes: [] });
+    const roof = { zone: 'roof', section: 1, of: 2 } as const;
+    const changed = { ...deck, choices: { ...deck.choices, passes: [{ kind: 'split', part: roof }, { kind: 'join', part: roof, with: { zone: 'bonnet', section: 1, of: 2 } }] as const } };
+    const again = readJob(writeJob(changed));
+    expect(again.ok && again.value.choices.passes).toEqual(changed.choices.passes);
+  });
+
+  it.each([
+    ['a join with nothing', { kind: 'join', part: { zone: 'roof', section: 1, of: 2 } }],
+    ['a split with more than it needs', { kind: 'split', part: { zone: 'roof', section: 1, of: 2 }, before: { zone: 'roof', section: 2, of: 2 } }],
+    ['a part that does not exist', { kind: 'split', part: { zone: 'chimney', section: 1, of: 2 } }],
+    ['no part', { kind: 'move' }],
+  ])('refuses a change of passes with %s', (_what, change) => {
+    const file = JSON.parse(writeJob(deck));
+    file.job.choices.passes = [change];
+    expect(readJob(JSON.stringify(file)).ok).toBe(false);
+  });
+
   it('answers what version 11 asks as everybody did before, and keeps a label’s silence', () => {
     const file = JSON.parse(writeJob(deck));
     const { dirtLimit: _1, parts: _2, glassTowels: _3, ...before } = file.job.choices;

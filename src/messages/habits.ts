@@ -39,6 +39,12 @@ export const habitWords: AllWords = {
   wiping: { question: 'Wiping', answers: { flat: 'Flat under the hand', rolled: 'Rolled, clean pile comes up' } },
   drying: { question: 'Drying', answers: { panel: 'Panel by panel', body: 'The whole body at the end' } },
   order: { question: 'Pre-rinsing', answers: { 'top-down': 'Top to bottom', 'dirtiest-first': 'Dirtiest first' } },
+  rinseWith: { question: 'A sprayer rinses with', answers: { water: 'Plain water', product: 'A weak rinseless mix' } },
+  standing: { question: 'Water left standing by a rinse', answers: { towels: 'Goes into the towels', blower: 'Blown off first, where there is a blower' } },
+  pair: {
+    question: 'Two people',
+    answers: { sides: 'A side of the car each', 'lift-finish': 'One lifts, the other finishes', 'one-panel': 'Both on one panel' },
+  },
   wheels: { question: 'Wheels', answers: { auto: 'As it suits', first: 'First', last: 'Last' } },
   glass: { question: 'Glass', answers: { first: 'Right after the roof', last: 'Last, with a cleaner of its own' } },
   sun: { question: 'Sun', answers: { 'weaker-mix': 'Weaker mix, small sections', 'shade-only': 'Shade and cool panels only' } },

@@ -1,4 +1,4 @@
-import type { Lap, PassPart, PlannedPass, ZoneId } from '@esmero/core';
+import type { Lap, NotChanged, PassChange, PassPart, PlannedPass, ZoneId } from '@esmero/core';
 import { zoneName } from './words';
 
 export const lapName: Readonly<Record<Lap, string>> = {
@@ -47,3 +47,25 @@ export function passTitle(pass: Where): string {
   const zones = byZone(pass.parts);
   return zones.size > MOST_NAMED ? `${zones.size} panels, ${pass.place ?? 'all round'}` : passZones(pass);
 }
+
+const partText = ({ zone, section, of }: PassChange['part']): string => `${zoneName(zone)}${of > 1 ? `, part ${section} of ${of}` : ''}`;
+
+/** A change of passes by hand. */
+export function passChangeText(change: PassChange): string {
+  switch (change.kind) {
+    case 'split':
+      return `${partText(change.part)}: a pass of its own`;
+    case 'join':
+      return `${partText(change.part)} together with ${partText(change.with)}`;
+    case 'move':
+      return `${partText(change.part)} before ${partText(change.before)}`;
+  }
+}
+
+/** Why such a change does not hold. */
+export const notChangedText: Readonly<Record<NotChanged, string>> = {
+  gone: 'No such pass is planned any more.',
+  place: 'They are worked from different places, or in different ways.',
+  class: 'It would bring dirt to a cleaner panel.',
+  window: 'It would dry before it is done.',
+};

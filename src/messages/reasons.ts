@@ -13,7 +13,8 @@ import {
   zoneList,
 } from './words';
 
-const purposeName: Readonly<Record<MixPurpose, string>> = {
+const purposeName: Readonly<Record<MixPurpose | 'water', string>> = {
+  water: 'pre-rinse',
   waterless: 'waterless',
   foam: 'foam',
   presoak: 'pre-soak',

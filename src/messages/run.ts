@@ -12,8 +12,14 @@ const actVerb: Readonly<Record<PassAct, string>> = {
   glass: 'Finish the glass',
 };
 
+/** Finished pass by pass by the other person, not the whole body at once. */
+export const isBehind = ({ act, place }: Pick<Task, 'act' | 'place'>): boolean => act === 'dry' && place !== null;
+
 /** "Roof, left half". */
-export const taskText = (task: Task): string => (task.act === 'wipe' ? passTitle(task) : `${actVerb[task.act]}: ${passTitle(task)}`);
+export function taskText(task: Task): string {
+  if (task.act === 'wipe') return passTitle(task);
+  return `${isBehind(task) ? 'Finish behind' : actVerb[task.act]}: ${passTitle(task)}`;
+}
 
 /** One of the towels of a role, as it is said beside the car. */
 export const oneTowel: Readonly<Record<TowelRole, string>> = {
@@ -56,6 +62,12 @@ function liquidFor({ zones }: Plan, task: Task): string {
   return sprayed ? contentName[sprayed].toLowerCase() : '';
 }
 
+/** After the rinse of one of its zones what stands there is blown off. */
+function isBlown({ zones }: Plan, task: Task): boolean {
+  const own = zonesIn(task);
+  return zones.some(({ zone, option }) => own.has(zone.id) && option?.blown);
+}
+
 /** What is done in a pass, one thing after the other, in the order of the plan; what is wetted ahead has its place in it. */
 export function stepsFor(plan: Plan, task: Task): readonly string[] {
   const { steps, passes } = plan.timeline;
@@ -69,7 +81,7 @@ export function stepsFor(plan: Plan, task: Task): readonly string[] {
   for (const { kind, pass, startS: from, endS: to } of own.filter((step) => step.startS >= startS - 1e-6 && step.endS <= endS + 1e-6)) {
     const of = passes.find(({ number }) => number === pass)!;
     const ahead = pass !== task.pass;
-    if (kind === 'flush') say('Pre-rinse, let it run off');
+    if (kind === 'flush') say(isBlown(plan, task) ? 'Pre-rinse, let it run off, blow off what stands' : 'Pre-rinse, let it run off');
     else if (kind === 'pretreat') say(ahead ? `Treat the spots ahead: ${passTitle(of)}` : 'Treat the spots');
     else if (kind === 'spray') say(ahead ? `Wet the next one: ${passTitle(of)}` : `Wet it with ${liquidFor(plan, task) || 'the mix'}`);
     else if (kind === 'wait') say(`Let it dwell, ${clock(to - from)}`);

@@ -1,10 +1,11 @@
 import type { Fill, Job, Mix, Plan, RunOrdering, RunRow, Step, UsedMitt, UsedTowel, Window, ZoneId, ZonePlan } from '@esmero/core';
 import { laps, runRows } from '@esmero/core';
 import { figureValue, stepName } from './figures';
+import { habitAnswer } from './habits';
 import { lapName, passZones } from './passes';
 import { cautionSentence, verdictSentence } from './reasons';
 import { type Units, clock, fixed, indexText } from './units';
-import { className, contentName, kitName, methodName, roleName, treatmentName, zoneName } from './words';
+import { className, kitName, methodName, mixTitle, roleName, treatmentName, zoneName } from './words';
 
 /** Names come from users: nothing in them may act as markup. */
 const safe = (text: string): string =>
@@ -52,8 +53,8 @@ export const windowText = ({ zoneId, section, fromS, untilS, doneS }: Window): s
   `${zoneName(zoneId)}${section > 1 ? `, section ${section}` : ''}: wet from ${clock(fromS)}, its window ends at ${clock(untilS)}, done at ${clock(doneS)}`;
 
 /** "Dirtiest first, wheels last, glass first". */
-export const orderingText = ({ order, wheels, glass }: RunOrdering): string =>
-  `${order === 'top-down' ? 'From the top down' : 'Dirtiest first'}, wheels ${wheels === 'auto' ? 'first where they are rinsed' : wheels}, glass ${glass}`;
+export const orderingText = ({ order, wheels, glass, pair }: RunOrdering, workers: number): string =>
+  `${workers === 2 ? `${habitAnswer('pair', pair)}. ` : ''}${order === 'top-down' ? 'From the top down' : 'Dirtiest first'}, wheels ${wheels === 'auto' ? 'first where they are rinsed' : wheels}, glass ${glass}`;
 
 /** A mitt with what it may wash. */
 export const mittSentence = ({ number, worker, zones, from, to }: UsedMitt): string =>
@@ -68,7 +69,7 @@ export const stepText = ({ kind, zoneId, section, kit }: Step): string => {
 
 function mixLines(plan: Plan, u: Units): string[] {
   return plan.mix.mixes.flatMap((mix) => [
-    `- **${contentName[mix.content]}** in ${safe(mix.vessel.name)}${mix.productName ? `, from ${safe(mix.productName)}` : ''}`,
+    `- **${mixTitle(mix)}** in ${safe(mix.vessel.name)}${mix.productName ? `, from ${safe(mix.productName)}` : ''}`,
     ...mixSentences(mix, u).map((line) => `  - ${line}`),
   ]);
 }

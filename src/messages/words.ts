@@ -1,4 +1,5 @@
 import type {
+  Mix,
   Body,
   BucketName,
   BucketSystem,
@@ -243,6 +244,10 @@ export const contentName: Readonly<Record<Content | 'solvent', string>> = {
   rinse: 'Plain water, to rinse the mitt',
 };
 
+/** What a vessel holds; a sprayer may rinse with product. */
+export const mixTitle = ({ content, productName }: Pick<Mix, 'content' | 'productName'>): string =>
+  content === 'water' && productName !== null ? 'Weak rinseless mix, for rinsing' : contentName[content];
+
 export const vesselKindName: Readonly<Record<VesselKind, string>> = {
   'spray-bottle': 'spray bottle',
   'pump-sprayer': 'pump sprayer',
@@ -346,6 +351,7 @@ export const gearName: Readonly<Record<GearKind, string>> = {
   'cordless-wand': 'cordless washer',
   'mains-wand': 'pressure washer on mains',
   steamer: 'steamer',
+  blower: 'blower',
 };
 
 export const surroundingsName: Readonly<Record<Surroundings, string>> = {

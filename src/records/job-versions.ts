@@ -142,10 +142,17 @@ export function jobFrom10To11(content: unknown): unknown {
   return { ...content, choices: isRecord(choices) ? { ...habitsBefore11, ...choices } : choices };
 }
 
+/** What everybody did before version 12 asked; nobody had a blower. */
+export const habitsBefore12 = { rinseWith: 'water', standing: 'blower', pair: 'sides' };
+
+/** Version 12 knows passes that were changed by hand, how two people share the work, and a blower and product for the rinse. */
+export const jobFrom11To12: Migration = (content) =>
+  isRecord(content) && isRecord(content['choices']) ? { ...content, choices: { ...habitsBefore12, passes: [], ...content['choices'] } } : content;
+
 /** Steps of the job file, from version 1. */
 export const jobMigrations: readonly Migration[] = [
   jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9,
-  jobFrom9To10, jobFrom10To11,
+  jobFrom9To10, jobFrom10To11, jobFrom11To12,
 ];
 
 /** The version that is written. */

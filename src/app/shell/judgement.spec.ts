@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Provider } from '@angular/core';
 import { type DayWeather, type Job, atHour, celsius, tradeOffsOf, finish, planJob } from '@esmero/core';
+import { habitKeys } from '@esmero/messages';
 import { WEATHER, type WeatherService } from '../state/weather';
 import { PLANNING } from '../state/ports';
 import { show } from '../testing/show';
@@ -114,7 +115,7 @@ describe('habits', () => {
     const { press, element, job } = await show(HabitsComponent);
     await press('Gentle');
     expect(job.job()!.choices).toMatchObject({ school: 'cautious', wiping: 'rolled' });
-    expect(element.querySelectorAll('tbody tr')).toHaveLength(20);
+    expect(element.querySelectorAll('tbody tr')).toHaveLength(habitKeys.length);
     await press('House habit');
     expect(job.job()!.wishes).toEqual({ school: 'cautious' });
     await press('Wished');

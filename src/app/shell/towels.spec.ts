@@ -104,9 +104,9 @@ describe('the orders of work', () => {
     await press('Would another');
     await settle();
     const answer = finish(workOrdersOf(job));
-    expect([...element.querySelectorAll('li .words')].map((one) => one.textContent!.split(': ')[0])).toEqual(answer.map(orderingText));
+    expect([...element.querySelectorAll('li .words')].map((one) => one.textContent!.split(': ')[0])).toEqual(answer.map((one) => orderingText(one, job.site.workers)));
     const other = answer.find(({ now }) => !now)!;
-    const button = [...element.querySelectorAll('button')].find((one) => one.getAttribute('aria-label') === `Take: ${orderingText(other)}`)!;
+    const button = [...element.querySelectorAll('button')].find((one) => one.getAttribute('aria-label') === `Take: ${orderingText(other, job.site.workers)}`)!;
     button.click();
     await settle();
     const { order, wheels, glass } = desk.job()!.choices;

@@ -5,6 +5,7 @@ import checkbox from '@primeuix/themes/aura/checkbox';
 import datatable from '@primeuix/themes/aura/datatable';
 import dialog from '@primeuix/themes/aura/dialog';
 import inputtext from '@primeuix/themes/aura/inputtext';
+import menu from '@primeuix/themes/aura/menu';
 import progressbar from '@primeuix/themes/aura/progressbar';
 import select from '@primeuix/themes/aura/select';
 import textarea from '@primeuix/themes/aura/textarea';
@@ -67,7 +68,7 @@ const danger = (background: string, color: string, hover: string) => ({
 
 /** PrimeNG's structure in Esmero's colours, corners and sizes; only the parts that are used. */
 export const esmeroPreset = definePreset(
-  { ...base, components: { button, checkbox, datatable, dialog, inputtext, progressbar, select, textarea, toast, toggleswitch, virtualscroller } },
+  { ...base, components: { button, checkbox, datatable, dialog, inputtext, menu, progressbar, select, textarea, toast, toggleswitch, virtualscroller } },
   {
     components: { button: { colorScheme: { light: danger(rust, '#ffffff', '#7d1d13'), dark: danger('#ff9d8e', '#2a0d09', '#ffb4a8') } } },
     primitive: { borderRadius: { xs: '2px', sm: '3px', md: '5px', lg: '8px', xl: '12px' } },

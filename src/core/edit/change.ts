@@ -49,6 +49,7 @@ const ordinary = {
   'cordless-wand': { name: 'Cordless washer', flowLMin: 3, batteryMin: 20, noiseDb: 72 },
   'mains-wand': { name: 'Pressure washer', flowLMin: 7, batteryMin: null, noiseDb: 86 },
   steamer: { name: 'Steamer', flowLMin: 0.06, batteryMin: null, noiseDb: 66 },
+  blower: { name: 'Blower', flowLMin: 0, batteryMin: 12, noiseDb: 78 },
 } as const;
 
 /** The worst deposit of a zone at another level; the others stay. */

@@ -11,6 +11,9 @@ export const defaultHabits: Habits = {
   spray: 'common',
   dwell: 'common',
   order: 'top-down',
+  rinseWith: 'water',
+  standing: 'blower',
+  pair: 'sides',
   drying: 'panel',
   wiping: 'flat',
   sun: 'weaker-mix',
@@ -26,7 +29,7 @@ export const defaultHabits: Habits = {
   soakedSides: 4,
 };
 
-export const defaultChoices: Choices = { ...defaultHabits, method: 'auto', fixed: {}, assumptions: {} };
+export const defaultChoices: Choices = { ...defaultHabits, method: 'auto', fixed: {}, passes: [], assumptions: {} };
 
 const syringe: MeasuringDevice = { kind: 'syringe', stepMl: ml(1), capacityMl: ml(60) };
 

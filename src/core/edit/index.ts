@@ -1,3 +1,4 @@
+export { changePass, dropPassChange } from './passes';
 export { fixTreatment, setAssumption, setChoices } from './choices';
 export { defaultChoices, defaultHabits, habitsIn, newItem, newJob } from './create';
 export { atHour, withWeather } from './hour';

@@ -42,7 +42,7 @@ const nothingMore = (before: Plan, { begun }: Remaining): Plan => ({
   towels: [],
   mitts: [],
   mix: { ...before.mix, mixes: [], litres: 0, productMl: 0 },
-  timeline: { ...before.timeline, steps: [], passes: [], walkedM: 0, elapsedS: 0, waitingS: 0, late: [], byWorker: [] },
+  timeline: { ...before.timeline, steps: [], passes: [], walkedM: 0, elapsedS: 0, waitingS: 0, late: [], byWorker: [], refused: [] },
 });
 
 /** The plan of the rest, with the zones that are done as they were planned. */

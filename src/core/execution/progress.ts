@@ -1,5 +1,6 @@
 import { type Run, type RunAct, type Tick, type ZoneId, isTick } from '../model';
 import type { Plan } from '../planning';
+import type { PassPart } from '../schedule';
 import { type Act, type Task, actKey, actsOf, keyOfTick, tasksOf } from './task';
 
 /** What of a plan is done, and what is still to do. */
@@ -54,22 +55,25 @@ function asGoingOn({ begun, zones }: Plan, open: readonly Task[], wet: ReturnTyp
   return [...open].sort((p, q) => rank(p) - rank(q));
 }
 
+/** An act with its share of what is to be done of it on the zone. */
+type Weighed = Act & Pick<PassPart, 'share'>;
+
 /** Acts that a plan has, with the share of each zone’s parts that is done. */
-function sharesOf(keys: readonly Act[], openKeys: ReadonlySet<string>): Progress['shares'] {
+function sharesOf(keys: readonly Weighed[], openKeys: ReadonlySet<string>): Progress['shares'] {
   const [all, open] = [new Map<string, number>(), new Map<string, number>()];
   for (const one of keys) {
     const key = `${one.act}/${one.zoneId}`;
-    all.set(key, (all.get(key) ?? 0) + 1);
-    if (openKeys.has(actKey(one))) open.set(key, (open.get(key) ?? 0) + 1);
+    all.set(key, (all.get(key) ?? 0) + one.share);
+    if (openKeys.has(actKey(one))) open.set(key, (open.get(key) ?? 0) + one.share);
   }
-  return new Map([...all].map(([key, count]) => [key, 1 - (open.get(key) ?? 0) / count]));
+  return new Map([...all].map(([key, sum]) => [key, 1 - (open.get(key) ?? 0) / sum]));
 }
 
-/** What is done on a part before it is wiped, in the same pass: wetting, and in frost the rinse. */
-const beforeWiping = ({ timeline }: Plan): readonly Act[] =>
-  timeline.steps.flatMap(({ kind, zoneId, section }): Act[] => {
+/** What is done on a part before it is wiped, in the same pass: wetting, and in frost the rinse; each in equal parts. */
+const beforeWiping = ({ timeline }: Plan): readonly Weighed[] =>
+  timeline.steps.flatMap(({ kind, zoneId, section }): Weighed[] => {
     if (!zoneId || section === 0) return [];
-    return kind === 'spray' ? [{ act: 'wet', zoneId, section }] : kind === 'flush' ? [{ act: 'flush', zoneId, section }] : [];
+    return kind === 'spray' ? [{ act: 'wet', zoneId, section, share: 1 }] : kind === 'flush' ? [{ act: 'flush', zoneId, section, share: 1 }] : [];
   });
 
 /** How far a plan has come by what was ticked off after it was made. */

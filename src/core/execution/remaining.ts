@@ -2,7 +2,7 @@ import { resolveAssumptions } from '../assumptions';
 import { type InVessel, type Mix, towelsDrink } from '../mix';
 import { type Job, type Noted, type Run, type RunAct, type TowelRole, type ZoneId, runActs } from '../model';
 import type { Plan, ZonePlan } from '../planning';
-import { type BegunZone, type Spent, type StartState, choicesOf, isThrough } from '../rules';
+import { type BegunZone, type Option, type Spent, type StartState, choicesOf, isThrough } from '../rules';
 import type { Step } from '../schedule';
 import { type OpenTowel, sidesUsed, WETTED_SIDES } from '../towel';
 import { openTowelsNow } from './open-towels';
@@ -20,9 +20,13 @@ type Acts = Readonly<Record<RunAct, number>>;
 
 const none: Acts = { flush: 0, wet: 0, wipe: 0, dry: 0, glass: 0 };
 
-/** What of each act of a plan is done on a zone. */
-const actsDone = (progress: Progress, zoneId: ZoneId): Acts =>
-  Object.fromEntries(runActs.map((act) => [act, shareDone(progress, act, zoneId)])) as Record<RunAct, number>;
+/** What of each act of a plan is done on a zone; what is finished in its pass counts as dried. */
+function actsDone(progress: Progress, zoneId: ZoneId, { finishing, rest }: Option): Acts {
+  const done = Object.fromEntries(runActs.map((act) => [act, shareDone(progress, act, zoneId)])) as Record<RunAct, number>;
+  if (finishing !== 'in-pass') return done;
+  const unfinished = rest?.unfinished ?? 0;
+  return { ...done, dry: unfinished * done.dry + (1 - unfinished) * done.wipe };
+}
 
 /** Of the whole zone, given what was done of it before. */
 const together = (before: Acts, now: Acts): Acts =>
@@ -45,7 +49,7 @@ function openSections({ tasks, openKeys, ticked }: Progress, zone: ZoneId): Pick
 function zoneNow({ zone, option }: ZonePlan, { begun }: Plan, progress: Progress): BegunZone | 'done' | null {
   // Where there was no plan for the rest, what was begun before it still is.
   if (!option) return begun.zones.get(zone.id) ?? null;
-  const done = together(begun.zones.get(zone.id)?.done ?? none, actsDone(progress, zone.id));
+  const done = together(begun.zones.get(zone.id)?.done ?? none, actsDone(progress, zone.id, option));
   if (isThrough(option, done)) return 'done';
   const { wet, places } = openSections(progress, zone.id);
   const started = wet.length > 0 || runActs.some((act) => done[act] > 0);
@@ -57,7 +61,7 @@ function laidBy(plan: Plan, progress: Progress): Map<string, number> {
   const laid = new Map<string, number>();
   for (const { zone, option } of plan.zones) {
     if (!option || plan.begun.done.has(zone.id)) continue;
-    const done = actsDone(progress, zone.id);
+    const done = actsDone(progress, zone.id, option);
     const shares = { flush: done.flush, glass: done.glass, contact: Math.max(done.wet, done.wipe) };
     for (const [content, ml] of Object.entries(option.laidMl)) {
       const isWater = content === 'water' || content === 'supply' || content === 'line' || content === 'bay';
@@ -167,7 +171,7 @@ function flushedOff(plan: Plan, progress: Progress): { readonly runoffMl: number
   let [runoffMl, batteryMin] = [0, 0];
   for (const { zone, option } of plan.zones) {
     if (!option || plan.begun.done.has(zone.id)) continue;
-    const done = actsDone(progress, zone.id);
+    const done = actsDone(progress, zone.id, option);
     runoffMl += (option.runoffMl - option.moisture.runoffMl) * done.flush + option.moisture.runoffMl * done.wipe;
     batteryMin += option.usage.batteryMin * done.flush;
   }

@@ -1,6 +1,6 @@
 import type { RunAct, Tick, ZoneId } from '../model';
 import type { Plan } from '../planning';
-import type { PlannedPass, Step, StepKind } from '../schedule';
+import type { PassPart, PlannedPass, Step, StepKind } from '../schedule';
 
 /** A pass to be ticked off as a whole: one press. */
 export interface Task extends Pick<PlannedPass, 'act' | 'lap' | 'place' | 'worker' | 'parts'> {
@@ -41,7 +41,8 @@ export function keyOfStep({ kind, zoneId, section }: Step): string | null {
 }
 
 /** All that is done in a task, part by part. */
-export const actsOf = ({ act, parts }: Pick<Task, 'act' | 'parts'>): readonly Act[] => parts.map(({ zoneId, section }) => ({ act, zoneId, section }));
+export const actsOf = ({ act, parts }: Pick<Task, 'act' | 'parts'>): readonly (Act & Pick<PassPart, 'share'>)[] =>
+  parts.map(({ zoneId, section, share }) => ({ act, zoneId, section, share }));
 
 const lasts = (steps: readonly Step[]): number => steps.reduce((sum, { startS, endS }) => sum + endS - startS, 0);
 

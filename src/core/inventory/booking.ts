@@ -25,7 +25,7 @@ const added = (to: Map<StockItem, number>, item: StockItem, amount: number): voi
 function takenBy(plan: Plan, { products }: Job): ReadonlyMap<StockItem, number> {
   const taken = new Map<StockItem, number>();
   for (const { content, productName, productMl } of plan.mix.mixes) {
-    const product = products.find(({ name, uses }) => name === productName && uses.some(({ purpose }) => purpose === content));
+    const product = products.find(({ name, uses }) => name === productName && uses.some(({ purpose }) => purpose === (content === 'water' ? 'wash' : content)));
     if (product && productMl > 0) added(taken, stockItem('product', product.id), productMl);
   }
   for (const { batchId, missing, begun } of plan.towels) if (!missing && !begun) added(taken, stockItem('towel', batchId), 1);

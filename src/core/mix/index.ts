@@ -10,5 +10,5 @@ export { mixPlan, towelsDrink } from './mix-plan';
 export type { Mix, MixPlan, Wetted } from './mix-plan';
 export { recipesOf } from './recipe';
 export type { Recipes } from './recipe';
-export { assignVessels, chargeOf, isPlain, rinseBuckets } from './vessels';
+export { assignVessels, chargeOf, rinseBuckets } from './vessels';
 export type { Assigned, Content, InVessel, Wanted } from './vessels';

@@ -4,7 +4,7 @@ import { type MinorUnits, minorUnits } from '../units';
 import { type DilutionNotations, type FillMode, notations } from './dilution';
 import { type Fill, LEAST_FILL, fillVolumes, fillWith } from './fill';
 import type { Recipe, Recipes } from './recipe';
-import { type Content, type Assigned, type InVessel, type Wanted, assignVessels, chargeOf, isPlain, workingVolume } from './vessels';
+import { type Content, type Assigned, type InVessel, type Wanted, assignVessels, chargeOf, workingVolume } from './vessels';
 
 /** One vessel for the job: what is in it, how much of it, how it is mixed. */
 export interface Mix {
@@ -89,7 +89,7 @@ export function mixPlan(
   if (!assignment.ok) return undefined;
   const mixes = assignment.vessels.map((assigned) => {
     const { content } = assigned;
-    const recipe = isPlain(content) ? undefined : recipes[content];
+    const recipe = recipes[content];
     const have = held.find(({ vesselId }) => vesselId === assigned.vessel.id)?.ml ?? 0;
     return mixOf(assigned, have, recipe, job, a);
   });

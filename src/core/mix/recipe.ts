@@ -1,5 +1,7 @@
 import { type Job, type MixPurpose, type Product, type ProductUse, mixPurposes } from '../model';
+import type { Assumptions } from '../assumptions';
 import { toNumber } from '../units';
+import type { Content } from './vessels';
 import { type Dilution, productShare, readDilution } from './dilution';
 
 /** The product that serves a purpose in a job, with its strength read. */
@@ -43,12 +45,28 @@ export function recipeFor(job: Job, purpose: MixPurpose): Recipe | undefined {
   return undefined;
 }
 
-export type Recipes = Readonly<Partial<Record<MixPurpose, Recipe>>>;
+/** By what they are mixed for; plain water has none, but where a sprayer rinses with product. */
+export type Recipes = Readonly<Partial<Record<MixPurpose | Content, Recipe>>>;
 
-export const recipesOf = (job: Job): Recipes =>
-  Object.fromEntries(
-    mixPurposes.flatMap((purpose) => {
-      const recipe = recipeFor(job, purpose);
-      return recipe ? [[purpose, recipe]] : [];
-    }),
-  );
+/** A weak rinseless mix in the sprayer that rinses. */
+function weakRinse(job: Job, { rinseParts }: Assumptions): Recipe | undefined {
+  const wash = job.choices.rinseWith === 'product' ? recipeFor(job, 'wash') : undefined;
+  const label = { label: String(Math.round(rinseParts)), reading: 'water' } as const;
+  const read = readDilution(label);
+  if (!wash || !read.ok) return undefined;
+  const share = toNumber(productShare(read.dilution));
+  return {
+    ...wash,
+    use: { ...wash.use, dilution: label, weakest: null, strongest: null, origin: 'practice' },
+    dilution: read.dilution,
+    share,
+    relativeStrength: (wash.relativeStrength * share) / wash.share,
+    minorPerMl: (wash.minorPerMl * share) / wash.share,
+  };
+}
+
+/** Every mix that a job has the product for. */
+export function recipesOf(job: Job, a: Assumptions): Recipes {
+  const found = mixPurposes.map((purpose) => [purpose, recipeFor(job, purpose)] as const);
+  return Object.fromEntries([...found, ['water', weakRinse(job, a)] as const].filter(([, recipe]) => recipe !== undefined));
+}

@@ -4,10 +4,6 @@ import type { BucketSystem, MixPurpose, Vessel, VesselKind } from '../model';
 /** What stands in a vessel on site; solvent stays in its own bottle. */
 export type Content = Exclude<MixPurpose, 'solvent'> | 'water' | 'supply' | 'rinse';
 
-/** Contents without product. */
-export const isPlain = (content: Content): content is 'water' | 'supply' | 'rinse' =>
-  content === 'water' || content === 'supply' || content === 'rinse';
-
 /** Vessels each content can be worked from, best first. */
 const suited: Readonly<Record<Content, readonly VesselKind[]>> = {
   water: ['pump-sprayer'],

@@ -69,6 +69,18 @@ export const droppingsHabits = ['treat', 'never'] as const;
 export type DroppingsHabit = (typeof droppingsHabits)[number];
 
 /** Dry each panel at once, or the whole body at the end. */
+/** Two people: a side of the car each; one wets and lifts and the other finishes; or both on one panel. */
+export const pairWays = ['sides', 'lift-finish', 'one-panel'] as const;
+export type PairWay = (typeof pairWays)[number];
+
+/** What a sprayer rinses with: plain water, or a weak rinseless mix. */
+export const rinseLiquids = ['water', 'product'] as const;
+export type RinseLiquid = (typeof rinseLiquids)[number];
+
+/** Water that a rinse leaves standing: taken up by towels, or blown off first. */
+export const standingHabits = ['towels', 'blower'] as const;
+export type StandingHabit = (typeof standingHabits)[number];
+
 export const dryings = ['panel', 'body'] as const;
 export type DryingHabit = (typeof dryings)[number];
 
@@ -84,6 +96,9 @@ export interface Habits {
   readonly spray: SprayHabit;
   readonly dwell: DwellHabit;
   readonly order: Order;
+  readonly rinseWith: RinseLiquid;
+  readonly standing: StandingHabit;
+  readonly pair: PairWay;
   readonly drying: DryingHabit;
   readonly wiping: WipingHabit;
   readonly sun: SunHabit;
@@ -106,10 +121,31 @@ export interface HabitSet extends Habits {
   readonly name: string;
 }
 
+/** A part of a zone, as a plan cuts it. */
+export interface PartOfZone {
+  readonly zone: ZoneId;
+  /** From 1. */
+  readonly section: number;
+  readonly of: number;
+}
+
+/** A pass changed by hand. Parts name the passes they are in, so that the change holds when other passes come or go. */
+export type PassChange =
+  /** A pass of its own from this part on. */
+  | { readonly kind: 'split'; readonly part: PartOfZone }
+  /** The pass of the one part is done together with that of the other, in its place. */
+  | { readonly kind: 'join'; readonly part: PartOfZone; readonly with: PartOfZone }
+  /** The pass of the one part comes right before that of the other, by the same person. */
+  | { readonly kind: 'move'; readonly part: PartOfZone; readonly before: PartOfZone };
+
+export const passChangeKinds = ['split', 'join', 'move'] as const satisfies readonly PassChange['kind'][];
+
 export interface Choices extends Habits {
   /** 'auto' takes the best; a method takes the best plan of that kind. */
   readonly method: 'auto' | VehicleMethod;
   /** Treatments fixed by hand; 'leave' takes the zone out of the job. */
   readonly fixed: Readonly<Partial<Record<ZoneId, TreatmentId>>>;
+  /** By hand, the oldest first. */
+  readonly passes: readonly PassChange[];
   readonly assumptions: AssumptionOverrides;
 }

@@ -40,7 +40,7 @@ const nothing: Span = {
 
 function withPiece(span: Span, { areaM2, fromM, toM, zone: { cleanliness }, lap, work, option }: Piece): Span {
   const isUpper = cleanliness <= UPPERS;
-  const handS = work.wipe + (option.driedLater ? 0 : work.finish);
+  const handS = work.wipe + (option.finishing === 'body' ? 0 : work.finish);
   return {
     count: span.count + 1,
     areaM2: span.areaM2 + areaM2,

@@ -1,5 +1,7 @@
 export { lapOf, laps, wheelsGoFirst } from './lap';
 export type { Lap } from './lap';
+export { byHand } from './by-hand';
+export type { NotChanged, RefusedChange, Rows } from './by-hand';
 export { passesOf } from './group';
 export { dwells, handS, rinsedAtTurn } from './pass';
 export type { Pass } from './pass';

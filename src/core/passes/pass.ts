@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import { type Contact, partsOf } from '../model';
-import { type StandingPlace, type WorkSeconds, spotDwellS } from '../rules';
+import { type Finishing, type StandingPlace, type WorkSeconds, spotDwellS } from '../rules';
 import type { Lap } from './lap';
 import type { Piece } from './piece';
 
@@ -20,7 +20,7 @@ export interface Pass {
   readonly windowS: number;
   /** The wipe lays a new film: the window is over when that begins. */
   readonly layered: boolean;
-  readonly driedLater: boolean;
+  readonly finishing: Finishing;
   /** In frost a rinse is not left to freeze, nor a mist to dry: it comes when the pass is due. */
   readonly rinsedAtTurn: boolean;
   /** Area that may be wet together with it. */
@@ -52,7 +52,7 @@ export const rinsedAtTurn = ({ option }: Pick<Piece, 'option'>): boolean =>
 
 /** What cannot be in one pass: another place, another contact, other towels, a rinse of its own. */
 export const handledAs = ({ place, holder, option }: Piece): string =>
-  [place, holder, partsOf(option.treatment).contact, option.medium, option.driedLater, rinsedAtTurn({ option })].join('/');
+  [place, holder, partsOf(option.treatment).contact, option.medium, rinsedAtTurn({ option })].join('/');
 
 /** What is not in one pass unless it would be too short alone: glass has its own towels. */
 export const kindOf = (piece: Piece): string => `${handledAs(piece)}/${piece.zone.surface === 'glass'}`;
@@ -72,7 +72,8 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
     softensS: Math.max(...options.map(({ spots }) => spotDwellS(spots))),
     windowS: Math.min(...options.map(({ drying }) => drying.windowS)),
     layered: options.some(({ drying }) => drying.layered),
-    driedLater: options.some(({ driedLater }) => driedLater),
+    // What has nothing to finish goes with the others.
+    finishing: options.find(({ finishing }) => finishing !== 'in-pass')?.finishing ?? 'in-pass',
     rinsedAtTurn: atTurn,
     aheadM2: atTurn ? 0 : aheadM2(partsOf(first.option.treatment).contact, a),
   };
@@ -81,5 +82,5 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
 /** Sprayed beforehand, and then it dwells. */
 export const dwells = ({ work }: Pick<Pass, 'work'>): boolean => work.spray > 0;
 
-/** Seconds of wiping, and of finishing unless the whole body is dried later. */
-export const handS = ({ work, driedLater }: Pass): number => work.wipe + (driedLater ? 0 : work.finish);
+/** Seconds of wiping, and of finishing where that is done in the pass. */
+export const handS = ({ work, finishing }: Pick<Pass, 'work' | 'finishing'>): number => work.wipe + (finishing === 'in-pass' ? work.finish : 0);

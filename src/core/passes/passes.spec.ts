@@ -2,37 +2,25 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runs } from '@esmero/testing';
 import { defaultAssumptions as a } from '../assumptions';
-import { type Job, type SoilKind, type SoilLevel, bodies, soilKinds } from '../model';
+import type { Job } from '../model';
 import { planJob } from '../planning';
-import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
+import { anyJobWith } from '../testing/any-job';
+import { sampleJob, sampleVehicle, soilAll } from '../testing/sample';
 import { celsius } from '../units';
 import { laps } from './lap';
 import { type Pass, handS } from './pass';
 import { type StandingPlace, standingPlaces as places } from '../rules';
 import { Round } from './round';
 
-const anyJob = fc
-  .record({
-    body: fc.constantFrom(...bodies),
-    kind: fc.constantFrom<SoilKind>(...soilKinds),
-    level: fc.constantFrom<SoilLevel>(0, 1, 2, 3),
-    workers: fc.constantFrom<1 | 2>(1, 2),
-    airC: fc.integer({ min: 4, max: 36 }),
-    bucket: fc.constantFrom<Job['choices']['bucket']>('many-towels', 'one-guarded'),
-  })
-  .map(({ body, kind, level, workers, airC, bucket }) =>
-    sampleJob({
-      vehicle: sampleVehicle(body),
-      soil: soilAll(kind, level),
-      site: { ...sampleSite, workers, airC: celsius(airC), minutes: 600 },
-      choices: { ...sampleJob().choices, bucket },
-    }),
-  );
+const anyJob = anyJobWith({
+  site: { airC: fc.integer({ min: 4, max: 36 }).map(celsius), minutes: fc.constant(600) },
+  choices: { bucket: fc.constantFrom('many-towels', 'one-guarded') },
+});
 
 /** Seconds of spraying and handwork within the window, dwell included; what is wetted as it is wiped waits only for its own piece. */
 function inWindowS(pass: Pass): number {
   const beforeS = pass.dwellS + pass.work.spray;
-  if (beforeS === 0) return Math.max(...pass.pieces.map(({ work }) => work.wipe + (pass.driedLater ? 0 : work.finish)));
+  if (beforeS === 0) return Math.max(...pass.pieces.map(({ work }) => work.wipe + (pass.finishing === 'in-pass' ? work.finish : 0)));
   return pass.layered ? beforeS : beforeS + handS(pass);
 }
 

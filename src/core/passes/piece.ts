@@ -64,7 +64,7 @@ export function piecesOf(chosen: Chosen, lengthM: number, held: Held, a: Assumpt
         pretreat: work.pretreat * wetting,
         spray: work.spray * wetting,
         wipe: work.wipe * share,
-        finish: work.finish * share,
+        finish: work.finish * (1 - (option.rest?.unfinished ?? 0)) * share,
         glass: work.glass * share,
       },
     };

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runs } from '@esmero/testing';
 import { setAssumption } from '../edit';
-import { type Job, type SoilKind, type SoilLevel, type ZoneId, bodies, soilKinds, zoneIds } from '../model';
+import { type Job, type ZoneId, zoneIds } from '../model';
+import { anyJobWith } from '../testing/any-job';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { celsius } from '../units';
 import type { Plan } from './plan';
@@ -15,18 +16,11 @@ const withSite = (site: Partial<Job['site']>, rest: Partial<Job> = {}): Job => s
 const leftIn = ({ zones }: Plan): readonly ZoneId[] => zones.filter(({ leftBecause }) => leftBecause).map(({ zone }) => zone.id);
 const said = (plan: Plan) => plan.verdicts.filter((verdict) => verdict.code === 'parts-left');
 
-const anyJob = fc
-  .record({
-    body: fc.constantFrom(...bodies),
-    kind: fc.constantFrom<SoilKind>(...soilKinds),
-    level: fc.constantFrom<SoilLevel>(0, 1, 2, 3),
-    workers: fc.constantFrom<1 | 2>(1, 2),
-    runoff: fc.constantFrom<Job['site']['runoff']>('allowed', 'forbidden'),
-    school: fc.constantFrom<Job['choices']['school']>('cautious', 'balanced', 'permissive'),
-  })
-  .map(({ body, kind, level, workers, runoff, school }) =>
-    withSite({ workers, runoff }, { vehicle: sampleVehicle(body), soil: soilAll(kind, level), choices: { ...choices, school } }),
-  );
+const anyJob = anyJobWith({
+  site: { waterL: fc.constant(400), minutes: fc.constant(900), runoff: fc.constantFrom('allowed', 'forbidden') },
+  choices: { school: fc.constantFrom('cautious', 'balanced', 'permissive') },
+  towels: 99,
+});
 
 describe('what cannot be done', () => {
   it('is left out with its reason, and the rest is planned: a roof without steps', () => {

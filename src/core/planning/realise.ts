@@ -69,10 +69,10 @@ const momentOf = { flush: null, wipe: 'pass', dry: 'dry', glass: 'glass' } as co
 
 /** What one pass puts on towels: all of it is wiped, and then finished. Towels are not changed within it for a step of cleanliness: it counts as its dirtiest piece. */
 function wipingsIn({ act, number: pass, parts }: PlannedPass, needsOf: (zoneId: ZoneId) => readonly TowelNeed[]): readonly Wiping[] {
-  const wipings = parts.flatMap(({ zoneId, of }) =>
+  const wipings = parts.flatMap(({ zoneId, share }) =>
     needsOf(zoneId)
       .filter(({ moment }) => moment === momentOf[act])
-      .map((need): Wiping => ({ zoneId, pass, share: 1 / Math.max(1, of), need: part(need, 1 / Math.max(1, of)) })),
+      .map((need): Wiping => ({ zoneId, pass, share, need: part(need, share) })),
   );
   // Glass and paint have a hand each, and so have washing and finishing.
   return handsInOrder.flatMap((isIn) => {
@@ -110,7 +110,8 @@ const missing = ({ towels }: Realised): number => towels.filter((towel) => towel
  * there are too few towels for that, one takes the wheels and the other all else.
  */
 export function realise(choice: Choice, context: PlanningContext): Realised {
-  const [sides, ...others] = context.job.site.workers === 2 ? sharings : ['sides' as const];
+  const { site, choices } = context.job;
+  const [sides, ...others] = site.workers === 2 && choices.pair === 'sides' ? sharings : ['sides' as const];
   return others.reduce((best, sharing) => {
     const other = missing(best) > 0 ? sharedBy(sharing, choice, context) : best;
     return missing(other) < missing(best) ? other : best;
@@ -125,7 +126,14 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
     const option = choice.picks.get(zone.id);
     return option ? [{ zone, option, lap: lapOf(zone, wheelsFirst) }] : [];
   });
-  const timeline = timelineOf(chosen, toSetUp(choice, chosen, begun), job, a, begun, sharing, context.tankMl > 0 ? context.tankMl : Infinity, packingMinutes(choice.kitSet.kits, a));
+  const timeline = timelineOf(chosen, toSetUp(choice, chosen, begun), {
+    job,
+    begun,
+    a,
+    tankMl: context.tankMl > 0 ? context.tankMl : Infinity,
+    packMin: packingMinutes(choice.kitSet.kits, a),
+    sharing,
+  });
   const wipings = wipingsOf(timeline, job.site.workers, (zoneId) => choice.picks.get(zoneId)?.needs ?? []);
   const towels = towelLedger(wipings, job.towels, job.choices, a, begun.towels);
   const mitts = timeline.byWorker.flatMap((passes, worker) => mittsFor(passes.flatMap(mittedIn), worker));

@@ -1,29 +1,23 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runs } from '@esmero/testing';
-import { type Job, type SoilKind, type SoilLevel, bodies, soilKinds } from '../model';
-import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
+import { anyJobWith } from '../testing/any-job';
+import { sampleJob, soilAll } from '../testing/sample';
 import { metres } from '../units';
 import type { Plan } from './plan';
 import { planJob } from './plan-job';
 
-const choices = sampleJob().choices;
-const anyJob = fc
-  .record({
-    body: fc.constantFrom(...bodies),
-    kind: fc.constantFrom<SoilKind>(...soilKinds),
-    level: fc.constantFrom<SoilLevel>(0, 1, 2, 3),
-    workers: fc.constantFrom<1 | 2>(1, 2),
-    bucket: fc.constantFrom<Job['choices']['bucket']>('many-towels', 'one-guarded', 'two-buckets'),
-    drying: fc.constantFrom<Job['choices']['drying']>('panel', 'body'),
-    glass: fc.constantFrom<Job['choices']['glass']>('first', 'last'),
-    glassTowels: fc.constantFrom<Job['choices']['glassTowels']>('own', 'drying', 'shared'),
-    wheels: fc.constantFrom<Job['choices']['wheels']>('auto', 'first', 'last'),
-    soakedTowel: fc.constantFrom<Job['choices']['soakedTowel']>('retire', 'demote'),
-  })
-  .map(({ body, kind, level, workers, ...rest }) =>
-    sampleJob({ choices: { ...choices, ...rest }, vehicle: sampleVehicle(body), soil: soilAll(kind, level), site: { ...sampleSite, workers } }),
-  );
+const anyJob = anyJobWith({
+  choices: {
+    bucket: fc.constantFrom('many-towels', 'one-guarded', 'two-buckets'),
+    drying: fc.constantFrom('panel', 'body'),
+    pair: fc.constantFrom('sides', 'lift-finish', 'one-panel'),
+    glass: fc.constantFrom('first', 'last'),
+    glassTowels: fc.constantFrom('own', 'drying', 'shared'),
+    wheels: fc.constantFrom('auto', 'first', 'last'),
+    soakedTowel: fc.constantFrom('retire', 'demote'),
+  },
+});
 
 /** By number of the pass. */
 const passesOf = ({ timeline }: Plan) => new Map(timeline.passes.map((pass) => [pass.number, pass]));

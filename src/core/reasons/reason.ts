@@ -28,7 +28,7 @@ export type Gate =
   | { readonly code: 'steam-off'; readonly why: 'seams-only' | 'film' | 'cold-glass' }
   | { readonly code: 'sun-school' }
   | { readonly code: 'leaves-layer' }
-  | { readonly code: 'incompatible'; readonly purposes: readonly [MixPurpose, MixPurpose] }
+  | { readonly code: 'incompatible'; readonly purposes: readonly [MixPurpose | 'water', MixPurpose | 'water'] }
   | { readonly code: 'runoff-forbidden'; readonly litres: number; readonly rule: RunoffRule }
   | { readonly code: 'indoors' }
   /** A mat holds nothing on ground that falls. */

@@ -27,7 +27,7 @@ export const isBrushed = ({ zone: { id, cleanliness } }: SoiledZone, { job: { ch
   choices.brush === 'lubricated' && (cleanliness > PAINTED_OR_GLASS || id === 'grille' || id === 'badges');
 
 /** What a contact comes to on a zone, under the schools that count and the day's heat or cold. */
-export function contactOn(soiled: SoiledZone, rule: ContactRule, { loadGm2, standsUm }: Pick<Flushed, 'loadGm2' | 'standsUm'>, context: PlanningContext): Contacted {
+export function contactOn(soiled: SoiledZone, rule: ContactRule, { loadGm2, standsUm, strength: standing }: Pick<Flushed, 'loadGm2' | 'standsUm' | 'strength'>, context: PlanningContext): Contacted {
   const {
     a,
     recipes,
@@ -37,9 +37,10 @@ export function contactOn(soiled: SoiledZone, rule: ContactRule, { loadGm2, stan
   const filmFactor = product * sprayFactor(soiled, context);
   const { dwell, wiping, bucket } = choices;
   const common = rule.contact({ loadGm2, filmFactor, dwell, wiping, bucket }, a);
-  // Rinse water that stands on the panel thins the mix.
+  // What a rinse has left standing on the panel thins the mix; with product in it, by less.
   const firstUm = common.layers[0]!.film;
-  const strength = (recipes[rule.purposes[0]!]?.relativeStrength ?? 1) * (firstUm / (firstUm + standsUm));
+  const laid = recipes[rule.purposes[0]!]?.relativeStrength ?? 1;
+  const strength = (laid * firstUm + standing * standsUm) / (firstUm + standsUm);
   const contact = { ...common, encapsulation: Math.min(1, common.encapsulation * strengthFactor(strength, a)) };
   // Lubricated, a soft brush works no harder than a towel does.
   return isBrushed(soiled, context)

@@ -86,7 +86,7 @@ const sharedKey = (job: Job): string =>
 function sharedContextFor(job: Job): SharedContext {
   const a = resolveAssumptions(job.choices.assumptions);
   const outlines = zonesOf(job.vehicle);
-  const [gear, recipes] = [gearOf(job), recipesOf(job)];
+  const [gear, recipes] = [gearOf(job), recipesOf(job, a)];
   return {
     a,
     gear,

@@ -5,8 +5,7 @@ import { type Laid, type Usage, towelsOf } from './option';
 /** Cost of the product in what is laid on a zone, minor units. */
 export function productCost(laidMl: Laid, { a, recipes }: PlanningContext): number {
   let minor = 0;
-  for (const purpose of mixPurposes)
-    minor += laidMl[purpose] * a.wasteFactor * (recipes[purpose]?.minorPerMl ?? 0);
+  for (const content of [...mixPurposes, 'water' as const]) minor += laidMl[content] * a.wasteFactor * (recipes[content]?.minorPerMl ?? 0);
   return minor;
 }
 

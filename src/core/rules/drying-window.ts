@@ -30,9 +30,14 @@ export interface Drying {
 const share = (openS: number | null, a: Assumptions): number =>
   openS === null ? Infinity : openS * a.windowShare;
 
-/** The school that dries the whole body at the end, where a drying towel does it. */
-export const driedLater = ({ finishWith }: Contacted, { job }: PlanningContext): boolean =>
-  job.choices.drying === 'body' && finishWith === 'drying';
+/** When a zone is finished or dried: in its pass, by the other person right behind it, or with the whole body at the end. */
+export type Finishing = 'in-pass' | 'behind' | 'body';
+
+/** The whole body is dried at the end only where a drying towel does it. */
+export function finishingOf({ finishWith }: Contacted, { job: { choices, site } }: PlanningContext): Finishing {
+  if (choices.drying === 'body' && finishWith === 'drying') return 'body';
+  return choices.pair === 'lift-finish' && site.workers === 2 ? 'behind' : 'in-pass';
+}
 
 /**
  * The windows of a treatment. The first layer must last through the dwell, on top of what a pre-rinse
@@ -41,7 +46,7 @@ export const driedLater = ({ finishWith }: Contacted, { job }: PlanningContext):
 export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'standsUm' | 'panelC'>, contact: Contacted, context: PlanningContext): Drying {
   const { a, carriedC } = context;
   const slow = 1 + a.walking;
-  const later = driedLater(contact, context);
+  const later = finishingOf(contact, context) === 'body';
   const handS = (contact.wipeRate + (later ? 0 : contact.finishRate)) * slow;
   const sprayS = contact.sprayRate * slow;
   const { standsUm, panelC } = flushed;
@@ -80,10 +85,12 @@ export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'st
 const wetInHand = ({ sprayRate, wipeRate, finishRate }: Contacted, sectionM2: number): number =>
   (sprayRate / 2 + wipeRate + finishRate / 2) * sectionM2;
 
-/** Equal parts in which a zone is done, none larger than fits the window or is within reach. */
-export function sectionsOf({ areaM2 }: Zone, { sectionM2 }: Drying, { across, along }: Cuts): number {
+/** Equal parts in which a zone is done, none larger than fits the window or is within reach; a half for each where two stand at one panel. */
+export function sectionsOf({ areaM2 }: Zone, { sectionM2 }: Drying, { across, along }: Cuts, { a, job: { choices, site } }: PlanningContext): number {
   const byWindow = sectionM2 > 0 ? Math.ceil(areaM2 / across / sectionM2 - 1e-9) : 1;
-  return across * Math.max(1, along, byWindow);
+  const sections = across * Math.max(1, along, byWindow);
+  const shared = choices.pair === 'one-panel' && site.workers === 2 && areaM2 >= 2 * a.leastSection;
+  return shared && sections % 2 === 1 ? sections + 1 : sections;
 }
 
 /** The liquid dries, or freezes, before even the smallest section is done. */

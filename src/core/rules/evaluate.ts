@@ -9,7 +9,7 @@ import { isBrushed, contactOn } from './contact-on';
 import { type ContactRule, type Contacted, contactRules } from './contacts';
 import { type PlanningContext, type SoiledZone, oncePerSharedContext } from './context';
 import { productCost, weightedCost } from './cost';
-import { type Drying, driedLater, dryingOf, sectionsOf } from './drying-window';
+import { type Drying, dryingOf, finishingOf, sectionsOf } from './drying-window';
 import { cutsOf } from './reach';
 import { type Flushed, flushedFor } from './flushed';
 import { type RinseAmount, flushRules } from './flushes';
@@ -102,7 +102,7 @@ function handled(soiled: SoiledZone, flushed: Flushed, rule: ContactRule, contex
   const moisture = moistureOn(soiled, flushed, filmUm, contact, drying, context.a);
   const glassMl = glassFilm(soiled, context) * areaM2;
   const work = workOn(soiled, flushed, contact, spots, context);
-  const later = driedLater(contact, context) && work.finish > 0;
+  const driedLater = work.finish > 0 && finishingOf(contact, context) !== 'in-pass';
   return {
     contact,
     spots,
@@ -111,7 +111,7 @@ function handled(soiled: SoiledZone, flushed: Flushed, rule: ContactRule, contex
     drying,
     laidMl: laidOn(soiled, flushed, contact, spots, context),
     work,
-    needs: towelNeeds({ areaM2, cleanliness, loadGm2, moisture, glassMl, driedLater: later }, contact, context.roles, context.job.choices.glassTowels, context.a),
+    needs: towelNeeds({ areaM2, cleanliness, loadGm2, moisture, glassMl, driedLater }, contact, context.roles, context.job.choices.glassTowels, context.a),
   };
 }
 
@@ -166,14 +166,15 @@ function workedOut(
     loadAfterFlushGm2: loadGm2,
     filmUm,
     dwellS: contact.dwellS,
-    driedLater: driedLater(contact, context) && work.finish > 0,
+    finishing: work.finish > 0 ? finishingOf(contact, context) : 'in-pass',
     drying,
-    sections: sectionsOf(soiled.zone, drying, cutsOf(soiled.zone, job.vehicle.dimensions.lengthM, a)),
+    sections: sectionsOf(soiled.zone, drying, cutsOf(soiled.zone, job.vehicle.dimensions.lengthM, a), context),
     rest: null,
     spots,
     medium: cleanliness >= ONE_TOWEL_FROM ? 'towel' : contact.medium,
     laidMl,
     standsMl: flushed.standsUm * areaM2,
+    blown: flushed.blown,
     moisture,
     runoffMl,
     work,

@@ -19,7 +19,11 @@ export interface Flushed {
   readonly liquidC: number;
   readonly landedC: number;
   readonly panelC: number;
+  /** Of what stands there, against its label: 0 for plain water. */
+  readonly strength: number;
   readonly seconds: number;
+  /** With what stands there blown off. */
+  readonly blown: boolean;
   readonly runoffMl: number;
 }
 
@@ -35,6 +39,13 @@ function whenHandsCome({ zone, panel }: SoiledZone, kind: Flush, filmUm: number,
   return { panelC, standsUm: Math.min(wetUm, waterHeld(zone.tiltDeg, isCoated, seconds, context.a)) };
 }
 
+/** There is a blower, it is wanted, and site and neighbours bear it. */
+const blows = ({ gear: { blower }, job: { choices, site } }: PlanningContext): boolean =>
+  choices.standing === 'blower' &&
+  blower !== undefined &&
+  (blower.batteryMin !== null || site.power) &&
+  (site.noiseDb === null || blower.noiseDb <= site.noiseDb);
+
 function flushed(soiled: SoiledZone, kind: Flush, amount: RinseAmount, context: PlanningContext): Flushed {
   const { zone, soil, panel } = soiled;
   const { a } = context;
@@ -47,18 +58,24 @@ function flushed(soiled: SoiledZone, kind: Flush, amount: RinseAmount, context: 
   const liquidC = flush.liquidC(context);
   const then = wet ? whenHandsCome(soiled, kind, filmUm, liquidC, context) : { panelC: panel.panelC, standsUm: 0 };
   const runsOffMl = runoffOf(filmUm, panel.holdUpUm, zone.areaM2, a);
+  // Where nothing runs off by itself, nothing is blown off either.
+  const blown = runsOffMl > 0 && blows(context);
+  const standsUm = then.standsUm * (blown ? 1 - a.blownOff : 1);
   return {
     flush,
     amount,
     filmUm,
-    ...then,
+    panelC: then.panelC,
+    standsUm,
+    strength: flush.source === 'water' ? (context.recipes.water?.relativeStrength ?? 0) : 0,
+    blown,
     loads,
     loadGm2: totalLoad(loads),
     liquidC,
     landedC: wet ? panel.landedC(filmUm, liquidC) : panel.panelC,
-    seconds: flush.secondsPerM2(filmUm, context) * zone.areaM2,
+    seconds: (flush.secondsPerM2(filmUm, context) + (blown ? a.rateBlow : 0)) * zone.areaM2,
     // A wash bay has a drain of its own; what does not stay on the panel has run off.
-    runoffMl: flush.source === 'bay' || runsOffMl === 0 ? 0 : (filmUm - then.standsUm) * zone.areaM2,
+    runoffMl: flush.source === 'bay' || runsOffMl === 0 ? 0 : (filmUm - standsUm) * zone.areaM2,
   };
 }
 

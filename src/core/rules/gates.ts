@@ -7,10 +7,10 @@ import type { Flushed } from './flushed';
 import { limitOn } from './limit';
 
 /** @param panelC when the product comes: after a pre-rinse or a mist */
-function productGate({ zone }: SoiledZone, panelC: number, purpose: MixPurpose, { job, recipes }: PlanningContext): Gate[] {
+function productGate({ zone }: SoiledZone, panelC: number, purpose: MixPurpose | 'water', { job, recipes }: PlanningContext): Gate[] {
   const { finish } = job.vehicle;
   const product = recipes[purpose]?.product;
-  if (!product) return [{ code: 'no-product', purpose }];
+  if (!product) return purpose === 'water' ? [] : [{ code: 'no-product', purpose }];
   const gates: Gate[] = [];
   // What no label says forbids nothing: practice warns.
   if (product.maxPanelC !== null && panelC > product.maxPanelC) gates.push({ code: 'panel-too-hot', panelC, maxC: product.maxPanelC });
@@ -23,14 +23,14 @@ function productGate({ zone }: SoiledZone, panelC: number, purpose: MixPurpose, 
 }
 
 /** Products that follow each other on the panel and must not meet. */
-function sequenceGates([first, ...rest]: readonly MixPurpose[], { recipes }: PlanningContext): Gate[] {
-  const before = first && recipes[first]?.product;
-  if (!before) return [];
-  return rest.flatMap((purpose): Gate[] => {
-    const after = recipes[purpose]?.product;
-    const meet = after && (before.notWith.includes(after.id) || after.notWith.includes(before.id));
-    return meet ? [{ code: 'incompatible', purposes: [first, purpose] }] : [];
-  });
+function sequenceGates(purposes: readonly (MixPurpose | 'water')[], { recipes }: PlanningContext): Gate[] {
+  return purposes.flatMap((first, i) =>
+    purposes.slice(i + 1).flatMap((next): Gate[] => {
+      const [before, after] = [recipes[first]?.product, recipes[next]?.product];
+      const meet = before && after && (before.notWith.includes(after.id) || after.notWith.includes(before.id));
+      return meet ? [{ code: 'incompatible', purposes: [first, next] }] : [];
+    }),
+  );
 }
 
 /** Zones with seams and recesses that steam is for. */
@@ -84,6 +84,9 @@ function reachGates({ zone: { heightM } }: SoiledZone, { a, job: { site } }: Pla
   return [{ code: 'out-of-reach', heightM, reachM: a.reachM, why: site.steps ? 'slope' : 'no-steps' }];
 }
 
+/** What comes onto the panel one after the other; a sprayer may rinse with product. */
+const laidOnto = ({ flush }: Flushed, { purposes }: ContactRule): readonly (MixPurpose | 'water')[] => (flush.source === 'water' ? ['water', ...purposes] : purposes);
+
 /**
  * What forbids a treatment on a zone whatever the film and the index come to: kit, site, products,
  * surfaces, lumps. Quick to tell.
@@ -92,8 +95,8 @@ export const standingGates = (soiled: SoiledZone, flushed: Flushed, rule: Contac
   ...flushGates(soiled, flushed, context),
   ...sunGates(soiled, context),
   ...reachGates(soiled, context),
-  ...rule.purposes.flatMap((purpose) => productGate(soiled, flushed.panelC, purpose, context)),
-  ...sequenceGates(rule.purposes, context),
+  ...laidOnto(flushed, rule).flatMap((purpose) => productGate(soiled, flushed.panelC, purpose, context)),
+  ...sequenceGates(laidOnto(flushed, rule), context),
   ...runoffGates(flushed.runoffMl, context),
 ];
 

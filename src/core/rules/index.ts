@@ -4,6 +4,7 @@ export { contextOf } from './context';
 export type { PlanningContext, SoiledZone } from './context';
 export { productCost, usageCost, weightedCost } from './cost';
 export { dryingOf } from './drying-window';
+export type { Finishing } from './drying-window';
 export { isOpen, optionsOn, takenBy, zoneOptions } from './evaluate';
 export { flushRules } from './flushes';
 export { choicesOf } from './habits';

@@ -1,4 +1,4 @@
-import { type Assigned, type Content, assignVessels, chargeOf, isPlain, rinseBuckets } from '../mix';
+import { type Assigned, type Content, assignVessels, chargeOf, rinseBuckets } from '../mix';
 import { type Job, partsOf } from '../model';
 import { type Budget, type Gate, budgets } from '../reasons';
 import { kitsAtHand } from './available-treatments';
@@ -49,7 +49,7 @@ function setUp(set: readonly Kit[], assigned: readonly Assigned[], context: Plan
   let [litres, minor, wasteL] = [0, 0, 0];
   const filled = assigned.filter(({ vessel }) => !begun.vessels.some(({ vesselId }) => vesselId === vessel.id));
   for (const one of filled) {
-    const recipe = isPlain(one.content) ? undefined : recipes[one.content];
+    const recipe = recipes[one.content];
     const charge = chargeOf(one, a);
     litres += (charge * (1 - (recipe?.share ?? 0))) / 1000;
     minor += charge * (recipe?.minorPerMl ?? 0);

@@ -1,7 +1,7 @@
 import type { MixPurpose, Working, ZoneId } from '../model';
 import { type Budget, type Gate, budgets } from '../reasons';
 import type { Moisture, TowelNeed, TowelUse } from '../towel';
-import type { Drying } from './drying-window';
+import type { Drying, Finishing } from './drying-window';
 import type { FlushSource, RinseAmount } from './flushes';
 import type { Kit } from './kit';
 import type { Marring } from './marring';
@@ -32,6 +32,16 @@ export type Usage = Readonly<Record<Budget, number>>;
 /** Usage in the order of the list of budgets. */
 export const vectorOf = (usage: Usage): number[] => budgets.map((budget) => usage[budget]);
 
+/** What is left of a zone that is begun. */
+export interface Rest {
+  /** Sections that are wet; those come first. */
+  readonly wet: number;
+  /** Where each section is reached from. */
+  readonly places: readonly StandingPlace[];
+  /** Of the finish that is left, the share on what is lifted already. */
+  readonly unfinished: number;
+}
+
 /** One treatment on one zone, worked out. */
 export interface Option {
   readonly treatment: Working;
@@ -49,19 +59,20 @@ export interface Option {
   readonly loadAfterFlushGm2: number;
   readonly filmUm: number;
   readonly dwellS: number;
-  /** Dried with the whole body at the end. */
-  readonly driedLater: boolean;
+  readonly finishing: Finishing;
   readonly drying: Drying;
   /** In which the zone is done one after the other; 0 where nothing but drying or glass is left to do. */
   readonly sections: number;
-  /** Of a zone that is begun: how many of its sections are wet, those first, and where each is reached from; null where nothing was done. */
-  readonly rest: { readonly wet: number; readonly places: readonly StandingPlace[] } | null;
+  /** Of a zone that is begun: null where nothing was done. */
+  readonly rest: Rest | null;
   readonly spots: readonly SpotPlan[];
   /** What takes the dirt up; wheels and arches have towels of their own. */
   readonly medium: TowelUse['medium'];
   readonly laidMl: Laid;
   /** Rinse water that still stands there when hands come, mL. */
   readonly standsMl: number;
+  /** After the rinse what stands on the panel is blown off. */
+  readonly blown: boolean;
   /** Of the mixes, and of what stands there of the rinse. */
   readonly moisture: Moisture;
   /** With what a flush lets run. */

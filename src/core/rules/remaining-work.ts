@@ -11,14 +11,20 @@ const sources = ['water', 'supply', 'line', 'bay'] as const;
 const ALL = 1 - 1e-9;
 
 /** Nothing is left to do with this treatment, given what is done already. */
-export const isThrough = ({ work, driedLater }: Option, done: Readonly<Record<RunAct, number>>): boolean =>
-  done.wipe >= ALL && (work.glass === 0 || done.glass >= ALL) && (!driedLater || done.dry >= ALL);
+export const isThrough = ({ work }: Option, done: Readonly<Record<RunAct, number>>): boolean =>
+  done.wipe >= ALL && (work.glass === 0 || done.glass >= ALL) && done.dry >= ALL;
 
 function laidRest(option: Option, { done }: BegunZone, wetShare: number): Laid {
   const laid = { ...option.laidMl };
   for (const source of sources) laid[source] *= 1 - done.flush;
   for (const purpose of mixPurposes) laid[purpose] *= purpose === 'glass' ? 1 - done.glass : 1 - done.wipe - wetShare;
   return laid;
+}
+
+/** What is left of a need; where a zone is lifted and nobody comes behind any more, that part is finished by itself. */
+function needsLeft(need: TowelNeed, { done }: BegunZone): readonly TowelNeed[] {
+  if (need.moment !== 'pass' || need.use === 'wash') return [part(need, 1 - done[actOf[need.moment]])];
+  return [part(need, 1 - done.wipe), { ...part(need, done.wipe - done.dry), moment: 'dry' }];
 }
 
 /** What a moment of towels is done with. */
@@ -38,17 +44,17 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
     pretreat: work.pretreat * unwetted,
     spray: work.spray * unwetted,
     wipe: work.wipe * unwiped,
-    finish: work.finish * (option.driedLater ? 1 - done.dry : unwiped),
+    finish: work.finish * (1 - done.dry),
     glass: work.glass * (1 - done.glass),
   };
   const laidMl = laidRest(option, begun, wetShare);
   const runoffMl = (option.runoffMl - moisture.runoffMl) * (1 - done.flush) + moisture.runoffMl * unwetted;
-  const needs = option.needs.map((need) => part(need, 1 - done[actOf[need.moment]])).filter(isSomething);
+  const needs = option.needs.flatMap((need) => needsLeft(need, begun)).filter(isSomething);
   const usage = usageOf(laidMl, runoffMl, left, needs, context);
   return {
     ...option,
     sections,
-    rest: { wet: Math.min(begun.wet.length, sections), places: begun.places },
+    rest: { wet: Math.min(begun.wet.length, sections), places: begun.places, unfinished: done.dry < ALL ? (done.wipe - done.dry) / (1 - done.dry) : 0 },
     work: left,
     laidMl,
     runoffMl,

@@ -24,6 +24,8 @@ const on = (job: Job, id: string, treatment: string): readonly Option[] => {
 };
 const one = (job: Job, id: string, treatment: string): Option => on(job, id, treatment)[0]!;
 
+const areaOf = (id: string): number => contextOf(salted()).zones.find(({ zone }) => zone.id === id)!.zone.areaM2;
+
 describe('a pre-rinse', () => {
   const running = (['pump', 'hot-pump', 'cordless', 'mains', 'bay'] as const).map((kind) => [kind, flushRules[kind]] as const);
 
@@ -150,5 +152,60 @@ describe('a mist', () => {
     const wipes = new Map(plan.timeline.steps.filter(({ kind, zoneId }) => kind === 'wipe' && zoneId === 'bonnet').map((step) => [step.section, step]));
     expect(mists.length).toBeGreaterThan(0);
     for (const mist of mists) expect(wipes.get(mist.section)!.pass).toBe(mist.pass);
+  });
+});
+
+describe('a blower', () => {
+  const blower = sampleGear('blower', { batteryMin: 12, noiseDb: 78 });
+  const withBlower = (site: Partial<Job['site']> = {}): Job => salted(site, { gear: [sampleGear('heater'), blower] });
+  const rinsed = (job: Job): Option => one(job, 'bonnet', 'pump/rinseless');
+
+  it('takes most of the water off that a rinse leaves, in its own seconds, and so out of the towels', () => {
+    const [without, blown] = [rinsed(salted({}, { gear: [sampleGear('heater')] })), rinsed(withBlower())];
+    expect(blown.standsMl).toBeCloseTo(without.standsMl * (1 - a.blownOff), 6);
+    expect(blown.work.flush - without.work.flush).toBeCloseTo(a.rateBlow * areaOf('bonnet'), 6);
+    expect(blown.runoffMl - without.runoffMl).toBeCloseTo(without.standsMl - blown.standsMl, 6);
+    const liquid = ({ needs }: Option): number => needs.reduce((sum, need) => sum + need.liquidMl, 0);
+    expect(liquid(blown)).toBeLessThan(liquid(without));
+    const towels = (job: Job): number => planJob({ ...job, choices: { ...job.choices, fixed: { bonnet: 'pump/rinseless', roof: 'pump/rinseless' } } }).totals.towels.value;
+    expect(towels(withBlower())).toBeLessThanOrEqual(towels(salted({}, { gear: [sampleGear('heater')] })));
+  });
+
+  it('stays in the van where towels are to take the water up, or the neighbours would mind', () => {
+    const plain = rinsed(salted({}, { gear: [sampleGear('heater')] })).standsMl;
+    const job = withBlower();
+    expect(rinsed({ ...job, choices: { ...job.choices, standing: 'towels' } }).standsMl).toBeCloseTo(plain, 6);
+    expect(rinsed(withBlower({ noiseDb: 70 })).standsMl).toBeCloseTo(plain, 6);
+    expect(rinsed(withBlower({ noiseDb: 80 })).blown).toBe(true);
+  });
+});
+
+describe('product in the rinse', () => {
+  const withProduct = (job: Job): Job => ({ ...job, choices: { ...job.choices, rinseWith: 'product' } });
+  const film = withSite({}, { soil: soilAll('road-film', 2), gear: [] });
+
+  it('thins the mix that follows by less than plain water does', () => {
+    const [plain, product] = [film, withProduct(film)].map((job) => one(job, 'bonnet', 'pump/rinseless'));
+    expect(product!.marring.index).toBeLessThan(plain!.marring.index);
+    expect(product!.loadAfterFlushGm2).toBeCloseTo(plain!.loadAfterFlushGm2, 9);
+  });
+
+  it('is measured into the sprayer at its own strength, and paid for', () => {
+    const fixed = { bonnet: 'pump/rinseless', roof: 'pump/rinseless' } as const;
+    const planned = (job: Job) => planJob({ ...job, choices: { ...job.choices, fixed } });
+    const sprayer = planned(withProduct(film)).mix.mixes.find(({ content }) => content === 'water')!;
+    const water = planned(film).mix.mixes.find(({ content }) => content === 'water')!;
+    expect([water.productName, sprayer.productName]).toEqual([null, 'rinseless']);
+    const made = sprayer.fills.reduce((sum, { totalMl }) => sum + totalMl, 0);
+    expect(sprayer.productMl / made).toBeCloseTo(1 / (1 + a.rinseParts), 3);
+    expect(sprayer.costMinor!).toBeGreaterThan(0);
+  });
+
+  it('keeps to what its label forbids', () => {
+    const [rinseless, ...others] = film.products;
+    const forbidden = withProduct({ ...film, products: [{ ...rinseless!, notOnSurfaces: ['glass'] }, ...others] });
+    const gates = one(forbidden, 'windscreen', 'pump/waterless').gates.map(({ code }) => code);
+    expect(gates).toContain('surface');
+    expect(one(film, 'windscreen', 'pump/waterless').gates.map(({ code }) => code)).not.toContain('surface');
   });
 });

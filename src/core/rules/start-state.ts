@@ -9,7 +9,7 @@ import type { StandingPlace } from './reach';
 export interface BegunZone {
   readonly treatment: Working;
   readonly rinse: RinseAmount;
-  /** Share of each act that is done, 0 to 1. */
+  /** Share of each act that is done, 0 to 1; what is finished in its pass counts as dried. */
   readonly done: Readonly<Record<RunAct, number>>;
   /** Sections that are wet and wait for a hand, by when they were wetted and whose they are. */
   readonly wet: readonly (Pick<Tick, 'at'> & { readonly worker: number })[];

@@ -1,6 +1,9 @@
-import type { Pass } from '../passes';
+import type { Assumptions } from '../assumptions';
+import type { PairWay } from '../model';
+import { soonest } from './soonest';
+import { type Pass, type Piece, type Round, type Rows, laps, passesOf } from '../passes';
 
-export const workOf = ({ work }: Pass): number => work.pretreat + work.spray + work.wipe + work.finish;
+const workOf = ({ work }: Pass): number => work.pretreat + work.spray + work.wipe + work.finish;
 
 /** One side is so much longer than the other before passes change hands. */
 const UNEVEN = 1.15;
@@ -18,7 +21,7 @@ const isWheels = ({ lap }: Pass): boolean => lap === 'wheels-first' || lap === '
  * Shares passes out between two people: each a side of the car, nose and tail to whoever has less. Only where one side
  * is much more work do passes change hands, as few as will do. What somebody is at stays theirs.
  */
-export function sharedOut(passes: readonly Pass[], workers: number, sharing: Sharing): readonly (readonly Pass[])[] {
+function sharedOut(passes: readonly Pass[], workers: number, sharing: Sharing): readonly (readonly Pass[])[] {
   if (workers < 2) return [passes];
   if (sharing === 'wheels') return [0, 1].map((worker) => passes.filter((pass) => (holderOf(pass) ?? Number(isWheels(pass))) === worker));
   const load = [0, 0];
@@ -46,4 +49,59 @@ export function sharedOut(passes: readonly Pass[], workers: number, sharing: Sha
     load[1 - from]! += workOf(best);
   }
   return [0, 1].map((worker) => passes.filter((pass) => owner.get(pass) === worker));
+}
+
+/** Rows of passes that are worked at the same time; whoever is done waits for the other before the next ones. */
+export interface Stage {
+  readonly rows: Rows;
+  /** The second person finishes right behind the first. */
+  readonly behind: boolean;
+}
+
+const inLaps = (rows: Rows, round: Round, a: Assumptions): Rows => rows.map((row) => (row.length > 0 ? soonest(round.inLaps(row), round, a) : row));
+
+/** Wheels and door shuts have nothing to finish: both do their share of them. */
+const isShared = ({ lap, work }: Pass): boolean => work.finish === 0 && ['wheels-first', 'shuts', 'wheels-last'].includes(lap);
+
+/** One wets and lifts all that is finished, the other finishes it; wheels and shuts are shared out before and after. */
+function liftAndFinish(passes: readonly Pass[], round: Round, a: Assumptions): readonly Stage[] {
+  const shared = (of: readonly Pass[]): Stage => ({ rows: inLaps(sharedOut(of, 2, 'sides'), round, a), behind: false });
+  const rest = passes.filter(isShared);
+  return [
+    shared(rest.filter(({ lap }) => lap === 'wheels-first')),
+    { rows: inLaps([passes.filter((pass) => !isShared(pass)), []], round, a), behind: true },
+    shared(rest.filter(({ lap }) => lap !== 'wheels-first')),
+  ];
+}
+
+/** Each a half of every panel; what is not cut goes to whoever has less by then. */
+function halvesOf(pieces: readonly Piece[]): readonly (readonly Piece[])[] {
+  const load = [0, 0];
+  const owned = pieces.map((piece) => {
+    const half = piece.of % 2 === 0 ? Number(piece.section > piece.of / 2) : Number(load[1]! < load[0]!);
+    const owner = piece.holder ?? half;
+    load[owner]! += piece.work.wipe + piece.work.finish;
+    return { piece, owner };
+  });
+  return [0, 1].map((worker) => owned.flatMap(({ piece, owner }) => (owner === worker ? [piece] : [])));
+}
+
+/** Both go round the car the way of the first. */
+function onOnePanel(pieces: readonly Piece[], round: Round, a: Assumptions): readonly Stage[] {
+  const [first, second] = halvesOf(pieces).map((own) => passesOf(own, a));
+  const [row] = inLaps([first!], round, a);
+  const turn = new Map(row!.flatMap((pass, i) => pass.pieces.map(({ zone }) => [zone.id, i] as const)));
+  const turnOf = (pass: Pass): number => Math.min(...pass.pieces.map(({ zone }) => turn.get(zone.id) ?? Infinity));
+  const [alone] = inLaps([second!], round, a);
+  const inTurn = [...alone!].sort((p, q) => laps.indexOf(p.lap) - laps.indexOf(q.lap) || Math.min(turnOf(p), row!.length) - Math.min(turnOf(q), row!.length));
+  const rows = [row!, inTurn];
+  return [{ rows, behind: false }];
+}
+
+/** All passes in the rows of one or two people, in the order in which they go round the car. */
+export function stagesOf(pieces: readonly Piece[], workers: number, pair: PairWay, sharing: Sharing, round: Round, a: Assumptions): readonly Stage[] {
+  if (workers === 2 && pair === 'one-panel') return onOnePanel(pieces, round, a);
+  const passes = passesOf(pieces, a);
+  if (workers === 2 && pair === 'lift-finish') return liftAndFinish(passes, round, a);
+  return [{ rows: inLaps(sharedOut(passes, workers, sharing), round, a), behind: false }];
 }

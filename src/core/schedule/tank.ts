@@ -12,12 +12,16 @@ interface Rinsed {
 export class Tank {
   private leftMl: number;
 
-  /** @param holdsMl a filling; Infinity where water does not come out of a tank */
+  /**
+   * @param holdsMl a filling; Infinity where water does not come out of a tank
+   * @param laidMl rinsed with before
+   */
   constructor(
     private readonly holdsMl: number,
     private readonly a: Assumptions,
+    laidMl = 0,
   ) {
-    this.leftMl = holdsMl;
+    this.leftMl = holdsMl === Infinity ? holdsMl : holdsMl - ((laidMl * a.wasteFactor) % holdsMl);
   }
 
   /** Seconds of filling before so much is rinsed. */

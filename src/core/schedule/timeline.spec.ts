@@ -112,7 +112,7 @@ describe('the clock of a run', () => {
     const slow = planJob(body(1));
     const zones = new Set(slow.timeline.late.map(({ zoneId }) => zoneId));
     for (const { zone, option } of slow.zones) {
-      if (!option?.driedLater) continue;
+      if (option?.finishing !== 'body') continue;
       const own = slow.timeline.steps.filter(({ zoneId }) => zoneId === zone.id);
       const wait = own.find(({ kind }) => kind === 'dry')!.endS - own.find(({ kind }) => kind === 'wipe')!.startS;
       expect([zone.id, zones.has(zone.id)]).toEqual([zone.id, wait > option.drying.lastS]);

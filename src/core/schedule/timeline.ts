@@ -1,42 +1,18 @@
 import type { Assumptions } from '../assumptions';
 import type { Dimensions, Job, Order, ZoneId } from '../model';
-import { type Chosen, type Lap, type Pass, Round, rinsedAtTurn, passesOf, piecesOf } from '../passes';
-import { type Kit, type StandingPlace, type StartState, heldBy, setupMinutes } from '../rules';
-import { Crew, type Step, type StepKind } from './crew';
-import { type Sharing, sharedOut } from './share';
+import { type Chosen, type Pass, type RefusedChange, Round, byHand, piecesOf, rinsedAtTurn } from '../passes';
+import { type Kit, type StartState, heldBy, setupMinutes } from '../rules';
+import { Crew, type Step } from './crew';
+import { type PassPart, type PlannedPass, Recorder } from './recorder';
+import { type Sharing, type Stage, stagesOf } from './share';
 import { Tank } from './tank';
-import { type Stop, type Timed, wetAhead } from './wet-ahead';
+import { type Walked, dryingS, workThrough } from './walk-through';
 
 /** A section that would dry before it is done. */
 export interface Late {
   readonly zoneId: ZoneId;
   readonly section: number;
   readonly lateS: number;
-}
-
-/** What is done in one go: rinsing, wetting and wiping, drying a body, or finishing glass. */
-export type PassAct = 'flush' | 'wipe' | 'dry' | 'glass';
-
-/** A part of a zone in a pass; of 0 is the zone as a whole. */
-export interface PassPart {
-  readonly zoneId: ZoneId;
-  readonly section: number;
-  readonly of: number;
-}
-
-/** A pass as it stands on the clock. */
-export interface PlannedPass {
-  /** From 1, in the order in which hands come to them. */
-  readonly number: number;
-  readonly act: PassAct;
-  /** null for what is gone over at once. */
-  readonly lap: Lap | null;
-  readonly place: StandingPlace | null;
-  readonly worker: number;
-  readonly parts: readonly PassPart[];
-  readonly areaM2: number;
-  /** Seconds by hand. */
-  readonly handS: number;
 }
 
 export interface Timeline {
@@ -50,6 +26,8 @@ export interface Timeline {
   readonly late: readonly Late[];
   /** Passes in the order in which each worker wipes them. */
   readonly byWorker: readonly (readonly Pass[])[];
+  /** Changes by hand that the plan could not follow. */
+  readonly refused: readonly RefusedChange[];
 }
 
 /** One school rinses where it is dirtiest first, so that it works longest there. */
@@ -59,97 +37,13 @@ const rinseOrder = (chosen: readonly Chosen[], order: Order): readonly Chosen[] 
 /** What is set up before the work: stations, and the glass cleaner. */
 export type Setup = Kit | 'glass';
 
-/** Writes one worker's walk on the clock, step by step. */
-class Recorder {
-  private readonly passes: PlannedPass[] = [];
-
-  constructor(readonly crew: Crew) {}
-
-  /** @returns its number for now; they are put in order at the end */
-  note(pass: Omit<PlannedPass, 'number'>): number {
-    this.passes.push({ ...pass, number: this.passes.length + 1 });
-    return this.passes.length;
-  }
-
-  /** Steps and passes, numbered in the order in which hands come to them. */
-  inOrder(): { readonly steps: readonly Step[]; readonly passes: readonly PlannedPass[] } {
-    const hands: ReadonlySet<StepKind> = new Set(['flush', 'wipe', 'dry', 'glass']);
-    const steps = [...this.crew.steps].sort((p, q) => p.startS - q.startS || p.worker - q.worker);
-    const place = new Map<number, number>();
-    for (const { pass, kind } of steps) if (pass !== null && hands.has(kind) && !place.has(pass)) place.set(pass, place.size + 1);
-    for (const { number } of this.passes) if (!place.has(number)) place.set(number, place.size + 1);
-    return {
-      steps: steps.map((step) => (step.pass === null ? step : { ...step, pass: place.get(step.pass)! })),
-      passes: this.passes.map((pass) => ({ ...pass, number: place.get(pass.number)! })).sort((p, q) => p.number - q.number),
-    };
-  }
-}
-
-/** Puts a worker's passes on the clock, wetted ahead as far as windows allow. */
-function workThrough(passes: readonly Pass[], worker: number, round: Round, tank: Tank, record: Recorder, a: Assumptions) {
-  const { crew } = record;
-  let [at, walkedM]: [number | null, number] = [null, 0];
-  const refills: number[] = [];
-  const stops = passes.map((pass): Stop => {
-    const next = round.at(pass);
-    const metres = at === null ? 0 : round.metres(at, next);
-    at = next;
-    walkedM += metres;
-    const refillS = pass.rinsedAtTurn ? tank.refillS(pass.pieces.map(({ option, of }) => ({ option, share: 1 / of }))) : 0;
-    refills.push(refillS);
-    return { pass, walkS: metres / a.walkingSpeed + refillS };
-  });
-  const beginsS = crew.now(worker);
-  const { acts, timed } = wetAhead(stops);
-  const numbers = passes.map((pass) =>
-    record.note({
-      act: 'wipe',
-      lap: pass.lap,
-      place: pass.place,
-      worker,
-      parts: pass.pieces.map(({ zone, section, of }) => ({ zoneId: zone.id, section, of })),
-      areaM2: pass.areaM2,
-      handS: pass.work.pretreat + pass.work.spray + pass.work.wipe + (pass.driedLater ? 0 : pass.work.finish),
-    }),
-  );
-  const each = (i: number, kind: 'flush' | 'pretreat' | 'spray' | 'wipe' | 'finish'): void => {
-    for (const { zone, section, work } of passes[i]!.pieces) crew.do(worker, { zoneId: zone.id, section, pass: numbers[i]!, kit: null, kind, seconds: work[kind] });
-  };
-  const first = (i: number) => ({ zoneId: passes[i]!.pieces[0]!.zone.id, section: passes[i]!.pieces[0]!.section, pass: numbers[i]! });
-  const come = (i: number): void => {
-    crew.do(worker, { ...first(i), kind: 'walk', kit: null, seconds: stops[i]!.walkS - refills[i]! });
-    crew.do(worker, { ...first(i), kind: 'refill', kit: null, seconds: refills[i]! });
-    if (passes[i]!.rinsedAtTurn) each(i, 'flush');
-    each(i, 'pretreat');
-  };
-  const wet = new Set<number>();
-  let done = 0;
-  for (const { kind, at: i } of acts) {
-    const { comesS, readyS } = timed[i]!;
-    if (kind === 'wet') {
-      // What is waited for meanwhile.
-      crew.waitUntil(worker, beginsS + comesS, first(done));
-      come(i);
-      each(i, 'spray');
-      wet.add(i);
-      continue;
-    }
-    if (!wet.has(i)) come(i);
-    crew.waitUntil(worker, beginsS + readyS, first(i));
-    each(i, 'wipe');
-    if (!passes[i]!.driedLater) each(i, 'finish');
-    done = i + 1;
-  }
-  return { walkedM, late: timed.filter(({ lateS }: Timed) => lateS > 0) };
-}
-
 /** Zones that are dried with the whole body, and have dried by themselves before somebody comes to it. */
 function lateBody(chosen: readonly Chosen[], steps: readonly Step[]): readonly Late[] {
   return chosen.flatMap(({ zone, option }): Late[] => {
     const own = steps.filter(({ zoneId }) => zoneId === zone.id);
     const dry = own.find(({ kind }) => kind === 'dry');
     const wiped = own.find(({ kind }) => kind === 'wipe');
-    if (!option.driedLater || !dry || !wiped) return [];
+    if (option.finishing !== 'body' || !dry || !wiped) return [];
     const lateS = dry.endS - wiped.startS - option.drying.lastS;
     return lateS > 0 ? [{ zoneId: zone.id, section: 1, lateS }] : [];
   });
@@ -180,70 +74,141 @@ function withoutShort(groups: readonly (readonly Chosen[])[], act: keyof typeof 
   return found;
 }
 
-/**
- * The run as clock times: set-up, the rinse of everything that is rinsed, then pass by pass wetting, dwell, wipe and
- * finish, the drying of the whole body where that is asked for, the glass finish, and packing. Passes go lap by lap
- * round the car; two people take a side each, and what somebody is at stays with them; waiting for a dwell is a step of
- * its own.
- */
-export function timelineOf(
-  chosen: readonly Chosen[],
-  setUp: readonly Setup[],
-  { site: { workers }, choices, vehicle }: Pick<Job, 'site' | 'choices'> & { readonly vehicle: { readonly dimensions: Dimensions } },
-  a: Assumptions,
-  begun: Pick<StartState, 'inHand' | 'zones'>,
-  sharing: Sharing = 'sides',
-  tankMl = Infinity,
-  packMin = a.packing,
-): Timeline {
-  const crew = new Crew(workers);
-  const tank = new Tank(tankMl, a);
-  const record = new Recorder(crew);
-  const slow = 1 + a.walking;
-  const atOnce = (act: 'flush' | 'dry' | 'glass', of: readonly Chosen[]): void => {
-    const work = act === 'dry' ? 'finish' : act;
-    const holder = ({ zone }: Chosen): number | undefined => begun.inHand.find((one) => one.act === act && one.zoneId === zone.id)?.worker;
-    const busy = of.filter(({ option }) => option.work[work] > 0);
-    const isHeld = (one: Chosen): boolean => holder(one) !== undefined;
-    for (const group of rounds(act, [...busy.filter(isHeld), ...busy.filter((one) => !isHeld(one))], workers)) {
+/** What is done to zones as a whole, one after the other. */
+type AtOnce = 'flush' | 'dry' | 'glass';
+
+/** The job, its sprayer, and what was begun, as far as the clock needs to know them. */
+export interface Scheduled {
+  readonly job: Pick<Job, 'site' | 'choices'> & { readonly vehicle: { readonly dimensions: Dimensions } };
+  readonly begun: Pick<StartState, 'inHand' | 'zones'> & { readonly spent: Pick<StartState['spent'], 'laidMl'> };
+  readonly a: Assumptions;
+  /** A filling of the sprayer, mL; Infinity where water does not come out of one. */
+  readonly tankMl?: number;
+  readonly packMin?: number;
+  readonly sharing?: Sharing;
+}
+
+/** Of the finish of a zone, what is done to it as a whole: all of it at the end, or what was lifted before a new plan. */
+const wholeShare = (act: AtOnce, { option: { finishing, rest } }: Chosen): number => (act === 'dry' && finishing !== 'body' ? (rest?.unfinished ?? 0) : 1);
+
+/** One clock that is filled from set-up to packing. */
+class Clock {
+  readonly crew: Crew;
+  readonly record: Recorder;
+  readonly tank: Tank;
+  readonly round: Round;
+
+  constructor(private readonly on: Scheduled) {
+    const { job, begun, a, tankMl = Infinity } = on;
+    this.crew = new Crew(job.site.workers);
+    this.record = new Recorder(this.crew);
+    this.tank = new Tank(tankMl, a, begun.spent.laidMl.water);
+    this.round = new Round(job.vehicle.dimensions, a);
+  }
+
+  private holder(act: AtOnce, { zone }: Chosen): number | undefined {
+    return this.on.begun.inHand.find((one) => one.act === act && one.zoneId === zone.id)?.worker;
+  }
+
+  setUp(kits: readonly Setup[]): void {
+    for (const kit of kits) {
+      const minutes = kit === 'glass' ? this.on.a.setupSpray : setupMinutes(kit, this.on.a);
+      this.crew.do(this.crew.firstFree(), { ...OF_THE_JOB, kind: 'setup', kit, seconds: minutes * 60 });
+    }
+    this.crew.meet();
+  }
+
+  /** View by view, what somebody is at first. */
+  atOnce(act: AtOnce, of: readonly Chosen[]): void {
+    const { crew, record, tank, on } = this;
+    const secondsOf = (one: Chosen): number => one.option.work[workOf[act]] * wholeShare(act, one) * (1 + on.a.walking);
+    const busy = of.filter((one) => secondsOf(one) > 0);
+    const isHeld = (one: Chosen): boolean => this.holder(act, one) !== undefined;
+    for (const group of rounds(act, [...busy.filter(isHeld), ...busy.filter((one) => !isHeld(one))], on.job.site.workers)) {
       // A tank, a washer or a steamer has one nozzle: one person rinses with it.
-      const worker = act === 'flush' ? 0 : (group.map(holder).find((one) => one !== undefined) ?? crew.firstFree());
+      const worker = act === 'flush' ? 0 : (group.map((one) => this.holder(act, one)).find((one) => one !== undefined) ?? crew.firstFree());
+      const parts = group.map((one): PassPart => wholePart(act, one));
       const pass = record.note({
         act,
         lap: null,
         place: null,
         worker,
-        parts: group.map(({ zone }) => ({ zoneId: zone.id, section: 0, of: 0 })),
+        parts,
         areaM2: group.reduce((sum, { zone }) => sum + zone.areaM2, 0),
-        handS: group.reduce((sum, { option }) => sum + option.work[work] * slow, 0),
+        handS: group.reduce((sum, one) => sum + secondsOf(one), 0),
       });
-      for (const { zone, option } of group) {
-        const refillS = act === 'flush' ? tank.refillS([{ option, share: 1 }]) : 0;
-        crew.do(worker, { kind: 'refill', zoneId: zone.id, section: 0, pass, kit: null, seconds: refillS });
-        crew.do(worker, { kind: act, zoneId: zone.id, section: 0, pass, kit: null, seconds: option.work[work] * slow });
-      }
+      group.forEach((one, i) => {
+        const { zoneId, section } = parts[i]!;
+        const refillS = act === 'flush' ? tank.refillS([{ option: one.option, share: 1 }]) : 0;
+        crew.do(worker, { kind: 'refill', zoneId, section, pass, kit: null, seconds: refillS });
+        crew.do(worker, { kind: act, zoneId, section, pass, kit: null, seconds: secondsOf(one) });
+      });
     }
-  };
-  const alone = { zoneId: null, section: 0, pass: null };
-  for (const kit of setUp) {
-    const minutes = kit === 'glass' ? a.setupSpray : setupMinutes(kit, a);
-    crew.do(crew.firstFree(), { ...alone, kind: 'setup', kit, seconds: minutes * 60 });
+    crew.meet();
   }
-  crew.meet();
-  atOnce('flush', rinseOrder(chosen.filter((one) => !rinsedAtTurn(one)), choices.order));
-  crew.meet();
-  const round = new Round(vehicle.dimensions, a);
+
+  /** Stage by stage, pass by pass. */
+  workThrough(stages: readonly Stage[]): readonly Walked[] {
+    return stages.flatMap(({ rows }) => {
+      const walks: Walked[] = [];
+      rows.forEach((row, worker) => {
+        const busy = walks.flatMap(({ sprayer }) => sprayer);
+        walks.push(workThrough(row, worker, this.round, this.tank, this.record, busy, this.on.a));
+      });
+      this.crew.meet();
+      return walks;
+    });
+  }
+}
+
+const OF_THE_JOB = { zoneId: null, section: 0, pass: null } as const;
+
+/** A zone as a whole; where only what was lifted before is finished, that is a part besides those of its passes. */
+function wholePart(act: AtOnce, one: Chosen): PassPart {
+  const { zone, option } = one;
+  const share = wholeShare(act, one);
+  const parts = act === 'dry' && option.finishing !== 'body' ? option.sections + 1 : 0;
+  return { zoneId: zone.id, section: parts, of: parts, share };
+}
+
+/** Stages with the changes made by hand. */
+function asChanged(stages: readonly Stage[], { job: { choices }, a }: Scheduled, round: Round): { readonly stages: readonly Stage[]; readonly refused: readonly RefusedChange[] } {
+  if (choices.passes.length === 0) return { stages, refused: [] };
+  const changed = stages.map((stage) => {
+    const { rows, refused } = byHand(stage.rows, choices.passes, (row) => dryingS(row, round, a), a);
+    return { stage: { ...stage, rows }, refused };
+  });
+  // What none of the stages could follow; what just is not in one of them is in another.
+  const refused = choices.passes.flatMap((change) => {
+    const whys = changed.map((one) => one.refused.find((other) => other.change === change)?.why);
+    return whys.includes(undefined) ? [] : [{ change, why: whys.find((why) => why !== 'gone') ?? 'gone' } as const];
+  });
+  return { stages: changed.map(({ stage }) => stage), refused };
+}
+
+/**
+ * The run as clock times: set-up, the rinse of everything that is rinsed, then pass by pass wetting, dwell, wipe and
+ * finish, the drying of the whole body where that is asked for, the glass finish, and packing. Passes go lap by lap
+ * round the car; two people share them as was chosen, and what somebody is at stays with them; waiting for a dwell is a
+ * step of its own.
+ */
+export function timelineOf(chosen: readonly Chosen[], setUp: readonly Setup[], on: Scheduled): Timeline {
+  const { job, begun, a, sharing = 'sides', packMin = a.packing } = on;
+  const { site: { workers }, choices, vehicle: { dimensions } } = job;
+  const clock = new Clock(on);
+  const { crew, round, record } = clock;
+  clock.setUp(setUp);
+  clock.atOnce('flush', rinseOrder(chosen.filter((one) => !rinsedAtTurn(one)), choices.order));
+  const isBody = ({ option }: Chosen): boolean => option.finishing === 'body';
+  clock.atOnce('dry', chosen.filter((one) => !isBody(one)));
   const wiped = chosen.filter(({ option: { work } }) => work.wipe + work.finish + work.spray + work.pretreat > 0);
   const held = heldBy(begun);
-  const passes = passesOf(wiped.flatMap((one) => piecesOf(one, vehicle.dimensions.lengthM, held, a)), a);
-  const byWorker = sharedOut(passes, workers, sharing).map((own) => (own.length > 0 ? round.inLaps(own) : own));
-  const walks = byWorker.map((own, worker) => workThrough(own, worker, round, tank, record, a));
-  crew.meet();
-  atOnce('dry', chosen.filter(({ option }) => option.driedLater));
-  crew.meet();
-  atOnce('glass', chosen);
-  crew.meet();
-  crew.do(0, { ...alone, kind: 'pack', kit: null, seconds: packMin * 60 });
+  const pieces = wiped.flatMap((one) => piecesOf(one, dimensions.lengthM, held, a));
+  const { stages, refused } = asChanged(stagesOf(pieces, workers, choices.pair, sharing, round, a), on, round);
+  const walks = clock.workThrough(stages);
+  clock.atOnce('dry', chosen.filter(isBody));
+  clock.atOnce('glass', chosen);
+  crew.do(0, { ...OF_THE_JOB, kind: 'pack', kit: null, seconds: packMin * 60 });
   return {
     ...record.inOrder(),
     elapsedS: crew.elapsed(),
@@ -253,6 +218,7 @@ export function timelineOf(
       ...walks.flatMap(({ late }) => late.flatMap(({ pass, lateS }) => pass.pieces.map(({ zone, section }): Late => ({ zoneId: zone.id, section, lateS })))),
       ...lateBody(chosen, crew.steps),
     ],
-    byWorker,
+    byWorker: Array.from({ length: workers }, (_, worker) => stages.flatMap(({ rows }) => rows[worker] ?? [])),
+    refused,
   };
 }

@@ -38,11 +38,11 @@ const stops = (specs: readonly Spec[]): readonly Stop[] =>
       softensS: 0,
       windowS: (dwellS + (spray + wipe) * area) * margin,
       layered: false,
-      driedLater: false,
+      finishing: 'in-pass',
       rinsedAtTurn: false,
       aheadM2: spray > 0 ? a.sprayAhead : 0,
     };
-    return { pass, walkS: walk };
+    return { pass, walkS: walk, pauseS: 0, behindS: 0 };
   });
 
 type Turns = readonly { readonly wet: boolean; readonly at: number }[];

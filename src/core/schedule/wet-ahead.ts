@@ -20,7 +20,14 @@ export interface Stop {
   readonly pass: Pass;
   /** Seconds to come there, with filling a tank on the way. */
   readonly walkS: number;
+  /** Seconds before the wipe in which somebody who finishes behind catches up. */
+  readonly pauseS: number;
+  /** Seconds after it in which that person finishes. */
+  readonly behindS: number;
 }
+
+/** Seconds on a pass once it is ready. */
+const onPassS = ({ pass, pauseS }: Stop): number => pauseS + handS(pass);
 
 /** What one worker does, in order: wet a pass ahead of its turn, or do the next one. */
 export interface Act {
@@ -55,15 +62,15 @@ const LONGER_S = 20;
 /** A second that a pass is late counts like so many of time. */
 const LATE = 1000;
 
-const weight = ({ seconds, lateS }: Pick<WettingWalk, 'seconds' | 'lateS'>): number => seconds + LATE * lateS;
+export const weight = ({ seconds, lateS }: Pick<WettingWalk, 'seconds' | 'lateS'>): number => seconds + LATE * lateS;
 
 const rinseS = ({ rinsedAtTurn, work }: Pass): number => (rinsedAtTurn ? work.flush : 0);
 
 /** All seconds on a pass that is not wetted beforehand. */
-const dryS = ({ pass, walkS }: Stop): number => walkS + rinseS(pass) + pass.work.pretreat + pass.softensS + handS(pass);
+const dryS = (stop: Stop): number => stop.walkS + rinseS(stop.pass) + stop.pass.work.pretreat + stop.pass.softensS + onPassS(stop);
 
-const lateBy = ({ layered, windowS }: Pass, beganS: number, startS: number, doneS: number): number => {
-  const late = (layered ? startS : doneS) - beganS - windowS;
+const lateBy = ({ pass: { layered, windowS }, pauseS, behindS }: Stop, beganS: number, startS: number, doneS: number): number => {
+  const late = (layered ? startS + pauseS : doneS + behindS) - beganS - windowS;
   return late > 10 * EPSILON ? late : 0;
 };
 
@@ -144,7 +151,7 @@ class Walk {
   /** When a pass is done that is begun at this time. */
   private after(i: number, now: number): number {
     const [stop, wet] = [this.stops[i]!, this.wet[i]];
-    return wet ? Math.max(wet.readyS, now) + handS(stop.pass) : now + dryS(stop);
+    return wet ? Math.max(wet.readyS, now) + onPassS(stop) : now + dryS(stop);
   }
 
   /** Seconds by which this pass would be late, were it wetted after a pause and all that is wet done in turn; Infinity where another one would dry for it. */
@@ -155,8 +162,8 @@ class Walk {
     for (let i = this.done; i <= at; i++) {
       const [next, wet] = [this.stops[i]!, i === at ? own : this.wet[i]];
       const startS = Math.max(now, wet?.readyS ?? 0);
-      now = wet ? startS + handS(next.pass) : now + dryS(next);
-      if (wet) lateS = lateBy(next.pass, wet.beganS, startS, now);
+      now = wet ? startS + onPassS(next) : now + dryS(next);
+      if (wet) lateS = lateBy(next, wet.beganS, startS, now);
       if (lateS > 0 && i < at) return Infinity;
     }
     return lateS;
@@ -189,13 +196,13 @@ class Walk {
     if (!wet) {
       const beganS = this.clock + stop.walkS + rinseS(pass) + pass.work.pretreat;
       const startS = beganS + pass.softensS;
-      this.timed[i] = { pass, comesS: this.clock, beganS, readyS: startS, startS, doneS: startS + handS(pass), lateS: 0 };
-      this.clock = startS + handS(pass);
+      this.timed[i] = { pass, comesS: this.clock, beganS, readyS: startS, startS, doneS: startS + onPassS(stop), lateS: 0 };
+      this.clock = startS + onPassS(stop);
       return;
     }
     const startS = Math.max(this.clock, wet.readyS);
-    this.clock = startS + handS(pass);
-    const lateS = lateBy(pass, wet.beganS, startS, this.clock);
+    this.clock = startS + onPassS(stop);
+    const lateS = lateBy(stop, wet.beganS, startS, this.clock);
     this.timed[i] = { pass, ...wet, startS, doneS: this.clock, lateS };
     this.wetM2 -= pass.areaM2;
     this.lateS += lateS;
@@ -227,9 +234,9 @@ function timedBy(stops: readonly Stop[], acts: readonly Act[]): WettingWalk | un
       const own = wet[at];
       const beganS = own?.beganS ?? clock + walkS + rinseS(pass) + pass.work.pretreat;
       const startS = own ? Math.max(clock, own.readyS) : beganS + pass.softensS;
-      timed[at] = { pass, comesS: own?.comesS ?? clock, beganS, readyS: own?.readyS ?? startS, startS, doneS: startS + handS(pass), lateS: 0 };
-      clock = startS + handS(pass);
-      const lateS = own ? lateBy(pass, beganS, startS, clock) : 0;
+      timed[at] = { pass, comesS: own?.comesS ?? clock, beganS, readyS: own?.readyS ?? startS, startS, doneS: startS + onPassS(stop), lateS: 0 };
+      clock = startS + onPassS(stop);
+      const lateS = own ? lateBy(stop, beganS, startS, clock) : 0;
       if (lateS > 0) [leastS[at], isLate] = [own!.comesS + lateS, true];
     }
     if (!isLate) return { acts, timed, seconds: clock, lateS: 0 };
@@ -267,7 +274,7 @@ function isInOrder(stops: readonly Stop[], acts: readonly Act[]): boolean {
 }
 
 /** Less is not worth another way, s. */
-const WORTH_S = 0.5;
+export const WORTH_S = 0.5;
 
 /** Ways that are looked at more closely, the quickest first. */
 const STARTS = 2;
@@ -321,7 +328,7 @@ export function wetAhead(stops: readonly Stop[]): WettingWalk {
   const just = new Walk(stops, AHEAD[0], 'least').walk();
   if (!stops.some(({ pass }) => dwells(pass))) return just;
   // Without any waiting nothing is quicker.
-  const leastS = stops.reduce((sum, stop) => sum + stop.walkS + rinseS(stop.pass) + stop.pass.work.pretreat + stop.pass.work.spray + handS(stop.pass), 0);
+  const leastS = stops.reduce((sum, stop) => sum + stop.walkS + rinseS(stop.pass) + stop.pass.work.pretreat + stop.pass.work.spray + onPassS(stop), 0);
   const isLeast = (walk: WettingWalk): boolean => weight(walk) <= leastS + WORTH_S;
   if (isLeast(just)) return just;
   const walks = AHEAD.slice(1).flatMap((ahead) => PAUSES.map((pause) => new Walk(stops, ahead, pause).walk()));

@@ -1,4 +1,4 @@
-import { type Habits, type Job, brushes, bucketSystems, coldHabits, dirtLimits, droppingsHabits, dryings, dwellHabits, glassSchools, glassTowelHabits, orders, partsHabits, schools, soakedTowelSchools, sprayHabits, strengths, sunHabits, toppings, wheelSchools, wipings } from '../model';
+import { type Habits, type Job, brushes, bucketSystems, coldHabits, dirtLimits, droppingsHabits, dryings, dwellHabits, glassSchools, glassTowelHabits, orders, pairWays, partsHabits, rinseLiquids, schools, soakedTowelSchools, sprayHabits, standingHabits, strengths, sunHabits, toppings, wheelSchools, wipings } from '../model';
 import { type Outcome, outcomeOf } from '../planning';
 import { choicesOf } from '../rules';
 import type { Study } from './study';
@@ -18,6 +18,9 @@ export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] 
   wiping: wipings,
   drying: dryings,
   order: orders,
+  rinseWith: rinseLiquids,
+  standing: standingHabits,
+  pair: pairWays,
   wheels: wheelSchools,
   glass: glassSchools,
   sun: sunHabits,

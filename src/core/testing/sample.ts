@@ -1,4 +1,4 @@
-import type { Body, Finish, Gear, GearKind, Job, MixPurpose, Site, SoilKind, SoilLevel, SoilMap, Vehicle } from '../model';
+import type { Body, Finish, Gear, GearKind, Job, MixPurpose, Site, SoilKind, SoilLevel, SoilMap, TowelBatch, Vehicle } from '../model';
 import { somewhere, zoneIds } from '../model';
 import { defaultChoices } from '../edit';
 import { celsius, metres, minorUnits, ml } from '../units';
@@ -36,7 +36,7 @@ export const sampleSite: Site = {
   ...somewhere,
 };
 
-const towel = (role: Job['towels'][number]['role'], clean: number, big = false) => ({
+const towel = (role: TowelBatch['role'], clean: number, big = false): TowelBatch => ({
   id: `t-${role}`,
   name: role,
   role,
@@ -46,7 +46,7 @@ const towel = (role: Job['towels'][number]['role'], clean: number, big = false) 
   pile: big ? 'plush' : 'short',
   sides: 8,
   clean,
-  origin: 'own' as const,
+  origin: 'own',
 });
 
 const vessel = (
@@ -76,6 +76,7 @@ const product = (id: string, uses: Job['products'][number]['uses']): Job['produc
   filmFactor: 1,
   leavesLayer: false,
   notWith: [],
+  safety: '',
   origin: 'label',
 });
 
@@ -84,6 +85,7 @@ const use = (purpose: MixPurpose, label: string) => ({
   dilution: { label, reading: 'water' as const },
   weakest: null,
   strongest: null,
+  protectsDays: null,
   origin: 'label' as const,
 });
 
@@ -145,6 +147,8 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
   consent: null,
   refused: null,
   run: null,
+  pictures: [],
+  signed: null,
   wishes: {},
   choices: defaultChoices,
   ...rest,

@@ -2,105 +2,22 @@ import fc from 'fast-check';
 import loadHighs from 'highs';
 import { beforeAll, describe, expect, it } from 'vitest';
 import { runs } from '@esmero/testing';
-import { defaultAssumptions as a } from '../assumptions';
-import { type CleanlinessClass, type TowelBatch, zoneIds } from '../model';
-import { metres } from '../units';
-import { towelLedger } from './ledger';
-import { type TowelNeed, fillingOf } from './need';
+import { zoneIds } from '../model';
+import type { Highs } from '../testing/choice-apart';
+import { anyRow, isEnough, towelsFor } from '../testing/towels-apart';
 import type { Wiping } from './wiping';
 
-type Highs = Awaited<ReturnType<typeof loadHighs>>;
 let highs: Highs;
 beforeAll(async () => (highs = await loadHighs()));
-
-const SIDES = 4;
-const batch: TowelBatch = { id: 't', name: 'towels', role: 'wash', widthM: metres(0.4), heightM: metres(0.4), gsm: 400, pile: 'short', sides: SIDES, clean: 0, origin: 'own' };
-
-const need = fc.record<TowelNeed>({
-  role: fc.constant('wash'),
-  use: fc.constant('wash'),
-  moment: fc.constant('pass'),
-  cleanliness: fc.constantFrom<CleanlinessClass>(1, 2, 3),
-  dirtG: fc.double({ min: 0, max: 3, noNaN: true }),
-  liquidMl: fc.double({ min: 0, max: 30, noNaN: true }),
-  reachShare: fc.double({ min: 0.1, max: 1.8, noNaN: true }),
-  soaked: fc.constant(false),
-});
-const rows = fc
-  .array(fc.tuple(need, fc.boolean()), { minLength: 1, maxLength: 6 })
-  .map((list) => {
-    let pass = 0;
-    const wipings = list.map(([one, begins], i): Wiping => ({ zoneId: zoneIds[i]!, pass: begins || i === 0 ? ++pass : pass, share: 1, need: one }));
-    // A pass is as dirty as the dirtiest in it.
-    return wipings.map((one) => ({
-      ...one,
-      need: { ...one.need, cleanliness: Math.max(...wipings.filter((other) => other.pass === one.pass).map((other) => other.need.cleanliness)) as CleanlinessClass },
-    }));
-  });
-
-/**
- * Whether so many towels do, by an independent mixed-integer solver, side by side.
- * @param byHand with the rule of the hand as constraints: one towel at a time, sides in order, none returned to, a fresh
- *   one for each pass on upper paint, a towel that was put down only for something dirtier. Without: perfect bookkeeping
- */
-function isEnough(row: readonly Wiping[], towels: number, byHand: boolean): boolean | undefined {
-  const at = row.map((_one, i) => i);
-  const classOf = (i: number): number => row[i]!.need.cleanliness;
-  const all = Array.from({ length: towels }, (_, t) => t);
-  const sides = Array.from({ length: SIDES }, (_, s) => s);
-  const [x, u] = [(t: number, s: number, i: number): string => `x${t}s${s}n${i}`, (t: number, s: number, i: number): string => `u${t}s${s}n${i}`];
-  const w = (t: number, i: number): string => `w${t}n${i}`;
-  const rules: string[] = [];
-  let number = 0;
-  const rule = (text: string): void => void rules.push(` r${number++}: ${text}`);
-  for (const i of at) rule(`${all.flatMap((t) => sides.map((s) => `+ 1 ${x(t, s, i)}`)).join(' ')} = 1`);
-  for (const t of all) {
-    for (const s of sides) {
-      for (const limit of ['dirt', 'liquid', 'reach'] as const) rule(`${at.map((i) => `+ ${fillingOf(row[i]!.need, batch, 0, a)[limit].toFixed(9)} ${x(t, s, i)}`).join(' ')} <= 1`);
-      for (const i of at) {
-        rule(`+ 1 ${x(t, s, i)} - 1 ${u(t, s, i)} <= 0`);
-        rule(`+ 1 ${u(t, s, i)} - 1 ${w(t, i)} <= 0`);
-      }
-    }
-    for (const i of at)
-      for (const j of at) {
-        if (j <= i) continue;
-        if (classOf(j) < classOf(i)) rule(`+ 1 ${w(t, i)} + 1 ${w(t, j)} <= 1`);
-        if (!byHand) continue;
-        for (const s of sides) {
-          // Sides are shown in order, and each pass on upper paint begins on a fresh one.
-          for (const later of sides) if (later > s) rule(`+ 1 ${u(t, later, i)} + 1 ${u(t, s, j)} <= 1`);
-          if (classOf(j) <= 1 && row[i]!.pass !== row[j]!.pass) rule(`+ 1 ${u(t, s, i)} + 1 ${u(t, s, j)} <= 1`);
-          // What is on another towel or side in between ends this side.
-          for (const k of at)
-            if (k > i && k < j) for (const t2 of all) for (const s2 of sides) if (t2 !== t || s2 !== s) rule(`+ 1 ${u(t, s, i)} + 1 ${u(t, s, j)} + 1 ${u(t2, s2, k)} <= 2`);
-        }
-        for (const t2 of all) {
-          if (t2 === t) continue;
-          for (const k of at) {
-            if (k > i && k < j && classOf(j) <= classOf(i)) rule(`+ 1 ${w(t, i)} + 1 ${w(t, j)} + 1 ${w(t2, k)} <= 2`);
-            // Both in one wiping: only one of them goes on, unless for something dirtier.
-            if (t2 > t && k > i && classOf(j) <= classOf(i) && classOf(k) <= classOf(i)) rule(`+ 1 ${w(t, i)} + 1 ${w(t2, i)} + 1 ${w(t, j)} + 1 ${w(t2, k)} <= 3`);
-          }
-        }
-      }
-  }
-  const binaries = all.flatMap((t) => at.flatMap((i) => [w(t, i), ...sides.map((s) => u(t, s, i))]));
-  const model = `Minimize\n obj: + 0 ${w(0, 0)}\nSubject To\n${rules.join('\n')}\nBinary\n ${binaries.join(' ')}\nEnd`;
-  const { Status } = highs.solve(model, { time_limit: 20 });
-  return Status === 'Optimal' ? true : Status === 'Infeasible' ? false : undefined;
-}
-
-const count = (row: readonly Wiping[]): number => towelLedger([row], [{ ...batch, clean: 99 }], { soakedSides: 8, soakedTowel: 'retire' }, a).length;
 
 describe('the fewest towels in the hand', () => {
   it('are as few as an independent solver finds with the rule of the hand as constraints', { timeout: 300_000 }, () => {
     fc.assert(
-      fc.property(rows, (row) => {
-        const found = count(row);
+      fc.property(anyRow, (row) => {
+        const found = towelsFor(row);
         fc.pre(found <= 3);
-        expect(isEnough(row, found, true)).not.toBe(false);
-        if (found > 1) expect(isEnough(row, found - 1, true)).not.toBe(true);
+        expect(isEnough(highs, row, found, true)).not.toBe(false);
+        if (found > 1) expect(isEnough(highs, row, found - 1, true)).not.toBe(true);
       }),
       { numRuns: runs(200), seed: 7 },
     );
@@ -108,10 +25,10 @@ describe('the fewest towels in the hand', () => {
 
   it('are never fewer than perfect bookkeeping takes', { timeout: 300_000 }, () => {
     fc.assert(
-      fc.property(rows, (row) => {
-        const found = count(row);
+      fc.property(anyRow, (row) => {
+        const found = towelsFor(row);
         fc.pre(found <= 4);
-        expect(isEnough(row, found, false)).not.toBe(false);
+        expect(isEnough(highs, row, found, false)).not.toBe(false);
       }),
       { numRuns: runs(200), seed: 11 },
     );
@@ -125,16 +42,16 @@ describe('the fewest towels in the hand', () => {
       share: 1,
       need: { role: 'wash', use: 'wash', moment: 'pass', cleanliness: 2, dirtG: i < 3 ? 2.3 : 0, liquidMl: i < 3 ? 0 : 53, reachShare: 0, soaked: false },
     }));
-    expect(count(row)).toBe(2);
-    expect([isEnough(row, 1, false), isEnough(row, 1, true)]).toEqual([true, false]);
+    expect(towelsFor(row)).toBe(2);
+    expect([isEnough(highs, row, 1, false), isEnough(highs, row, 1, true)]).toEqual([true, false]);
   });
 
   it('never get fewer with more dirt, liquid or panel', () => {
     fc.assert(
-      fc.property(rows, fc.nat(), fc.constantFrom('dirtG', 'liquidMl', 'reachShare'), (row, at, key) => {
+      fc.property(anyRow, fc.nat(), fc.constantFrom('dirtG', 'liquidMl', 'reachShare'), (row, at, key) => {
         const i = at % row.length;
         const more = row.map((one, k) => (k === i ? { ...one, need: { ...one.need, [key]: one.need[key] * 1.5 + 0.2 } } : one));
-        expect(count(more)).toBeGreaterThanOrEqual(count(row));
+        expect(towelsFor(more)).toBeGreaterThanOrEqual(towelsFor(row));
       }),
       { numRuns: runs(1000) },
     );

@@ -35,7 +35,7 @@ export interface WipedZone {
   readonly moisture: Moisture;
   /** Laid for a dedicated glass finish afterwards, mL. */
   readonly glassMl: number;
-  /** Dried with the whole body at the end. */
+  /** Dried after its pass: by the other person behind it, or with the whole body at the end. */
   readonly driedLater: boolean;
 }
 

@@ -6,6 +6,8 @@ export { handMovesIn } from './hand-moves';
 export type { HandMove } from './hand-moves';
 export { liquidOf } from './liquid';
 export type { Liquid } from './liquid';
+export { passChangesOf } from './pass-changes';
+export type { PassChanges } from './pass-changes';
 export { runRows } from './run-rows';
 export type { RunRow } from './run-rows';
 export { towelFillAfter, towelFillAt } from './towel-fill';

@@ -46,7 +46,7 @@ function groups(steps: readonly Step[]): readonly (readonly Step[])[] {
 }
 
 /** When the hands are first on the panel: what is wetted waits for its turn. */
-const beginsAt = (steps: readonly Step[]): number => steps.find(({ kind }) => kind === 'wipe')?.startS ?? steps[0]!.startS;
+const beginsAt = (steps: readonly Step[]): number => steps.find(({ kind }) => kind === 'wipe' || kind === 'dry')?.startS ?? steps[0]!.startS;
 
 function rowOf(steps: readonly Step[], pass: PlannedPass | undefined, plan: Plan): RunRow {
   const [first] = steps as readonly [Step, ...Step[]];

@@ -2,12 +2,14 @@ import {
   assumptionKeys,
   assumptionTable,
   treatmentIds,
+  passChangeKinds,
   vehicleMethods,
   zoneIds,
   type AssumptionKey,
+  type PassChange,
 } from '@esmero/core';
 import { HabitsDocument } from './habits';
-import { Between, Many, OneOf, UniqueBy, check } from './rules';
+import { Between, Many, Maybe, One, OneOf, UniqueBy, WholeBetween, belongs, check } from './rules';
 
 export class FixedDocument {
   @OneOf(zoneIds) zone!: string;
@@ -23,6 +25,21 @@ export class AssumptionDocument {
   value!: number;
 }
 
+export class PartOfZoneDocument {
+  @OneOf(zoneIds) zone!: string;
+  @WholeBetween(1, 1000) section!: number;
+  @WholeBetween(1, 1000) of!: number;
+}
+
+const changeFields: Readonly<Record<PassChange['kind'], readonly (keyof PassChangeDocument)[]>> = { split: ['part'], join: ['part', 'with'], move: ['part', 'before'] };
+
+export class PassChangeDocument {
+  @belongs(changeFields) @OneOf(passChangeKinds) kind!: string;
+  @One(() => PartOfZoneDocument) part!: PartOfZoneDocument;
+  @Maybe() @One(() => PartOfZoneDocument) with?: PartOfZoneDocument;
+  @Maybe() @One(() => PartOfZoneDocument) before?: PartOfZoneDocument;
+}
+
 function inBounds(value: unknown, { name }: AssumptionDocument): boolean {
   const entry = assumptionTable[name as AssumptionKey];
   return !entry || (typeof value === 'number' && value >= entry.min && value <= entry.max);
@@ -31,5 +48,6 @@ function inBounds(value: unknown, { name }: AssumptionDocument): boolean {
 export class ChoicesDocument extends HabitsDocument {
   @OneOf(['auto', ...vehicleMethods]) method!: string;
   @UniqueBy('zone') @Many(() => FixedDocument, zoneIds.length) fixed!: FixedDocument[];
+  @Many(() => PassChangeDocument, 200) passes!: PassChangeDocument[];
   @UniqueBy('name') @Many(() => AssumptionDocument, assumptionKeys.length) assumptions!: AssumptionDocument[];
 }

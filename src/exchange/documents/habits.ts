@@ -10,6 +10,9 @@ export class HabitsDocument {
   @OneOf(habitAnswers.spray) spray!: string;
   @OneOf(habitAnswers.dwell) dwell!: string;
   @OneOf(habitAnswers.order) order!: string;
+  @OneOf(habitAnswers.rinseWith) rinseWith!: string;
+  @OneOf(habitAnswers.standing) standing!: string;
+  @OneOf(habitAnswers.pair) pair!: string;
   @OneOf(habitAnswers.drying) drying!: string;
   @OneOf(habitAnswers.wiping) wiping!: string;
   @OneOf(habitAnswers.sun) sun!: string;
@@ -39,6 +42,9 @@ export class WishesDocument {
   @Maybe() @OneOf(habitAnswers.spray) spray?: string;
   @Maybe() @OneOf(habitAnswers.dwell) dwell?: string;
   @Maybe() @OneOf(habitAnswers.order) order?: string;
+  @Maybe() @OneOf(habitAnswers.rinseWith) rinseWith?: string;
+  @Maybe() @OneOf(habitAnswers.standing) standing?: string;
+  @Maybe() @OneOf(habitAnswers.pair) pair?: string;
   @Maybe() @OneOf(habitAnswers.drying) drying?: string;
   @Maybe() @OneOf(habitAnswers.wiping) wiping?: string;
   @Maybe() @OneOf(habitAnswers.sun) sun?: string;

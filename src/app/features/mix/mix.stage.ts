@@ -3,7 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { type Advice, type Caution, type AdviceReason, type DeviceKind, type Dosed, type Job, type Mix, type Fill, defaultCurrency, deviceKinds, ml } from '@esmero/core';
-import { type Units, contentName, deviceName, fixed, mixSentences, money, originName, percent } from '@esmero/messages';
+import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, percent } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { CautionsComponent } from '../../ui/cautions.component';
@@ -124,7 +124,7 @@ export class MixStage {
     const currency = this.desk.job()?.currency ?? defaultCurrency;
     return {
       mix,
-      title: contentName[mix.content],
+      title: mixTitle(mix),
       fill: mix.fills[0] ?? { totalMl: mix.haveMl, waterMl: mix.haveMl, dose: null },
       sentences: mixSentences(mix, u),
       strength: mix.strength

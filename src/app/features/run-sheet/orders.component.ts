@@ -51,7 +51,7 @@ export class OrdersComponent {
     const width = scaleLinear([0, Math.max(1, ...answer.map(({ minutes: all }) => all))], [0, WIDEST]);
     return answer.map((one) => ({
       one,
-      text: orderingText(one),
+      text: orderingText(one, this.desk.job()?.site.workers ?? 1),
       work: width(one.minutes - one.waiting),
       waits: width(one.waiting),
       says: `${minutes(one.minutes)}${one.waiting >= 0.5 ? `, of it ${minutes(one.waiting)} waiting` : ''}, ${u.water(one.litres)}, ${one.towels} towels`,
@@ -59,7 +59,7 @@ export class OrdersComponent {
   });
 
   protected take(one: Ordering): void {
-    const { order, wheels, glass } = one;
-    this.desk.edit(orderingText(one), (job) => setChoices(job, { order, wheels, glass }));
+    const { order, wheels, glass, pair } = one;
+    this.desk.edit(orderingText(one, this.desk.job()?.site.workers ?? 1), (job) => setChoices(job, { order, wheels, glass, pair }));
   }
 }

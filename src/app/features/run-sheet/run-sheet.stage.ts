@@ -1,11 +1,14 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DOCUMENT, computed, inject, signal } from '@angular/core';
+import type { MenuItem } from 'primeng/api';
 import { Button } from 'primeng/button';
-import { type RunRow, type ZoneId, afterwards, runRows } from '@esmero/core';
+import { Menu } from 'primeng/menu';
+import { type PassChange, type RunRow, type ZoneId, afterwards, changePass, passChangesOf, runRows } from '@esmero/core';
 import {
   cautionSentence,
   afterSentences,
   clock,
-  contentName,
+  isBehind,
+  mixTitle,
   markName,
   figureValue,
   kitName,
@@ -14,6 +17,7 @@ import {
   minutes,
   mixSentences,
   partName,
+  passChangeText,
   roleName,
   stepName,
   towelName,
@@ -28,6 +32,7 @@ import { markOf, orderLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { OrdersComponent } from './orders.component';
+import { ByHandComponent } from './by-hand.component';
 import { RunChartComponent } from '../../ui/run-chart/run-chart.component';
 
 interface Line {
@@ -64,7 +69,8 @@ const WORTH_A_TIME_S = 60;
 
 /** What is done, and when the pass is wetted where that is well before its turn. */
 function howText(row: RunRow): string {
-  if (row.number === null) return '';
+  if (row.number === null || row.act === null) return '';
+  if (isBehind({ act: row.act, place: row.place })) return 'Finish behind';
   const whole = row.treatments.length > 0 ? row.treatments.map(treatmentName).join(', ') : jobStep(row);
   const what = row.seconds.pretreat ? `spots first, ${whole}` : whole;
   return row.treatments.length > 0 && row.wipeS - row.startS > WORTH_A_TIME_S ? `${what}, wet at ${clock(row.startS)}` : what;
@@ -74,7 +80,7 @@ function howText(row: RunRow): string {
 @Component({
   selector: 'esm-run-sheet-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, OrdersComponent, RunChartComponent],
+  imports: [Button, ByHandComponent, Menu, OrdersComponent, RunChartComponent],
   templateUrl: './run-sheet.stage.html',
   styleUrl: './run-sheet.stage.css',
 })
@@ -121,7 +127,7 @@ export class RunSheetStage {
   });
   protected readonly mixes = computed(() =>
     (this.desk.plan()?.mix.mixes ?? []).map((mix) => ({
-      name: contentName[mix.content],
+      name: mixTitle(mix),
       vessel: mix.vessel.name,
       sentences: mixSentences(mix, this.desk.units()),
     })),
@@ -142,6 +148,11 @@ export class RunSheetStage {
     const [job, plan, u] = [this.desk.job(), this.desk.plan(), this.desk.units()];
     return job && plan && plan.method !== 'decline' ? afterSentences(afterwards(job, plan), u) : [];
   });
+
+  /** In mid-run the rest is planned from what is done; passes are left as they are. */
+  protected readonly canChange = computed(() => this.desk.job()?.run === null);
+  /** What may be done with the pass that is asked about. */
+  protected readonly items = signal<MenuItem[]>([]);
 
   constructor() {
     inject(NetBoard).use({
@@ -168,6 +179,26 @@ export class RunSheetStage {
       sides: sidesText(row),
       zones: row.parts.map(({ zoneId }) => zoneId),
     };
+  }
+
+  protected ask(line: Line, event: Event, menu: Menu): void {
+    this.items.set(this.itemsFor(line));
+    menu.toggle(event);
+  }
+
+  private itemsFor({ row }: Line): MenuItem[] {
+    const plan = this.desk.plan();
+    if (!plan || row.number === null) return [];
+    const { earlier, later, joinBefore, joinNext, splits } = passChangesOf(plan, row.number);
+    const item = (label: string, icon: string, change: PassChange | null): MenuItem[] =>
+      change ? [{ label, icon, command: () => this.desk.edit(passChangeText(change), (job) => changePass(job, change)) }] : [];
+    return [
+      ...item('Do it before the one above', 'pi pi-arrow-up', earlier),
+      ...item('Do it after the one below', 'pi pi-arrow-down', later),
+      ...item('Join it with the one above', 'pi pi-link', joinBefore),
+      ...item('Join it with the one below', 'pi pi-link', joinNext),
+      ...splits.flatMap((change) => item(passChangeText(change), 'pi pi-minus', change)),
+    ];
   }
 
   /** Consecutive lines of one lap stand under its name. */

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
 import { type Hand, type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, dropRun, elapsedMs, endRun, isTick, noteEvent, noteEvents, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf, towelRoles } from '@esmero/core';
-import { actHint, cautionSentence, clock, clocksText, contentName, handName, lapName, markName, mixSentences, oneTowel, replannedText, roleName, rolesFor, stepsFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
+import { actHint, cautionSentence, clock, clocksText, handName, lapName, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, rolesFor, stepsFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { settingsActions, settingsFeature } from '../../state/settings';
@@ -57,7 +57,7 @@ export class RunStage {
     const count = (role: (typeof towelRoles)[number]): number => plan.towels.filter((towel) => towel.role === role).length;
     const counted = towelRoles.filter((role) => count(role) > 0).map((role) => `${count(role)} ${roleName[role]}`);
     return [
-      ...plan.mix.mixes.map((mix) => `${mix.vessel.name}: ${contentName[mix.content].toLowerCase()}. ${mixSentences(mix, u).join(' ')} Label it.`),
+      ...plan.mix.mixes.map((mix) => `${mix.vessel.name}: ${mixTitle(mix).toLowerCase()}. ${mixSentences(mix, u).join(' ')} Label it.`),
       ...(plan.hotWater ? ['Hot water stands ready, and has been measured.'] : []),
       `Towels counted out: ${counted.join(', ')}.`,
       ...job.marks.map(({ zone, kind }) => `Seen together with the client: ${markName[kind]}, ${zoneName(zone)}.`),

@@ -11,7 +11,7 @@ import {
   setChoices,
   withChange,
 } from '@esmero/core';
-import { afterSentences, bucketName, contentName, roleName, verdictSentence } from '@esmero/messages';
+import { afterSentences, bucketName, mixTitle, roleName, verdictSentence } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
@@ -50,7 +50,7 @@ export class TowelsStage {
       .filter(({ vessel }) => vessel.kind === 'bucket')
       .map((mix) => ({
         name: mix.vessel.name,
-        content: contentName[mix.content],
+        content: mixTitle(mix),
         volume: this.desk.units().volume(mix.fills.reduce((sum, { totalMl }) => sum + totalMl, 0)),
       })),
   );

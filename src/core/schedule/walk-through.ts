@@ -1,0 +1,88 @@
+import type { Assumptions } from '../assumptions';
+import type { Pass, Piece, Round } from '../passes';
+import type { Recorder } from './recorder';
+import type { Tank } from './tank';
+import { type Interval, alone, sprayerIn, wayOf } from './way';
+import type { Timed } from './wet-ahead';
+
+/** How one worker has got on. */
+export interface Walked {
+  readonly walkedM: number;
+  readonly late: readonly Timed[];
+  readonly sprayer: readonly Interval[];
+}
+
+/** Puts a worker’s passes on the clock, wetted ahead as far as windows allow; what is finished behind them is done by the other one. */
+export function workThrough(passes: readonly Pass[], worker: number, round: Round, tank: Tank, record: Recorder, busy: readonly Interval[], a: Assumptions): Walked {
+  const { crew } = record;
+  const beginsS = crew.now(worker);
+  const way = wayOf(passes, beginsS, round, tank, busy, a);
+  const { acts, timed, stops, toStop } = way;
+  const numbers = passes.map((pass) =>
+    record.note({
+      act: 'wipe',
+      lap: pass.lap,
+      place: pass.place,
+      worker,
+      parts: pass.pieces.map(({ zone, section, of }) => ({ zoneId: zone.id, section, of, share: 1 / of })),
+      areaM2: pass.areaM2,
+      handS: pass.work.pretreat + pass.work.spray + pass.work.wipe + (pass.finishing === 'in-pass' ? pass.work.finish : 0),
+    }),
+  );
+  const each = (i: number, kind: 'flush' | 'pretreat' | 'spray' | 'wipe' | 'finish'): void => {
+    for (const { zone, section, work } of passes[i]!.pieces) crew.do(worker, { zoneId: zone.id, section, pass: numbers[i]!, kit: null, kind, seconds: work[kind] });
+  };
+  const first = (i: number) => ({ zoneId: passes[i]!.pieces[0]!.zone.id, section: passes[i]!.pieces[0]!.section, pass: numbers[i]! });
+  const come = (i: number): void => {
+    const { walkS, heldS, refillS } = toStop[i]!;
+    crew.do(worker, { ...first(i), kind: 'walk', kit: null, seconds: walkS });
+    crew.do(worker, { ...first(i), kind: 'wait', kit: null, seconds: heldS });
+    crew.do(worker, { ...first(i), kind: 'refill', kit: null, seconds: refillS });
+    if (passes[i]!.rinsedAtTurn) each(i, 'flush');
+    each(i, 'pretreat');
+  };
+  const wet = new Set<number>();
+  let done = 0;
+  for (const { kind, at: i } of acts) {
+    const { comesS, startS } = timed[i]!;
+    if (kind === 'wet') {
+      // What is waited for meanwhile.
+      crew.waitUntil(worker, beginsS + comesS, first(done));
+      come(i);
+      each(i, 'spray');
+      wet.add(i);
+      continue;
+    }
+    if (!wet.has(i)) come(i);
+    crew.waitUntil(worker, beginsS + startS + stops[i]!.pauseS, first(i));
+    each(i, 'wipe');
+    if (passes[i]!.finishing === 'in-pass') each(i, 'finish');
+    else if (passes[i]!.finishing === 'behind') finishBehind(passes[i]!, 1 - worker, beginsS + timed[i]!.doneS, toStop[i]!.walkS, record);
+    done = i + 1;
+  }
+  return { walkedM: way.walkedM, late: timed.filter(({ lateS }) => lateS > 0), sprayer: sprayerIn(way, beginsS) };
+}
+
+/** The other person comes and finishes what has just been lifted. */
+function finishBehind(pass: Pass, worker: number, liftedS: number, walkS: number, record: Recorder): void {
+  const { crew } = record;
+  const unfinished = ({ option }: Piece): number => option.rest?.unfinished ?? 0;
+  const number = record.note({
+    act: 'dry',
+    lap: pass.lap,
+    place: pass.place,
+    worker,
+    // What was lifted before is a part of its own.
+    parts: pass.pieces.map((piece) => ({ zoneId: piece.zone.id, section: piece.section, of: piece.of + Math.ceil(unfinished(piece)), share: (1 - unfinished(piece)) / piece.of })),
+    areaM2: pass.areaM2,
+    handS: pass.work.finish,
+  });
+  const [{ zone, section }] = pass.pieces as readonly [Piece, ...Piece[]];
+  const alone = { zoneId: zone.id, section, pass: number };
+  crew.do(worker, { ...alone, kind: 'walk', kit: null, seconds: Math.min(walkS, Math.max(0, liftedS - crew.now(worker))) });
+  crew.waitUntil(worker, liftedS, alone);
+  for (const piece of pass.pieces) crew.do(worker, { zoneId: piece.zone.id, section: piece.section, pass: number, kit: null, kind: 'dry', seconds: piece.work.finish });
+}
+
+/** Seconds by which passes in this order dry before they are done. */
+export const dryingS = (passes: readonly Pass[], round: Round, a: Assumptions): number => alone(passes, round, a).lateS;
