@@ -7,6 +7,7 @@ test('passes are moved, split and joined by hand; what the car does not allow is
   const change = async (number: number, what: RegExp): Promise<void> => {
     await pass(number).getByRole('button', { name: new RegExp(`^Change pass ${number}:`) }).click();
     await page.getByRole('menuitem', { name: what }).click();
+    await expect(page.getByRole('menu')).toHaveCount(0);
   };
   const last = await page.locator('.line .no').allInnerTexts();
   await expect(pass(3)).toContainText('Roof, left half');
