@@ -26,5 +26,5 @@ process.stdout.write(`\nInitial download (brotli): ${kilobytes(own)}; an empty a
 const fonts = existsSync('dist/app/browser/media') ? readdirSync('dist/app/browser/media').length : 0;
 process.stdout.write(`Fonts, fetched by script as needed: ${fonts} files\n`);
 // Bundled like the worker: a loader that keeps every name would slow it by half.
-must('npx', ['esbuild', 'bench/plan.ts', '--bundle', '--platform=node', '--format=esm', '--minify', '--tsconfig=tsconfig.base.json', '--outfile=.cache/bench.mjs', '--log-level=error'], 'The bundle of the benchmark');
+must('npx', ['esbuild', 'bench/plan.ts', '--bundle', '--platform=node', '--format=esm', '--minify', '--tsconfig=tsconfig.base.json', '--outfile=.cache/bench.mjs', '--log-level=error', '--external:highs'], 'The bundle of the benchmark');
 must(process.execPath, ['.cache/bench.mjs'], 'The benchmark of the core');

@@ -1,8 +1,8 @@
-import type { Job, ZoneId } from '../model';
-import { prepare } from './choose';
+import { type Job, type VehicleMethod, type ZoneId, towelRoles } from '../model';
+import { type Capacity, chooseByPaint, prepare } from './choose';
 import { type Fitted, fit, searchedFit } from './fit';
 import { type LeftBecause, type LeftOut, isTooMuch, leavingOut } from './parts';
-import { type PlanningProblem, capacityOf } from './problem';
+import { type PlanningProblem, capacityOf, methodOf } from './problem';
 import { waitingOf } from './waiting';
 
 /** A plan with what it leaves out of the car, or why there is none. */
@@ -25,6 +25,31 @@ export function bestPlan(all: PlanningProblem, job: Job): Parted {
   const { context, prepared, left } = all;
   const searched = searchedFit(prepared, capacityOf(job, context.begun), { ...context, job: { ...job, choices: context.job.choices } }, free);
   return searched.ok ? { ...searched, left } : withinBudgets(all, job, free);
+}
+
+/** Fractions of towels, drops and seconds may come to so much more when they are carried out (judged, generously). */
+const CARRIED_OUT = { times: 2, minutes: 20, litres: 10, towels: 6 } as const;
+
+/** There is so much of everything that what the choice counts in fractions fits when it is carried out. */
+function isPlenty(usage: Capacity, have: Capacity): boolean {
+  const { times, minutes, litres, towels } = CARRIED_OUT;
+  const room: Capacity = { ...have, minutes: have.minutes - minutes, litres: have.litres - litres, ...Object.fromEntries(towelRoles.map((role) => [role, have[role] - (usage[role] > 0 ? towels : 0)])) };
+  return (Object.keys(have) as (keyof Capacity)[]).every((budget) => usage[budget] * times <= room[budget] || usage[budget] === 0);
+}
+
+/** What comes out: the method, and how many parts are left out. */
+export interface Answer {
+  readonly method: VehicleMethod;
+  readonly left: number;
+}
+
+/** What the best plan comes to, carried out only where budgets are near. */
+export function answerWithin(all: PlanningProblem, job: Job): Answer {
+  const capacity = capacityOf(job, all.context.begun);
+  const first = chooseByPaint(all.prepared, capacity);
+  if (first.ok && isPlenty(first.choice.usage, capacity)) return { method: methodOf([...first.choice.picks.values()]), left: all.left.size };
+  const best = bestPlan(all, job);
+  return best.ok ? { method: methodOf([...best.realised.choice.picks.values()]), left: best.left.size } : { method: 'decline', left: 0 };
 }
 
 /** The plan of what the budgets reach, the rest left out; the refusal where that is too much of the car. */

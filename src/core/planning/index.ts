@@ -1,5 +1,5 @@
-export { bestPlan } from './best-plan';
-export type { Parted } from './best-plan';
+export { answerWithin, bestPlan } from './best-plan';
+export type { Answer, Parted } from './best-plan';
 export { capacityOf, isPure, methodOf, planningProblem } from './problem';
 export type { PlanningProblem } from './problem';
 export type { LeftBecause } from './parts';
@@ -14,5 +14,6 @@ export type { Alternative, Plan, Totals, ZonePlan } from './plan';
 export type { Question } from './questions';
 export { reweighted } from './reweighted';
 export { totalsOf } from './totals';
+export { isUnbound } from './unbound';
 export { zoneTreatments } from './zone-options';
 export { wipingsOf } from './realise';

@@ -1,7 +1,6 @@
 import type { Job, VehicleMethod } from '../model';
-import { bestPlan } from './best-plan';
+import { type Parted, bestPlan } from './best-plan';
 import { methodOf, planningProblem } from './problem';
-import type { Fitted } from './fit';
 import { totalsOf } from './totals';
 
 /** A plan in a few numbers. */
@@ -18,7 +17,7 @@ export interface Outcome {
 const nothing: Outcome = { method: 'decline', minutes: 0, waiting: 0, litres: 0, towels: 0, index: 0 };
 
 /** What comes of a job when it is planned as well as can be, and how. */
-export function outcomeOf(job: Job): Outcome & { readonly fitted: Fitted } {
+export function outcomeOf(job: Job): Outcome & { readonly fitted: Parted } {
   const all = planningProblem(job);
   const fitted = bestPlan(all, job);
   if (!fitted.ok) return { ...nothing, fitted };

@@ -29,7 +29,7 @@ export function paintLeft(left: ReadonlySet<ZoneId> | LeftOut, { zones, job: { c
 }
 
 /** So much of the paint cannot be done that the car is not washed today; where the client wants all of it, any part is too much. */
-export function isTooMuch(left: LeftOut, context: PlanningContext): boolean {
+export function isTooMuch(left: ReadonlySet<ZoneId> | LeftOut, context: PlanningContext): boolean {
   if (left.size === 0) return false;
   const asked = context.zones.filter(({ zone }) => context.job.choices.fixed[zone.id] !== 'leave');
   return context.job.choices.parts === 'all' || left.size >= asked.length || paintLeft(left, context) > context.a.notTodayShare;
@@ -57,16 +57,18 @@ export function decidingGates(zones: readonly (readonly Shut[])[]): readonly Gat
   return [...found.values()].sort((p, q) => q.count - p.count).slice(0, MOST_GATES).map(({ gate }) => gate);
 }
 
-/** Zones that are asked for and that nothing may touch here and now, each with what stands in the way of what comes nearest. */
-export function blockedParts(zones: readonly ZoneOptions[], fixed: Job['choices']['fixed']): LeftOut {
-  const left = new Map<ZoneId, LeftBecause>();
-  for (const { zoneId, options, explain } of zones) {
-    if (fixed[zoneId] === 'leave' || options.length > 0) continue;
-    const shut = explain();
-    left.set(zoneId, { kind: 'gates', gates: nearest(shut)?.gates ?? [], help: obstacleOf([shut]) });
-  }
-  return left;
-}
+/** Zones that are asked for and that nothing may touch here and now. */
+export const blockedZones = (zones: readonly ZoneOptions[], fixed: Job['choices']['fixed']): readonly ZoneOptions[] =>
+  zones.filter(({ zoneId, options }) => fixed[zoneId] !== 'leave' && options.length === 0);
+
+/** Such zones, each with what stands in the way of what comes nearest. */
+export const blockedParts = (blocked: readonly ZoneOptions[]): LeftOut =>
+  new Map(
+    blocked.map(({ zoneId, explain }): [ZoneId, LeftBecause] => {
+      const shut = explain();
+      return [zoneId, { kind: 'gates', gates: nearest(shut)?.gates ?? [], help: obstacleOf([shut]) }];
+    }),
+  );
 
 export const leavingOut = (fixed: Job['choices']['fixed'], left: LeftOut): Job['choices']['fixed'] => ({
   ...fixed,

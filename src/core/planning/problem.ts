@@ -3,7 +3,7 @@ import type { Gate } from '../reasons';
 import { type Kit, type KitSetResult, type Option, type PlanningContext, type Shut, type StartState, contextOf, freshStart, type ZoneOptions, isBody, kitSets, kitsFor, openTowels, zoneOptions } from '../rules';
 import { type Prepared, type Problem, prepare } from './choose';
 import type { Capacity } from './choose';
-import { type LeftOut, blockedParts, isTooMuch, leavingOut, nothingLeft } from './parts';
+import { type LeftOut, blockedParts, blockedZones, isTooMuch, leavingOut, nothingLeft } from './parts';
 
 /** A job with every treatment on every zone worked out, ready to be chosen from. */
 export interface PlanningProblem {
@@ -50,8 +50,9 @@ export function planningProblem(job: Job, begun: StartState = freshStart): Plann
 /** The problem without the parts that nothing may touch; with them, where those are too much of the car. */
 export function withoutBlocked(problem: Problem, context: PlanningContext): Pick<PlanningProblem, 'problem' | 'prepared' | 'left'> {
   const prepared = prepare(problem);
-  const left = blockedParts(prepared.zones, problem.fixed);
-  if (left.size === 0 || isTooMuch(left, context)) return { problem, prepared, left: nothingLeft };
+  const blocked = blockedZones(prepared.zones, problem.fixed);
+  if (blocked.length === 0 || isTooMuch(new Set(blocked.map(({ zoneId }) => zoneId)), context)) return { problem, prepared, left: nothingLeft };
+  const left = blockedParts(blocked);
   const rest = { ...problem, fixed: leavingOut(problem.fixed, left) };
   return { problem: rest, prepared: prepare(rest), left };
 }

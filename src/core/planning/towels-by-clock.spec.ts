@@ -67,7 +67,7 @@ describe('towels by the clock', () => {
   it('answers soon with towels hardly larger than a hand', { timeout: 30_000 }, () => {
     const job = sampleJob();
     const tiny = job.towels.map((batch) => (batch.role === 'wash' || batch.role === 'finish' ? { ...batch, widthM: metres(0.12), heightM: metres(0.12), gsm: 80, clean: 999 } : batch));
-    const plan = planJob({ ...job, soil: soilAll('road-film', 2), towels: tiny, choices: { ...choices, method: 'waterless' } });
+    const plan = planJob({ ...job, soil: soilAll('road-film', 2), towels: tiny, choices: { ...job.choices, method: 'waterless' } });
     expect(plan.method).toBe('waterless');
     expect(plan.towels.length).toBeGreaterThan(20);
   });

@@ -83,18 +83,28 @@ const sharedKey = (job: Job): string =>
     towels: job.towels.map((batch) => ({ ...batch, clean: batch.clean > 0 })),
   });
 
+/** All that decides how warm a panel is and how fast a film leaves it: neither gear nor budgets nor approach. */
+function parkedKey({ vehicle, site, date, hour, readings, choices: { assumptions } }: Job): string {
+  const { airC, humidity, windMs, sunWm2, shade, panelC, headingDeg, latitudeDeg, longitudeDeg, utcOffsetH } = site;
+  return JSON.stringify([vehicle, airC, humidity, windMs, sunWm2, shade, panelC, headingDeg, latitudeDeg, longitudeDeg, utcOffsetH, date, hour, readings, assumptions]);
+}
+
+/** Parked cars that are kept. */
+const PARKED = 16;
+const parkedPanels = recent(PARKED, parkedKey, (job: Job) => panelsOf(zonesOf(job.vehicle), job, resolveAssumptions(job.choices.assumptions)));
+
 function sharedContextFor(job: Job): SharedContext {
   const a = resolveAssumptions(job.choices.assumptions);
-  const outlines = zonesOf(job.vehicle);
-  const [gear, recipes] = [gearOf(job), recipesOf(job, a)];
+  const [gear, recipes, panels] = [gearOf(job), recipesOf(job, a), parkedPanels(job)];
   return {
     a,
     gear,
     carriedC: job.site.liquidC,
     hotC: hotAfter(job, a),
     tankMl: tankOf(job),
-    panels: panelsOf(outlines, job, a),
-    totalAreaM2: outlines.reduce((sum, { areaM2 }) => sum + areaM2, 0),
+    // A map of its own: what is known for one ground is not known for another.
+    panels: new Map(panels),
+    totalAreaM2: [...panels.keys()].reduce((sum, { areaM2 }) => sum + areaM2, 0),
     recipes,
     treatments: availableTreatments({ job, gear, recipes }),
     limit: job.consent ? NO_LIMIT : limitOf(job.choices.school, a),

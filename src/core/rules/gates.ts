@@ -24,6 +24,7 @@ function productGate({ zone }: SoiledZone, panelC: number, purpose: MixPurpose |
 
 /** Products that follow each other on the panel and must not meet. */
 function sequenceGates(purposes: readonly (MixPurpose | 'water')[], { recipes }: PlanningContext): Gate[] {
+  if (purposes.length < 2) return [];
   return purposes.flatMap((first, i) =>
     purposes.slice(i + 1).flatMap((next): Gate[] => {
       const [before, after] = [recipes[first]?.product, recipes[next]?.product];
@@ -85,7 +86,8 @@ function reachGates({ zone: { heightM } }: SoiledZone, { a, job: { site } }: Pla
 }
 
 /** What comes onto the panel one after the other; a sprayer may rinse with product. */
-const laidOnto = ({ flush }: Flushed, { purposes }: ContactRule): readonly (MixPurpose | 'water')[] => (flush.source === 'water' ? ['water', ...purposes] : purposes);
+const laidOnto = ({ flush }: Flushed, { purposes }: ContactRule, { recipes }: PlanningContext): readonly (MixPurpose | 'water')[] =>
+  flush.source === 'water' && recipes.water ? ['water', ...purposes] : purposes;
 
 /**
  * What forbids a treatment on a zone whatever the film and the index come to: kit, site, products,
@@ -95,8 +97,8 @@ export const standingGates = (soiled: SoiledZone, flushed: Flushed, rule: Contac
   ...flushGates(soiled, flushed, context),
   ...sunGates(soiled, context),
   ...reachGates(soiled, context),
-  ...laidOnto(flushed, rule).flatMap((purpose) => productGate(soiled, flushed.panelC, purpose, context)),
-  ...sequenceGates(laidOnto(flushed, rule), context),
+  ...laidOnto(flushed, rule, context).flatMap((purpose) => productGate(soiled, flushed.panelC, purpose, context)),
+  ...sequenceGates(laidOnto(flushed, rule, context), context),
   ...runoffGates(flushed.runoffMl, context),
 ];
 

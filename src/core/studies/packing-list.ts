@@ -2,7 +2,7 @@ import { type Content, type Mix, towelsDrink } from '../mix';
 import { type Job, type TowelRole, type ZoneId, towelRoles } from '../model';
 import { type Plan, wipingsOf } from '../planning';
 import { type Laid, type Option, type PlanningContext, type SoiledZone, contextOf, emptyLaid, takenBy, totalWork } from '../rules';
-import { type TowelNeed, type UsedTowel, towelLedger, WETTED_SIDES } from '../towel';
+import { type TowelNeed, type UsedTowel, type Wiping, part, towelLedger, WETTED_SIDES } from '../towel';
 import { gPerM2 } from '../units';
 import { type Draws, draws } from './draws';
 import { quantile } from './quantiles';
@@ -41,6 +41,8 @@ export interface PackingList {
 
 const DRAWS = 1000;
 const SLICE = 20;
+/** Of a thousand draws, each deals towels by the first way that is best so far. */
+const NO_LOOKING_AHEAD = 1;
 const SEED = 0.25;
 
 /** A zone that is worked on, with how sure its soil is. */
@@ -82,10 +84,19 @@ function countsOf(towels: readonly UsedTowel[]): ReadonlyMap<TowelRole, number> 
   return counts;
 }
 
+/** A wiping with what the zone takes in a draw. */
+function withNeed(wiping: Wiping, needs: readonly TowelNeed[]): Wiping {
+  const { use, moment, cleanliness } = wiping.need;
+  const need = needs.find((one) => one.use === use && one.moment === moment)!;
+  return { ...wiping, need: { ...part(need, wiping.share), cleanliness } };
+}
+
 class JobSampler {
   private readonly worked: ReadonlyMap<ZoneId, Worked>;
   private readonly plannedS: number;
   private readonly piles: Job['towels'];
+  /** As planned: a draw has other needs at the same places. */
+  private readonly wipings: readonly (readonly Wiping[])[];
 
   constructor(
     private readonly context: PlanningContext,
@@ -100,6 +111,7 @@ class JobSampler {
       }),
     );
     this.piles = boundless(context.job.towels);
+    this.wipings = wipingsOf(plan.timeline, context.job.site.workers, (zoneId) => options.get(zoneId)?.needs ?? []);
     this.plannedS = [...this.worked.values()].reduce((sum, { option }) => sum + totalWork(option.work), 0);
   }
 
@@ -118,11 +130,11 @@ class JobSampler {
       seconds += totalWork(work);
       drawn.set(id, needs.map((need) => ({ ...need, liquidMl: need.liquidMl * wet })));
     }
-    const wipings = wipingsOf(this.plan.timeline, job.site.workers, (zoneId) => drawn.get(zoneId) ?? []);
+    const wipings = this.wipings.map((row) => row.map((wiping) => withNeed(wiping, drawn.get(wiping.zoneId)!)));
     const more = ((seconds - this.plannedS) * (1 + a.walking)) / job.site.workers;
     return {
       laid,
-      towels: countsOf(towelLedger(wipings, this.piles, job.choices, a)),
+      towels: countsOf(towelLedger(wipings, this.piles, { ...job.choices, mostWays: NO_LOOKING_AHEAD }, a)),
       minutes: ((this.plan.timeline.elapsedS + more) * pace) / 60,
     };
   }

@@ -1,6 +1,6 @@
-import { type Change, withChange } from '../edit';
+import { type Change, atHour, withChange } from '../edit';
 import { type GearKind, type Job, type SoilLevel, type TowelRole, type VehicleMethod, type ZoneId, gearKinds, schools, towelRoles } from '../model';
-import { type Plan, type PlanningProblem, bestPlan, methodOf, planJob, planningProblem } from '../planning';
+import { type Answer, type Plan, type PlanningProblem, answerWithin, isUnbound, outcomeOf, planJob, planningProblem } from '../planning';
 import type { Gate, ShortBudget } from '../reasons';
 import { choicesOf } from '../rules';
 import { celsius } from '../units';
@@ -27,6 +27,9 @@ const COLD_AIR_C = 8;
 /** Zones that are asked about one by one. */
 const MOST_ZONES = 3;
 
+/** Gear that opens a treatment; a blower opens none. */
+const rinsingGear = gearKinds.filter((kind) => kind !== 'blower');
+
 /** Changes that either are or are not, one alternative after the other; only the first that works counts. */
 type Ways = readonly Change[];
 
@@ -44,6 +47,18 @@ function levelWays(job: Job, plan: Plan, blocked: readonly ZoneId[]): readonly W
   return worst.map(({ zone: { id } }) => levels(id, [level(id) + 1]));
 }
 
+/** What the panels are under at an hour: where that is the same, so is the answer. */
+const conditions = ({ site, readings, hour }: Job): string => JSON.stringify([site, readings, site.sunWm2 > 0 ? hour : null]);
+
+/** Later hours at which something is other than at those before. */
+function hoursAfter(job: Job): readonly number[] {
+  const known = new Set([conditions(job)]);
+  return Array.from({ length: LATEST_HOUR }, (_, i) => i + 1).filter((hour) => {
+    const then = hour > job.hour ? conditions(atHour(job, hour)) : '';
+    return hour > job.hour && !known.has(then) && known.add(then);
+  });
+}
+
 function plainWays(job: Job, plan: Plan): readonly Ways[] {
   const { site } = job;
   const habits = choicesOf(job);
@@ -52,7 +67,7 @@ function plainWays(job: Job, plan: Plan): readonly Ways[] {
   // Half a car is not a wash.
   const some = waiting.length > 0 && waiting.length * 2 < plan.zones.length;
   const own = job.wishes.school ?? job.choices.school;
-  const later = Array.from({ length: LATEST_HOUR }, (_, i) => i + 1).filter((hour) => hour > job.hour);
+  const later = hoursAfter(job);
   const warmer = WARM_LIQUIDS_C.filter((c) => site.airC < COLD_AIR_C && c > site.liquidC);
   return [
     ...schools.map((school) => one(school !== own, { code: 'school', school })),
@@ -61,7 +76,7 @@ function plainWays(job: Job, plan: Plan): readonly Ways[] {
     one(site.panelC !== null && site.panelC > site.airC + 3, { code: 'cool-panels', panelC: celsius(site.airC) }),
     warmer.map((c) => ({ code: 'warm-liquid', liquidC: celsius(c) }) as const),
     one(!site.power, { code: 'power' }),
-    ...gearKinds.map((gear) => one(!job.gear.some(({ kind }) => kind === gear), { code: 'gear', gear })),
+    ...rinsingGear.map((gear) => one(!job.gear.some(({ kind }) => kind === gear), { code: 'gear', gear })),
     one(site.workers === 1, { code: 'second-person' }),
     one(!site.steps, { code: 'steps' }),
     one(habits.bucket === 'many-towels' && habits.soakedSides === 4, { code: 'cup' }),
@@ -73,6 +88,8 @@ function plainWays(job: Job, plan: Plan): readonly Ways[] {
 
 /** A budget as a ladder of whole steps above what there is, and the change at each step. */
 interface Ladder {
+  /** More of it opens treatments, too: they are weighed anew. */
+  readonly opens: boolean;
   readonly from: number;
   readonly to: number;
   at(step: number): Change;
@@ -81,14 +98,16 @@ interface Ladder {
 function ladders({ site, towels }: Job): readonly Ladder[] {
   const clean = (role: TowelRole): number => towels.find((batch) => batch.role === role)?.clean ?? Infinity;
   return [
-    { from: site.tap ? Infinity : Math.floor(site.waterL), to: MOST_LITRES, at: (litres) => ({ code: 'water', litres }) },
-    { from: Math.floor(site.minutes), to: MOST_MINUTES, at: (minutes) => ({ code: 'minutes', minutes }) },
+    { opens: false, from: site.tap ? Infinity : Math.floor(site.waterL), to: MOST_LITRES, at: (litres) => ({ code: 'water', litres }) },
+    { opens: false, from: Math.floor(site.minutes), to: MOST_MINUTES, at: (minutes) => ({ code: 'minutes', minutes }) },
     {
+      opens: site.runoff === 'forbidden',
       from: site.runoff === 'allowed' ? Infinity : site.runoff === 'captured' ? Math.floor(site.captureL) : 0,
       to: MOST_LITRES,
       at: (litres) => ({ code: 'capture', litres }),
     },
     ...towelRoles.map((role): Ladder => ({
+      opens: clean(role) === 0,
       from: clean(role),
       to: clean(role) + MOST_TOWELS,
       at: (count) => ({ code: 'towels', role, clean: count }),
@@ -96,17 +115,8 @@ function ladders({ site, towels }: Job): readonly Ladder[] {
   ];
 }
 
-/** What comes out: the method, and how many parts are left out. */
-interface Answer {
-  readonly method: VehicleMethod;
-  readonly left: number;
-}
-
 /** What comes out, without laying the other methods beside it. */
-function quickAnswer(job: Job, all: PlanningProblem = planningProblem(job)): Answer {
-  const fitted = bestPlan(all, job);
-  return fitted.ok ? { method: methodOf([...fitted.realised.choice.picks.values()]), left: fitted.left.size } : { method: 'decline', left: 0 };
-}
+const quickAnswer = (job: Job): Answer => answerWithin(planningProblem(job), job);
 
 const answerOf = ({ method, zones }: Plan): Answer => ({ method, left: zones.filter(({ leftBecause }) => leftBecause).length });
 
@@ -115,10 +125,10 @@ const isOther = (then: Answer, now: Answer): boolean =>
   now.method === 'decline' || then.method === 'decline' ? then.method !== now.method : then.left < now.left || (then.left === now.left && then.method !== now.method);
 
 /** The smallest step that flips the method. Only the budget differs from step to step: weighed once. */
-function smallestStep({ from, to, at }: Ladder, job: Job, now: Answer): Change | null {
+function smallestStep({ opens, from, to, at }: Ladder, job: Job, known: PlanningProblem, now: Answer): Change | null {
   if (!(from < to)) return null;
-  const all = planningProblem(withChange(job, at(to)));
-  const flips = (step: number): boolean => isOther(quickAnswer(withChange(job, at(step)), all), now);
+  const all = opens ? planningProblem(withChange(job, at(to))) : known;
+  const flips = (step: number): boolean => isOther(answerWithin(all, withChange(job, at(step))), now);
   if (!flips(to)) return null;
   let [low, high] = [from, to];
   while (high - low > 1) {
@@ -129,13 +139,24 @@ function smallestStep({ from, to, at }: Ladder, job: Job, now: Answer): Change |
   return at(high);
 }
 
+/** An answer with what it takes. */
+type Told = Answer & Pick<WhatIf, 'minutes' | 'litres'>;
+
+/** With the other methods laid beside it: where parts are left out, one of those may leave less. */
+function fullAnswer(job: Job): Told {
+  const plan = planJob(job);
+  return { ...answerOf(plan), minutes: plan.totals.minutes.value, litres: plan.totals.litres.value };
+}
+
+function toldOf(job: Job): Told {
+  const { fitted, method, minutes, litres } = outcomeOf(job);
+  return fitted.ok && fitted.left.size === 0 ? { method, left: 0, minutes, litres } : fullAnswer(job);
+}
+
 /** What a change really leads to; null where a second look says that it changes nothing. */
 function answer(job: Job, change: Change, now: Answer): WhatIf | null {
-  const other = planJob(withChange(job, change));
-  const then = answerOf(other);
-  if (!isOther(then, now)) return null;
-  const { minutes, litres } = other.totals;
-  return { change, method: other.method, minutes: minutes.value, litres: litres.value, regained: Math.max(0, now.left - then.left) };
+  const { method, left, minutes, litres } = toldOf(withChange(job, change));
+  return isOther({ method, left }, now) ? { change, method, minutes, litres, regained: Math.max(0, now.left - left) } : null;
 }
 
 /**
@@ -145,7 +166,9 @@ function answer(job: Job, change: Change, now: Answer): WhatIf | null {
 export function* whatIf(job: Job, plan: Plan): Study<readonly WhatIf[]> {
   const free: Job = { ...job, choices: { ...job.choices, method: 'auto' } };
   const ways = plainWays(free, plan).filter(({ length }) => length > 0);
-  const steps = ladders(free);
+  const all = planningProblem(free);
+  // Where no budget binds, more of it changes nothing unless it opens something.
+  const steps = isUnbound(all, plan) ? ladders(free).filter(({ opens }) => opens) : ladders(free);
   const now = answerOf(plan);
   const found: WhatIf[] = [];
   const total = ways.length + steps.length;
@@ -159,7 +182,7 @@ export function* whatIf(job: Job, plan: Plan): Study<readonly WhatIf[]> {
     yield ++done / total;
   }
   for (const ladder of steps) {
-    note(smallestStep(ladder, free, now));
+    note(smallestStep(ladder, free, all, now));
     yield ++done / total;
   }
   return found;
@@ -195,7 +218,7 @@ function gateWays({ code }: Gate, job: Job): readonly Ways[] {
     case 'panel-too-hot':
     case 'dries-first':
     case 'sun-school':
-      return [one(!site.shade, { code: 'shade' }), Array.from({ length: LATEST_HOUR }, (_, i) => i + 1).filter((hour) => hour > job.hour && !site.indoors).map((hour) => ({ code: 'hour', hour }) as const)];
+      return [one(!site.shade, { code: 'shade' }), site.indoors ? [] : hoursAfter(job).map((hour) => ({ code: 'hour', hour }) as const)];
     case 'freezes':
     case 'freezes-first':
       return [bring('heater'), one(!site.power, { code: 'power' }), WARM_LIQUIDS_C.filter((c) => c > site.liquidC).map((c) => ({ code: 'warm-liquid', liquidC: celsius(c) }) as const)];

@@ -2,13 +2,15 @@ import type { Assumptions } from '../assumptions';
 import type { CleanlinessClass, SoakedTowelSchool, TowelBatch, TowelRole } from '../model';
 import { type Fill, type Hand, type PutDown, type Towel, EMPTY, ROUNDING, fillOn, filled, fits, goesOn, inHand, isFresh, putDown, takenUp, turned } from './hand';
 import type { TowelNeed } from './need';
-import { type Slot, slotOf } from './slot';
+import { type Slot, slotAt, slotOf, slots } from './slot';
 import type { OpenTowel, UsedSide, UsedTowel } from './used';
 import type { Wiping } from './wiping';
 
 export interface LedgerRules {
   readonly soakedSides: 4 | 8;
   readonly soakedTowel: SoakedTowelSchool;
+  /** Ways that are followed at a time; the fewer, the quicker, and now and then a towel more. */
+  readonly mostWays?: number;
 }
 
 /** Sides that a towel wetted in the bucket is good for until it is wetted again. */
@@ -33,7 +35,8 @@ interface Note {
 
 /** One way in which towels may have gone through the hands so far. */
 interface Way {
-  readonly hands: Readonly<Partial<Record<Slot, Hand>>>;
+  /** By the place of their slot. */
+  readonly hands: readonly (Hand | undefined)[];
   readonly put: readonly PutDown[];
   readonly towels: readonly Towel[];
   readonly stock: readonly number[];
@@ -41,6 +44,16 @@ interface Way {
   readonly missing: number;
   readonly opened: number;
   readonly demoted: number;
+}
+
+/** What is in the hand of a slot. */
+const handOf = ({ hands }: Pick<Way, 'hands'>, slot: Slot): Hand | undefined => hands[slotAt[slot]];
+
+/** Copied as a list: this is what a plan does most often. */
+function withHand(hands: Way['hands'], slot: Slot, hand: Hand | undefined): Way['hands'] {
+  const next = hands.slice();
+  next[slotAt[slot]] = hand;
+  return next;
 }
 
 /** What is missing counts before what is opened, and that before what is taken up again. */
@@ -54,13 +67,13 @@ const fillKey = ({ dirt, liquid, reach }: Fill): string => `${dirt.toFixed(9)},$
 /** Ways with the same key go on alike. */
 function keyOf({ hands, put, stock, towels }: Way): string {
   const makeOf = (towel: number): string => `${towels[towel]!.batch.id}/${towels[towel]!.wetted}`;
-  const held = Object.entries(hands).map(([slot, { towel, side, last, touched, wetShare, fill }]) => `${slot}:${makeOf(towel)}/${last - side}/${touched}/${wetShare}/${fillKey(fill)}`);
+  const held = hands.map((hand) => hand && `${makeOf(hand.towel)}/${hand.last - hand.side}/${hand.touched}/${hand.wetShare}/${fillKey(hand.fill)}`);
   const down = put.map(({ towel, side, last, touched, damp }) => `${makeOf(towel)}/${last - side}/${touched}/${damp}`);
-  return `${held.sort().join(';')}|${down.sort().join(';')}|${stock.join()}`;
+  return `${held.join(';')}|${down.sort().join(';')}|${stock.join()}`;
 }
 
 /** Of ways that go on alike the best one, and of all no more than can be followed. */
-function thinned(ways: readonly Way[]): readonly Way[] {
+function thinned(ways: readonly Way[], most: number): readonly Way[] {
   if (ways.length < 2) return ways;
   const best = new Map<string, Way>();
   for (const way of ways) {
@@ -68,7 +81,7 @@ function thinned(ways: readonly Way[]): readonly Way[] {
     const known = best.get(key);
     if (!known || isBetter(way, known)) best.set(key, way);
   }
-  return [...best.values()].sort((p, q) => (isBetter(p, q) ? -1 : isBetter(q, p) ? 1 : 0)).slice(0, MOST_WAYS);
+  return [...best.values()].sort((p, q) => (isBetter(p, q) ? -1 : isBetter(q, p) ? 1 : 0)).slice(0, most);
 }
 
 /** No towel of the role at all: planned with the first towel there is. */
@@ -116,7 +129,7 @@ class Hands {
       if (due.length > 0) ways = ways.map((way) => ({ ...way, put: [...way.put, ...due] }));
       const begins = begun.get(slotOf(need)) !== wiping.pass && need.use === 'wash' && need.cleanliness <= FRESH_TO;
       begun.set(slotOf(need), wiping.pass);
-      ways = thinned(ways.flatMap((way) => this.wipe(begins ? this.onFreshSide(way, need) : way, need, at, 1)));
+      ways = thinned(ways.flatMap((way) => this.wipe(begins ? this.onFreshSide(way, need) : way, need, at, 1)), this.rules.mostWays ?? MOST_WAYS);
       // What a hand is not needed for any more is put down.
       if (lastAt.get(slotOf(need)) === at) ways = ways.map((way) => this.emptied(way, slotOf(need)));
     }
@@ -125,35 +138,34 @@ class Hands {
 
   private onFreshSide(way: Way, need: TowelNeed): Way {
     const slot = slotOf(need);
-    const hand = way.hands[slot];
+    const hand = handOf(way, slot);
     return !hand || isFresh(hand.fill) ? way : this.turn(way, slot, hand);
   }
 
   private turn(way: Way, slot: Slot, hand: Hand): Way {
     const next = turned(hand);
-    return next ? { ...way, hands: { ...way.hands, [slot]: next } } : this.layDown(way, slot, hand);
+    return next ? { ...way, hands: withHand(way.hands, slot, next) } : this.layDown(way, slot, hand);
   }
 
   private emptied(way: Way, slot: Slot): Way {
-    const hand = way.hands[slot];
+    const hand = handOf(way, slot);
     return hand ? this.layDown(way, slot, hand) : way;
   }
 
   private layDown(way: Way, slot: Slot, hand: Hand): Way {
-    const { [slot]: _gone, ...hands } = way.hands;
-    return { ...way, hands, put: [...way.put, putDown(hand)] };
+    return { ...way, hands: withHand(way.hands, slot, undefined), put: [...way.put, putDown(hand)] };
   }
 
   /** All ways to wipe so much of a need: on with the towel in the hand, and when that is done, with another. */
   private wipe(way: Way, need: TowelNeed, at: number, left: number): readonly Way[] {
     const slot = slotOf(need);
-    const hand = way.hands[slot];
+    const hand = handOf(way, slot);
     if (!hand) return this.others(way, need).flatMap((next) => this.wipe(next, need, at, left));
     const towel = way.towels[hand.towel]!;
     if (!goesOn(hand, towel, need)) return this.wipe(this.layDown(way, slot, hand), need, at, left);
     // On the way down, one that was put down may go first, so that this one serves what is less dirty later.
     const instead = left === 1 && need.cleanliness > hand.touched ? this.fromPut(this.layDown(way, slot, hand), need, hand.towel) : [];
-    if (instead.length > 0) return [...this.goOn(way, slot, hand, need, at, left), ...instead.flatMap((next) => this.goOn(next, slot, next.hands[slot]!, need, at, left))];
+    if (instead.length > 0) return [...this.goOn(way, slot, hand, need, at, left), ...instead.flatMap((next) => this.goOn(next, slot, handOf(next, slot)!, need, at, left))];
     return this.goOn(way, slot, hand, need, at, left);
   }
 
@@ -169,10 +181,10 @@ class Hands {
     const full: Fill = filled(hand.fill, fill, now);
     const next: Way = {
       ...way,
-      hands: { ...way.hands, [slot]: { ...hand, fill: full, touched } },
+      hands: withHand(way.hands, slot, { ...hand, fill: full, touched }),
       notes: { before: way.notes, towel: hand.towel, side: hand.side, visit: hand.visit, at, share: now, fill: full, wetShare: hand.wetShare },
     };
-    return left - now > ROUNDING ? this.wipe(this.turn(next, slot, next.hands[slot]!), need, at, left - now) : [next];
+    return left - now > ROUNDING ? this.wipe(this.turn(next, slot, handOf(next, slot)!), need, at, left - now) : [next];
   }
 
   /** Towels that may come into an empty hand: one that was put down, a clean one, and where there is none one that is missing. */
@@ -199,7 +211,7 @@ class Hands {
       const key = hand && `${towel.batch.id}/${hand.last - hand.side}/${hand.touched}/${put.damp}`;
       if (!key || seen.has(key)) return [];
       seen.add(key);
-      return [{ ...way, hands: { ...way.hands, [slotOf(need)]: hand }, put: way.put.filter((_one, k) => k !== i), demoted: way.demoted + 1 }];
+      return [{ ...way, hands: withHand(way.hands, slotOf(need), hand), put: way.put.filter((_one, k) => k !== i), demoted: way.demoted + 1 }];
     });
   }
 
@@ -207,7 +219,7 @@ class Hands {
     return {
       ...way,
       towels: [...way.towels, towel],
-      hands: { ...way.hands, [slot]: inHand(way.towels.length, towel, this.rules) },
+      hands: withHand(way.hands, slot, inHand(way.towels.length, towel, this.rules)),
       opened: way.opened + 1,
       missing: way.missing + Number(towel.missing),
     };
@@ -231,7 +243,7 @@ function dampOf(way: Way, { finishShare }: Assumptions): readonly Later[] {
 /** Wash towels for the wheels, when nobody washes with them any more. */
 function downOf(way: Way): readonly Later[] {
   const last = lastNoteOf(way);
-  const held = (['glass-wash', 'wash'] as const).flatMap((slot) => way.hands[slot] ?? []);
+  const held = (['glass-wash', 'wash'] as const).flatMap((slot) => handOf(way, slot) ?? []);
   return [...way.put, ...held.map(putDown)].map((put) => ({ ...put, after: last.get(put.towel) ?? -1 }));
 }
 
@@ -239,12 +251,12 @@ function downOf(way: Way): readonly Later[] {
 function startOf(stock: readonly number[], begun: readonly OpenTowel[]): Way {
   const usable = begun.filter(({ left }) => left > 0);
   const towels = usable.map((one): Towel => ({ batch: one.batch, wetted: one.wetted, missing: false, begun: one }));
-  const hands: Partial<Record<Slot, Hand>> = {};
+  let hands: Way['hands'] = slots.map(() => undefined);
   const put: PutDown[] = [];
   usable.forEach(({ used, left, partial, leastClass: touched, slot }, towel) => {
     const fill = partial > 0 ? { dirt: partial, liquid: partial, reach: partial } : EMPTY;
     const hand: Hand = { towel, side: used + 1, last: used + left, fill, touched, wetShare: 0, soak: used > 0 ? 1 : 0, visit: 0 };
-    if (slot && !hands[slot]) hands[slot] = hand;
+    if (slot && !hands[slotAt[slot]]) hands = withHand(hands, slot, hand);
     else put.push(putDown(hand));
   });
   return { hands, put, towels, stock, notes: null, missing: 0, opened: 0, demoted: 0 };

@@ -4,6 +4,9 @@ import { type TowelNeed, ONE_TOWEL_FROM } from './need';
 export const slots = ['glass-wash', 'glass-finish', 'wash', 'finish', 'work'] as const;
 export type Slot = (typeof slots)[number];
 
+/** Place of each in the list. */
+export const slotAt = Object.fromEntries(slots.map((slot, i) => [slot, i])) as Readonly<Record<Slot, number>>;
+
 const GLASS = 0;
 
 /** The hand that a need falls to; a paint towel that may do glass stays in its own. */
