@@ -5,6 +5,8 @@ const at = (path: string): string => fileURLToPath(new URL(path, import.meta.url
 
 const alias = {
   '@esmero/core': at('./src/core/index.ts'),
+  '@esmero/model': at('./src/core/model/index.ts'),
+  '@esmero/units': at('./src/core/units/index.ts'),
   '@esmero/records': at('./src/records/index.ts'),
   '@esmero/exchange': at('./src/exchange/index.ts'),
   '@esmero/messages': at('./src/messages/index.ts'),

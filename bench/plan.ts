@@ -1,34 +1,6 @@
-import {
-  type Job,
-  type RunUse,
-  type SoilLevel,
-  type Study,
-  type ReplanEvent,
-  bucketSpread,
-  packingListOf,
-  celsius,
-  hoursOfDay,
-  everything,
-  finish,
-  tradeOffsOf,
-  historyOf,
-  learn,
-  logOf,
-  nextVisitOf,
-  noteEvent,
-  noteEvents,
-  workOrdersOf,
-  planJob,
-  planRun,
-  searchLog,
-  startRun,
-  tasksOf,
-  ticksOf,
-  towelLedger,
-  whatIf,
-  approachEffectsOf,
-  zonesOf,
-} from '@esmero/core';
+import { type Study, bucketSpread, packingListOf, hoursOfDay, everything, finish, tradeOffsOf, historyOf, learn, logOf, nextVisitOf, noteEvent, noteEvents, workOrdersOf, planJob, planRun, searchLog, startRun, tasksOf, ticksOf, towelLedger, whatIf, approachEffectsOf, zonesOf } from '@esmero/core';
+import type { Job, RunUse, SoilLevel, ReplanEvent } from '@esmero/model';
+import { celsius } from '@esmero/units';
 import fc from 'fast-check';
 import loadHighs from 'highs';
 import { contextOf } from '../src/core/rules/context';

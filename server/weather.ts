@@ -1,4 +1,6 @@
-import { celsius, clearSkyWm2, defaultAssumptions, degrees, sunAt, type DayWeather, type WeatherHour } from '@esmero/core';
+import { clearSkyWm2, defaultAssumptions, sunAt } from '@esmero/core';
+import type { DayWeather, WeatherHour } from '@esmero/model';
+import { celsius, degrees } from '@esmero/units';
 import type { WeatherQuestion } from '@esmero/exchange';
 
 /**

@@ -1,5 +1,6 @@
 import { parseArgs } from 'node:util';
-import { type Job, type Plan, finish, helpOf, planJob } from '@esmero/core';
+import { type Plan, finish, helpOf, planJob } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { type FilledUp, type Read, calc as answersTo, calcTopics, exampleShortJob, mixesCsv, readJob, readShortJob, shortJobFormat, stepsCsv, towelsCsv } from '@esmero/exchange';
 import { type UnitSystem, assumedText, planSheet, unitSystems, unitsOf, unreadableText, verdictSentence, whatIfSentence } from '@esmero/messages';
 import { templates } from './templates';

@@ -1,27 +1,5 @@
 /** The only door into the core: what others use, no more. */
 export {
-  M2_PER_FT2, ML_PER_US_FL_OZ, ML_PER_US_GAL, M_PER_INCH, celsius, celsiusToFahrenheit, dayAfter, dayAt, daysOf,
-  defaultCurrency, degrees, fahrenheitToCelsius, fromMinor, isDay, metres, minorUnits, ml, moneyText, monthAfter, monthName,
-  monthOf, toMinor, toNumber, weekdayOf,
-} from './units';
-export {
-  bodies, bucketSystems, calmShade, colours, contacts, deviceKinds, finishes, flushes, folds, gearKinds, isTick,
-  labelReadings, libraryKinds, markKinds, mixPurposes, movementKinds, origins, partsOf, pictureTimes, piles, places,
-  passChangeKinds, replanEventKinds, roads, runActs, runoffRules, schools, shelters, soilKinds, soilLevels, somewhere, spotKinds,
-  surfaces, surroundings, towelRoles, treatmentIds, usedIn, vehicleMethods, vesselKinds, views, weatherChanges,
-  zoneIds,
-} from './model';
-export type { Day } from './units';
-export type {
-  Body, BucketSystem, CentrePart, Choices, CleanlinessClass, Collection, Colour, Consent, Contact, DayWeather,
-  DeviceKind, DilutionLabel, Dimensions, Finish, FlankPart, Flush, Gear, GearKind, HabitSet, Habits, Job, JobBrief,
-  LabelReading, Leg, LibraryEntry, LibraryItems, LibraryKind, Mark, MarkKind, MeasuringDevice, MixPurpose, Movement,
-  MovementKind, Noted, Origin, PassChange, Photo, PictureTime, Pile, Place, Point, Product, ProductUse, PunchItem, ReplanEvent,
-  Road, Run, RunAct, RunEvent, RunUse, RunoffRule, School, Shelter, Signature, Site, SoakedTowelSchool, SoilKind,
-  SoilLevel, SoilMap, SpotKind, StockItem, Surface, Surroundings, TowelBatch, TowelRole, TreatmentId, Vehicle,
-  VehicleMethod, Vessel, VesselKind, VesselMix, View, WeatherChange, WeatherHour, Zone, ZoneId, ZoneSoil,
-} from './model';
-export {
   assumptionGroups, assumptionKeys, assumptionTable, defaultAssumptions, resolveAssumptions,
 } from './assumptions';
 export type { AssumptionGroup, AssumptionKey, AssumptionOverrides } from './assumptions';

@@ -1,4 +1,5 @@
-import { type Collection, type LibraryEntry, dayAfter } from '@esmero/core';
+import type { Collection, LibraryEntry } from '@esmero/model';
+import { dayAfter } from '@esmero/units';
 import { jobs } from './jobs';
 import { movements } from './shelf';
 import { foamer, gear, habits, products, sites, spareGear, towels, vehicles, vessels } from './library';

@@ -1,5 +1,6 @@
-import type { Job, SoilKind, SoilLevel, SoilMap, ZoneId, ZoneSoil } from '@esmero/core';
-import { celsius, defaultChoices as choices, zonesOf } from '@esmero/core';
+import type { Job, SoilKind, SoilLevel, SoilMap, ZoneId, ZoneSoil } from '@esmero/model';
+import { defaultChoices as choices, zonesOf } from '@esmero/core';
+import { celsius } from '@esmero/units';
 import { device, foamer, gear, products, sites, towels, vehicles, vessels } from './library';
 
 type Mark = readonly [kind: SoilKind, level: SoilLevel];

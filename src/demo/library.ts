@@ -1,22 +1,6 @@
-import {
-  type MeasuringDevice,
-  type Product,
-  type Site,
-  type TowelBatch,
-  type Vehicle,
-  type Vessel,
-  type Gear,
-  type HabitSet,
-  calmShade,
-  defaultHabits,
-  degrees,
-  somewhere,
-  celsius,
-  defaultDimensions,
-  metres,
-  minorUnits,
-  ml,
-} from '@esmero/core';
+import { defaultHabits, defaultDimensions } from '@esmero/core';
+import { type MeasuringDevice, type Product, type Site, type TowelBatch, type Vehicle, type Vessel, type Gear, type HabitSet, calmShade, somewhere } from '@esmero/model';
+import { degrees, celsius, metres, minorUnits, ml } from '@esmero/units';
 
 /** Everything here is invented: a hillside harbour town, its cars, and two people with a van. */
 const vehicle = (

@@ -1,4 +1,5 @@
-import { type Movement, type Place, type StockItem, moved, stockItem } from '@esmero/core';
+import { moved, stockItem } from '@esmero/core';
+import type { Movement, Place, StockItem } from '@esmero/model';
 import { gear, products, towels } from './library';
 
 const at = (day: string, hour = 8): number => Date.parse(`${day}T00:00:00Z`) + hour * 3_600_000;

@@ -1,26 +1,6 @@
-import {
-  type Colour,
-  type Dilution,
-  type DilutionLabel,
-  type FillMode,
-  type IndexQuestion,
-  type Skin,
-  type Wetting,
-  airOn,
-  defaultAssumptions,
-  exactText,
-  freezeTimeS,
-  indexOf,
-  mixFor,
-  notations,
-  openTimeS,
-  readDilution,
-  settlingMs,
-  skinCapacity,
-  startC,
-  steadyPanelC,
-  toNumber,
-} from '@esmero/core';
+import { type Dilution, type FillMode, type IndexQuestion, type Skin, type Wetting, airOn, defaultAssumptions, exactText, freezeTimeS, indexOf, mixFor, notations, openTimeS, readDilution, settlingMs, skinCapacity, startC, steadyPanelC } from '@esmero/core';
+import type { Colour, DilutionLabel } from '@esmero/model';
+import { toNumber } from '@esmero/units';
 import { FilmInputDocument, IndexInputDocument, MixingInputDocument, type PouredDocument, SettlingInputDocument } from './documents/calc-inputs';
 import type { Fault, Read } from './fault';
 import { faultsIn } from './validate';

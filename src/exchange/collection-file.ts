@@ -1,4 +1,4 @@
-import { type LibraryEntry, type LibraryKind, type Movement, type Photo, libraryKinds } from '@esmero/core';
+import { type LibraryEntry, type LibraryKind, type Movement, type Photo, libraryKinds } from '@esmero/model';
 import {
   type Holdings,
   type KeptEntry,

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { type LibraryKind, libraryKinds, newItem } from '@esmero/core';
+import { newItem } from '@esmero/core';
+import { type LibraryKind, libraryKinds } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
 import { faultsInItem, readJob, writeJob } from '.';
 

@@ -1,7 +1,8 @@
 import Ajv2020 from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Job, calmShade, paint, planJob, setAssumption, soilKinds, soilLevels, zoneIds } from '@esmero/core';
+import { paint, planJob, setAssumption } from '@esmero/core';
+import { type Job, calmShade, soilKinds, soilLevels, zoneIds } from '@esmero/model';
 import { demo, demoJobs } from '@esmero/demo';
 import { type Holdings, held } from '@esmero/records';
 import { schemaOf } from '../../scripts/schema';

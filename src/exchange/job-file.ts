@@ -1,4 +1,4 @@
-import type { Job } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { type KeptJob, type Stamp, jobDocument, jobFrom, jobMigrations, jobVersion, unstamped } from '@esmero/records';
 import { JobDocument } from './documents/job';
 import { StampDocument } from './documents/library';

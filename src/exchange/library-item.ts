@@ -1,4 +1,4 @@
-import type { LibraryKind } from '@esmero/core';
+import type { LibraryKind } from '@esmero/model';
 import { GearDocument, TowelBatchDocument, VesselDocument } from './documents/equipment';
 import { HabitSetDocument } from './documents/habits';
 import { ProductDocument } from './documents/product';

@@ -1,4 +1,6 @@
-import { type Choices, type Job, type Site, type SoilMap, type Vehicle, type Zone, type ZoneId, defaultDimensions, metres, zonesOf } from '@esmero/core';
+import { defaultDimensions, zonesOf } from '@esmero/core';
+import type { Choices, Job, Site, SoilMap, Vehicle, Zone, ZoneId } from '@esmero/model';
+import { metres } from '@esmero/units';
 import { ShortJobDocument, type ShortVehicleDocument, type SoilGroup, soilLine, soilWords } from './documents/short-job';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Read } from './fault';

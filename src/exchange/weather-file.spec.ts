@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { celsius } from '@esmero/core';
+import { celsius } from '@esmero/units';
 import { readWeather, weatherQuestion, writeWeather } from '.';
 
 const weather = {

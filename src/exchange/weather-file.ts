@@ -1,4 +1,4 @@
-import type { DayWeather } from '@esmero/core';
+import type { DayWeather } from '@esmero/model';
 import { DayWeatherDocument, WeatherQuestionDocument } from './documents/weather';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Fault, Read } from './fault';

@@ -1,4 +1,6 @@
-import { type Figure, type MixPurpose, type Lap, type StepKind, type TowelRole, type FigureUnit as Unit, type ZoneId, defaultCurrency } from '@esmero/core';
+import type { Figure, Lap, StepKind, FigureUnit as Unit } from '@esmero/core';
+import type { MixPurpose, TowelRole, ZoneId } from '@esmero/model';
+import { defaultCurrency } from '@esmero/units';
 import { type Units, fixed, indexText, minutes, money } from './units';
 import { lapName } from './passes';
 import { contentName, roleName, zoneName } from './words';

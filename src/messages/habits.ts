@@ -1,4 +1,4 @@
-import type { Habits } from '@esmero/core';
+import type { Habits } from '@esmero/model';
 import { bucketName, schoolName } from './words';
 
 /** A question on which practitioners differ, and what they answer. */

@@ -1,4 +1,6 @@
-import { type Claim, type CleanlinessClass, type LowWater, type NextVisit, type Until, type ZonePlan, dayAfter } from '@esmero/core';
+import type { Claim, LowWater, NextVisit, Until, ZonePlan } from '@esmero/core';
+import type { CleanlinessClass } from '@esmero/model';
+import { dayAfter } from '@esmero/units';
 import { contentName, methodName, treatmentName, zoneList } from './words';
 
 const days = (count: number): string => (count === 1 ? '1 day' : `${count} days`);

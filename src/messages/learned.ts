@@ -1,4 +1,5 @@
-import { type Learned, type Lesson, type Run, type RunAct, type RunState, type RunUse, mixPurposes, ratiosOf, runActs, towelRoles, usedIn } from '@esmero/core';
+import { type Learned, type Lesson, type RunState, ratiosOf } from '@esmero/core';
+import { type Run, type RunAct, type RunUse, mixPurposes, runActs, towelRoles, usedIn } from '@esmero/model';
 import { type Units, fixed, percent } from './units';
 import { contentName, roleName } from './words';
 

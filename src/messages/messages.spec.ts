@@ -1,14 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import {
-  type Figure,
-  type Gate,
-  type Job,
-  cautions,
-  planJob,
-  zoneTreatments,
-  treatmentIds,
-  zoneIds,
-} from '@esmero/core';
+import { type Figure, type Gate, cautions, planJob, zoneTreatments } from '@esmero/core';
+import { type Job, treatmentIds, zoneIds } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
 import { jobFormat, readJob } from '@esmero/exchange';
 import {

@@ -1,4 +1,5 @@
-import type { Lap, NotChanged, PassChange, PassPart, PlannedPass, ZoneId } from '@esmero/core';
+import type { Lap, NotChanged, PassPart, PlannedPass } from '@esmero/core';
+import type { PassChange, ZoneId } from '@esmero/model';
 import { zoneName } from './words';
 
 export const lapName: Readonly<Record<Lap, string>> = {

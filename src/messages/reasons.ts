@@ -1,4 +1,5 @@
-import type { Budget, Caution, Gate, MixPurpose, Obstacle, Shortage, SpotLeft, Verdict } from '@esmero/core';
+import type { Budget, Caution, Gate, Obstacle, Shortage, SpotLeft, Verdict } from '@esmero/core';
+import type { MixPurpose } from '@esmero/model';
 import { type Units, clock, fixed, indexText, minutes, percent } from './units';
 import {
   finishName,

@@ -1,4 +1,5 @@
-import type { Job, Obstacle, Plan } from '@esmero/core';
+import type { Obstacle, Plan } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { verdictSentence } from './reasons';
 import type { Units } from './units';
 

@@ -1,4 +1,5 @@
-import { type Clocks, type Hand, type HandMove, type PassAct, type Plan, type ReplanEvent, type Task, type TowelRole, type WeatherChange, type ZoneId, handMovesIn } from '@esmero/core';
+import { type Clocks, type Hand, type HandMove, type PassAct, type Plan, type Task, handMovesIn } from '@esmero/core';
+import type { ReplanEvent, TowelRole, WeatherChange, ZoneId } from '@esmero/model';
 import { passTitle } from './passes';
 import { fixed, type Units } from './units';
 import { ranges } from './sheet';

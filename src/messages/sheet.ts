@@ -1,4 +1,5 @@
-import type { Fill, Job, Mix, Plan, RunOrdering, RunRow, Step, UsedMitt, UsedTowel, Window, ZoneId, ZonePlan } from '@esmero/core';
+import type { Fill, Mix, Plan, RunOrdering, RunRow, Step, UsedMitt, UsedTowel, Window, ZonePlan } from '@esmero/core';
+import type { Job, ZoneId } from '@esmero/model';
 import { laps, runRows } from '@esmero/core';
 import { figureValue, stepName } from './figures';
 import { habitAnswer } from './habits';

@@ -1,4 +1,5 @@
-import type { LaundryGroup, Missing, Movement, MovementKind, Place, StockItem, ToBuy } from '@esmero/core';
+import type { LaundryGroup, Missing, ToBuy } from '@esmero/core';
+import type { Movement, MovementKind, Place, StockItem } from '@esmero/model';
 import { type Units, fixed, minutes } from './units';
 import { contentName } from './words';
 

@@ -1,4 +1,4 @@
-import type { LibraryKind } from '@esmero/core';
+import type { LibraryKind } from '@esmero/model';
 import { libraryName, zoneName } from './words';
 
 export const standingName = { new: 'new', same: 'the same', older: 'older than yours', newer: 'newer than yours', different: 'changed in both' } as const;

@@ -1,12 +1,4 @@
-import {
-  M2_PER_FT2,
-  ML_PER_US_FL_OZ,
-  ML_PER_US_GAL,
-  M_PER_INCH,
-  celsiusToFahrenheit,
-  fahrenheitToCelsius,
-  moneyText,
-} from '@esmero/core';
+import { M2_PER_FT2, ML_PER_US_FL_OZ, ML_PER_US_GAL, M_PER_INCH, celsiusToFahrenheit, fahrenheitToCelsius, moneyText } from '@esmero/units';
 
 export const unitSystems = ['metric', 'us'] as const;
 export type UnitSystem = (typeof unitSystems)[number];

@@ -1,43 +1,6 @@
-import type {
-  Mix,
-  Body,
-  BucketName,
-  BucketSystem,
-  SystemRun,
-  CleanlinessClass,
-  Colour,
-  Content,
-  DeviceKind,
-  Finish,
-  FlankPart,
-  Contact,
-  GearKind,
-  MarkKind,
-  Road,
-  Shelter,
-  Surroundings,
-  Flush,
-  Kit,
-  LabelReading,
-  LibraryKind,
-  Origin,
-  Pile,
-  RunoffRule,
-  School,
-  SideUse,
-  SoilKind,
-  SoilLevel,
-  SpotKind,
-  Surface,
-  TowelRole,
-  TreatmentId,
-  VehicleMethod,
-  VesselKind,
-  View,
-  ZoneId,
-  CentrePart,
-} from '@esmero/core';
-import { partsOf } from '@esmero/core';
+import type { Mix, BucketName, SystemRun, Content, Kit, SideUse } from '@esmero/core';
+import type { Body, BucketSystem, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, School, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
+import { partsOf } from '@esmero/model';
 
 const flank: Readonly<Record<FlankPart, string>> = {
   'front-wing-upper': 'front wing, upper',

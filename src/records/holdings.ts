@@ -1,4 +1,4 @@
-import type { Collection, Job, LibraryEntry, Movement, Photo } from '@esmero/core';
+import type { Collection, Job, LibraryEntry, Movement, Photo } from '@esmero/model';
 import type { VersionVector } from './vector';
 
 /** When a record was changed last, and by how many changes of which browsers. */

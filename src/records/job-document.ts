@@ -1,4 +1,4 @@
-import type { Job } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { jobMigrations, jobVersion } from './job-versions';
 import { migrate } from './steps';
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Job, noteEvent, paint, putMark, putPunch, setChoices, startRun, zoneIds } from '@esmero/core';
+import { noteEvent, paint, putMark, putPunch, setChoices, startRun } from '@esmero/core';
+import { type Job, zoneIds } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
 import { merged, same } from '.';
 

@@ -1,4 +1,4 @@
-import type { JobBrief } from '@esmero/core';
+import type { JobBrief } from '@esmero/model';
 import type { StoredJob } from './stored';
 
 /** Rises when briefs know something that they did not. */

@@ -1,4 +1,4 @@
-import type { LibraryEntry } from '@esmero/core';
+import type { LibraryEntry } from '@esmero/model';
 import type { Holdings, KeptEntry } from '@esmero/records';
 import type { Store } from './store';
 import type { StoredEntry, StoredJob } from './stored';

@@ -1,4 +1,4 @@
-import type { Photo } from '@esmero/core';
+import type { Photo } from '@esmero/model';
 
 /** The picture that a text in a collection file holds. */
 export function blobOf({ picture }: Photo): Blob {

@@ -1,4 +1,4 @@
-import type { Job, LibraryEntry, Movement } from '@esmero/core';
+import type { Job, LibraryEntry, Movement } from '@esmero/model';
 import { type Stamp, advanced, collectionVersion, jobDocument, jobVersion, merged, migrateItem, readDocument, same } from '@esmero/records';
 import { briefOf, isOfToday, BRIEFS } from './brief';
 import { blobOf } from './photo';

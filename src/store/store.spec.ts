@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { openDB } from 'idb';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { type Run, calmShade, logOf, somewhere } from '@esmero/core';
+import { logOf } from '@esmero/core';
+import { type Run, calmShade, somewhere } from '@esmero/model';
 import { readCollection, readJob, writeCollection, writeJob } from '@esmero/exchange';
 import { blobOf } from './photo';
 import { held } from '@esmero/records';

@@ -1,4 +1,4 @@
-import type { Collection, Job, LibraryEntry, Movement } from '@esmero/core';
+import type { Collection, Job, LibraryEntry, Movement } from '@esmero/model';
 import type { Stamp } from '@esmero/records';
 import type { StoredBrief } from './brief';
 import type { StoredEntry, StoredJob } from './stored';

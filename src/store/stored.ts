@@ -1,4 +1,4 @@
-import type { Job, LibraryEntry } from '@esmero/core';
+import type { Job, LibraryEntry } from '@esmero/model';
 import type { Stamp } from '@esmero/records';
 
 /** A job as it is kept: each save raises the revision, so that two tabs can tell. */

@@ -1,4 +1,4 @@
-import type { LibraryEntry, Movement } from '@esmero/core';
+import type { LibraryEntry, Movement } from '@esmero/model';
 import type { JobDocument, Stamp } from '@esmero/records';
 import type { StoredBrief } from './brief';
 

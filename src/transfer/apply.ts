@@ -1,4 +1,4 @@
-import type { Job, LibraryEntry } from '@esmero/core';
+import type { Job, LibraryEntry } from '@esmero/model';
 import { type Stamp, freshId, together } from '@esmero/records';
 import { type Change, type KeepFault, type Store, entryId } from '@esmero/store';
 import { type Pace, Stopped } from './pace';

@@ -1,4 +1,5 @@
-import { type LibraryKind, type Movement, type StockItem, amountAt, balancesOf } from '@esmero/core';
+import { amountAt, balancesOf } from '@esmero/core';
+import type { LibraryKind, Movement, StockItem } from '@esmero/model';
 import { type Stamp, compared, same } from '@esmero/records';
 import { type Store, type StoredEntry, type StoredJob, entryId } from '@esmero/store';
 import type { Pace } from './pace';

@@ -1,5 +1,5 @@
 import { BlobReader, BlobWriter, type FileEntry, TextWriter, ZipReader, configure } from '@zip.js/zip.js';
-import type { Movement } from '@esmero/core';
+import type { Movement } from '@esmero/model';
 import { type Manifest, type Read, type Unreadable, readCollection, readKeptJob, readManifest, readingCollection } from '@esmero/exchange';
 import type { Holdings, KeptEntry, KeptJob } from '@esmero/records';
 import { blobOf } from '@esmero/store';

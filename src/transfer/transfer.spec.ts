@@ -1,6 +1,6 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Job } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { demo, demoJobs } from '@esmero/demo';
 import { writeCollection, writeJob } from '@esmero/exchange';
 import { held } from '@esmero/records';

@@ -1,5 +1,6 @@
 import { proxy, wrap } from 'comlink';
-import type { Job, StudyKind } from '@esmero/core';
+import type { StudyKind } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import type { Answer, Planner, Progress, StudyAnswer } from './protocol';
 
 export type { Answer, Planner, Progress, StudyAnswer } from './protocol';

@@ -1,4 +1,5 @@
-import { type Job, type StudyKind, planRun, studies } from '@esmero/core';
+import { type StudyKind, planRun, studies } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import type { Answer, Planner, Progress, StudyAnswer } from './protocol';
 
 const failed = (error: unknown) => ({

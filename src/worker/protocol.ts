@@ -1,4 +1,5 @@
-import type { Job, Plan, Studies, StudyKind } from '@esmero/core';
+import type { Plan, Studies, StudyKind } from '@esmero/core';
+import type { Job } from '@esmero/model';
 
 /** What crosses to the planner and back is plain data; a thrown error comes back as a failure. */
 export type Answer =

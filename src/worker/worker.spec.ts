@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { type Job, finish, planJob, whatIf } from '@esmero/core';
+import { finish, planJob, whatIf } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
 import { LatestOnly } from './client';
 import { planner } from './planner';

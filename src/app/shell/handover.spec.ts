@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { addPicture, dayAfter, finish, nextVisitOf, putPunch, setChoices, startRun, tasksOf, ticksOf } from '@esmero/core';
+import { addPicture, finish, nextVisitOf, putPunch, setChoices, startRun, tasksOf, ticksOf } from '@esmero/core';
+import { dayAfter } from '@esmero/units';
 import { HandoverStage } from '../features/handover/handover.stage';
 import { NOW } from '../state/clock';
 import { show } from '../testing/show';

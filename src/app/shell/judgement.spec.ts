@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import type { Provider } from '@angular/core';
-import { type DayWeather, type Job, atHour, celsius, tradeOffsOf, finish, planJob } from '@esmero/core';
+import { atHour, tradeOffsOf, finish, planJob } from '@esmero/core';
+import type { DayWeather, Job } from '@esmero/model';
+import { celsius } from '@esmero/units';
 import { habitKeys } from '@esmero/messages';
 import { WEATHER, type WeatherService } from '../state/weather';
 import { PLANNING } from '../state/ports';

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Store as State } from '@ngrx/store';
-import { type Job, type Place, amountAt, endRun, learn, noteEvents, noteUse, planJob, ratiosOf, usageAccount, startRun, stockItem, tasksOf, ticksOf, useOf, usedIn } from '@esmero/core';
+import { amountAt, endRun, learn, noteEvents, noteUse, planJob, ratiosOf, usageAccount, startRun, stockItem, tasksOf, ticksOf, useOf } from '@esmero/core';
+import { type Job, type Place, usedIn } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
 import { learnedSentence } from '@esmero/messages';
 import { LogPage } from '../features/log/log.page';

@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
-import { type Job, planJob, runStatusOf, tasksOf, ticksOf } from '@esmero/core';
+import { planJob, runStatusOf, tasksOf, ticksOf } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { taskText } from '@esmero/messages';
 import { RunStage } from '../features/run/run.stage';
 import { NOW } from '../state/clock';

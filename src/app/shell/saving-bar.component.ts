@@ -4,7 +4,7 @@ import { Store as State } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { freshId } from '@esmero/records';
 import { deskActions } from '../state/desk';
-import type { Job } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { fieldsText } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
 import { faultText } from '../state/shelf.effects';

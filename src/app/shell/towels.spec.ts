@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { Type } from '@angular/core';
-import { type Job, bucketSpread, packingListOf, compareBuckets, finish, workOrdersOf, planJob, setChoices } from '@esmero/core';
+import { bucketSpread, packingListOf, compareBuckets, finish, workOrdersOf, planJob, setChoices } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { grams, orderingText } from '@esmero/messages';
 import { OrdersComponent } from '../features/run-sheet/orders.component';
 import { BucketsComponent } from '../features/towels/buckets.component';

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, DestroyRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Button } from 'primeng/button';
-import type { Totals, ZoneId } from '@esmero/core';
+import type { Totals } from '@esmero/core';
+import type { ZoneId } from '@esmero/model';
 import { timeOfDay } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
 import { CarNetComponent } from '../ui/net/car-net.component';

@@ -1,4 +1,4 @@
-import type { LibraryKind } from '@esmero/core';
+import type { LibraryKind } from '@esmero/model';
 import type { Fault } from '@esmero/exchange';
 
 /** Holds a form's draft to the rules of the files; the rules are fetched when first needed. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { type Job, noteEvent, setChoices, startRun } from '@esmero/core';
+import { noteEvent, setChoices, startRun } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { memoryStore } from '@esmero/store';
 import { deck, deskWith } from '../testing/desk';
 import { deskActions, deskFeature } from './desk';

@@ -3,7 +3,7 @@ import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
 import { EMPTY, catchError, concatMap, filter, from, map, merge, mergeMap, of, switchMap, tap, throttleTime } from 'rxjs';
-import type { Job } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import type { Store, Tabs } from '@esmero/store';
 import { deskActions, deskFeature } from './desk';
 import { PLANNING, SAVE_AFTER, STORE, TABS } from './ports';

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { type Job, paint, setChoices } from '@esmero/core';
+import { paint, setChoices } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { deck } from '../testing/desk';
 import { type DeskState, deskActions, deskFeature } from './desk';
 

@@ -1,5 +1,5 @@
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
-import type { Job } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { merged, same } from '@esmero/records';
 import type { KeepFault, StoredJob } from '@esmero/store';
 import { type Rescue, arrived } from './rescue';

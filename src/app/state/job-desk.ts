@@ -1,6 +1,7 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type AssumptionKey, type Job, type Zone, type ZoneId, assumptionTable, setAssumption, zonesOf } from '@esmero/core';
+import { type AssumptionKey, assumptionTable, setAssumption, zonesOf } from '@esmero/core';
+import type { Job, Zone, ZoneId } from '@esmero/model';
 import { unitsOf } from '@esmero/messages';
 import { deskActions, deskFeature } from './desk';
 import { planFeature } from './plan';

@@ -1,4 +1,4 @@
-import type { Job } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { type JobDocument, jobDocument, jobVersion, merged, readDocument, same } from '@esmero/records';
 import type { Store } from '@esmero/store';
 

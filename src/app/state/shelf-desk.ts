@@ -1,6 +1,8 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Draft, type LibraryEntry, type Movement, type StockItem, amountAt, balancesOf, defaultCurrency, counting, missingFor, stockItem } from '@esmero/core';
+import { type Draft, amountAt, balancesOf, counting, missingFor, stockItem } from '@esmero/core';
+import type { LibraryEntry, Movement, StockItem } from '@esmero/model';
+import { defaultCurrency } from '@esmero/units';
 import { mixName } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import type { StoredEntry } from '@esmero/store';

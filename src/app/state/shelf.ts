@@ -1,5 +1,5 @@
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
-import type { Job, LibraryEntry, Movement } from '@esmero/core';
+import type { Job, LibraryEntry, Movement } from '@esmero/model';
 import { type Keeping, type StoredBrief, type StoredEntry, type StoredJob, briefOf, entryId } from '@esmero/store';
 
 /** Two people have changed the same fields of an item: one of them is asked. */

@@ -1,5 +1,6 @@
 import { DestroyRef, type Signal, computed, inject, linkedSignal } from '@angular/core';
-import type { Job, Studies, StudyKind } from '@esmero/core';
+import type { Studies, StudyKind } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { JobDesk } from './job-desk';
 import { PLANNING } from './ports';
 

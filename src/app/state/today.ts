@@ -1,4 +1,4 @@
-import { type Day, dayAt } from '@esmero/core';
+import { type Day, dayAt } from '@esmero/units';
 
 /** The day of a moment where this device is, e.g. 2031-07-14. */
 export const dayHere = (at: number): Day => dayAt(at, -new Date(at).getTimezoneOffset() / 60);

@@ -1,5 +1,5 @@
 import { InjectionToken } from '@angular/core';
-import type { DayWeather, Job } from '@esmero/core';
+import type { DayWeather, Job } from '@esmero/model';
 
 /** A day's weather, or why there is none. */
 export type Forecasted =

@@ -1,6 +1,6 @@
 import type { Provider, Type } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import type { Job } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { JobDesk } from '../state/job-desk';
 import { ZoneInView } from '../ui/net/zone-in-view';
 import { deskWith } from './desk';

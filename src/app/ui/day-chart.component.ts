@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { scaleLinear, scaleLog } from 'd3-scale';
 import { line } from 'd3-shape';
-import type { HoursOfDay, PanelHour, ZoneId } from '@esmero/core';
+import type { HoursOfDay, PanelHour } from '@esmero/core';
+import type { ZoneId } from '@esmero/model';
 import { type Units, hourText, zoneName } from '@esmero/messages';
 
 interface Curve {

@@ -1,6 +1,8 @@
 import { describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { type Job, celsius, hoursOfDay, finish } from '@esmero/core';
+import { hoursOfDay, finish } from '@esmero/core';
+import type { Job } from '@esmero/model';
+import { celsius } from '@esmero/units';
 import { demoJobs } from '@esmero/demo';
 import { unitsOf } from '@esmero/messages';
 import { CautionsComponent } from './cautions.component';

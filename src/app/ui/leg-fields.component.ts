@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import { type Leg, roads, shelters, surroundings } from '@esmero/core';
+import { type Leg, roads, shelters, surroundings } from '@esmero/model';
 import { roadName, shelterName, surroundingsName } from '@esmero/messages';
 
 const named = <T extends string>(values: readonly T[], names: Readonly<Record<T, string>>) =>

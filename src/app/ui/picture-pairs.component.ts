@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type PictureTime, pictureTimes } from '@esmero/core';
+import { type PictureTime, pictureTimes } from '@esmero/model';
 
 /** A picture with its address; none while it is fetched, or where it is kept elsewhere. */
 export interface ShownPicture {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import type { Signature } from '@esmero/core';
+import type { Signature } from '@esmero/model';
 import { dayAndTime } from '@esmero/messages';
 
 const WIDTH = 300;

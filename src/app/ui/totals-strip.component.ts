@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type Figure, type Plan, type Totals, defaultCurrency } from '@esmero/core';
+import type { Figure, Plan, Totals } from '@esmero/core';
+import { defaultCurrency } from '@esmero/units';
 import { type Units, figureText, figureValue, methodName } from '@esmero/messages';
 
 interface Shown {

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { type Plan, type Totals, paint, planJob, zoneIds } from '@esmero/core';
+import { type Plan, type Totals, paint, planJob } from '@esmero/core';
+import { zoneIds } from '@esmero/model';
 import { unitsOf } from '@esmero/messages';
 import { deck } from '../testing/desk';
 import { TotalsStripComponent } from './totals-strip.component';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, model, output } from '@angular/core';
 import { Dialog } from 'primeng/dialog';
-import { type AssumptionOverrides, type Figure, defaultCurrency } from '@esmero/core';
+import type { AssumptionOverrides, Figure } from '@esmero/core';
+import { defaultCurrency } from '@esmero/units';
 import { type Units, figureText, figureValue, originName, partName } from '@esmero/messages';
 
 import { ReturnsFocusDirective } from './returns-focus.directive';

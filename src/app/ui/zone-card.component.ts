@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { type Zone, type ZonePlan, type ZoneSoil } from '@esmero/core';
+import type { ZonePlan } from '@esmero/core';
+import type { Zone, ZoneSoil } from '@esmero/model';
 import { type Units, clock, indexText, surfaceName, treatmentName, zoneName } from '@esmero/messages';
 import { forecastWords, soilWords } from './net/looks';
 

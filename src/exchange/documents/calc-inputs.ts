@@ -1,13 +1,5 @@
-import {
-  colours,
-  contacts,
-  fillModes,
-  flushes,
-  labelReadings,
-  readDilution,
-  skins,
-  soilKinds,
-} from '@esmero/core';
+import { fillModes, readDilution, skins } from '@esmero/core';
+import { colours, contacts, flushes, labelReadings, soilKinds } from '@esmero/model';
 import { Between, Flag, Maybe, One, OneOf, OrNull, Text, check } from './rules';
 
 /** What somebody has poured together: product in mL, or in caps of a bottle. */

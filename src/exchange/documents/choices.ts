@@ -1,13 +1,5 @@
-import {
-  assumptionKeys,
-  assumptionTable,
-  treatmentIds,
-  passChangeKinds,
-  vehicleMethods,
-  zoneIds,
-  type AssumptionKey,
-  type PassChange,
-} from '@esmero/core';
+import { assumptionKeys, assumptionTable, type AssumptionKey } from '@esmero/core';
+import { treatmentIds, passChangeKinds, vehicleMethods, zoneIds, type PassChange } from '@esmero/model';
 import { HabitsDocument } from './habits';
 import { Between, Many, Maybe, One, OneOf, UniqueBy, WholeBetween, belongs, check } from './rules';
 

@@ -1,4 +1,4 @@
-import { deviceKinds, folds, gearKinds, origins, piles, towelRoles, vesselKinds } from '@esmero/core';
+import { deviceKinds, folds, gearKinds, origins, piles, towelRoles, vesselKinds } from '@esmero/model';
 import { Between, Id, OneOf, OrNull, Text, WholeBetween, check } from './rules';
 
 export class TowelBatchDocument {

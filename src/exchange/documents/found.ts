@@ -1,4 +1,4 @@
-import { markKinds, pictureTimes, zoneIds } from '@esmero/core';
+import { markKinds, pictureTimes, zoneIds } from '@esmero/model';
 import { Between, Day, Id, Moment, OneOf, OrNull, Path, Text } from './rules';
 
 /** A panel read off with a thermometer. */

@@ -1,4 +1,4 @@
-import { roads, shelters, surroundings } from '@esmero/core';
+import { roads, shelters, surroundings } from '@esmero/model';
 import { Between, OneOf } from './rules';
 
 /** Days since the last wash with one kind of weather and roads. */

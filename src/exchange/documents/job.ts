@@ -1,4 +1,4 @@
-import { zoneIds } from '@esmero/core';
+import { zoneIds } from '@esmero/model';
 import { ChoicesDocument } from './choices';
 import { DeviceDocument, GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
 import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, RefusalDocument, SignatureDocument } from './found';

@@ -1,4 +1,4 @@
-import { type Movement, movementKinds, places } from '@esmero/core';
+import { type Movement, movementKinds, places } from '@esmero/model';
 import { Between, Day, Id, Many, Moment, OneOf, OrNull, StockId, Text, WholeBetween, check } from './rules';
 
 const unbalanced = (entries: unknown): boolean => {

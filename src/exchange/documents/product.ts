@@ -1,4 +1,5 @@
-import { finishes, labelReadings, mixPurposes, origins, readDilution, surfaces } from '@esmero/core';
+import { readDilution } from '@esmero/core';
+import { finishes, labelReadings, mixPurposes, origins, surfaces } from '@esmero/model';
 import { Between, Flag, Id, Ids, Many, ManyOf, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, check } from './rules';
 
 type Label = Parameters<typeof readDilution>[0];

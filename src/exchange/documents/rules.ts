@@ -18,7 +18,7 @@ import {
 } from 'class-validator';
 import { Type } from 'class-transformer';
 import type { Expected } from '../fault';
-import { isDay } from '@esmero/core';
+import { isDay } from '@esmero/units';
 import { isPlain, nests } from '../nested';
 
 type Decorator = PropertyDecorator;

@@ -1,4 +1,4 @@
-import { type RunEvent, mixPurposes, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/core';
+import { type RunEvent, mixPurposes, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/model';
 import { Between, Flag, Id, Many, ManyOf, Maybe, Moment, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, belongs } from './rules';
 
 const vesselMixes = mixPurposes.filter((purpose) => purpose !== 'solvent');

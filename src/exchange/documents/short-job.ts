@@ -1,4 +1,4 @@
-import { bodies, bucketSystems, colours, finishes, schools, vehicleMethods } from '@esmero/core';
+import { bodies, bucketSystems, colours, finishes, schools, vehicleMethods } from '@esmero/model';
 import { Between, Maybe, One, OneOf, Text, check } from './rules';
 
 /** Parts of a car that are spoken of together, from the cleanest down. */

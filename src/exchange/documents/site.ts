@@ -1,4 +1,4 @@
-import { runoffRules } from '@esmero/core';
+import { runoffRules } from '@esmero/model';
 import { Between, Flag, Hours, Id, OneOf, OrNull, Text } from './rules';
 
 export class SiteDocument {

@@ -1,4 +1,4 @@
-import { soilKinds, soilLevels, spotKinds, zoneIds } from '@esmero/core';
+import { soilKinds, soilLevels, spotKinds, zoneIds } from '@esmero/model';
 import { Many, OneOf, UniqueBy, WholeBetween } from './rules';
 
 export class DepositDocument {

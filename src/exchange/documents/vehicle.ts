@@ -1,4 +1,4 @@
-import { bodies, colours, finishes } from '@esmero/core';
+import { bodies, colours, finishes } from '@esmero/model';
 import { Between, Flag, Id, One, OneOf, Text, check } from './rules';
 
 type Sizes = Readonly<Record<string, number>>;

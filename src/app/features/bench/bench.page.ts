@@ -2,28 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import {
-  type DeviceKind,
-  type Dilution,
-  type Fill,
-  type FillMode,
-  type LabelReading,
-  type MeasuringDevice,
-  type Vessel,
-  apart,
-  costPerCar,
-  deviceKinds,
-  fillModes,
-  fillVolumes,
-  fillWith,
-  labelReadings,
-  ml,
-  newItem,
-  notations,
-  readDilution,
-  defaultCurrency,
-  toMinor,
-} from '@esmero/core';
+import { type Dilution, type Fill, type FillMode, apart, costPerCar, fillModes, fillVolumes, fillWith, newItem, notations, readDilution } from '@esmero/core';
+import { type DeviceKind, type LabelReading, type MeasuringDevice, type Vessel, deviceKinds, labelReadings } from '@esmero/model';
+import { ml, defaultCurrency, toMinor } from '@esmero/units';
 import { today } from '../../state/today';
 import { deviceName, fillSentence, fixed, money, readingName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { Button } from 'primeng/button';
-import { type CleanlinessClass, type Job, type Leg, type PictureTime, type Signature, addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg } from '@esmero/core';
+import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg } from '@esmero/core';
+import type { CleanlinessClass, Job, Leg, PictureTime, Signature } from '@esmero/model';
 import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';

@@ -1,7 +1,8 @@
 import { describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import { type Job, startRun } from '@esmero/core';
+import { startRun } from '@esmero/core';
+import type { Job } from '@esmero/model';
 import { writeJob } from '@esmero/exchange';
 import { type StoredJob, everyJob } from '@esmero/store';
 import { type Choice, usual } from '@esmero/transfer';

@@ -2,22 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, res
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
-import {
-  type Job,
-  type Learned,
-  type LogEntry,
-  type LogQuery,
-  type RunState,
-  type VehicleMethod,
-  everything,
-  historyOf,
-  isTick,
-  learn,
-  logOf,
-  ratiosOf,
-  runStates,
-  searchLog,
-} from '@esmero/core';
+import { type Learned, type LogEntry, type LogQuery, type RunState, everything, historyOf, learn, logOf, ratiosOf, runStates, searchLog } from '@esmero/core';
+import { type Job, type VehicleMethod, isTick } from '@esmero/model';
 import { againstText, clock, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText } from '@esmero/messages';
 import { STORE } from '../../state/ports';
 import { settingsFeature } from '../../state/settings';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { daysOf, monthAfter, monthName, monthOf, weekdayOf } from '@esmero/core';
+import { daysOf, monthAfter, monthName, monthOf, weekdayOf } from '@esmero/units';
 import { today } from '../../state/today';
 
 /** A day of the month that is shown. */

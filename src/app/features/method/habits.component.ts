@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Select } from 'primeng/select';
-import { type HabitSet, type Habits, choicesOf, habitAnswers, habitsIn, setChoices } from '@esmero/core';
+import { choicesOf, habitAnswers, habitsIn, setChoices } from '@esmero/core';
+import type { HabitSet, Habits } from '@esmero/model';
 import { habitAnswer, habitKeys, habitWords } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 

@@ -1,21 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import {
-  type Alternative,
-  type Caution,
-  type AssumptionGroup,
-  type AssumptionKey,
-  type BlockedZone,
-  type Choices,
-  type Option,
-  type TreatmentId,
-  type VehicleMethod,
-  type ZoneId,
-  assumptionGroups,
-  fixTreatment,
-  schools,
-  setChoices,
-  zoneTreatments,
-} from '@esmero/core';
+import { type Alternative, type Caution, type AssumptionGroup, type AssumptionKey, type BlockedZone, type Option, assumptionGroups, fixTreatment, setChoices, zoneTreatments } from '@esmero/core';
+import { type Choices, type TreatmentId, type VehicleMethod, type ZoneId, schools } from '@esmero/model';
 import {
   clock,
   figureValue,

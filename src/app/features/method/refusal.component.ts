@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import type { Consent } from '@esmero/core';
+import type { Consent } from '@esmero/model';
 import { dayAndTime, refusalNote, verdictSentence } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';

@@ -2,7 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import { type Advice, type Caution, type AdviceReason, type DeviceKind, type Dosed, type Job, type Mix, type Fill, defaultCurrency, deviceKinds, ml } from '@esmero/core';
+import type { Advice, Caution, AdviceReason, Dosed, Mix, Fill } from '@esmero/core';
+import { type DeviceKind, type Job, deviceKinds } from '@esmero/model';
+import { defaultCurrency, ml } from '@esmero/units';
 import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, percent } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Button } from 'primeng/button';
-import { type PassChange, dropPassChange, setChoices } from '@esmero/core';
+import { dropPassChange, setChoices } from '@esmero/core';
+import type { PassChange } from '@esmero/model';
 import { notChangedText, passChangeText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 

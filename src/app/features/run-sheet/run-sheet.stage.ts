@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, computed, inject, signal 
 import type { MenuItem } from 'primeng/api';
 import { Button } from 'primeng/button';
 import { Menu } from 'primeng/menu';
-import { type PassChange, type RunRow, type ZoneId, afterwards, changePass, passChangesOf, runRows } from '@esmero/core';
+import { type RunRow, afterwards, changePass, passChangesOf, runRows } from '@esmero/core';
+import type { PassChange, ZoneId } from '@esmero/model';
 import {
   cautionSentence,
   afterSentences,

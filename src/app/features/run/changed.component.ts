@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import { type ReplanEvent, type VesselMix, celsius, mixPurposes, ml, weatherChanges } from '@esmero/core';
+import { type ReplanEvent, type VesselMix, mixPurposes, weatherChanges } from '@esmero/model';
+import { celsius, ml } from '@esmero/units';
 import { type Editable, contentName, weatherName, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import { type PunchItem, putPunch } from '@esmero/core';
+import { putPunch } from '@esmero/core';
+import type { PunchItem } from '@esmero/model';
 import { zoneName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Hand, type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, dropRun, elapsedMs, endRun, isTick, noteEvent, noteEvents, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf, towelRoles } from '@esmero/core';
+import { type Hand, dropRun, elapsedMs, endRun, noteEvent, noteEvents, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf } from '@esmero/core';
+import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles } from '@esmero/model';
 import { actHint, cautionSentence, clock, clocksText, handName, lapName, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, rolesFor, stepsFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import { type UsageAccount, type RunUse, type TowelRole, bookingOut, isBooked, noteUse, towelRoles, useOf, usedIn } from '@esmero/core';
+import { type UsageAccount, bookingOut, isBooked, noteUse, useOf } from '@esmero/core';
+import { type RunUse, type TowelRole, towelRoles, usedIn } from '@esmero/model';
 import { contentName, roleName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';

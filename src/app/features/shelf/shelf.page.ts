@@ -2,38 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { InputText } from 'primeng/inputtext';
-import {
-  type Draft,
-  type LaundryGroup,
-  type LaundryStep,
-  type LibraryEntry,
-  type LibraryItems,
-  type LibraryKind,
-  type Movement,
-  type Place,
-  type StockItem,
-  amountAt,
-  assumptionTable,
-  counting,
-  dayAfter,
-  draft,
-  expiry,
-  groupOf,
-  laundering,
-  laundryGroups,
-  laundrySteps,
-  lotsOf,
-  moved,
-  outlookOf,
-  resolveAssumptions,
-  retiring,
-  shoppingList,
-  soakFor,
-  stockItem,
-  takingBack,
-  washesOf,
-  weightKg,
-} from '@esmero/core';
+import { type Draft, type LaundryGroup, type LaundryStep, amountAt, assumptionTable, counting, draft, expiry, groupOf, laundering, laundryGroups, laundrySteps, lotsOf, moved, outlookOf, resolveAssumptions, retiring, shoppingList, soakFor, stockItem, takingBack, washesOf, weightKg } from '@esmero/core';
+import type { LibraryEntry, LibraryItems, LibraryKind, Movement, Place, StockItem } from '@esmero/model';
+import { dayAfter } from '@esmero/units';
 import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf } from '@esmero/messages';
 import { settingsFeature } from '../../state/settings';
 import { dayHere } from '../../state/today';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
-import { type HoursOfDay, type HoursAdvice, type Job, type ZoneId, atHour, withChange, withWeather } from '@esmero/core';
+import { type HoursOfDay, type HoursAdvice, atHour, withChange, withWeather } from '@esmero/core';
+import type { Job, ZoneId } from '@esmero/model';
 import { fixed, hourText, zoneList } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, linkedSignal, signal } from '@angular/core';
-import { type ZoneId, compareBuckets, crossingsOf, runBuckets } from '@esmero/core';
+import { compareBuckets, crossingsOf, runBuckets } from '@esmero/core';
+import type { ZoneId } from '@esmero/model';
 import { crossingSentence, dipSentence, grams, spreadSentence, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { DragDropModule } from 'primeng/dragdrop';
-import { type CleanlinessClass, type StepKind, type TowelRole, type UsedTowel, type ZoneId, towelFillAt, mayBecome, setAside, towelRoles } from '@esmero/core';
+import { type StepKind, type UsedTowel, towelFillAt, mayBecome, setAside } from '@esmero/core';
+import { type CleanlinessClass, type TowelRole, type ZoneId, towelRoles } from '@esmero/model';
 import { className, clock, mittSentence, roleName, sidesSentence, stepText, towelName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';

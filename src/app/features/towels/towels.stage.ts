@@ -1,16 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import {
-  type BucketSystem,
-  type Job,
-  type SoakedTowelSchool,
-  type TowelBatch,
-  bucketSystems,
-  afterwards,
-  liquidOf,
-  setChoices,
-  withChange,
-} from '@esmero/core';
+import { afterwards, liquidOf, setChoices, withChange } from '@esmero/core';
+import { type BucketSystem, type Job, type SoakedTowelSchool, type TowelBatch, bucketSystems } from '@esmero/model';
 import { afterSentences, bucketName, mixTitle, roleName, verdictSentence } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';

@@ -1,15 +1,6 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
-import {
-  type Brush,
-  type CleanlinessClass,
-  type SoilKind,
-  type SoilLevel,
-  type View,
-  type ZoneId,
-  mirrorSoil,
-  paint,
-  unsee,
-} from '@esmero/core';
+import { type Brush, mirrorSoil, paint, unsee } from '@esmero/core';
+import type { CleanlinessClass, SoilKind, SoilLevel, View, ZoneId } from '@esmero/model';
 import { className, soilName, viewName, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import { type Mark, type MarkKind, type ZoneId, dropMark, markKinds, putMark } from '@esmero/core';
+import { dropMark, putMark } from '@esmero/core';
+import { type Mark, type MarkKind, type ZoneId, markKinds } from '@esmero/model';
 import { markName, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { freshId } from '@esmero/records';

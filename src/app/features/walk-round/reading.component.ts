@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { InputText } from 'primeng/inputtext';
-import { type ZoneId, celsius, panelAt, setReading } from '@esmero/core';
+import { panelAt, setReading } from '@esmero/core';
+import type { ZoneId } from '@esmero/model';
+import { celsius } from '@esmero/units';
 import { zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { simulatedReading } from './thermometer';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { type Leg, addLeg, setLeg } from '@esmero/core';
+import { addLeg, setLeg } from '@esmero/core';
+import type { Leg } from '@esmero/model';
 import { fixed, roadName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { LegFieldsComponent } from '../../ui/leg-fields.component';

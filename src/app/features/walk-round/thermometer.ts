@@ -1,4 +1,5 @@
-import { type Job, type ZoneId, panelAt } from '@esmero/core';
+import { panelAt } from '@esmero/core';
+import type { Job, ZoneId } from '@esmero/model';
 
 /** The instrument reads to this step, °C. */
 const STEP_C = 0.5;

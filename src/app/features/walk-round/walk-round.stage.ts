@@ -1,15 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import {
-  type CleanlinessClass,
-  type SpotKind,
-  type ZoneId,
-  lift,
-  setSpots,
-  soilKinds,
-  soilLevels,
-  spotKinds,
-  views,
-} from '@esmero/core';
+import { lift, setSpots } from '@esmero/core';
+import { type CleanlinessClass, type SpotKind, type ZoneId, soilKinds, soilLevels, spotKinds, views } from '@esmero/model';
 import {
   className,
   levelName,

@@ -1,17 +1,4 @@
-import {
-  type LibraryItems,
-  type LibraryKind,
-  bodies,
-  colours,
-  finishes,
-  gearKinds,
-  origins,
-  piles,
-  runoffRules,
-  surfaces,
-  towelRoles,
-  vesselKinds,
-} from '@esmero/core';
+import { type LibraryItems, type LibraryKind, bodies, colours, finishes, gearKinds, origins, piles, runoffRules, surfaces, towelRoles, vesselKinds } from '@esmero/model';
 import {
   type Units,
   bodyName,

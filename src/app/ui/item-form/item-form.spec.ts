@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { type LibraryKind, libraryKinds, newItem } from '@esmero/core';
+import { newItem } from '@esmero/core';
+import { type LibraryKind, libraryKinds } from '@esmero/model';
 import { unitsOf } from '@esmero/messages';
 import { faultsInItem } from '@esmero/exchange';
 import { type AnyItem, fieldsOf, valueAt, withValue } from './fields';

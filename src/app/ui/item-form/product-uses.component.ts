@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { FormsModule } from '@angular/forms';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import { type MixPurpose, type ProductUse, labelReadings, mixPurposes, notations, readDilution } from '@esmero/core';
+import { notations, readDilution } from '@esmero/core';
+import { type MixPurpose, type ProductUse, labelReadings, mixPurposes } from '@esmero/model';
 import { contentName, fixed, readingName } from '@esmero/messages';
 
 const readings = labelReadings.map((value) => ({ value, label: readingName[value] }));

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import type { ZoneId } from '@esmero/core';
+import type { ZoneId } from '@esmero/model';
 import { zonesOf } from '@esmero/core';
 import { deck } from '../../testing/desk';
 import { CarNetComponent } from './car-net.component';

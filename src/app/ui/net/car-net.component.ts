@@ -8,7 +8,7 @@ import {
   output,
   signal,
 } from '@angular/core';
-import type { Vehicle, Zone, ZoneId } from '@esmero/core';
+import type { Vehicle, Zone, ZoneId } from '@esmero/model';
 import { zoneName } from '@esmero/messages';
 import { type Direction, type Lie, type PlacedZone, netOf, neighbour } from './net-layout';
 import { type Looks, type ZoneLook, plainLook } from './zone-look';

@@ -1,17 +1,5 @@
-import {
-  type Job,
-  type Load,
-  type SoilLevel,
-  type SoilState,
-  type RunStatus,
-  type Zone,
-  type ZoneId,
-  type ZonePlan,
-  type ZoneSoil,
-  defaultAssumptions,
-  forecastOn,
-  levelOfLoad,
-} from '@esmero/core';
+import { type Load, type SoilState, type RunStatus, type ZonePlan, defaultAssumptions, forecastOn, levelOfLoad } from '@esmero/core';
+import type { Job, SoilLevel, Zone, ZoneId, ZoneSoil } from '@esmero/model';
 import { type Units, levelName, soilMark, soilName, spotName, treatmentName } from '@esmero/messages';
 import { type Looks, type ZoneLook, isFlushed, plainLook, treatmentFill, treatmentMark } from './zone-look';
 

@@ -1,5 +1,5 @@
 import { Injectable, type Signal, computed, signal } from '@angular/core';
-import type { ZoneId } from '@esmero/core';
+import type { ZoneId } from '@esmero/model';
 import { type Looks } from './zone-look';
 
 /** What the one net shows and does while a stage is open. */

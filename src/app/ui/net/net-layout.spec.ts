@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { bodies, defaultDimensions, mirrored, newItem, zonesOf } from '@esmero/core';
+import { defaultDimensions, mirrored, newItem, zonesOf } from '@esmero/core';
+import { bodies } from '@esmero/model';
 import { type Net, neighbour, netOf } from './net-layout';
 
 const netFor = (body: (typeof bodies)[number], lie: 'across' | 'up' = 'across'): Net => {

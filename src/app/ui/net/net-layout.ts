@@ -1,5 +1,5 @@
 import polylabel from 'polylabel';
-import type { Dimensions, Point, View, Zone, ZoneId } from '@esmero/core';
+import type { Dimensions, Point, View, Zone, ZoneId } from '@esmero/model';
 
 /** How the net lies: nose to the left, or nose up for a narrow screen. */
 export type Lie = 'across' | 'up';

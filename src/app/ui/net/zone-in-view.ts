@@ -1,5 +1,5 @@
 import { Injectable, signal } from '@angular/core';
-import type { ZoneId } from '@esmero/core';
+import type { ZoneId } from '@esmero/model';
 
 /** Which zone the eye is on; shared by the net, the card beneath it and the stage beside it. */
 @Injectable({ providedIn: 'root' })

@@ -1,4 +1,4 @@
-import type { SoilLevel, TreatmentId, ZoneId } from '@esmero/core';
+import type { SoilLevel, TreatmentId, ZoneId } from '@esmero/model';
 
 /** How a zone shows on the net in a stage. */
 export interface ZoneLook {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
-import { type Plan, type Step, type ZoneId, criticalPath, windowsOf } from '@esmero/core';
+import { type Plan, type Step, criticalPath, windowsOf } from '@esmero/core';
+import type { ZoneId } from '@esmero/model';
 import { clock, stepText, windowText } from '@esmero/messages';
 
 interface Bar {

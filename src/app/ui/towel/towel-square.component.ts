@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { type UsedSide, type UsedTowel, type ZoneId } from '@esmero/core';
+import type { UsedSide, UsedTowel } from '@esmero/core';
+import type { ZoneId } from '@esmero/model';
 import { className, percent, roleName, sideUseName, towelName, zoneList } from '@esmero/messages';
 
 interface Cell {

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
-import type { Fill, Vessel } from '@esmero/core';
+import type { Fill } from '@esmero/core';
+import type { Vessel } from '@esmero/model';
 import type { Units } from '@esmero/messages';
 
 interface Shape {
