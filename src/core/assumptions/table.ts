@@ -233,6 +233,7 @@ const weightTable = {
 } as const;
 
 const towelTable = {
+  sideOver: judged(0.2, '', 0, 0.5, 'The last of a panel is wiped with the side in the hand if that fills it no further than by this share'),
   sideDirt: practice(30, 'g/m²', 1, 200, 'Dirt that a side takes'),
   sideAreaLight: practice(1.5, 'm²', 0.1, 10, 'Panel for one side up to 0.5 g/m²'),
   sideAreaMiddle: practice(0.8, 'm²', 0.1, 10, 'Panel for one side up to 5 g/m²'),

@@ -13,7 +13,7 @@ import { expiry, lotsOf, outlookOf, shoppingList, washesOf } from './outlook';
 
 const DAY = 86_400_000;
 let names = 0;
-const posted = (drafts: readonly Draft[], at = 0): readonly Movement[] => drafts.map((one) => ({ ...one, id: `m-${++names}`, at }));
+const posted = (drafts: readonly Draft[], at = 0): readonly Movement[] => drafts.map((one) => ({ ...one, id: `m-${++names}`, seq: names, at }));
 
 const job = sampleJob({ soil: soilAll('dust', 1) });
 const [product] = job.products;

@@ -12,6 +12,7 @@ const use = (strongest: number | null, weakest: number | null) => ({
   dilution: { label: '4', reading: 'water' as const },
   strongest,
   weakest,
+  protectsDays: null,
   origin: 'label' as const,
 });
 const day = (site: Partial<typeof sampleSite>, rest: Partial<AdviceContext> = {}): AdviceContext => ({

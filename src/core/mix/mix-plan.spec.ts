@@ -10,7 +10,7 @@ import { type Content, assignVessels, workingVolume } from './vessels';
 
 const job = sampleJob();
 const plan = (content: Content, demandMl: number, from = job) =>
-  mixPlan([{ content, demandMl }], recipesOf(from), from, a)!;
+  mixPlan([{ content, demandMl }], recipesOf(from, a), from, a)!;
 
 describe('measuring', () => {
   it('delivers whole steps and says how far off they are', () => {
@@ -89,7 +89,7 @@ describe('vessels', () => {
     for (const strength of ['128', '256', '512'] as const) {
       const job = sampleJob({ choices: { ...sampleJob().choices, strength } });
       const bucket = job.vessels.find(({ kind }) => kind === 'bucket')!;
-      const plan = mixPlan([{ content: 'wash', demandMl: 5 * bucket.capacityMl }], recipesOf(job), job, a)!;
+      const plan = mixPlan([{ content: 'wash', demandMl: 5 * bucket.capacityMl }], recipesOf(job, a), job, a)!;
       for (const { totalMl } of plan.mixes[0]!.fills) expect(totalMl).toBeLessThanOrEqual(workingVolume(bucket) + job.device.stepMl);
     }
   });

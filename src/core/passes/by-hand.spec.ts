@@ -21,7 +21,7 @@ const names = (plan: Plan) => wiped(plan).map(({ parts }) => parts.map(({ zoneId
 describe('passes by hand', () => {
   const plan = filmed();
   const many = wiped(plan).find(({ parts }) => parts.length > 1)!;
-  const [, second] = many.parts as [unknown, { zoneId: ZoneId; section: number; of: number }];
+  const second = many.parts[1]!;
   const splitAt: PartOfZone = { zone: second.zoneId, section: second.section, of: second.of };
 
   it('are split where somebody says, and nothing is lost', () => {
@@ -33,7 +33,7 @@ describe('passes by hand', () => {
   });
 
   it('are joined again to what they were', () => {
-    const [before] = many.parts as [{ zoneId: ZoneId; section: number; of: number }];
+    const before = many.parts[0]!;
     const back = filmed([
       { kind: 'split', part: splitAt },
       { kind: 'join', part: splitAt, with: { zone: before.zoneId, section: before.section, of: before.of } },

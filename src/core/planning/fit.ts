@@ -1,6 +1,7 @@
 import { type Budget, budgets } from '../reasons';
 import type { PlanningContext } from '../rules';
-import { type Capacity, type ChoiceResult, type Prepared, chooseByPaint, leastOf } from './choose';
+import { towelRoles } from '../model';
+import { type Capacity, type ChoiceResult, type Prepared, type Shortage, chooseByPaint, leastOf } from './choose';
 import { type Realised, realise } from './realise';
 
 export type Fitted =
@@ -23,7 +24,7 @@ const EPS = 1e-6;
  */
 export function fit(prepared: Prepared, have: Capacity, context: PlanningContext, isRough = false): Fitted {
   const first = chooseByPaint(prepared, have);
-  if (!first.ok) return first;
+  if (!first.ok) return { ...first, shortages: first.shortages.map((short) => doubted(short, context)) };
   let last = realise(first.choice, context);
   let capacity: Capacity = have;
   for (let round = 0; round < ROUNDS; round++) {
@@ -37,6 +38,12 @@ export function fit(prepared: Prepared, have: Capacity, context: PlanningContext
   }
   if (exceeded(last, have).length === 0) return { ok: true, realised: last };
   return isRough ? refused(last, have) : leastFit(prepared, have, context, last);
+}
+
+/** A side may take a little more than its limit: so much of a shortage of towels is not proved by fractions. */
+function doubted(short: Shortage, { a }: PlanningContext): Shortage {
+  const isTowels = towelRoles.some((role) => role === short.budget);
+  return isTowels && short.need <= short.have * (1 + a.sideOver) ? { ...short, proved: false } : short;
 }
 
 /** Tightened too far: something between may fit. */

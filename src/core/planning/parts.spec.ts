@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runs } from '@esmero/testing';
 import { setAssumption } from '../edit';
-import { type Job, type ZoneId, zoneIds } from '../model';
+import { type Job, type SoilKind, type SoilLevel, type ZoneId, zoneIds } from '../model';
 import { anyJobWith } from '../testing/any-job';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { celsius } from '../units';

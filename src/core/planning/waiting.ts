@@ -18,6 +18,9 @@ function byShortage({ context, problem }: PlanningProblem, shortages: readonly S
     .map(({ id }) => id);
 }
 
+/** So many zones fewer are tried below the first count that does not do. */
+const LOOK_FURTHER = 4;
+
 /**
  * Zones that would have to wait for the rest to be done with what there is: the hungriest first, no
  * more than it takes; none where that does not help. Not the smallest set there could be: finding
@@ -37,5 +40,7 @@ export function waitingOf(all: PlanningProblem, job: Job, shortages: readonly Sh
     if (without(middle)) many = middle;
     else few = middle;
   }
+  // Whole towels are not shared out evenly: a little fewer may do where one more does not.
+  for (let less = 2; less <= LOOK_FURTHER && many - less > 0; less++) if (without(many - less)) [many, less] = [many - less, 1];
   return order.slice(0, many);
 }

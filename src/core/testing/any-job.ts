@@ -16,13 +16,13 @@ export const anyJobWith = ({ site = {}, choices = {}, towels }: { readonly site?
       choices: fc.record(choices as { [K in keyof Choices]: fc.Arbitrary<Choices[K]> }),
     })
     .map(({ body, kind, level, workers, ...any }) => {
-      const job = sampleJob();
+      const [job, here] = [sampleJob(), { ...sampleSite, workers }];
       return {
         ...job,
         vehicle: sampleVehicle(body),
         soil: soilAll(kind, level),
         towels: towels === undefined ? job.towels : job.towels.map((batch) => ({ ...batch, clean: towels })),
-        site: { ...sampleSite, workers, ...any.site },
+        site: { ...here, ...any.site },
         choices: { ...job.choices, ...any.choices },
       };
     });

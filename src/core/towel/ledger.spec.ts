@@ -4,6 +4,7 @@ import { runs } from '@esmero/testing';
 import { defaultAssumptions as a } from '../assumptions';
 import { type CleanlinessClass, type TowelBatch, zoneIds } from '../model';
 import { metres } from '../units';
+import { sideCapacity } from './capacity';
 import { towelLedger } from './ledger';
 import type { TowelNeed } from './need';
 import { type Slot, slotOf } from './slot';
@@ -81,9 +82,9 @@ describe('towels in the hand', () => {
     onRandomWays((towels) => {
       for (const { sides } of towels)
         for (const side of sides) {
-          expect(side.dirtShare).toBeLessThanOrEqual(1 + 1e-6);
-          expect(side.liquidShare).toBeLessThanOrEqual(1 + 1e-6);
-          expect(side.reachShare).toBeLessThanOrEqual(1 + 1e-6);
+          expect(side.dirtShare).toBeLessThanOrEqual(1 + a.sideOver + 1e-6);
+          expect(side.liquidShare).toBeLessThanOrEqual(1 + a.sideOver + 1e-6);
+          expect(side.reachShare).toBeLessThanOrEqual(1 + a.sideOver + 1e-6);
         }
     });
   });
@@ -204,5 +205,25 @@ describe('towels in the hand', () => {
     expect(numbers(open(1, null), open(2, 'wash'))).toEqual([[2, true, [3]]]);
     expect(numbers(open(1, null))).toEqual([[2, false, [1]]]);
     expect(towelLedger([way.slice(1)], batches, retire, a, [open(1, null)])).toMatchObject([{ number: 1, demoted: true }]);
+  });
+});
+
+describe('the last of a panel', () => {
+  const washNeed: TowelNeed = { role: 'wash', use: 'wash', moment: 'pass', cleanliness: 1, dirtG: 0, liquidMl: 0, reachShare: 0, soaked: false };
+  const washTowels = batch('wash', 40);
+  const row = (dirtG: number): readonly Wiping[] => [{ zoneId: 'roof', pass: 1, share: 1, need: { ...washNeed, dirtG } }];
+  const sidesOf = (dirtG: number): number => towelLedger([row(dirtG)], [washTowels], { soakedSides: 8, soakedTowel: 'retire' }, a)[0]!.sides.length;
+  const full = sideCapacity(washTowels, 'wash', a).dirtG;
+
+  it('is wiped with the side in the hand where a little is left, and with the next one where it is more', () => {
+    expect(sidesOf(full)).toBe(1);
+    expect(sidesOf(full * (1 + a.sideOver * 0.99))).toBe(1);
+    expect(sidesOf(full * (1 + a.sideOver * 1.01))).toBe(2);
+  });
+
+  it('does not fill a side twice over its limit', () => {
+    const twice = [1, 2].map((pass): Wiping => ({ zoneId: 'left-sill', pass, share: 1, need: { ...washNeed, cleanliness: 2, dirtG: full * (1 + a.sideOver * 0.9) } }));
+    const [towel] = towelLedger([twice], [washTowels], { soakedSides: 8, soakedTowel: 'retire' }, a);
+    expect(towel!.sides.map(({ dirtShare }) => dirtShare)).toEqual([expect.closeTo(1 + a.sideOver * 0.9, 6), expect.closeTo(1 + a.sideOver * 0.9, 6)]);
   });
 });

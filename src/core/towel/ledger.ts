@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions';
 import type { CleanlinessClass, SoakedTowelSchool, TowelBatch, TowelRole } from '../model';
 import { type Fill, type Hand, type PutDown, type Towel, EMPTY, ROUNDING, fillOn, filled, fits, goesOn, inHand, isFresh, putDown, takenUp, turned } from './hand';
-import type { TowelNeed } from './need';
+import type { Filling, TowelNeed } from './need';
 import { type Slot, slotAt, slotOf, slots } from './slot';
 import type { OpenTowel, UsedSide, UsedTowel } from './used';
 import type { Wiping } from './wiping';
@@ -18,6 +18,9 @@ export const WETTED_SIDES = 4;
 
 /** On glass and upper paint a pass begins on a fresh side. */
 const FRESH_TO = 1;
+
+/** What fills a side first. */
+const most = ({ dirt, liquid, reach }: Filling): number => Math.max(dirt, liquid, reach);
 
 /** A share of a wiping on a side, noted as the hand goes along. */
 interface Note {
@@ -73,7 +76,7 @@ function keyOf({ hands, put, stock, towels }: Way): string {
 }
 
 /** Of ways that go on alike the best one, and of all no more than can be followed. */
-function thinned(ways: readonly Way[], most: number): readonly Way[] {
+function thinned(ways: readonly Way[], kept: number): readonly Way[] {
   if (ways.length < 2) return ways;
   const best = new Map<string, Way>();
   for (const way of ways) {
@@ -81,7 +84,7 @@ function thinned(ways: readonly Way[], most: number): readonly Way[] {
     const known = best.get(key);
     if (!known || isBetter(way, known)) best.set(key, way);
   }
-  return [...best.values()].sort((p, q) => (isBetter(p, q) ? -1 : isBetter(q, p) ? 1 : 0)).slice(0, most);
+  return [...best.values()].sort((p, q) => (isBetter(p, q) ? -1 : isBetter(q, p) ? 1 : 0)).slice(0, kept);
 }
 
 /** No towel of the role at all: planned with the first towel there is. */
@@ -176,6 +179,8 @@ class Hands {
     let now = Math.min(left, fits(hand.fill, fill));
     // A side whose limits are nothing takes everything: no number of towels would do.
     if (fresh && now <= ROUNDING) now = left;
+    // Nobody turns a towel for the last of a panel.
+    else if (now > ROUNDING && left > now && most(fill) * (left - now) <= this.a.sideOver) now = left;
     if (now <= ROUNDING && left > ROUNDING) return this.wipe(this.turn(way, slot, hand), need, at, left);
     const touched = Math.max(hand.touched, need.cleanliness) as CleanlinessClass;
     const full: Fill = filled(hand.fill, fill, now);
