@@ -60,7 +60,7 @@ function rounds(act: 'flush' | 'dry' | 'glass', chosen: readonly Chosen[], worke
 }
 
 /** A shorter one goes with the next round the car, s (judged). */
-const SHORT_S = { flush: 90, dry: 20, glass: 20 } as const;
+const SHORT_S = { flush: 150, dry: 20, glass: 20 } as const;
 const workOf = { flush: 'flush', dry: 'finish', glass: 'glass' } as const;
 
 function withoutShort(groups: readonly (readonly Chosen[])[], act: keyof typeof SHORT_S): readonly (readonly Chosen[])[] {
