@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions';
 import type { PairWay } from '../model';
-import { soonest } from './soonest';
 import { type Pass, type Piece, type Round, type Rows, laps, passesOf } from '../passes';
+import { soonest } from './soonest';
 
 const workOf = ({ work }: Pass): number => work.pretreat + work.spray + work.wipe + work.finish;
 

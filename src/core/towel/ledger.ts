@@ -78,6 +78,7 @@ function keyOf({ hands, put, stock, towels }: Way): string {
 /** Of ways that go on alike the best one, and of all no more than can be followed. */
 function thinned(ways: readonly Way[], kept: number): readonly Way[] {
   if (ways.length < 2) return ways;
+  if (kept === 1) return [ways.reduce((p, q) => (isBetter(q, p) ? q : p))];
   const best = new Map<string, Way>();
   for (const way of ways) {
     const key = keyOf(way);
