@@ -204,6 +204,8 @@ test('a stale tab of the library does not set the stock back', async ({ context 
   const counted = stock.getByLabel(/^Clean Wash towels.*counted$/);
   await counted.fill(String(before - 5));
   await counted.press('Enter');
+  await expect(stock.locator('td.stock', { hasText: new RegExp(`^${before - 5}$`) }).first()).toBeVisible();
+  await expect(stock.locator('.page')).toHaveAttribute('aria-busy', 'false');
   await library.getByLabel('Name').fill('Wash towels, renamed');
   await library.getByLabel('Name').blur();
   await expect(library.getByText('Saved.')).toBeVisible();
