@@ -5,7 +5,8 @@ export {
 export type { AssumptionGroup, AssumptionKey, AssumptionOverrides } from './assumptions';
 export { cautions } from './reasons';
 export type { Budget, Caution, Figure, FigureUnit, Gate, Obstacle, SpotLeft, Verdict } from './reasons';
-export { defaultDimensions, mirrored, zonesOf } from './vehicle';
+export { defaultDimensions, detailsOf, mirrored, zonesOf } from './vehicle';
+export type { Detail } from './vehicle';
 export { forecastOn, levelOfLoad } from './soil';
 export type { Load, SoilState } from './soil';
 export { clearSkyWm2, sunAt } from './sun';

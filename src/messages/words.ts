@@ -122,6 +122,7 @@ export const bodyName: Readonly<Record<Body, string>> = {
   pickup: 'Pickup',
   van: 'Van',
   minivan: 'Minivan',
+  city: 'Small city car',
 };
 
 export const finishName: Readonly<Record<Finish, string>> = {

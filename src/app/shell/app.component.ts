@@ -16,6 +16,15 @@ import { ShortcutsComponent } from './shortcuts.component';
 
 const themeName: Readonly<Record<Theme, string>> = { system: 'Auto', light: 'Light', dark: 'Dark' };
 
+/** Where one goes, in the order of how often. */
+const places = [
+  { path: '/jobs', name: 'Jobs', icon: 'pi pi-car' },
+  { path: '/shelf', name: 'Van stock', icon: 'pi pi-box' },
+  { path: '/log', name: 'Log', icon: 'pi pi-list-check' },
+  { path: '/bench', name: 'Mixing', icon: 'pi pi-calculator' },
+  { path: '/library/vehicle', name: 'Library', icon: 'pi pi-book' },
+] as const;
+
 /** The frame around every page: name, places to go, units, theme. */
 @Component({
   selector: 'esm-root',
@@ -42,6 +51,7 @@ export class AppComponent {
   private readonly space = inject(SpaceDesk);
   private readonly problem = this.state.selectSignal(shelfFeature.selectProblem);
   protected readonly themeName = themeName;
+  protected readonly places = places;
 
   constructor() {
     this.state.dispatch(settingsActions.load());

@@ -18,11 +18,12 @@ export const isTyping = (target: EventTarget | null): boolean =>
   `,
   styles: `
     button {
-      border: 1px solid var(--line);
+      border: 1px solid var(--rail-line);
       background: none;
       color: inherit;
-      border-radius: 5px;
-      width: 2.3rem;
+      border-radius: 8px;
+      width: 100%;
+      min-width: 2.3rem;
       height: 2.3rem;
       cursor: pointer;
       font-weight: 700;

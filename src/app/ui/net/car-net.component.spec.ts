@@ -55,7 +55,8 @@ describe('the net on screen', () => {
 describe('looks', () => {
   it('tell soil by level, texture and mark, never by colour alone', () => {
     const looks = soilLooks(zonesOf(deck.vehicle), deck);
-    expect(looks.get('left-sill')).toMatchObject({ fill: 'soil-2', mark: '2 fi' });
+    expect(looks.get('left-sill')).toMatchObject({ fill: 'soil-2', mark: '2 fi', brief: '' });
+    expect(looks.get('bonnet')).toMatchObject({ fill: 'soil-1', brief: '+6' });
     expect(soilWords(undefined)).toBe('not looked at');
     expect(soilWords({ deposits: [], spots: {} })).toBe('clean');
   });

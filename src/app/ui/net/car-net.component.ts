@@ -8,6 +8,7 @@ import {
   output,
   signal,
 } from '@angular/core';
+import { detailsOf } from '@esmero/core';
 import type { Vehicle, Zone, ZoneId } from '@esmero/model';
 import { zoneName } from '@esmero/messages';
 import { type Direction, type Lie, type PlacedZone, netOf, neighbour } from './net-layout';
@@ -26,6 +27,7 @@ interface Drawn extends PlacedZone {
   readonly texture: string | null;
   /** Height of the writing, metres; 0 where none would be readable. */
   readonly letters: number;
+  readonly written: string;
   /** A small diamond below the writing, for marks from before. */
   readonly pin: string;
 }
@@ -93,16 +95,18 @@ export class CarNetComponent {
   private readonly stroke = signal<{ name: string; last: ZoneId } | null>(null);
   private strokes = 0;
 
-  protected readonly net = computed(() => netOf(this.zones(), this.vehicle().dimensions, this.lie()));
+  protected readonly net = computed(() => netOf(this.zones(), detailsOf(this.vehicle()), this.vehicle().dimensions, this.lie()));
   protected readonly drawn = computed(() =>
     this.net().zones.map((placed): Drawn => {
       const look = this.looks().get(placed.zone.id) ?? plainLook;
+      const written = placed.zone.id === this.current() ? look.mark : (look.brief ?? look.mark);
       return {
         ...placed,
         look,
         label: look.says ? `${zoneName(placed.zone.id)}: ${look.says}` : zoneName(placed.zone.id),
         texture: textures[look.fill] ?? null,
-        letters: lettersFor(look.mark, placed.room),
+        letters: lettersFor(written, placed.room),
+        written,
         pin: pinAt(placed),
       };
     }),

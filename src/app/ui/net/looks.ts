@@ -30,6 +30,8 @@ function soilLook(soil: ZoneSoil): ZoneLook {
     ...plainLook,
     fill: `soil-${level}`,
     mark: `${level}${kinds.length ? ` ${kinds.join('·')}` : ''}${spots}`,
+    // Tone and texture tell the level: its number is there where one points.
+    brief: spots.trim(),
     says,
   };
 }
@@ -69,6 +71,7 @@ function forecastLook(zone: Zone, job: Job): ZoneLook {
     fill: `soil-${level}`,
     forecast: true,
     mark: `~${level}${level > 0 ? ` ${soilMark[kind]}` : ''}`,
+    brief: '',
     says: `not looked at; forecast ${level === 0 ? 'clean' : `${soilName[kind]} ${level}, ${levelName[level]}`}, right within a factor of two`,
   };
 }

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { defaultDimensions, mirrored, newItem, zonesOf } from '@esmero/core';
+import { defaultDimensions, detailsOf, mirrored, newItem, zonesOf } from '@esmero/core';
 import { bodies } from '@esmero/model';
 import { type Net, neighbour, netOf } from './net-layout';
 
 const netFor = (body: (typeof bodies)[number], lie: 'across' | 'up' = 'across'): Net => {
   const vehicle = { ...newItem.vehicle('v'), body, dimensions: defaultDimensions(body) };
-  return netOf(zonesOf(vehicle), vehicle.dimensions, lie);
+  return netOf(zonesOf(vehicle), detailsOf(vehicle), vehicle.dimensions, lie);
 };
 
 describe('the car unfolded', () => {
@@ -33,6 +33,17 @@ describe('the car unfolded', () => {
         expect(twin[0]).toBeCloseTo(centre[0], 1);
         expect(twin[1]).toBeCloseTo(-centre[1], 1);
       }
+  });
+
+  it.each(['across', 'up'] as const)('lets nose and tail stand upright, each as one sees it who stands there: %s', (lie) => {
+    const net = netFor('hatchback', lie);
+    const at = (id: string) => net.zones.find(({ zone }) => zone.id === id)!.centre;
+    expect(at('front-bumper-lower')[1]).toBeGreaterThan(at('grille')[1]);
+    expect(at('rear-bumper-lower')[1]).toBeGreaterThan(at('badges')[1]);
+    const [ahead, behind] = lie === 'across' ? [at('grille')[0], at('badges')[0]] : [at('grille')[1], at('badges')[1]];
+    const roof = at('roof')[lie === 'across' ? 0 : 1];
+    expect(ahead).toBeLessThan(roof);
+    expect(behind).toBeGreaterThan(roof);
   });
 
   it('stands nose up on a narrow screen', () => {

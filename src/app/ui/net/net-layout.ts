@@ -1,4 +1,5 @@
 import polylabel from 'polylabel';
+import type { Detail } from '@esmero/core';
 import type { Dimensions, Point, View, Zone, ZoneId } from '@esmero/model';
 
 /** How the net lies: nose to the left, or nose up for a narrow screen. */
@@ -14,8 +15,18 @@ export interface PlacedZone {
   readonly room: number;
 }
 
+/** Something drawn that is no zone. */
+export interface PlacedDetail {
+  readonly kind: Detail['kind'];
+  readonly path: string;
+}
+
 export interface Net {
   readonly zones: readonly PlacedZone[];
+  /** Below the zones: bodies, tyres, glass seen through. */
+  readonly under: readonly PlacedDetail[];
+  /** Above them: lamps, handles, spokes. */
+  readonly over: readonly PlacedDetail[];
   readonly viewBox: string;
 }
 
@@ -25,37 +36,28 @@ const MARGIN = 0.1;
 
 type Place = (point: Point) => Point;
 
-/** Highest point that any zone of a view reaches. */
-const topOf = (zones: readonly Zone[], view: View): number =>
-  Math.max(
-    0,
-    ...zones
-      .filter((zone) => zone.view === view)
-      .flatMap(({ polygons }) => polygons.flat().map(([, up]) => up)),
-  );
-
 /**
- * Hinges the views around the top: flanks along the roof, nose and tail at the ends, each with its
- * upper edge to the middle. Nose left, left flank below, as the body would fold open.
+ * Hinges the flanks on the roof, nose to the left, left flank below, as the body would fold open; nose and tail stand
+ * upright before and behind it, each as one sees it who stands there. Nose up, all of it is turned but those two.
  */
-function placesOf(zones: readonly Zone[], { lengthM, widthM }: Dimensions): Record<View, Place> {
-  const [left, right, front, rear] = (['left', 'right', 'front', 'rear'] as const).map((view) =>
-    topOf(zones, view),
-  );
+function placesOf({ lengthM, widthM, heightM }: Dimensions, lie: Lie): Record<View, Place> {
   const side = widthM / 2 + GAP;
+  const turned: Place = lie === 'across' ? (point) => point : ([x, y]) => [-y, x];
+  const hinged = (place: Place): Place => (point) => turned(place(point));
+  const ahead = lie === 'across' ? GAP + widthM / 2 : GAP + heightM / 2;
+  // One who faces the nose has the car's left at the right hand.
+  const end = (centre: Point, right: 1 | -1): Place => {
+    const [x, y] = turned(centre);
+    return ([across, up]) => [x + right * across, y + heightM / 2 - up];
+  };
   return {
-    top: ([x, y]) => [x, y],
-    left: ([x, up]) => [x, side + left! - up],
-    right: ([x, up]) => [x, -(side + right! - up)],
-    front: ([across, up]) => [-(GAP + front! - up), across],
-    rear: ([across, up]) => [lengthM + GAP + rear! - up, across],
+    top: hinged((point) => point),
+    left: hinged(([x, up]) => [x, side + heightM - up]),
+    right: hinged(([x, up]) => [x, -(side + heightM - up)]),
+    front: end([-ahead, 0], 1),
+    rear: end([lengthM + ahead, 0], -1),
   };
 }
-
-const turned: Record<Lie, Place> = {
-  across: (point) => point,
-  up: ([x, y]) => [-y, x],
-};
 
 const pathOf = (polygons: readonly (readonly Point[])[]): string =>
   polygons
@@ -82,10 +84,12 @@ function boxOf(points: readonly Point[]): string {
     .join(' ');
 }
 
+const UNDER: ReadonlySet<Detail['kind']> = new Set(['stub', 'body', 'glass']);
+
 /** The car unfolded: every zone where it lies on the net, in metres. */
-export function netOf(zones: readonly Zone[], dimensions: Dimensions, lie: Lie): Net {
-  const places = placesOf(zones, dimensions);
-  const put = (view: View): Place => (point) => turned[lie](places[view](point));
+export function netOf(zones: readonly Zone[], details: readonly Detail[], dimensions: Dimensions, lie: Lie): Net {
+  const places = placesOf(dimensions, lie);
+  const put = (view: View): Place => places[view];
   const placed = zones.map((zone): PlacedZone => {
     const place = put(zone.view);
     const { centre, room } = widest(zone.polygons);
@@ -96,8 +100,10 @@ export function netOf(zones: readonly Zone[], dimensions: Dimensions, lie: Lie):
       room,
     };
   });
-  const points = zones.flatMap(({ view, polygons }) => polygons.flat().map(put(view)));
-  return { zones: placed, viewBox: boxOf(points) };
+  const drawn = (isIn: (kind: Detail['kind']) => boolean): PlacedDetail[] =>
+    details.filter(({ kind }) => isIn(kind)).map(({ kind, view, points }) => ({ kind, path: pathOf([points.map(put(view))]) }));
+  const points = [...zones.flatMap(({ view, polygons }) => polygons.flat().map(put(view))), ...details.flatMap(({ view, points: own }) => own.map(put(view)))];
+  return { zones: placed, under: drawn((kind) => UNDER.has(kind)), over: drawn((kind) => !UNDER.has(kind)), viewBox: boxOf(points) };
 }
 
 export type Direction = 'left' | 'right' | 'up' | 'down';

@@ -11,6 +11,8 @@ export interface ZoneLook {
   readonly pins: number;
   /** Short writing on the zone where there is room. */
   readonly mark: string;
+  /** What is written where nobody points; null: the whole mark. */
+  readonly brief: string | null;
   /** Spoken after the zone's name. */
   readonly says: string;
   readonly faded: boolean;
@@ -18,7 +20,7 @@ export interface ZoneLook {
 
 export type Looks = ReadonlyMap<ZoneId, ZoneLook>;
 
-export const plainLook: ZoneLook = { fill: 'plain', flushed: false, forecast: false, pins: 0, mark: '', says: '', faded: false };
+export const plainLook: ZoneLook = { fill: 'plain', flushed: false, forecast: false, pins: 0, mark: '', brief: null, says: '', faded: false };
 
 /** The family of marks and colours that a treatment belongs to. */
 export function treatmentFill(treatment: TreatmentId): ZoneLook['fill'] {
