@@ -108,7 +108,7 @@ const liquidTable = {
   refillHotS: practice(120, 's', 0, 900, 'Filling a tank again with hot water'),
   waterHeldVertical: judged(50, 'µm', 5, 200, 'Rinse water that stays on ordinary upright paint'),
   waterHeldLevel: judged(150, 'µm', 5, 500, 'Rinse water that stays on a level panel'),
-  waterHeldCoated: judged(0.5, '×', 0.1, 1, 'Of that on coated paint, where it beads and runs'),
+  waterHeldCoated: judged(0.5, '×', 0.1, 1, 'Share of the water held elsewhere that stays on coated paint, where it beads and runs'),
   waterHalfS: judged(60, 's', 5, 600, 'Time in which half of the rinse water has run off an upright panel'),
   rinseWaitS: judged(120, 's', 0, 1800, 'From the pre-rinse of a panel until hands are on it'),
   rinseTurnWaitS: judged(15, 's', 0, 600, 'From the pre-rinse until hands are on the panel, where it is rinsed only when its turn comes'),
