@@ -47,6 +47,8 @@ describe('one who lifts and one who finishes', () => {
       fc.property(two('lift-finish'), (job) => {
         const { timeline, zones } = planJob(job);
         const options = new Map(zones.map(({ zone, option }) => [zone.id, option]));
+        // Nobody is sent to finish what has nothing to finish.
+        for (const { act, place, parts } of timeline.passes) if (act === 'dry' && place) for (const { zoneId } of parts) expect(options.get(zoneId)!.work.finish).toBeGreaterThan(0);
         const at = (kind: Step['kind'], { zoneId, section }: Step) => timeline.steps.find((step) => step.kind === kind && step.zoneId === zoneId && step.section === section);
         for (const dry of timeline.steps.filter(({ kind, section }) => kind === 'dry' && section > 0)) {
           behind++;

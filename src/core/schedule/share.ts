@@ -51,25 +51,18 @@ function sharedOut(passes: readonly Pass[], workers: number, sharing: Sharing): 
   return [0, 1].map((worker) => passes.filter((pass) => owner.get(pass) === worker));
 }
 
-/** Rows of passes that are worked at the same time; whoever is done waits for the other before the next ones. */
-export interface Stage {
-  readonly rows: Rows;
-  /** The second person finishes right behind the first. */
-  readonly behind: boolean;
-}
-
 const inLaps = (rows: Rows, round: Round, a: Assumptions): Rows => rows.map((row) => (row.length > 0 ? soonest(round.inLaps(row), round, a) : row));
 
 /** Wheels and door shuts have nothing to finish: both do their share of them. */
 const isShared = ({ lap, work }: Pass): boolean => work.finish === 0 && ['wheels-first', 'shuts', 'wheels-last'].includes(lap);
 
 /** One wets and lifts all that is finished, the other finishes it; wheels and shuts are shared out before and after. */
-function liftAndFinish(passes: readonly Pass[], round: Round, a: Assumptions): readonly Stage[] {
-  const shared = (of: readonly Pass[]): Stage => ({ rows: inLaps(sharedOut(of, 2, 'sides'), round, a), behind: false });
+function liftAndFinish(passes: readonly Pass[], round: Round, a: Assumptions): readonly Rows[] {
+  const shared = (of: readonly Pass[]): Rows => inLaps(sharedOut(of, 2, 'sides'), round, a);
   const rest = passes.filter(isShared);
   return [
     shared(rest.filter(({ lap }) => lap === 'wheels-first')),
-    { rows: inLaps([passes.filter((pass) => !isShared(pass)), []], round, a), behind: true },
+    inLaps([passes.filter((pass) => !isShared(pass)), []], round, a),
     shared(rest.filter(({ lap }) => lap !== 'wheels-first')),
   ];
 }
@@ -87,21 +80,23 @@ function halvesOf(pieces: readonly Piece[]): readonly (readonly Piece[])[] {
 }
 
 /** Both go round the car the way of the first. */
-function onOnePanel(pieces: readonly Piece[], round: Round, a: Assumptions): readonly Stage[] {
+function onOnePanel(pieces: readonly Piece[], round: Round, a: Assumptions): readonly Rows[] {
   const [first, second] = halvesOf(pieces).map((own) => passesOf(own, a));
   const [row] = inLaps([first!], round, a);
   const turn = new Map(row!.flatMap((pass, i) => pass.pieces.map(({ zone }) => [zone.id, i] as const)));
   const turnOf = (pass: Pass): number => Math.min(...pass.pieces.map(({ zone }) => turn.get(zone.id) ?? Infinity));
   const [alone] = inLaps([second!], round, a);
   const inTurn = [...alone!].sort((p, q) => laps.indexOf(p.lap) - laps.indexOf(q.lap) || Math.min(turnOf(p), row!.length) - Math.min(turnOf(q), row!.length));
-  const rows = [row!, inTurn];
-  return [{ rows, behind: false }];
+  return [[row!, inTurn]];
 }
 
-/** All passes in the rows of one or two people, in the order in which they go round the car. */
-export function stagesOf(pieces: readonly Piece[], workers: number, pair: PairWay, sharing: Sharing, round: Round, a: Assumptions): readonly Stage[] {
+/**
+ * All passes in the rows of one or two people, in the order in which they go round the car. Rows that stand together are
+ * worked at the same time; whoever is done waits for the other before the next ones.
+ */
+export function stagesOf(pieces: readonly Piece[], workers: number, pair: PairWay, sharing: Sharing, round: Round, a: Assumptions): readonly Rows[] {
   if (workers === 2 && pair === 'one-panel') return onOnePanel(pieces, round, a);
   const passes = passesOf(pieces, a);
   if (workers === 2 && pair === 'lift-finish') return liftAndFinish(passes, round, a);
-  return [{ rows: inLaps(sharedOut(passes, workers, sharing), round, a), behind: false }];
+  return [inLaps(sharedOut(passes, workers, sharing), round, a)];
 }

@@ -1,10 +1,10 @@
 import type { Assumptions } from '../assumptions';
 import type { Dimensions, Job, Order, ZoneId } from '../model';
-import { type Chosen, type Pass, type RefusedChange, Round, byHand, piecesOf, rinsedAtTurn } from '../passes';
+import { type Chosen, type Pass, type RefusedChange, Round, type Rows, byHand, piecesOf, rinsedAtTurn } from '../passes';
 import { type Kit, type StartState, heldBy, setupMinutes } from '../rules';
 import { Crew, type Step } from './crew';
 import { type PassPart, type PlannedPass, Recorder } from './recorder';
-import { type Sharing, type Stage, stagesOf } from './share';
+import { type Sharing, stagesOf } from './share';
 import { Tank } from './tank';
 import { type Walked, dryingS, workThrough } from './walk-through';
 
@@ -148,8 +148,8 @@ class Clock {
   }
 
   /** Stage by stage, pass by pass. */
-  workThrough(stages: readonly Stage[]): readonly Walked[] {
-    return stages.flatMap(({ rows }) => {
+  workThrough(stages: readonly Rows[]): readonly Walked[] {
+    return stages.flatMap((rows) => {
       const walks: Walked[] = [];
       rows.forEach((row, worker) => {
         const busy = walks.flatMap(({ sprayer }) => sprayer);
@@ -172,18 +172,15 @@ function wholePart(act: AtOnce, one: Chosen): PassPart {
 }
 
 /** Stages with the changes made by hand. */
-function asChanged(stages: readonly Stage[], { job: { choices }, a }: Scheduled, round: Round): { readonly stages: readonly Stage[]; readonly refused: readonly RefusedChange[] } {
+function asChanged(stages: readonly Rows[], { job: { choices }, a }: Scheduled, round: Round): { readonly stages: readonly Rows[]; readonly refused: readonly RefusedChange[] } {
   if (choices.passes.length === 0) return { stages, refused: [] };
-  const changed = stages.map((stage) => {
-    const { rows, refused } = byHand(stage.rows, choices.passes, (row) => dryingS(row, round, a), a);
-    return { stage: { ...stage, rows }, refused };
-  });
+  const changed = stages.map((rows) => byHand(rows, choices.passes, (row) => dryingS(row, round, a), a));
   // What none of the stages could follow; what just is not in one of them is in another.
   const refused = choices.passes.flatMap((change) => {
     const whys = changed.map((one) => one.refused.find((other) => other.change === change)?.why);
     return whys.includes(undefined) ? [] : [{ change, why: whys.find((why) => why !== 'gone') ?? 'gone' } as const];
   });
-  return { stages: changed.map(({ stage }) => stage), refused };
+  return { stages: changed.map(({ rows }) => rows), refused };
 }
 
 /**
@@ -218,7 +215,7 @@ export function timelineOf(chosen: readonly Chosen[], setUp: readonly Setup[], o
       ...walks.flatMap(({ late }) => late.flatMap(({ pass, lateS }) => pass.pieces.map(({ zone, section }): Late => ({ zoneId: zone.id, section, lateS })))),
       ...lateBody(chosen, crew.steps),
     ],
-    byWorker: Array.from({ length: workers }, (_, worker) => stages.flatMap(({ rows }) => rows[worker] ?? [])),
+    byWorker: Array.from({ length: workers }, (_, worker) => stages.flatMap((rows) => rows[worker] ?? [])),
     refused,
   };
 }

@@ -8,7 +8,7 @@ export type Corner = readonly [x: number, y: number, roundM: number];
  * scale. A parabola is farthest from a chord by a quarter of its second difference over the square of the steps: below
  * two millimetres for corners rounded by up to 0.4 m.
  */
-export const STEPS = 10;
+const STEPS = 10;
 
 const between = ([px, py]: Point, [qx, qy]: Point, share: number): Point => [px + (qx - px) * share, py + (qy - py) * share];
 const distance = ([px, py]: Point, [qx, qy]: Point): number => Math.hypot(qx - px, qy - py);

@@ -4,12 +4,9 @@ import { type Corner, rounded } from './curve';
 import { bodyOutline } from './flank';
 import { type Frame, frameOf } from './frame';
 
-export const detailKinds = ['body', 'glass', 'stub', 'lamp', 'tail-lamp', 'handle', 'spoke'] as const;
-export type DetailKind = (typeof detailKinds)[number];
-
 /** What makes an outline look like a car besides its zones: nothing that is washed by itself. */
 export interface Detail {
-  readonly kind: DetailKind;
+  readonly kind: 'body' | 'glass' | 'stub' | 'lamp' | 'tail-lamp' | 'handle' | 'spoke';
   readonly view: View;
   /** A closed outline, or the two ends of a line. */
   readonly points: Polygon;

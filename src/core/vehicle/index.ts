@@ -1,5 +1,5 @@
-export { detailKinds, detailsOf } from './drawing';
-export type { Detail, DetailKind } from './drawing';
+export { detailsOf } from './drawing';
+export type { Detail } from './drawing';
 export { mirrored } from './mirror';
 export { defaultDimensions } from './template';
 export { zonesOf } from './zones';

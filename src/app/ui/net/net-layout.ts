@@ -89,9 +89,8 @@ const UNDER: ReadonlySet<Detail['kind']> = new Set(['stub', 'body', 'glass']);
 /** The car unfolded: every zone where it lies on the net, in metres. */
 export function netOf(zones: readonly Zone[], details: readonly Detail[], dimensions: Dimensions, lie: Lie): Net {
   const places = placesOf(dimensions, lie);
-  const put = (view: View): Place => places[view];
   const placed = zones.map((zone): PlacedZone => {
-    const place = put(zone.view);
+    const place = places[zone.view];
     const { centre, room } = widest(zone.polygons);
     return {
       zone,
@@ -101,8 +100,8 @@ export function netOf(zones: readonly Zone[], details: readonly Detail[], dimens
     };
   });
   const drawn = (isIn: (kind: Detail['kind']) => boolean): PlacedDetail[] =>
-    details.filter(({ kind }) => isIn(kind)).map(({ kind, view, points }) => ({ kind, path: pathOf([points.map(put(view))]) }));
-  const points = [...zones.flatMap(({ view, polygons }) => polygons.flat().map(put(view))), ...details.flatMap(({ view, points: own }) => own.map(put(view)))];
+    details.filter(({ kind }) => isIn(kind)).map(({ kind, view, points }) => ({ kind, path: pathOf([points.map(places[view])]) }));
+  const points = [...zones.flatMap(({ view, polygons }) => polygons.flat().map(places[view])), ...details.flatMap(({ view, points: own }) => own.map(places[view]))];
   return { zones: placed, under: drawn((kind) => UNDER.has(kind)), over: drawn((kind) => !UNDER.has(kind)), viewBox: boxOf(points) };
 }
 
