@@ -86,7 +86,7 @@ test(`a backup of ${JOBS} jobs and ${PICTURES} pictures goes out and comes in ag
   const note = (type: string, description: string): void => void test.info().annotations.push({ type, description });
   await page.addInitScript(() => Object.defineProperty(window, 'showSaveFilePicker', { value: undefined }));
   await page.goto('/jobs');
-  await expect(page.locator('.jobs > li')).toHaveCount(8);
+  await expect(page.locator('.job')).toHaveCount(8);
   await fill(page);
   await page.reload();
   await expect(page.getByText(new RegExp(`Visit 0$`)).first()).toBeVisible(slow);
@@ -102,7 +102,7 @@ test(`a backup of ${JOBS} jobs and ${PICTURES} pictures goes out and comes in ag
 
   const other = await (await browser.newContext()).newPage();
   await other.goto(new URL('/jobs', page.url()).href);
-  await expect(other.locator('.jobs > li')).toHaveCount(8);
+  await expect(other.locator('.job')).toHaveCount(8);
   await watchTasks(other);
   began = Date.now();
   await other.locator('input[aria-label="Import a file"]').setInputFiles(file);
@@ -119,14 +119,14 @@ test(`a backup of ${JOBS} jobs and ${PICTURES} pictures goes out and comes in ag
 
   await other.getByRole('button', { name: 'Take the import back' }).click();
   await expect(other.locator('[data-last-import]')).toBeHidden(slow);
-  await expect(other.locator('.jobs > li')).toHaveCount(8);
+  await expect(other.locator('.job')).toHaveCount(8);
   await other.context().close();
 });
 
 test('a backup can be called off', async ({ page }) => {
   await page.addInitScript(() => Object.defineProperty(window, 'showSaveFilePicker', { value: undefined }));
   await page.goto('/jobs');
-  await expect(page.locator('.jobs > li')).toHaveCount(8);
+  await expect(page.locator('.job')).toHaveCount(8);
   await fill(page);
   await page.reload();
   await expect(page.getByText(/Visit 0$/).first()).toBeVisible();

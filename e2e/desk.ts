@@ -13,6 +13,23 @@ export async function openStage(page: Page, stage: string, job = deck): Promise<
   await expect(method(page)).not.toHaveText('…');
 }
 
+/** What is in the hand, onto a whole area at one press. */
+export async function paintArea(page: Page, name: string): Promise<void> {
+  await page.getByRole('button', { name: 'Whole area' }).click();
+  await page.getByRole('menuitem', { name, exact: true }).click();
+  await expect(page.getByRole('menu')).toHaveCount(0);
+}
+
+/** One of the answers that are all in sight. */
+export const answer = (page: Page, name: string | RegExp): Locator => page.locator('esm-choice').getByRole('button', { name, exact: typeof name === 'string' });
+
+/** Something from the menu of a job in the list. */
+export async function jobMenu(page: Page, name: RegExp, what: string): Promise<void> {
+  await page.getByRole('button', { name }).click();
+  await page.getByRole('menuitem', { name: what, exact: true }).click();
+  await expect(page.getByRole('menu')).toHaveCount(0);
+}
+
 /** Errors that a page must not have. */
 export function watchErrors(page: Page): string[] {
   const errors: string[] = [];

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { type Page, expect, test } from '@playwright/test';
-import { openStage, storedJob } from './desk';
+import { jobMenu, openStage, storedJob } from './desk';
 
 async function give(page: Page, name: string, content: string | Buffer): Promise<void> {
   await page.locator('input[type="file"][aria-label="Import a file"]').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
@@ -9,7 +9,7 @@ async function give(page: Page, name: string, content: string | Buffer): Promise
 async function exported(page: Page): Promise<string> {
   await page.goto('/jobs');
   const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Export Family estate' }).click();
+  await jobMenu(page, /^What to do with Family estate/, 'Export');
   return readFileSync(await (await download).path(), 'utf8');
 }
 
@@ -62,11 +62,11 @@ test('an import over what is here asks, keeps what was chosen, and is taken back
     }
     await dialog(page).getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.locator('[data-last-import]')).toContainText('theirs.json');
-    await expect(page.locator('.jobs > li')).toHaveCount(choice === 'Keep both' ? 9 : 8);
+    await expect(page.locator('.job')).toHaveCount(choice === 'Keep both' ? 9 : 8);
     expect((await storedJob(page, 'demo-deck'))!.job['client'] === 'From the file').toBe(choice !== 'Keep both');
     await page.getByRole('button', { name: 'Take the import back' }).click();
     await expect(page.locator('[data-last-import]')).toBeHidden();
-    await expect(page.locator('.jobs > li')).toHaveCount(8);
+    await expect(page.locator('.job')).toHaveCount(8);
     expect((await storedJob(page, 'demo-deck'))!.job).toEqual(before!.job);
   }
 });
@@ -96,7 +96,7 @@ test('a backup with a picture goes to another browser, with nothing different', 
   const mine = await storedJob(page, 'demo-deck');
   const other = await (await browser.newContext()).newPage();
   await other.goto(new URL('/jobs', page.url()).href);
-  await expect(other.locator('.jobs > li')).toHaveCount(8);
+  await expect(other.locator('.job')).toHaveCount(8);
   await give(other, 'all.zip', backup);
   await expect(row(other, 'job/demo-deck')).toBeVisible();
   await choose(other, 'job/demo-deck', 'Take the file’s');
@@ -134,14 +134,14 @@ test('where the browser lets a file be chosen, the backup is written straight in
 
 test('an archived job is deleted for good only when somebody says so', async ({ page }) => {
   await page.goto('/jobs');
-  await page.getByRole('button', { name: 'Archive Family estate' }).click();
+  await jobMenu(page, /^What to do with Family estate/, 'Archive');
   await page.getByRole('button', { name: /^Archived/ }).click();
-  await page.getByRole('button', { name: /^Delete Family estate/ }).click();
+  await jobMenu(page, /^What to do with Family estate/, 'Delete');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   expect(await storedJob(page, 'demo-deck')).toBeDefined();
-  await page.getByRole('button', { name: /^Delete Family estate/ }).click();
+  await jobMenu(page, /^What to do with Family estate/, 'Delete');
   await page.getByRole('button', { name: 'Delete', exact: true }).click();
-  await expect(page.locator('.jobs > li')).toHaveCount(0);
+  await expect(page.locator('.job')).toHaveCount(0);
   expect(await storedJob(page, 'demo-deck')).toBeUndefined();
 });
 

@@ -6,7 +6,7 @@ test('the handover names the next visit, follows how the car is used, and prints
   const stage = page.locator('esm-handover-stage');
   await expect(stage).toContainText('Next maintenance wash by 2031-');
   const first = await stage.locator('strong', { hasText: 'Next maintenance' }).innerText();
-  await stage.getByLabel('km').fill('600');
+  await stage.getByLabel('Distance').fill('600');
   await page.keyboard.press('Tab');
   await expect(stage.locator('strong', { hasText: /Next maintenance|flush/ })).not.toHaveText(first);
   await expect(page.locator('esm-lasts-chart svg')).toHaveAttribute('aria-label', /Whole car\. Waterless: \d+ days/);

@@ -1,9 +1,9 @@
 import { expect, test } from '@playwright/test';
-import { method, openStage, storedJob, total, zone } from './desk';
+import { answer, method, openStage, paintArea, storedJob, total, zone } from './desk';
 
 test('one car in January frost and in August sun gets two plans, and each says why', async ({ page }) => {
   await openStage(page, 'site', '/job/demo-noon');
-  await expect(page.locator('esm-day-chart svg')).toBeVisible();
+  await expect(page.locator('esm-day-ribbon svg')).toBeVisible();
   await page.getByRole('button', { name: 'Weather by the hour (simulated service)' }).click();
   await expect(page.locator('esm-day')).toContainText('simulated weather service');
   // In the sun the hot panels are cooled with a mist first, and only those.
@@ -13,26 +13,31 @@ test('one car in January frost and in August sun gets two plans, and each says w
   // The day has an hour at which the same car needs none of that.
   await page.getByRole('button', { name: /^Wait until/ }).click();
   await expect(method(page)).not.toHaveText('Not today');
-  await page.getByLabel('Day', { exact: true }).fill('2032-01-20');
-  await page.getByLabel('Day', { exact: true }).blur();
-  await page.getByLabel('Air, °C').fill('-9');
-  await page.getByLabel('Air, °C').blur();
-  await page.getByLabel('Water carried, °C').fill('6');
-  await page.getByLabel('Water carried, °C').blur();
+  await page.getByLabel('Day', { exact: true }).clear();
+  await page.getByLabel('Day', { exact: true }).pressSequentially('20 Jan 2032');
+  await page.getByLabel('Day', { exact: true }).press('Tab');
+  await expect.poll(async () => (await storedJob(page, 'demo-noon'))!.job['date']).toBe('2032-01-20');
+  await page.getByRole('button', { name: 'Exact figures of the place' }).click();
+  await page.getByLabel(/^Air/).fill('-9');
+  await page.getByLabel(/^Air/).blur();
+  await page.getByLabel(/^Water temperature/).fill('6');
+  await page.getByLabel(/^Water temperature/).blur();
+  await page.keyboard.press('Escape');
   await page.getByRole('link', { name: 'Method' }).click();
   await zone(page, 'bonnet').click();
+  await page.getByRole('button', { name: /^Ruled out here/ }).click();
   await expect(page.locator('.gate').filter({ hasText: 'freeze' }).first()).toBeVisible();
 });
 
 test('a salted car is rinsed below and wiped above', async ({ page }) => {
   await openStage(page, 'walk-round', '/job/demo-yard');
-  const paint = async (level: RegExp, kind: string, classes: readonly number[]): Promise<void> => {
-    await page.getByRole('radio', { name: level }).click();
-    await page.locator(`[data-kind="${kind}"]`).click();
-    for (const one of classes) await page.locator(`[data-class="${one}"]`).click();
+  const paint = async (level: RegExp, kind: string, areas: readonly string[]): Promise<void> => {
+    await answer(page, level).click();
+    await answer(page, kind).click();
+    for (const area of areas) await paintArea(page, area);
   };
-  await paint(/Level 1/, 'dust', [0, 1]);
-  await paint(/Level 4/, 'salt', [2, 3, 4, 5]);
+  await paint(/Level 1/, 'dust', ['Glass', 'Upper paint']);
+  await paint(/Level 4/, 'road salt', ['Lower paint', 'Shuts', 'Wheel faces', 'Tyres and arches']);
   await page.getByRole('link', { name: 'Method' }).click();
   await expect(method(page)).toHaveText('Hybrid');
   await expect(zone(page, 'left-sill')).toHaveAttribute('aria-label', /pre-rinse/);
@@ -40,25 +45,25 @@ test('a salted car is rinsed below and wiped above', async ({ page }) => {
   await expect(zone(page, 'roof')).toHaveAttribute('aria-label', /wipe|wash/);
 });
 
-test('a matte black van with grit is refused under every school, and goes ahead only on a recorded word', async ({ page }) => {
+test('a matte black van with grit is refused under every approach, and goes ahead only with recorded consent', async ({ page }) => {
   await openStage(page, 'method', '/job/demo-refusal');
-  for (const school of ['Cautious', 'Balanced', 'Permissive']) {
-    await page.getByRole('radio', { name: school }).click();
+  for (const approach of ['Cautious', 'Balanced', 'Permissive']) {
+    await answer(page, approach).click();
     await expect(method(page)).toHaveText('Not today');
   }
   await expect(page.locator('esm-refusal')).toContainText('full rinse wash');
   const note = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save the note' }).click();
   expect((await note).suggestedFilename()).toBe('note-demo-refusal.txt');
-  await page.getByRole('button', { name: 'The client was told' }).click();
-  await expect(page.locator('esm-refusal')).toContainText('the car was sent away');
+  await page.getByRole('button', { name: 'Decline it, and log it' }).click();
+  await expect(page.locator('esm-refusal')).toContainText('it is in the log');
   await page.getByRole('link', { name: 'Log', exact: true }).click();
-  await expect(page.locator('.runs tbody')).toContainText('Sent away');
+  await expect(page.locator('.runs tbody')).toContainText('Declined');
   await page.goBack();
   await page.getByRole('button', { name: 'Take that back' }).click();
-  await page.getByRole('button', { name: 'The client wants it all the same' }).click();
+  await page.getByRole('button', { name: 'Client insists' }).click();
   await page.getByLabel('Who agrees').fill('The baker');
-  await page.getByRole('button', { name: 'Go ahead on that word' }).click();
+  await page.getByRole('button', { name: 'Go ahead with consent' }).click();
   await expect(page.locator('esm-refusal')).toContainText('The baker agreed');
   await page.reload();
   await expect(page.locator('esm-refusal')).toContainText('The baker agreed');
@@ -68,21 +73,22 @@ test('a matte black van with grit is refused under every school, and goes ahead 
 test('a site without runoff excludes the washer and says so', async ({ page }) => {
   await openStage(page, 'method');
   await zone(page, 'left-front-door-lower').click();
-  const row = page.locator('tr', { hasText: 'Pre-rinse with the cordless washer, then rinseless wash' }).first();
+  await page.getByRole('button', { name: /^Ruled out here/ }).click();
+  const row = page.locator('esm-panel-options li', { hasText: 'Pre-rinse with the cordless washer, then rinseless wash' }).first();
   await expect(row).toContainText('would run off, and nothing may here');
 });
 
-test('what would change gives just that plan, and so does a point of the front', async ({ page }) => {
+test('what would change gives just that plan, and so does a point of the trade-offs', async ({ page }) => {
   await openStage(page, 'method', '/job/demo-noon');
   await page.getByRole('button', { name: 'What would change the answer?' }).click();
-  const row = page.locator('esm-what-if li').first();
-  const says = (await row.textContent())!;
-  const [, name, minutes] = /: (\w+(?: today)?)(?:, (\d+ min))?/.exec(says)!;
-  await row.getByRole('button').click();
+  const card = page.locator('esm-what-if .change').first();
+  const [, name, minutes] = /^(\w+(?: today)?)(?:, (\d+ min))?/.exec((await card.locator('.num').textContent())!)!;
+  await card.click();
+  await page.getByRole('button', { name: 'Close' }).click();
   await expect(method(page)).toHaveText(new RegExp(name!, 'i'));
   if (minutes) await expect(total(page, 'minutes')).toHaveText(minutes);
   await page.getByRole('button', { name: 'Undo' }).click();
-  await page.getByRole('button', { name: 'What may be traded' }).click();
+  await page.getByRole('button', { name: 'Trade-offs' }).click();
   const dot = page.locator('esm-front .dot:not(.here)').first();
   const plan = (await dot.getAttribute('aria-label'))!;
   await dot.focus();
@@ -96,7 +102,7 @@ test('forecast, thermometer and marks belong to the walk-round; a picture surviv
   await expect(zone(page, 'roof')).toHaveAttribute('aria-label', /forecast .* factor of two/);
   await zone(page, 'bonnet').click();
   await page.getByRole('button', { name: 'Thermometer (simulated)' }).click();
-  await expect(page.getByLabel('Read off, °C')).not.toHaveValue('');
+  await expect(page.getByLabel('Panel', { exact: true })).not.toHaveValue('');
   await page.getByRole('button', { name: 'Note a mark' }).click();
   const pixel = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
   await page.locator('esm-marks input[type="file"]').setInputFiles({ name: 'chip.png', mimeType: 'image/png', buffer: pixel });

@@ -6,11 +6,11 @@ test('an item is added, changed, copied, archived and brought back', async ({ pa
   await page.getByLabel('Name').fill('Sill towels, orange');
   await page.getByLabel('Name').blur();
   await expect(page.getByRole('heading', { name: 'Sill towels, orange' })).toBeVisible();
-  await page.getByLabel('Clean, towels').fill('-1');
-  await page.getByLabel('Clean, towels').blur();
+  await page.getByLabel('Clean', { exact: true }).fill('-1');
+  await page.getByLabel('Clean', { exact: true }).blur();
   await expect(page.getByText('Not saved')).toBeVisible();
-  await page.getByLabel('Clean, towels').fill('6');
-  await page.getByLabel('Clean, towels').blur();
+  await page.getByLabel('Clean', { exact: true }).fill('6');
+  await page.getByLabel('Clean', { exact: true }).blur();
   await expect(page.getByText('Saved.')).toBeVisible();
   await page.getByRole('button', { name: 'Copy' }).click();
   await expect(page.getByRole('heading', { name: 'Sill towels, orange (copy)' })).toBeVisible();

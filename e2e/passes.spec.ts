@@ -2,21 +2,21 @@ import { expect, test } from '@playwright/test';
 import { openStage } from './desk';
 
 test('passes are moved, split and joined by hand; what the car does not allow is said; all of it is taken back', async ({ page }) => {
-  await openStage(page, 'run-sheet');
-  const pass = (number: number) => page.locator('.line', { has: page.locator('.no', { hasText: new RegExp(`^\\s*${number}\\s*$`) }) });
+  await openStage(page, 'order');
+  const pass = (number: number) => page.locator('.pass', { has: page.locator('.no', { hasText: new RegExp(`^\\s*${number}\\s*$`) }) });
   const change = async (number: number, what: RegExp): Promise<void> => {
     await pass(number).getByRole('button', { name: new RegExp(`^Change pass ${number}:`) }).click();
     await page.getByRole('menuitem', { name: what }).click();
     await expect(page.getByRole('menu')).toHaveCount(0);
   };
-  const last = await page.locator('.line .no').allInnerTexts();
+  const last = await page.locator('.pass .no').allInnerTexts();
   await expect(pass(3)).toContainText('Roof, left half');
   await change(3, /^Do it before/);
   await expect(pass(2)).toContainText('Roof, left half');
   await expect(page.locator('esm-by-hand')).toContainText('before Left front side glass');
   // Split: one pass more.
   await change(1, /a pass of its own$/);
-  await expect(page.locator('.line .no')).toHaveCount(last.length + 1);
+  await expect(page.locator('.pass .no')).toHaveCount(last.length + 1);
   await expect(pass(1)).not.toContainText(';');
   // The two sides of the car are not one place.
   await page.getByRole('button', { name: /^Change pass 13:/ }).focus();
@@ -26,15 +26,15 @@ test('passes are moved, split and joined by hand; what the car does not allow is
   await expect(page.locator('esm-by-hand .not')).toContainText('different places');
   await page.getByRole('button', { name: 'Take all back' }).click();
   await expect(page.locator('esm-by-hand li')).toHaveCount(0);
-  await expect(page.locator('.line .no')).toHaveCount(last.length);
+  await expect(page.locator('.pass .no')).toHaveCount(last.length);
   await page.getByRole('button', { name: /^Undo/ }).click();
   await expect(page.locator('esm-by-hand li')).toHaveCount(3);
 });
 
 test('two people take another way to share the car, and the run follows it', async ({ page }) => {
-  await openStage(page, 'run-sheet', '/job/demo-yard');
-  await page.getByRole('button', { name: 'Would another order be quicker?' }).click();
+  await openStage(page, 'order', '/job/demo-yard');
+  await page.getByRole('button', { name: 'Another order' }).click();
   const other = page.locator('esm-orders li', { hasText: 'One lifts, the other finishes' }).first();
   await other.getByRole('button', { name: /^Take/ }).click();
-  await expect(page.locator('.line', { hasText: 'Finish behind' }).first()).toBeVisible();
+  await expect(page.locator('.pass', { hasText: 'Finish behind' }).first()).toBeVisible();
 });

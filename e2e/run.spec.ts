@@ -14,7 +14,7 @@ for (const [size, viewport] of [
       await openStage(page, 'run');
       await page.getByLabel(/Towels counted out/).check();
       await page.getByRole('button', { name: 'Begin the run' }).click();
-      const title = page.locator('.card .title').first();
+      const title = page.locator('.hand .title').first();
       await expect(title).not.toBeEmpty();
       const done = page.getByRole('button', { name: /^Done/ }).first();
       expect((await done.boundingBox())!.height).toBeGreaterThanOrEqual(56);
@@ -29,7 +29,7 @@ for (const [size, viewport] of [
       await page.close({ runBeforeUnload: false });
       const again = await context.newPage();
       await openStage(again, 'run');
-      await expect(again.locator('.card .title').first()).toHaveText(before);
+      await expect(again.locator('.hand .title').first()).toHaveText(before);
       await again.getByRole('button', { name: 'Take back' }).click();
       await expect(again.locator('esm-run-stage h2')).toContainText('4 of');
       await again.keyboard.press('1');
@@ -91,8 +91,8 @@ test('a run is counted, stands in the log, and the next plan goes by it when ask
   await expect(page.locator('esm-log-page')).toContainText('Nothing in the log is like that');
   await openStage(page, 'method', '/job/demo-yard');
   await page.getByRole('button', { name: 'Plan with what was learned' }).click();
-  await expect(page.locator('esm-learned')).toContainText('This plan goes by it');
-  await page.getByRole('button', { name: 'As if not learned' }).click();
+  await expect(page.locator('esm-learned')).toContainText('This plan uses your log');
+  await page.getByRole('button', { name: 'Ignore my log' }).click();
   await expect(page.getByRole('button', { name: 'Plan with what was learned' })).toBeVisible();
 });
 
@@ -119,22 +119,26 @@ for (const [size, viewport] of [
       const ticked = async (on: Page): Promise<number> => Number(/^(\d+) of/.exec(await on.locator('esm-run-stage h2').innerText())![1]);
       const turn = async (on: Page, button: RegExp, says: RegExp): Promise<void> => {
         const before = await ticked(on);
+        // Of two towels in the hand it is asked which one fell.
+        const asks = String(button).includes('Dropped') && (await on.locator('.hand').first().getByRole('button', { name: /^Side full/ }).count()) > 1;
         await on.getByRole('button', { name: button }).first().click();
+        if (asks) await on.getByRole('menuitem').first().click();
         await expect(on.getByRole('status').first()).toContainText(says);
         expect(await ticked(on)).toBe(before);
       };
       await done(page, 3);
-      while ((await page.getByRole('button', { name: /^Side of the/ }).count()) === 0) await done(page, 1);
-      await turn(page, /^Side of the/, /is full. Planned again: \d+:\d\d of work left/);
-      while ((await page.getByRole('button', { name: /^It fell/ }).count()) === 0) await done(page, 1);
-      await turn(page, /^It fell/, /is out. Planned again/);
-      await page.getByText('Something has changed').click();
+      while ((await page.getByRole('button', { name: /^Side full/ }).count()) === 0) await done(page, 1);
+      await turn(page, /^Side full/, /is full. Planned again: \d+:\d\d of work left/);
+      while ((await page.getByRole('button', { name: /^Dropped or soaked/ }).count()) === 0) await done(page, 1);
+      await turn(page, /^Dropped or soaked/, /is out. Planned again/);
+      await page.getByRole('button', { name: 'Something else' }).first().click();
       await turn(page, /Dirtier than marked/, /dirtier than marked. Planned again/);
+      await page.getByRole('button', { name: 'Something else' }).first().click();
       await turn(page, /second person (came|left)/, /second person (came|left). Planned again/);
       await page.reload();
       await expect(page.getByRole('status').first()).toContainText('Planned again');
-      await page.getByText('Something has changed').click();
-      await page.getByLabel(/Panels read/).fill('27');
+      await page.getByRole('button', { name: 'Something else' }).first().click();
+      await page.getByLabel('Panels measured').fill('27');
       await page.keyboard.press('Tab');
       await expect(page.getByRole('status').first()).toContainText('Panels at 27 °C');
       await page.getByRole('button', { name: 'All stages' }).click();
@@ -147,7 +151,7 @@ for (const [size, viewport] of [
       await openStage(again, 'run', '/job/demo-hall');
       expect(await ticked(again)).toBe(before);
       await expect(again.getByRole('status').first()).toContainText('Panels at 27 °C');
-      await again.getByText('Something has changed').click();
+      await again.getByRole('button', { name: 'Something else' }).first().click();
       await turn(again, /^Another time/, /For another time.*Planned again/);
       await again.getByRole('button', { name: 'Take back' }).click();
       await expect(again.getByRole('status').first()).toContainText('Panels at 27 °C');
@@ -159,8 +163,8 @@ for (const [size, viewport] of [
       await again.getByRole('button', { name: 'The run is over' }).click();
       await again.getByRole('button', { name: 'Note it' }).click();
       await expect(again.getByText('Noted in the log')).toBeVisible();
-      await again.getByRole('button', { name: 'Book it out' }).click();
-      await expect(again.getByText('Booked out of the shelf')).toBeVisible();
+      await again.getByRole('button', { name: 'Take it off stock' }).click();
+      await expect(again.getByText('Taken off stock')).toBeVisible();
       const wide = await again.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect(wide).toBeLessThanOrEqual(0);
       await context.setOffline(false);

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { deck, method, openStage, storedJob, total, watchErrors, zone } from './desk';
+import { answer, deck, method, openStage, paintArea, storedJob, total, watchErrors, zone } from './desk';
 
 test('from arrival to a towel count, by mouse', async ({ page }) => {
   const errors = watchErrors(page);
@@ -7,9 +7,9 @@ test('from arrival to a towel count, by mouse', async ({ page }) => {
   await page.getByRole('button', { name: 'New job' }).click();
   await expect(page).toHaveURL(/\/site$/);
 
-  await page.getByRole('combobox', { name: 'Site' }).click();
+  await page.getByRole('combobox', { name: 'Where?' }).click();
   await page.getByRole('option', { name: 'Harbour parking deck' }).click();
-  await page.getByRole('combobox', { name: 'Vehicle' }).click();
+  await page.getByRole('combobox', { name: 'Which car?' }).click();
   await page.getByRole('option', { name: 'Family estate, sea green' }).click();
   await page.getByLabel('Job', { exact: true }).fill('Dusty estate');
   await page.getByLabel('Job', { exact: true }).blur();
@@ -17,15 +17,15 @@ test('from arrival to a towel count, by mouse', async ({ page }) => {
 
   await page.getByRole('link', { name: 'Walk-round' }).click();
   await expect(page.getByText('not looked at yet')).toBeVisible();
-  await page.getByRole('button', { name: 'Whole car' }).click();
+  await paintArea(page, 'Whole car');
   await expect(page.getByText('not looked at yet')).toBeHidden();
-  await page.getByRole('radio', { name: 'road film', exact: false }).last().click();
-  await page.getByRole('radio', { name: /Level 2/ }).click();
-  await page.getByRole('button', { name: 'lower paint' }).click();
+  await answer(page, 'road film').click();
+  await answer(page, /Level 2/).click();
+  await paintArea(page, 'Lower paint');
   await expect(zone(page, 'left-sill')).toHaveAttribute('data-fill', 'soil-2');
 
   // One stroke of the brush over two doors is one step back.
-  await page.getByRole('radio', { name: /Level 3/ }).click();
+  await answer(page, /Level 3/).click();
   const from = (await zone(page, 'left-front-door-upper').boundingBox())!;
   const to = (await zone(page, 'left-rear-door-upper').boundingBox())!;
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
@@ -40,7 +40,8 @@ test('from arrival to a towel count, by mouse', async ({ page }) => {
   await page.getByRole('link', { name: 'Method' }).click();
   await expect(page.locator('article.chosen .tag')).toHaveText('the plan');
   await zone(page, 'left-sill').click();
-  await expect(page.getByRole('heading', { name: 'Left sill: what was weighed' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Left sill: options compared' })).toBeVisible();
+  await page.getByRole('button', { name: /^Ruled out here/ }).click();
   await expect(page.getByText('would run off, and nothing may here.').first()).toBeVisible();
 
   await page.getByRole('link', { name: 'Mix', exact: true }).click();
@@ -53,9 +54,8 @@ test('from arrival to a towel count, by mouse', async ({ page }) => {
   const towels = await total(page, 'towels').textContent();
   await expect(page.locator('esm-towel-square')).toHaveCount(Number(towels));
 
-  await page.getByRole('link', { name: 'Run sheet' }).click();
-  await expect(page.getByRole('heading', { name: 'Work down' })).toBeVisible();
-  await expect(page.locator('.line').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Work order' }).click();
+  await expect(page.locator('.pass').first()).toBeVisible();
 
   // Close the tab, and find it again.
   const url = page.url();
@@ -96,7 +96,7 @@ test('the same by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('dialog', { name: 'Keyboard' })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog', { name: 'Keyboard' })).toBeHidden();
-  for (const stage of ['mix', 'towels', 'run-sheet']) {
+  for (const stage of ['mix', 'towels', 'order']) {
     await page.keyboard.press(']');
     await expect(page).toHaveURL(new RegExp(`${stage}$`));
   }
@@ -105,8 +105,8 @@ test('the same by keyboard alone', async ({ page }) => {
 test('totals follow the brush, say what changed, and can say why', async ({ page }) => {
   await openStage(page, 'walk-round');
   await expect(method(page)).toHaveText('Rinseless');
-  await page.getByRole('radio', { name: /clean/ }).click();
-  await page.getByRole('button', { name: 'Whole car' }).click();
+  await answer(page, /Level 0/).click();
+  await paintArea(page, 'Whole car');
   await expect(page.locator('esm-totals-strip .cause')).toContainText('Whole car: clean');
   await expect(method(page)).toHaveText('Waterless');
   await page.locator('[data-total="minutes"]').click();
@@ -127,7 +127,7 @@ test('totals follow the brush, say what changed, and can say why', async ({ page
 
 test('a reload in the middle of a stroke loses nothing that was seen', async ({ page }) => {
   await openStage(page, 'walk-round');
-  await page.getByRole('radio', { name: /Level 5/ }).click();
+  await answer(page, /Level 5/).click();
   await zone(page, 'roof').click();
   await expect(zone(page, 'roof')).toHaveAttribute('data-fill', 'soil-5');
   await page.reload();
@@ -138,12 +138,12 @@ test('a reload in the middle of a stroke loses nothing that was seen', async ({ 
 test('the frosty, the gritty and the dusty car get different answers with reasons', async ({ page }) => {
   await openStage(page, 'method', '/job/demo-refusal');
   await expect(method(page)).toHaveText('Not today');
-  await expect(page.locator('.verdicts')).toContainText('full rinse wash');
+  await expect(page.locator('esm-answer')).toContainText('full rinse wash');
   await openStage(page, 'method', '/job/demo-noon');
   await expect(zone(page, 'bonnet')).toHaveAttribute('aria-label', /mist/);
   await openStage(page, 'method', '/job/demo-courtyard');
   await expect(method(page)).toHaveText('Waterless');
-  await openStage(page, 'run-sheet', '/job/demo-frost');
+  await openStage(page, 'order', '/job/demo-frost');
   await expect(page.locator('.care')).toContainText('Hot water scalds');
   await expect(page.locator('.care')).toContainText('freeze');
 });

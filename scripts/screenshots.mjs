@@ -109,7 +109,7 @@ const views = [
       await page.locator('esm-buckets').evaluate((one) => one.scrollIntoView());
     },
   },
-  { name: 'run-sheet', path: 'job/demo-deck/run-sheet' },
+  { name: 'work-order', path: 'job/demo-deck/order' },
   {
     name: 'import',
     path: 'jobs',

@@ -26,15 +26,15 @@ export { criticalPath } from './schedule';
 export type { PassAct, PassPart, PlannedPass, Step, StepKind } from './schedule';
 export { panelAt, planJob, zoneTreatments } from './planning';
 export type { Alternative, BlockedZone, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
-export { afterwards, claimsOf, handMovesIn, liquidOf, passChangesOf, runRows, towelFillAt, windowsOf } from './views';
-export type { Afterwards, Claim, HandMove, LaundryLoad, LeftOver, Liquid, RunRow, Window } from './views';
+export { afterwards, answerReasons, claimsOf, handMovesIn, liquidOf, passChangesOf, runRows, stageStates, towelFillAt, windowsOf } from './views';
+export type { Afterwards, AnswerReason, Claim, Gain, HandMove, LaundryLoad, LeftOver, Liquid, RunRow, StageName, StageState, Window } from './views';
 export {
   addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, endRun, fixTreatment,
-  habitsIn, lift, mayBecome, mirrorSoil, newItem, newJob, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
+  copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, newItem, newJob, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
   setAssumption, setChoices, setLeg, setReading, setSpots, sign, startRun, takeBackEvent, unsee, withChange,
   withWeather,
 } from './edit';
-export type { Brush, Change } from './edit';
+export type { OwnCar, Standing, Brush, Change } from './edit';
 export { elapsedMs, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';
 export type { Clocks, Hand, RunStatus, Task, UsageAccount } from './execution';
 export {

@@ -28,7 +28,7 @@ export function learnedSentence({ lesson, jobs, factor, low, high }: Learned): s
   return `${lessonName(lesson)}: ${what}, from ${fixed(jobs)} ${jobs === 1 ? 'run' : 'runs'}; eight of ten between ${off(low)} and ${off(high)}`;
 }
 
-export const runStateName: Readonly<Record<RunState, string>> = { counted: 'Counted', 'broken-off': 'Broken off', 'not-counted': 'Not counted', refused: 'Sent away' };
+export const runStateName: Readonly<Record<RunState, string>> = { counted: 'Counted', 'broken-off': 'Broken off', 'not-counted': 'Not counted', refused: 'Declined' };
 
 const off = (times: number): string => `${times >= 1 ? '+' : '−'}${percent(Math.abs(times - 1))}`;
 

@@ -1,5 +1,6 @@
 import type { Lap, NotChanged, PassPart, PlannedPass } from '@esmero/core';
 import type { PassChange, ZoneId } from '@esmero/model';
+import { capital } from './capital';
 import { zoneName } from './words';
 
 export const lapName: Readonly<Record<Lap, string>> = {
@@ -13,6 +14,9 @@ export const lapName: Readonly<Record<Lap, string>> = {
 };
 
 type Where = Pick<PlannedPass, 'parts' | 'place'>;
+
+/** Finished pass by pass by the other person, not the whole body at once. */
+export const isBehind = ({ act, place }: Pick<PlannedPass, 'act' | 'place'>): boolean => act === 'dry' && place !== null;
 
 /** Zones of a pass in the order of the hand, each once, with its parts. */
 function byZone(parts: readonly PassPart[]): ReadonlyMap<ZoneId, readonly PassPart[]> {
@@ -39,6 +43,38 @@ export function passZones({ parts, place }: Where): string {
   const names = [...byZone(parts).values()].map((own) => zoneIn(own, place));
   const side = ['Left ', 'Right '].find((one) => names.length > 1 && names.every((name) => name.startsWith(one)));
   return names.map((name, i) => (side && i > 0 ? name.slice(side.length) : name)).join('; ');
+}
+
+/** More are told by what they have in common. */
+const MOST_BY_NAME = 2;
+
+/** What a group of panels is called in the trade. */
+function groupName(id: ZoneId): string {
+  if (/^(grille|front-bumper)/.test(id)) return 'front';
+  if (/^(rear-face|badges|rear-bumper|boot-sill)/.test(id)) return 'rear';
+  if (/-(wheel|tyre|arch)$/.test(id)) return 'wheels';
+  if (id.endsWith('-shut')) return 'door shuts';
+  if (id.endsWith('-glass')) return 'side glass';
+  if (/^(left|right)-.*-upper$/.test(id)) return 'uppers';
+  if (/^(left|right)-.*-lower$/.test(id)) return 'lowers';
+  if (/^(left|right)-/.test(id)) return id.replace(/^(left|right)-/, '');
+  return zoneName(id).toLowerCase();
+}
+
+const listed = (words: readonly string[]): string =>
+  words.length > 1 ? `${words.slice(0, -1).join(', ')} and ${words.at(-1)}` : (words[0] ?? '');
+
+/** "Left lowers and sill": a pass in a few words; a panel, or two of roof, nose or tail, by their names. */
+export function passHeading(pass: Where): string {
+  const zones = [...byZone(pass.parts).keys()];
+  const isOnFlank = zones.every((id) => /^(left|right)-/.test(id));
+  if (zones.length <= (isOnFlank ? 1 : MOST_BY_NAME)) return passZones(pass);
+  const sides = new Map<string, Set<string>>();
+  for (const id of zones) {
+    const side = /^(left|right)-/.exec(id)?.[1] ?? '';
+    sides.set(side, (sides.get(side) ?? new Set()).add(groupName(id)));
+  }
+  return [...sides].map(([side, groups]) => capital(`${side} ${listed([...groups])}`.trim())).join('; ');
 }
 
 const MOST_NAMED = 4;

@@ -36,7 +36,7 @@ export const spotLeftBecause: Readonly<Record<SpotLeft, string>> = {
   'in-sun': 'a solvent is not used in the sun',
   surface: 'the product’s label excludes the surface',
   finish: 'the product’s label excludes this finish',
-  habit: 'the chosen school leaves them alone',
+  habit: 'your approach leaves them alone',
 };
 
 /** No liquid is carried hotter. */
@@ -64,7 +64,7 @@ export function gateSentence(gate: Gate, u: Units): string {
     case 'steam-off':
       return steamOff[gate.why];
     case 'sun-school':
-      return 'The panel is in the sun, and the chosen school works in shade only.';
+      return 'Shade the panel: your approach works in shade only.';
     case 'leaves-layer':
       return 'The product leaves a layer, and this finish should not get one.';
     case 'incompatible':
@@ -74,7 +74,7 @@ export function gateSentence(gate: Gate, u: Units): string {
     case 'indoors':
       return 'Water would run off indoors, and nothing is there to catch it.';
     case 'slope':
-      return `The ground falls ${fixed(gate.slope * 100)} %: above ${fixed(gate.most * 100)} % a mat holds nothing back.`;
+      return `The slope is ${fixed(gate.slope * 100)} %: above ${fixed(gate.most * 100)} % a mat holds nothing back.`;
     case 'out-of-reach':
       return gate.why === 'slope'
         ? `${u.height(gate.heightM)} up: out of reach from the ground, and steps do not stand on a slope like this.`
@@ -82,7 +82,7 @@ export function gateSentence(gate: Gate, u: Units): string {
     case 'lumps':
       return 'Mud or lumps are rinsed off before anything touches them.';
     case 'wiped-dry':
-      return `A film of ${indexText(gate.filmUm)} µm is less than ${indexText(gate.leastUm)} µm: that is wiping dry.`;
+      return `Too little liquid to wipe safely: a film of ${indexText(gate.filmUm)} µm, and it takes ${indexText(gate.leastUm)} µm.`;
     case 'panel-too-hot':
       return `The panel is at ${u.temperature(gate.panelC)}, and the product’s limit is ${u.temperature(gate.maxC)}.`;
     case 'dries-first':
@@ -124,12 +124,12 @@ export function shortageSentence({ budget, need, have, proved }: Shortage, u: Un
   return `Takes ${u.water(need)} ${what}, and there is room for ${u.water(have)}.`;
 }
 
-const zones = (count: number): string => (count === 1 ? 'one zone' : `${count} zones`);
+const zones = (count: number): string => (count === 1 ? 'one panel' : `${count} panels`);
 
 const helpFor: Readonly<Record<Obstacle, string>> = {
   heat: 'Shade the car, let the panels cool, or come at another hour.',
   frost: 'Bring the car indoors, or hot water; or come on a milder day.',
-  kit: 'A product or a vessel is missing that would serve them.',
+  kit: 'A product or a vessel is missing.',
   soil: 'They need a full rinse wash.',
 };
 
@@ -158,7 +158,7 @@ function partHelp(because: Obstacle, gate: Gate | null): string {
 export function verdictSentence(verdict: Verdict, u: Units): string {
   switch (verdict.code) {
     case 'chosen':
-      return `${methodName[verdict.method]} suits body and glass best within every limit (the plan comes to ${indexText(verdict.cost)} points of marring, minutes, litres, towels and cost together).`;
+      return `${methodName[verdict.method]} is the best plan within your limits (score ${indexText(verdict.cost)}: marring, minutes, litres, towels and cost together).`;
     case 'asked-for':
       return `${methodName[verdict.method]} was asked for.`;
     case 'nearly-best':
@@ -170,7 +170,7 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
         ? `${methodName[verdict.method]} alone is ruled out on ${zones(verdict.zones)}.`
         : `${methodName[verdict.method]} alone does not fit the site’s or the van’s limits.`;
     case 'zones-blocked':
-      return `Nothing that is possible here and now may touch: ${zoneList(verdict.zones, 6)}. ${verdict.gates.map((gate) => gateSentence(gate, u)).join(' ')} ${helpFor[verdict.because]}`;
+      return `Can’t be washed safely here today: ${zoneList(verdict.zones, 6)}. ${verdict.gates.map((gate) => gateSentence(gate, u)).join(' ')} ${helpFor[verdict.because]}`;
     case 'parts-left':
       return `Left out today: ${zoneList(verdict.zones, 6)}. ${
         verdict.because === 'budget' ? shortageSentence(verdict.shortage, u) : `${verdict.gate ? gateSentence(verdict.gate, u) : ''} ${partHelp(verdict.because, verdict.gate)}`
@@ -184,7 +184,7 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
     case 'zones-wait':
       return `With what there is, all but these could be done: ${zoneList(verdict.zones, 6)}.`;
     case 'late':
-      return `Dries before anybody can be done with it: ${zoneList(verdict.zones, 6)}. Shade it, or call in a second person.`;
+      return `Shade it, or call in a second person: ${zoneList(verdict.zones, 6)} will dry before you can finish.`;
     case 'zones-left':
       return `Left out by hand: ${zoneList(verdict.zones)}.`;
     case 'over-budget':
@@ -195,10 +195,10 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
       return `${verdict.count} ${spotName[verdict.kind]} stay: ${spotLeftBecause[verdict.why]}.`;
     case 'against-advice':
       return verdict.zones > 0
-        ? `Against advice, on the word of ${verdict.by}: ${zones(verdict.zones)} over the index that the school accepts.`
+        ? `Against advice, on the word of ${verdict.by}: ${zones(verdict.zones)} over the index that your approach accepts.`
         : `${verdict.by} has agreed to go ahead against advice; nothing in this plan needs it.`;
     case 'not-seen':
-      return `${verdict.zones === 1 ? 'One zone has' : `${verdict.zones} zones have`} not been looked at and ${verdict.zones === 1 ? 'is' : 'are'} ${verdict.forecast ? 'forecast from the days since the last wash' : 'taken as clean'}.`;
+      return `${verdict.zones === 1 ? 'One panel has' : `${verdict.zones} panels have`} not been looked at and ${verdict.zones === 1 ? 'is' : 'are'} ${verdict.forecast ? 'forecast from the days since the last wash' : 'taken as clean'}.`;
   }
 }
 

@@ -1,6 +1,7 @@
+import { capital } from './capital';
 import { type Clocks, type Hand, type HandMove, type PassAct, type Plan, type Task, handMovesIn } from '@esmero/core';
 import type { ReplanEvent, TowelRole, WeatherChange, ZoneId } from '@esmero/model';
-import { passTitle } from './passes';
+import { isBehind, passHeading, passTitle } from './passes';
 import { fixed, type Units } from './units';
 import { ranges } from './sheet';
 import { clock } from './units';
@@ -13,8 +14,12 @@ const actVerb: Readonly<Record<PassAct, string>> = {
   glass: 'Finish the glass',
 };
 
-/** Finished pass by pass by the other person, not the whole body at once. */
-export const isBehind = ({ act, place }: Pick<Task, 'act' | 'place'>): boolean => act === 'dry' && place !== null;
+
+/** "Left lowers and sill": a task in a few words, to be read from two metres. */
+export function taskHeading(task: Task): string {
+  if (task.act === 'wipe') return passHeading(task);
+  return `${isBehind(task) ? 'Finish behind' : actVerb[task.act]}: ${passHeading(task)}`;
+}
 
 /** "Roof, left half". */
 export function taskText(task: Task): string {
@@ -48,7 +53,6 @@ export function moveText({ role, towel, how, sides, done }: HandMove): string {
   }
 }
 
-const capital = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}`;
 
 /** Towels that are in the hand in a pass, and which side is up. */
 export const towelsFor = (plan: Plan, task: Task): readonly string[] => handMovesIn(plan, task.pass).map(moveText);
@@ -120,11 +124,11 @@ export const weatherName: Readonly<Record<WeatherChange, string>> = {
   sun: 'The sun came out',
   cloud: 'Clouds came over',
   wind: 'Wind came up',
-  calm: 'It fell calm',
+  calm: 'The wind dropped',
   rain: 'It began to rain',
 };
 
-const listed = (zones: readonly ZoneId[]): string => (zones.length > 3 ? `${zones.length} zones` : zones.map(zoneName).join(', '));
+const listed = (zones: readonly ZoneId[]): string => (zones.length > 3 ? `${zones.length} panels` : zones.map(zoneName).join(', '));
 
 /** What turned out otherwise, in a few words. */
 export function turnText(turn: ReplanEvent, u: Units): string {

@@ -1,12 +1,13 @@
 import type { Fill, Mix, Plan, RunOrdering, RunRow, Step, UsedMitt, UsedTowel, Window, ZonePlan } from '@esmero/core';
 import type { Job, ZoneId } from '@esmero/model';
 import { laps, runRows } from '@esmero/core';
+import { capital } from './capital';
 import { figureValue, stepName } from './figures';
 import { habitAnswer } from './habits';
-import { lapName, passZones } from './passes';
+import { isBehind, lapName, passZones } from './passes';
 import { cautionSentence, verdictSentence } from './reasons';
 import { type Units, clock, fixed, indexText } from './units';
-import { className, kitName, methodName, mixTitle, roleName, treatmentName, zoneName } from './words';
+import { className, kitName, methodName, mixTitle, roleName, treatmentBrief, treatmentName, zoneName } from './words';
 
 /** Names come from users: nothing in them may act as markup. */
 const safe = (text: string): string =>
@@ -59,13 +60,12 @@ export const orderingText = ({ order, wheels, glass, pair }: RunOrdering, worker
 
 /** A mitt with what it may wash. */
 export const mittSentence = ({ number, worker, zones, from, to }: UsedMitt): string =>
-  `${worker > 0 ? 'Second person, m' : 'M'}itt ${number}: ${from === to ? className[from] : `${className[from]} down to ${className[to]}`}, ${zones.length} ${zones.length === 1 ? 'zone' : 'zones'}`;
+  `${worker > 0 ? 'Second person, m' : 'M'}itt ${number}: ${from === to ? className[from] : `${className[from]} down to ${className[to]}`}, ${zones.length} ${zones.length === 1 ? 'panel' : 'panels'}`;
 
 /** Sections are counted only where a zone has several, which the second one tells. */
 export const stepText = ({ kind, zoneId, section, kit }: Step): string => {
-  const name = stepName[kind];
   const what = kit ? kitName[kit] : zoneId ? `${zoneName(zoneId)}${section > 1 ? `, section ${section}` : ''}` : '';
-  return `${name[0]!.toUpperCase()}${name.slice(1)}${what ? `: ${what}` : ''}`;
+  return `${capital(stepName[kind])}${what ? `: ${what}` : ''}`;
 };
 
 function mixLines(plan: Plan, u: Units): string[] {
@@ -78,7 +78,7 @@ function mixLines(plan: Plan, u: Units): string[] {
 function towelLines(plan: Plan): string[] {
   return plan.towels.map((towel) => {
     const zones = new Set(towel.sides.flatMap(({ entries }) => entries.map(({ zoneId }) => zoneId)));
-    const missing = towel.missing ? ' **not in the pile**' : '';
+    const missing = towel.missing ? ' **short**' : '';
     return `- ${towelName(towel)} (${roleName[towel.role]}${missing}), ${towel.sides.length} of ${towel.fold} sides: ${[...zones].map(zoneName).join('; ')}`;
   });
 }
@@ -92,7 +92,25 @@ function zoneTable(zones: readonly ZonePlan[], u: Units): string[] {
           `| ${lapName[lap]} | ${zoneName(zone.id)} | ${u.area(zone.areaM2)} | ${treatmentName(treatment)} | ${indexText(option?.marring.index ?? 0)} |`,
       ),
   );
-  return ['| lap | zone | area | treatment | index |', '| --- | --- | --- | --- | --- |', ...rows];
+  return ['| lap | panel | area | treatment | index |', '| --- | --- | --- | --- | --- |', ...rows];
+}
+
+/** "Set up: wash bucket": what is done for the whole job. */
+export const jobTitle = ({ seconds, kit }: RunRow): string => {
+  const [kind] = Object.keys(seconds) as [keyof typeof stepName];
+  return `${capital(stepName[kind])}${kit ? `: ${kitName[kit]}` : ''}`;
+};
+
+/** A dwell shorter than this needs no time of its own for the wetting. */
+const WORTH_A_TIME_S = 60;
+
+/** What is done in a pass, and when it is wetted where that is well before its turn; nothing for set-up and packing. */
+export function howText(row: RunRow): string {
+  if (row.number === null || row.act === null) return '';
+  if (isBehind({ act: row.act, place: row.place })) return 'Finish behind';
+  const whole = row.treatments.length > 0 ? capital(row.treatments.map(treatmentBrief).join(', ')) : jobTitle(row);
+  const what = row.seconds.pretreat ? `${whole}, spots first` : whole;
+  return row.treatments.length > 0 && row.wipeS - row.startS > WORTH_A_TIME_S ? `${what}, wet at ${clock(row.startS)}` : what;
 }
 
 /** "- 12:30 **3** Roof, left half: mist and wipe, 0:40". */

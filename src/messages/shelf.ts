@@ -5,7 +5,7 @@ import { contentName } from './words';
 
 export const placeName: Readonly<Record<Place, string>> = {
   outside: 'outside',
-  shelf: 'on the shelf',
+  shelf: 'in stock',
   reserved: 'set aside',
   dirty: 'to be washed',
   soaking: 'soaking',

@@ -1,12 +1,12 @@
 import type { Question, SpotPlan } from '@esmero/core';
 import { spotLeftBecause } from './reasons';
 import { indexText } from './units';
-import { contentName, zoneName } from './words';
+import { contentName } from './words';
 
 /** Why a zone deserves a second look, and how to look. */
-export function questionSentence({ zoneId, basis, index, worseIndex, limit }: Question): string {
+export function questionSentence({ basis, index, worseIndex, limit }: Question): string {
   const known = basis === 'seen' ? 'judged by eye' : basis === 'forecast' ? 'only forecast' : 'not looked at';
-  return `${zoneName(zoneId)} is ${known}: index ${indexText(index)}, but ${indexText(worseIndex)} if it is as much dirtier as that may be wrong, and the limit is ${indexText(limit)}. Go low, then feel with a fingertip of product: a crackle is grit.`;
+  return `${known}: index ${indexText(index)} now, ${indexText(worseIndex)} if it is dirtier; limit ${indexText(limit)}`;
 }
 
 /** What is done about spots of one kind before the wipe. */

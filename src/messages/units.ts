@@ -40,9 +40,13 @@ export interface Units {
   water(litres: number): string;
   area(m2: number): string;
   height(m: number): string;
+  /** On foot: m or ft. */
+  walk(m: number): string;
+  /** By road: km or mi. */
+  distance(km: number): string;
   temperature(c: number): string;
   load(gm2: number): string;
-  readonly edit: Readonly<Record<'length' | 'towel' | 'water' | 'volume' | 'temperature' | 'wind' | 'share', Editable>>;
+  readonly edit: Readonly<Record<'length' | 'distance' | 'towel' | 'water' | 'volume' | 'temperature' | 'wind' | 'share', Editable>>;
 }
 
 const metric: Units = {
@@ -51,10 +55,13 @@ const metric: Units = {
   water: (litres) => `${fixed(litres, 1)} L`,
   area: (m2) => `${fixed(m2, 2)} m²`,
   height: (m) => `${fixed(m, 2)} m`,
+  walk: (m) => `${fixed(m)} m`,
+  distance: (km) => `${fixed(km)} km`,
   temperature: (c) => `${fixed(c)} °C`,
   load: (gm2) => `${threeDigits(gm2)} g/m²`,
   edit: {
     length: plain('m'),
+    distance: plain('km'),
     towel: scaled('cm', 0.01),
     water: plain('L'),
     volume: plain('mL'),
@@ -69,6 +76,11 @@ const OUNCE_G = 28.349523125;
 /** Statute mile an hour in m/s (exact). */
 const MS_PER_MPH = 0.44704;
 
+/** Foot in metres. */
+const M_PER_FOOT = 12 * M_PER_INCH;
+/** Statute mile in km (exact). */
+const KM_PER_MILE = 1.609344;
+
 const us: Units = {
   system: 'us',
   volume: (ml) =>
@@ -78,10 +90,13 @@ const us: Units = {
   water: (litres) => `${fixed(litres / LITRES_PER_GAL, 2)} gal`,
   area: (m2) => `${fixed(m2 / M2_PER_FT2, 1)} ft²`,
   height: (m) => `${fixed(m / M_PER_INCH)} in`,
+  walk: (m) => `${fixed(m / M_PER_FOOT)} ft`,
+  distance: (km) => `${fixed(km / KM_PER_MILE)} mi`,
   temperature: (c) => `${fixed(celsiusToFahrenheit(c))} °F`,
   load: (gm2) => `${threeDigits((gm2 * M2_PER_FT2) / OUNCE_G)} oz/ft²`,
   edit: {
     length: scaled('in', M_PER_INCH),
+    distance: scaled('mi', KM_PER_MILE),
     towel: scaled('in', M_PER_INCH),
     water: scaled('gal', LITRES_PER_GAL),
     volume: scaled('fl oz', ML_PER_US_FL_OZ),
@@ -102,6 +117,13 @@ export const dayAndTime = (at: number): string => {
   const moment = new Date(at);
   return `${moment.getFullYear()}-${twoDigits(moment.getMonth() + 1)}-${twoDigits(moment.getDate())} ${timeOfDay(at)}`;
 };
+
+/** A calendar day as people write it: "14 Jul 2031". */
+export function dayText(day: string): string {
+  const [year, month, date] = day.split('-').map(Number);
+  if (!year || !month || !date) return day;
+  return new Date(Date.UTC(year, month - 1, date)).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+}
 
 /** A moment as a clock where the reader is. */
 export const timeOfDay = (at: number): string => {

@@ -6,7 +6,7 @@ import { gearName, levelName, methodName, roleName, schoolName, zoneList, zoneNa
 export function changeText(change: Change, u: Units): string {
   switch (change.code) {
     case 'school':
-      return `Under the ${schoolName[change.school].toLowerCase()} school`;
+      return `With the ${schoolName[change.school].toLowerCase()} approach`;
     case 'shade':
       return 'In the shade, panels cooled';
     case 'cool-panels':
@@ -42,9 +42,15 @@ export function changeText(change: Change, u: Units): string {
   }
 }
 
-/** "In the shade, panels cooled: rinseless, 20 min and 5.1 L." */
-export function whatIfSentence({ change, method, minutes: time, litres, regained }: WhatIf, u: Units): string {
-  const what = methodName[method].toLowerCase();
+/** "Rinseless, 20 min and 5.1 L": what a change brings. */
+export function whatIfBrings({ method, minutes: time, litres, regained }: Omit<WhatIf, 'change'>, u: Units): string {
+  if (method === 'decline') return methodName[method];
   const more = regained > 0 ? `, and ${regained === 1 ? 'one part more is' : `${regained} parts more are`} done` : '';
-  return `${changeText(change, u)}: ${what}${method === 'decline' ? '' : `, ${minutes(time)} and ${u.water(litres)}${more}`}.`;
+  return `${methodName[method]}, ${minutes(time)} and ${u.water(litres)}${more}`;
 }
+
+/** "In the shade, panels cooled: rinseless, 20 min and 5.1 L." */
+export const whatIfSentence = (answer: WhatIf, u: Units): string => {
+  const brings = whatIfBrings(answer, u);
+  return `${changeText(answer.change, u)}: ${brings[0]!.toLowerCase()}${brings.slice(1)}.`;
+};

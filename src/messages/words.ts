@@ -34,7 +34,7 @@ const centre: Readonly<Record<CentrePart, string>> = {
   grille: 'Grille',
   'front-bumper-upper': 'Front bumper, upper',
   'front-bumper-lower': 'Front bumper, lower',
-  'rear-face': 'Rear face',
+  'rear-face': 'Tailgate',
   badges: 'Badges and plate recess',
   'rear-bumper-upper': 'Rear bumper, upper',
   'rear-bumper-lower': 'Rear bumper, lower',
@@ -100,15 +100,25 @@ export const soilMark: Readonly<Record<SoilKind, string>> = {
 export const levelName: Readonly<Record<SoilLevel, string>> = {
   0: 'clean',
   1: 'dust you can write in',
-  2: 'even film',
+  2: 'light film',
   3: 'road film, colour dulled',
-  4: 'gritty to the eye',
+  4: 'visible grit',
+  5: 'caked',
+};
+
+/** One word for a level, under its swatch. */
+export const levelBrief: Readonly<Record<SoilLevel, string>> = {
+  0: 'clean',
+  1: 'dust',
+  2: 'film',
+  3: 'dull',
+  4: 'gritty',
   5: 'caked',
 };
 
 export const spotName: Readonly<Record<SpotKind, string>> = {
-  insects: 'insect splashes',
-  droppings: 'droppings',
+  insects: 'bug splatter',
+  droppings: 'bird droppings',
   sap: 'sap spots',
   tar: 'tar spots',
 };
@@ -130,13 +140,13 @@ export const finishName: Readonly<Record<Finish, string>> = {
   matte: 'Matte',
   'clear-coat': 'Ordinary clear coat',
   coated: 'Coated',
-  'film-wrapped': 'Film-wrapped',
+  'film-wrapped': 'PPF or vinyl wrap',
 };
 
 export const colourName: Readonly<Record<Colour, string>> = {
   white: 'White',
   silver: 'Silver',
-  mid: 'Mid tone',
+  mid: 'Mid colour',
   dark: 'Dark',
   black: 'Black',
 };
@@ -144,8 +154,8 @@ export const colourName: Readonly<Record<Colour, string>> = {
 export const surfaceName: Readonly<Record<Surface, string>> = {
   paint: 'paint',
   glass: 'glass',
-  'bright-metal': 'bright metal',
-  'bare-plastic': 'bare plastic',
+  'bright-metal': 'chrome',
+  'bare-plastic': 'unpainted trim',
   'wheel-finish': 'wheel finish',
   rubber: 'rubber',
 };
@@ -180,6 +190,16 @@ export function treatmentName(treatment: TreatmentId): string {
   const { flush, contact } = partsOf(treatment);
   const name = `${flushName[flush]}${contactName[contact]}`;
   return name[0]!.toUpperCase() + name.slice(1);
+}
+
+const contactBrief: Readonly<Record<Contact, string>> = { waterless: 'waterless', foam: 'foam', rinseless: 'rinseless', 'presoak-rinseless': 'pre-soak, rinseless' };
+const flushBrief: Readonly<Record<Flush, string>> = { none: '', pump: 'pre-rinse, ', 'hot-pump': 'hot pre-rinse, ', cordless: 'pre-rinse, ', mains: 'pre-rinse, ', bay: 'pre-rinse, ', steam: 'steam, ', mist: 'mist, ' };
+
+/** The same in a word or two, for a card. */
+export function treatmentBrief(treatment: TreatmentId): string {
+  if (treatment === 'leave') return 'left out';
+  const { flush, contact } = partsOf(treatment);
+  return `${flushBrief[flush]}${contactBrief[contact]}`;
 }
 
 export const kitName: Readonly<Record<Kit | 'glass', string>> = {
@@ -220,10 +240,10 @@ export const vesselKindName: Readonly<Record<VesselKind, string>> = {
 };
 
 export const deviceName: Readonly<Record<DeviceKind, string>> = {
-  cup: 'graduated cup',
+  cup: 'measuring cup',
   syringe: 'syringe',
   cap: 'measured cap',
-  pump: 'pump head',
+  pump: 'dispenser pump',
 };
 
 export const roleName: Readonly<Record<TowelRole, string>> = {
@@ -247,7 +267,7 @@ export const schoolName: Readonly<Record<School, string>> = {
 };
 
 export const bucketName: Readonly<Record<BucketSystem, string>> = {
-  'many-towels': 'One clean bucket, many towels, none goes back',
+  'many-towels': 'One bucket, many towels: used ones never go back in',
   'one-guarded': 'One bucket with a grit guard, mitt rinsed in it',
   'two-buckets': 'Two buckets, wash and rinse',
   'three-buckets': 'Three buckets, two rinse stages',
@@ -275,7 +295,7 @@ export const wayName = ({ system, guards }: Pick<SystemRun, 'system' | 'guards'>
 
 export const runoffName: Readonly<Record<RunoffRule, string>> = {
   forbidden: 'Nothing may run off',
-  captured: 'Captured on a mat',
+  captured: 'Caught on a mat',
   allowed: 'Allowed',
 };
 

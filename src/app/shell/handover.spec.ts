@@ -35,9 +35,9 @@ describe('the handover', () => {
   it('follows how the car is used, without touching the job', async () => {
     const { element, job, settle } = await show(HandoverStage);
     const before = job.job()!;
-    const km = [...element.querySelectorAll('input')].find((field) => field.value === String(before.since[0]!.km))!;
+    const km = [...element.querySelectorAll('input')].find((field) => field.value.startsWith(`${before.since[0]!.km} km`))!;
     km.value = '2000';
-    km.dispatchEvent(new Event('change'));
+    km.dispatchEvent(new Event('blur'));
     await settle();
     await settle();
     const visit = finish(nextVisitOf(before, { ...before.since[0]!, km: 2000 }));
@@ -51,7 +51,7 @@ describe('the handover', () => {
     expect(element.textContent).toContain('nothing to hand over');
   });
 
-  it('is signed in the box with a name, and signed anew', async () => {
+  it('is signed in the box with a name, and signed again', async () => {
     const { element, settle, job, press } = await show(HandoverStage, [{ provide: NOW, useValue: () => 5000 }]);
     const pad = element.querySelector('.pad')!;
     const at = (type: string, clientX: number, clientY: number): boolean => pad.dispatchEvent(new PointerEvent(type, { clientX, clientY, pointerId: 1 }));
@@ -69,7 +69,7 @@ describe('the handover', () => {
     expect(signed).toMatchObject({ by: 'A. Ferry', at: 5000 });
     expect(signed!.path.match(/[ML]/g)).toEqual(['M', 'L']);
     expect(element.querySelector('esm-signature-pad svg[role=img]')!.getAttribute('aria-label')).toBe('Signed by A. Ferry');
-    await press('Sign anew');
+    await press('Sign again');
     expect(job.job()!.signed).toBeNull();
   });
 

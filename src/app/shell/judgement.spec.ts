@@ -15,7 +15,7 @@ import { MatteredComponent } from '../features/method/mattered.component';
 import { RefusalComponent } from '../features/method/refusal.component';
 import { WhatIfComponent } from '../features/method/what-if.component';
 import { MixStage } from '../features/mix/mix.stage';
-import { RunSheetStage } from '../features/run-sheet/run-sheet.stage';
+import { WorkOrderStage } from '../features/work-order/work-order.stage';
 import { DayComponent } from '../features/site/day.component';
 import { WalkRoundStage } from '../features/walk-round/walk-round.stage';
 
@@ -23,6 +23,8 @@ const type = (field: HTMLInputElement, text: string, event = 'change'): void => 
   field.value = text;
   Object.defineProperty(field, 'valueAsNumber', { configurable: true, value: text === '' ? NaN : Number(text) });
   field.dispatchEvent(new Event(event));
+  // A number is told once its field is left.
+  field.dispatchEvent(new Event('blur'));
 };
 
 const weather: DayWeather = {
@@ -34,13 +36,13 @@ const answering = (service: WeatherService): Provider => ({ provide: WEATHER, us
 describe('the day', () => {
   it('takes the weather of a service, moves the hour, and goes back to what is typed', async () => {
     const { press, job, element, settle } = await show(DayComponent, [answering(async () => ({ ok: true, weather }))]);
-    expect(element.querySelectorAll('esm-day-chart .curve').length).toBeGreaterThanOrEqual(10);
+    expect(element.querySelectorAll('esm-day-ribbon rect.good').length).toBeGreaterThanOrEqual(10);
     await press('Weather by the hour');
     expect(job.job()!.site.airC).toBe(20);
-    type(element.querySelector<HTMLInputElement>('#hour')!, '14', 'input');
+    element.querySelector<HTMLElement>('[role=slider]')!.dispatchEvent(new KeyboardEvent('keydown', { code: 'ArrowRight', bubbles: true }));
     await settle();
-    expect(job.job()).toMatchObject({ hour: 14, site: { airC: 24 } });
-    await press('By hand instead');
+    expect(job.job()).toMatchObject({ hour: 10.5, site: { airC: 20.5 } });
+    await press('Type the weather');
     expect(job.job()!.weather).toBeNull();
   });
 
@@ -81,19 +83,17 @@ describe('long questions', () => {
       stop: (kind: string) => stopped.push(kind),
     };
     const { press, element, fixture } = await show(WhatIfComponent, [{ provide: PLANNING, useValue: never }]);
-    await press('What would change');
     tell(0.4);
     fixture.detectChanges();
-    expect(element.querySelector('progress')!.value).toBeCloseTo(0.4, 5);
+    expect(element.querySelector('[role=progressbar]')!.getAttribute('aria-valuenow')).toBe('40');
     await press('Stop');
     expect(stopped).toContain('what-if');
     expect(element.textContent).toContain('What would change the answer?');
   });
 
   it('lay the front out as plans to pick', async () => {
-    const { press, element, job, settle } = await show(FrontComponent);
+    const { element, job, settle } = await show(FrontComponent);
     const front = finish(tradeOffsOf(job.job()!));
-    await press('What may be traded');
     const dots = [...element.querySelectorAll<SVGElement>('.dot')];
     expect(dots).toHaveLength(front.length);
     expect(element.querySelectorAll('.dot.here')).toHaveLength(1);
@@ -102,12 +102,13 @@ describe('long questions', () => {
     expect(Object.keys(job.job()!.choices.assumptions)).toEqual(expect.arrayContaining(['weightMarring', 'weightMinute', 'weightLitre']));
   });
 
-  it('say where the school mattered, and try the other one', async () => {
-    const { press, element, job } = await show(MatteredComponent);
-    await press('Where does the school matter');
-    expect(element.querySelectorAll('li').length).toBeGreaterThan(2);
+  it('say where the approach matters, and try the other one', async () => {
+    const { element, job, settle } = await show(MatteredComponent);
+    const cards = element.querySelectorAll<HTMLElement>('.change');
+    expect(cards.length).toBeGreaterThan(2);
     const before = job.job()!.choices;
-    await press('Try it');
+    cards[0]!.click();
+    await settle();
     expect(job.job()!.choices).not.toEqual(before);
   });
 });
@@ -135,14 +136,14 @@ describe('a refusal', () => {
     await settle();
     expect(job.plan()!.method).toBe('decline');
     expect(element.textContent).toContain('full rinse wash');
-    await press('The client was told');
+    await press('Decline it');
     expect(job.job()!.refused!.why).toContain('full rinse wash');
-    expect(element.textContent).toContain('it stands in the log');
+    expect(element.textContent).toContain('is in the log');
     await press('Take that back');
     expect(job.job()!.refused).toBeNull();
-    await press('The client wants it');
+    await press('Client insists');
     await press('Go ahead');
-    expect(element.querySelector('.fault')?.textContent).toContain('Whose word');
+    expect(element.querySelector('.fault')?.textContent).toContain('Who agrees');
     element.querySelector<HTMLInputElement>('#consent-by')!.value = 'The owner';
     await press('Go ahead');
     expect(job.job()!.consent).toMatchObject({ by: 'The owner', on: job.job()!.date });
@@ -168,10 +169,11 @@ describe('the walk-round', () => {
 
   it('takes stretches of days, a panel’s warmth, and marks that were there before', async () => {
     const { press, element, job, view, settle } = await show(WalkRoundStage);
-    await press('Another stretch of days');
+    await press('Change the days');
+    await press('Add a period');
     expect(job.job()!.since).toHaveLength(2);
     type(element.querySelectorAll<HTMLInputElement>('esm-since input')[1]!, '-4');
-    expect(job.job()!.since[0]!.km).toBe(140);
+    expect(job.job()!.since[0]!.km).toBe(0);
     type(element.querySelectorAll<HTMLInputElement>('esm-since input')[1]!, '200');
     await settle();
     expect(job.job()!.since[0]!.km).toBe(200);
@@ -197,10 +199,10 @@ describe('the walk-round', () => {
   });
 });
 
-describe('the run sheet', () => {
+describe('the work order', () => {
   it('names what was there before, what stays, and dries the body where that is the school', async () => {
-    const { element, job, settle } = await show(RunSheetStage);
-    expect(element.textContent).toContain('There before: Left front door, lower: scratch');
+    const { element, job, settle } = await show(WorkOrderStage);
+    expect(element.textContent).toContain('Existing marks: Left front door, lower: scratch');
     job.edit('tar', (one) => ({
       ...one,
       products: one.products.filter(({ id }) => id !== 'p-tar'),
@@ -210,7 +212,7 @@ describe('the run sheet', () => {
     }));
     await settle();
     expect(element.textContent).toContain('2 tar spots stay');
-    expect([...element.querySelectorAll('.title')].map((title) => title.textContent)).toContain('Dry the body');
+    expect([...element.querySelectorAll('.lap h3')].map((title) => title.textContent)).toContainEqual(expect.stringContaining('Dry the body'));
   });
 });
 
@@ -224,7 +226,7 @@ describe('mixing', () => {
     (fixture.componentInstance as unknown as { measureWith(kind: string): void }).measureWith('cap');
     await settle();
     expect(job.job()!.device.kind).toBe('syringe');
-    expect(element.textContent).toContain('measure yours');
+    expect(element.textContent).toContain('Measure your cap first');
     type(element.querySelector<HTMLInputElement>('#step')!, '12');
     await settle();
     expect(job.job()!.device).toMatchObject({ kind: 'cap', stepMl: 12, capacityMl: 12 });

@@ -18,7 +18,7 @@ export const routes: Routes = [
   },
   {
     path: 'shelf',
-    title: 'Shelf · Esmero',
+    title: 'Van stock · Esmero',
     loadComponent: () => import('../features/shelf/shelf.page').then((m) => m.ShelfPage),
   },
   {
@@ -28,7 +28,7 @@ export const routes: Routes = [
   },
   {
     path: 'bench',
-    title: 'Mix bench · Esmero',
+    title: 'Mixing · Esmero',
     loadComponent: () => import('../features/bench/bench.page').then((m) => m.BenchPage),
   },
   {
@@ -63,9 +63,9 @@ export const routes: Routes = [
         loadComponent: () => import('../features/towels/towels.stage').then((m) => m.TowelsStage),
       },
       {
-        path: 'run-sheet',
-        title: 'Run sheet · Esmero',
-        loadComponent: () => import('../features/run-sheet/run-sheet.stage').then((m) => m.RunSheetStage),
+        path: 'order',
+        title: 'Work order · Esmero',
+        loadComponent: () => import('../features/work-order/work-order.stage').then((m) => m.WorkOrderStage),
       },
       {
         path: 'run',

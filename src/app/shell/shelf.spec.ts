@@ -17,6 +17,7 @@ async function shelf() {
   const set = async (label: string, value: string): Promise<void> => {
     const field = all.element.querySelector<HTMLInputElement>(`input[aria-label="${label}"]`)!;
     field.value = value;
+    field.dispatchEvent(new Event('blur'));
     field.closest('form')!.dispatchEvent(new Event('submit'));
     await all.settle();
   };
@@ -37,10 +38,12 @@ describe('the shelf', () => {
   it('buys a bottle and counts what is there; both stay in the list', async () => {
     const { element, press, set, at, desk } = await shelf();
     const before = desk.kept().length;
+    await press('Bought or counted: Waterless');
     await press('One bought of Waterless');
     expect(at(amber)).toBe(930);
     const size = element.querySelector<HTMLInputElement>('input[aria-label="Size bought of Waterless concentrate, amber cap"]')!;
     size.value = '3780';
+    size.dispatchEvent(new Event('blur'));
     await press('One bought of Waterless');
     expect(at(amber)).toBe(4710);
     await press('Take back');

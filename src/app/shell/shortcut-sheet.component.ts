@@ -19,12 +19,12 @@ const sheet: readonly { readonly title: string; readonly keys: readonly (readonl
     title: 'On the car',
     keys: [
       ['Tab', 'To the car, and on from it'],
-      ['← ↑ → ↓', 'To the next zone that way'],
-      ['Enter, Space', 'Press the zone'],
+      ['← ↑ → ↓', 'To the next panel that way'],
+      ['Enter, Space', 'Press the panel'],
     ],
   },
   {
-    title: 'Walk-round, on a zone',
+    title: 'Walk-round, on a panel',
     keys: [
       ['0 … 5', 'Paint that level'],
       ['d p f a s g m b', 'Dust, pollen, road film, fallout, salt, grit, mud, brake dust'],

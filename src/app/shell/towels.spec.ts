@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { Type } from '@angular/core';
 import { bucketSpread, packingListOf, compareBuckets, finish, workOrdersOf, planJob, setChoices } from '@esmero/core';
 import type { Job } from '@esmero/model';
-import { grams, orderingText } from '@esmero/messages';
-import { OrdersComponent } from '../features/run-sheet/orders.component';
+import { grams, orderingText, roleName } from '@esmero/messages';
+import { OrdersComponent } from '../features/work-order/orders.component';
 import { BucketsComponent } from '../features/towels/buckets.component';
 import { CarryComponent } from '../features/towels/carry.component';
 import { PileComponent } from '../features/towels/pile.component';
@@ -75,9 +75,7 @@ describe('the pile', () => {
 
   it('empties the towels at the start of the run', async () => {
     const { element, settle } = await shown(PileComponent);
-    const rail = element.querySelector<HTMLInputElement>('input[type=range]')!;
-    rail.value = '0';
-    rail.dispatchEvent(new Event('input'));
+    element.querySelector<HTMLElement>('[role=slider]')!.dispatchEvent(new KeyboardEvent('keydown', { code: 'Home', bubbles: true }));
     await settle();
     const heights = [...element.querySelectorAll('.used')].map((used) => Number(used.getAttribute('height')));
     expect(Math.max(...heights)).toBe(0);
@@ -86,24 +84,23 @@ describe('the pile', () => {
 
   it('sets a towel aside for what is chosen beside its name, but no wheel towel', async () => {
     const { element, settle, job, desk } = await shown(PileComponent);
-    const select = element.querySelector('select')!;
-    const [from, to] = [select.value, select.value === 'glass' ? 'wash' : 'glass'];
+    const first = desk.plan()!.towels[0]!.role;
+    const [from, to] = [first, first === 'glass' ? ('wash' as const) : ('glass' as const)];
     const clean = (role: string, one: Job): number => one.towels.filter((batch) => batch.role === role).reduce((sum, batch) => sum + batch.clean, 0);
-    select.value = to;
-    select.dispatchEvent(new Event('change'));
+    element.querySelector<HTMLElement>('esm-towel-square [role=combobox]')!.click();
+    await settle();
+    [...document.querySelectorAll<HTMLElement>('[role=option]')].find((option) => option.textContent?.includes(roleName[to]))!.click();
     await settle();
     expect(clean(to, desk.job()!)).toBe(clean(to, job) + 1);
     expect(clean(from, desk.job()!)).toBe(clean(from, job) - 1);
-    const wheelTowel = [...element.querySelectorAll('esm-towel-square')].find((one) => one.textContent.includes('wheel towels') && !one.querySelector('select'));
+    const wheelTowel = [...element.querySelectorAll('esm-towel-square')].find((one) => one.textContent.includes('wheel towels') && !one.querySelector('[role=combobox]'));
     expect(wheelTowel).toBeDefined();
   });
 });
 
 describe('the orders of work', () => {
   it('are laid side by side when asked, and one is taken by a press', async () => {
-    const { element, press, settle, job, desk } = await shown(OrdersComponent);
-    await press('Would another');
-    await settle();
+    const { element, settle, job, desk } = await shown(OrdersComponent);
     const answer = finish(workOrdersOf(job));
     expect([...element.querySelectorAll('li .words')].map((one) => one.textContent!.split(': ')[0])).toEqual(answer.map((one) => orderingText(one, job.site.workers)));
     const other = answer.find(({ now }) => !now)!;

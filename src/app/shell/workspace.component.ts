@@ -1,11 +1,12 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, DestroyRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
-import { Button } from 'primeng/button';
-import type { Totals } from '@esmero/core';
+import { Button, ButtonDirective } from 'primeng/button';
+import { type StageState, type Totals, stageStates } from '@esmero/core';
 import type { ZoneId } from '@esmero/model';
 import { timeOfDay } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
 import { CarNetComponent } from '../ui/net/car-net.component';
+import { NetLegendComponent } from '../ui/net/net-legend.component';
 import { NetBoard } from '../ui/net/net-board';
 import { ZoneInView } from '../ui/net/zone-in-view';
 import { mediaSignal } from '../ui/media';
@@ -16,6 +17,8 @@ import { SavingBarComponent } from './saving-bar.component';
 import { isTyping } from './shortcuts.component';
 import { stages } from './stages';
 
+const stateName: Readonly<Record<StageState, string>> = { done: 'done', attention: 'needs a look', open: 'not begun' };
+
 /** One job: the car in the middle, the stages around it, the totals below. */
 @Component({
   selector: 'esm-workspace',
@@ -25,11 +28,13 @@ import { stages } from './stages';
     RouterLink,
     RouterLinkActive,
     CarNetComponent,
+    NetLegendComponent,
     SavingBarComponent,
     TotalsStripComponent,
     WhyComponent,
     ZoneCardComponent,
     Button,
+    ButtonDirective,
   ],
   templateUrl: './workspace.component.html',
   styleUrl: './workspace.component.css',
@@ -45,6 +50,15 @@ export class WorkspaceComponent {
   private readonly document = inject(DOCUMENT);
 
   protected readonly stages = stages;
+  protected readonly stateName = stateName;
+  protected readonly states = computed(() => {
+    const [job, plan] = [this.desk.job(), this.desk.plan()];
+    return job && plan ? stageStates(job, plan, this.desk.zones().map(({ id }) => id)) : null;
+  });
+  protected readonly whose = computed(() => {
+    const job = this.desk.job();
+    return job ? [job.client, job.vehicle.name, job.site.name].filter((part) => part !== '').join(' · ') : '';
+  });
   protected readonly asked = signal<keyof Totals | null>(null);
   /** Follows the plan while it is open: a figure set otherwise shows at once what it does. */
   protected readonly question = computed((): Asked | null => {

@@ -22,10 +22,10 @@ export const loadSettings = createEffect(
 export const keepSettings = createEffect(
   (actions = inject(Actions), state = inject(State), store = inject(STORE), tabs = inject(TABS)) =>
     actions.pipe(
-      ofType(settingsActions.setUnits, settingsActions.setTheme, settingsActions.setSound),
+      ofType(settingsActions.setUnits, settingsActions.setTheme, settingsActions.setSound, settingsActions.setSpeech),
       concatLatestFrom(() => [state.select(settingsFeature.selectSettingsState), state.select(settingsFeature.selectKept)]),
-      concatMap(async ([, { units, theme, sound }, kept]) => {
-        const settings = { units, theme, sound };
+      concatMap(async ([, { units, theme, sound, speech }, kept]) => {
+        const settings = { units, theme, sound, speech };
         const done = await (await store).keepSetting(KEY, settings, kept ?? undefined);
         if (done.kind === 'kept') tabs.tell({ kind: 'settings-changed' });
         return settings;

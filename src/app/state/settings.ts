@@ -4,11 +4,16 @@ import type { UnitSystem } from '@esmero/messages';
 export const themes = ['system', 'light', 'dark'] as const;
 export type Theme = (typeof themes)[number];
 
+/** How much of the next pass is read aloud in the run. */
+export const speeches = ['off', 'short', 'full'] as const;
+export type Speech = (typeof speeches)[number];
+
 export interface Settings {
   readonly units: UnitSystem;
   readonly theme: Theme;
   /** A tone in the run when something is ready, or about to dry. */
   readonly sound: boolean;
+  readonly speech: Speech;
 }
 
 export interface SettingsState extends Settings {
@@ -25,10 +30,11 @@ export const settingsActions = createActionGroup({
     'Set Units': props<{ units: UnitSystem }>(),
     'Set Theme': props<{ theme: Theme }>(),
     'Set Sound': props<{ sound: boolean }>(),
+    'Set Speech': props<{ speech: Speech }>(),
   },
 });
 
-const initial: SettingsState = { units: 'metric', theme: 'system', sound: false, kept: null };
+const initial: SettingsState = { units: 'metric', theme: 'system', sound: false, speech: 'off', kept: null };
 
 export const settingsFeature = createFeature({
   name: 'settings',
@@ -39,15 +45,17 @@ export const settingsFeature = createFeature({
     on(settingsActions.setUnits, (state, { units }): SettingsState => ({ ...state, units })),
     on(settingsActions.setTheme, (state, { theme }): SettingsState => ({ ...state, theme })),
     on(settingsActions.setSound, (state, { sound }): SettingsState => ({ ...state, sound })),
+    on(settingsActions.setSpeech, (state, { speech }): SettingsState => ({ ...state, speech })),
   ),
 });
 
 /** Takes what was kept as it is only where it is one of ours; anything else is the default. */
 export function settingsFrom(kept: unknown): Settings {
-  const { units, theme, sound } = (typeof kept === 'object' && kept !== null ? kept : {}) as Partial<Settings>;
+  const { units, theme, sound, speech } = (typeof kept === 'object' && kept !== null ? kept : {}) as Partial<Settings>;
   return {
     units: units === 'us' ? 'us' : 'metric',
     theme: themes.find((known) => known === theme) ?? 'system',
     sound: sound === true,
+    speech: speeches.find((known) => known === speech) ?? 'off',
   };
 }

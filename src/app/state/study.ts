@@ -1,4 +1,4 @@
-import { DestroyRef, type Signal, computed, inject, linkedSignal } from '@angular/core';
+import { DestroyRef, type Signal, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import type { Studies, StudyKind } from '@esmero/core';
 import type { Job } from '@esmero/model';
 import { JobDesk } from './job-desk';
@@ -21,11 +21,15 @@ export interface StudyDesk<K extends StudyKind> {
   stop(): void;
 }
 
-/**
- * Belongs to the component that makes it, and is called off with it.
- * @param about what is asked about, where it is not the very job on the desk
- */
-export function studyOf<K extends StudyKind>(kind: K, about: (job: Job) => Job = (job) => job): StudyDesk<K> {
+export interface StudyWay {
+  /** What is asked about, where it is not the very job on the desk. */
+  readonly about?: (job: Job) => Job;
+  /** Asked unasked, and again whenever the job is another; what was stopped stays stopped. */
+  readonly atOnce?: boolean;
+}
+
+/** Belongs to the component that makes it, and is called off with it. */
+export function studyOf<K extends StudyKind>(kind: K, { about = (job) => job, atOnce = false }: StudyWay = {}): StudyDesk<K> {
   const desk = inject(JobDesk);
   const planning = inject(PLANNING);
   const idle: State<K> = { kind: 'idle' };
@@ -45,6 +49,10 @@ export function studyOf<K extends StudyKind>(kind: K, about: (job: Job) => Job =
     if (desk.job() !== job || state().kind !== 'working') return;
     state.set(found.kind === 'stopped' ? idle : found);
   };
+  if (atOnce)
+    effect(() => {
+      if (desk.job()) untracked(() => void ask());
+    });
   return {
     idle: computed(() => state().kind === 'idle'),
     share: computed(() => {

@@ -14,6 +14,8 @@ vi.stubGlobal(
   }),
 );
 
+Element.prototype.scrollIntoView = (): void => undefined;
+
 class StillObserver {
   observe(): void {}
   unobserve(): void {}

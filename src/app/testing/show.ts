@@ -4,6 +4,7 @@ import type { Job } from '@esmero/model';
 import { JobDesk } from '../state/job-desk';
 import { ZoneInView } from '../ui/net/zone-in-view';
 import { deskWith } from './desk';
+import { pressable } from './pressable';
 
 /** A part of the application on a desk with the first demo job, perhaps changed; buttons are pressed by their text. */
 export async function show<T>(part: Type<T>, providers: readonly Provider[] = [], change?: (job: Job) => Job) {
@@ -22,7 +23,7 @@ export async function show<T>(part: Type<T>, providers: readonly Provider[] = []
     fixture.detectChanges();
   };
   const press = async (text: string): Promise<void> => {
-    const button = [...element.querySelectorAll('button')].find((b) => b.textContent?.trim().startsWith(text));
+    const button = pressable(element, text);
     if (!button) throw new Error(`No button ${text}`);
     button.click();
     await settle();

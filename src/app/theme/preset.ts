@@ -3,13 +3,23 @@ import base from '@primeuix/themes/aura/base';
 import button from '@primeuix/themes/aura/button';
 import checkbox from '@primeuix/themes/aura/checkbox';
 import datatable from '@primeuix/themes/aura/datatable';
+import datepicker from '@primeuix/themes/aura/datepicker';
 import dialog from '@primeuix/themes/aura/dialog';
+import drawer from '@primeuix/themes/aura/drawer';
+import iconfield from '@primeuix/themes/aura/iconfield';
+import inputnumber from '@primeuix/themes/aura/inputnumber';
 import inputtext from '@primeuix/themes/aura/inputtext';
 import menu from '@primeuix/themes/aura/menu';
+import panel from '@primeuix/themes/aura/panel';
 import progressbar from '@primeuix/themes/aura/progressbar';
 import select from '@primeuix/themes/aura/select';
+import selectbutton from '@primeuix/themes/aura/selectbutton';
+import slider from '@primeuix/themes/aura/slider';
+import tabs from '@primeuix/themes/aura/tabs';
+import tag from '@primeuix/themes/aura/tag';
 import textarea from '@primeuix/themes/aura/textarea';
 import toast from '@primeuix/themes/aura/toast';
+import togglebutton from '@primeuix/themes/aura/togglebutton';
 import toggleswitch from '@primeuix/themes/aura/toggleswitch';
 import virtualscroller from '@primeuix/themes/aura/virtualscroller';
 
@@ -66,12 +76,45 @@ const danger = (background: string, color: string, hover: string) => ({
   text: { danger: { color: background } },
 });
 
+/** A second action: an outline in ink, so that it does not look switched off. */
+const quiet = { secondary: { color: 'var(--ink)', borderColor: 'var(--line)', hoverBackground: 'var(--sunk)', activeBackground: 'var(--sunk)' } };
+
+/** One of several answers: an outline, and filled with ink green once it is chosen. */
+const answer = {
+  background: 'var(--card)',
+  hoverBackground: 'var(--card)',
+  checkedBackground: 'var(--pick)',
+  borderColor: 'var(--line)',
+  checkedBorderColor: 'var(--pick)',
+  color: 'var(--ink)',
+  hoverColor: 'var(--ink)',
+  checkedColor: 'var(--on-pick)',
+};
+const chosen = { checkedBackground: 'transparent' };
+
 /** PrimeNG's structure in Esmero's colours, corners and sizes; only the parts that are used. */
 export const esmeroPreset = definePreset(
-  { ...base, components: { button, checkbox, datatable, dialog, inputtext, menu, progressbar, select, textarea, toast, toggleswitch, virtualscroller } },
+  { ...base, components: { button, checkbox, datatable, datepicker, dialog, drawer, iconfield, inputnumber, inputtext, menu, panel, progressbar, select, selectbutton, slider, tabs, tag, textarea, toast, togglebutton, toggleswitch, virtualscroller } },
   {
-    components: { button: { colorScheme: { light: danger(rust, '#ffffff', '#7d1d13'), dark: danger('#ff9d8e', '#2a0d09', '#ffb4a8') } } },
-    primitive: { borderRadius: { xs: '2px', sm: '3px', md: '5px', lg: '8px', xl: '12px' } },
+    components: {
+      button: {
+        colorScheme: {
+          light: { ...danger(rust, '#ffffff', '#7d1d13'), outlined: quiet },
+          dark: { ...danger('#ff9d8e', '#2a0d09', '#ffb4a8'), outlined: quiet },
+        },
+      },
+      datatable: {
+        root: { borderColor: 'var(--line)' },
+        header: { background: 'transparent' },
+        headerCell: { background: 'transparent', hoverBackground: 'var(--sunk)', selectedBackground: 'transparent', color: 'var(--ink-soft)', selectedColor: 'var(--ink)' },
+        row: { background: 'transparent', hoverBackground: 'var(--sunk)' },
+        bodyCell: { padding: '0.5rem 0.75rem' },
+      },
+      panel: { root: { background: 'transparent', borderColor: 'transparent' }, header: { padding: '0' }, content: { padding: '0' } },
+      tabs: { tablist: { background: 'transparent' }, tabpanel: { background: 'transparent', padding: '0' } },
+      togglebutton: { colorScheme: { light: { root: answer, content: chosen }, dark: { root: answer, content: chosen } } },
+    },
+    primitive: { borderRadius: { xs: '4px', sm: '6px', md: '10px', lg: '12px', xl: '16px' } },
     semantic: {
       primary: verdigris,
       focusRing: { width: '3px', style: 'solid', color: '{primary.color}', offset: '2px' },

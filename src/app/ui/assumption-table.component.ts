@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
-import { InputText } from 'primeng/inputtext';
+import { ButtonDirective } from 'primeng/button';
 import { type AssumptionKey, type AssumptionOverrides, assumptionTable } from '@esmero/core';
+import { NumberComponent } from './number.component';
 
 /** A figure that a user sets otherwise for this job; null goes back to ours. */
 export interface Assumed {
@@ -14,7 +15,7 @@ const originWord = { measured: 'measured', practice: 'common practice', judged: 
 @Component({
   selector: 'esm-assumption-table',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText],
+  imports: [ButtonDirective, NumberComponent],
   template: `
     <table>
       <tbody>
@@ -27,24 +28,12 @@ const originWord = { measured: 'measured', practice: 'common practice', judged: 
               }
             </td>
             <td class="value">
-              <input
-                pInputText
-                class="num"
-                type="number"
-                step="any"
-                [id]="'a-' + row.key"
-                [min]="row.min"
-                [max]="row.max"
-                [value]="row.value"
-                #field
-                (change)="set(row.key, field)"
-              />
-              <span class="soft">{{ row.unit }}</span>
+              <esm-number [inputId]="'a-' + row.key" [digits]="6" [unit]="row.unit" [value]="row.value" (typed)="set(row.key, $event)" />
             </td>
             <td class="soft">
               @if (row.own) {
                 yours
-                <button type="button" class="chip" (click)="assumed.emit({ key: row.key, value: null })">
+                <button pButton type="button" severity="secondary" outlined (click)="assumed.emit({ key: row.key, value: null })">
                   Back to {{ row.ours }}<span class="sr-only">: {{ row.note }}</span>
                 </button>
               } @else {
@@ -63,9 +52,8 @@ const originWord = { measured: 'measured', practice: 'common practice', judged: 
     .value {
       white-space: nowrap;
     }
-    input {
-      width: 6.5rem;
-      text-align: right;
+    esm-number {
+      width: 9rem;
     }
     .bad {
       color: var(--rust);
@@ -86,9 +74,9 @@ export class AssumptionTableComponent {
     }),
   );
 
-  protected set(key: AssumptionKey, field: HTMLInputElement): void {
+  protected set(key: AssumptionKey, value: number | null): void {
     const { min, max } = assumptionTable[key];
-    const value = field.valueAsNumber;
+    if (value === null || value === (this.overrides()[key] ?? assumptionTable[key].value)) return this.refused.set(null);
     const good = value >= min && value <= max;
     this.refused.set(good ? null : key);
     if (good) this.assumed.emit({ key, value });

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { type PictureTime, pictureTimes } from '@esmero/model';
 
 /** A picture with its address; none while it is fetched, or where it is kept elsewhere. */
@@ -15,6 +16,7 @@ const names: Readonly<Record<PictureTime, string>> = { before: 'Before', after: 
 @Component({
   selector: 'esm-picture-pairs',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ButtonDirective],
   template: `
     <div class="pair">
       @for (column of columns(); track column.when) {
@@ -28,7 +30,7 @@ const names: Readonly<Record<PictureTime, string>> = { before: 'Before', after: 
                 <p class="soft">The picture is kept on another machine.</p>
               }
               <figcaption class="soft">
-                {{ picture.says }} <button type="button" class="chip no-print" (click)="dropped.emit(picture.id)">Take off<span class="sr-only"> the picture {{ names[picture.when].toLowerCase() }}</span></button>
+                {{ picture.says }} <button pButton type="button" class="no-print" severity="secondary" outlined (click)="dropped.emit(picture.id)">Take off<span class="sr-only"> the picture {{ names[picture.when].toLowerCase() }}</span></button>
               </figcaption>
             </figure>
           }

@@ -1,4 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, input, model, signal, untracked } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Button } from 'primeng/button';
+import { Slider } from 'primeng/slider';
 
 /** Places shown in a second. */
 const SPEEDS = [1, 3, 10] as const;
@@ -7,26 +10,27 @@ const SPEEDS = [1, 3, 10] as const;
 @Component({
   selector: 'esm-play-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Button, FormsModule, Slider],
   template: `
     <div class="row" role="group" [attr.aria-label]="label()">
-      <button type="button" class="chip" (click)="step(-1)" [disabled]="at() <= 0">One back</button>
+      <p-button icon="pi pi-step-backward" ariaLabel="One back" severity="secondary" [outlined]="true" (onClick)="step(-1)" [disabled]="at() <= 0" />
       @if (!still) {
-        <button type="button" class="chip" (click)="play()">{{ playing() ? 'Pause' : 'Play' }}</button>
+        <p-button [icon]="playing() ? 'pi pi-pause' : 'pi pi-play'" [ariaLabel]="playing() ? 'Pause' : 'Play'" severity="secondary" [outlined]="true" (onClick)="play()" />
       }
-      <button type="button" class="chip" (click)="step(1)" [disabled]="at() >= last()">One on</button>
+      <p-button icon="pi pi-step-forward" ariaLabel="One on" severity="secondary" [outlined]="true" (onClick)="step(1)" [disabled]="at() >= last()" />
       @if (!still) {
-        <button type="button" class="chip" (click)="faster()">{{ speed() }} a second</button>
+        <p-button [label]="speed() + ' a second'" severity="secondary" [text]="true" (onClick)="faster()" />
       }
-      <input type="range" min="0" [max]="last()" [value]="at()" [attr.aria-label]="what()" [attr.aria-valuetext]="says()" #place (input)="go(+place.value)" />
+      <p-slider [min]="0" [max]="last()" [ngModel]="at()" (ngModelChange)="go($event)" [ariaLabel]="what()" />
     </div>
   `,
   styles: `
     :host {
       display: block;
     }
-    input[type='range'] {
+    p-slider {
       flex: 1 1 10rem;
-      accent-color: var(--sea);
+      margin: 0.9rem 0.6rem;
     }
   `,
 })
@@ -34,8 +38,6 @@ export class PlayBarComponent {
   readonly label = input.required<string>();
   /** What a place on the rail is. */
   readonly what = input.required<string>();
-  /** What is to be seen at this place. */
-  readonly says = input.required<string>();
   readonly last = input.required<number>();
   readonly at = model.required<number>();
 

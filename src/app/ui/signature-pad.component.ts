@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import type { Signature } from '@esmero/model';
 import { dayAndTime } from '@esmero/messages';
@@ -10,12 +11,12 @@ const HEIGHT = 100;
 @Component({
   selector: 'esm-signature-pad',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText],
+  imports: [ButtonDirective, InputText],
   template: `
     @if (signed(); as signed) {
       <figure>
         <svg viewBox="0 0 ${WIDTH} ${HEIGHT}" role="img" [attr.aria-label]="'Signed by ' + signed.by"><path [attr.d]="signed.path" /></svg>
-        <figcaption>{{ signed.by }}, {{ when() }} <button type="button" class="chip no-print" (click)="changed.emit(null)">Sign anew</button></figcaption>
+        <figcaption>{{ signed.by }}, {{ when() }} <button pButton type="button" class="no-print" severity="secondary" outlined (click)="changed.emit(null)">Sign again</button></figcaption>
       </figure>
     } @else {
       <div class="no-print">
@@ -38,8 +39,8 @@ const HEIGHT = 100;
             Name
             <input pInputText required maxlength="160" autocomplete="off" #name />
           </label>
-          <button type="submit" class="chip">Sign</button>
-          <button type="button" class="chip" [disabled]="path() === ''" (click)="path.set('')">Wipe the box</button>
+          <button pButton type="submit" severity="secondary" outlined>Sign</button>
+          <button pButton type="button" severity="secondary" outlined [disabled]="path() === ''" (click)="path.set('')">Clear</button>
         </form>
       </div>
     }

@@ -1,24 +1,26 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { Button } from 'primeng/button';
+import { ProgressBar } from 'primeng/progressbar';
 
 /** Asks a long question, shows how far it is, and lets it be called off. */
 @Component({
   selector: 'esm-study-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Button, ProgressBar],
   template: `
     @if (share() !== null) {
       <span class="row">
-        <progress max="1" [value]="share()" [attr.aria-label]="question()"></progress>
-        <button type="button" class="chip" (click)="stop.emit()">Stop</button>
+        <p-progressbar [value]="percent()" [showValue]="false" [attr.aria-label]="question()" />
+        <p-button label="Stop" severity="secondary" [outlined]="true" (onClick)="stop.emit()" />
       </span>
     } @else if (failure(); as message) {
       <p class="note stop">That could not be worked out: {{ message }}. Reload the page and ask again.</p>
     } @else {
-      <button type="button" class="chip" (click)="ask.emit()">{{ question() }}</button>
+      <p-button [label]="question()" severity="secondary" [outlined]="true" (onClick)="ask.emit()" />
     }
   `,
   styles: `
-    progress {
-      accent-color: var(--sea);
+    p-progressbar {
       width: 10rem;
     }
   `,
@@ -29,4 +31,6 @@ export class StudyBarComponent {
   readonly failure = input.required<string | null>();
   readonly ask = output();
   readonly stop = output();
+
+  protected readonly percent = computed(() => Math.round((this.share() ?? 0) * 100));
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, input, signal } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 
 /** What stands on a vessel. */
 export interface VesselLabel {
@@ -22,6 +23,7 @@ async function codeOf(text: string): Promise<{ readonly path: string; readonly s
 @Component({
   selector: 'esm-vessel-label',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ButtonDirective],
   template: `
     <div class="vessel-label">
       <div>
@@ -41,7 +43,7 @@ async function codeOf(text: string): Promise<{ readonly path: string; readonly s
         </svg>
       }
     </div>
-    <button type="button" class="chip no-print" (click)="print()">Print this label</button>
+    <button pButton type="button" class="no-print" severity="secondary" outlined (click)="print()">Print this label</button>
   `,
   styles: `
     .vessel-label {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { ZonePlan } from '@esmero/core';
 import type { Zone, ZoneSoil } from '@esmero/model';
-import { type Units, clock, indexText, surfaceName, treatmentName, zoneName } from '@esmero/messages';
+import { type Units, clock, indexText, treatmentName, zoneName } from '@esmero/messages';
 import { forecastWords, soilWords } from './net/looks';
 
 /** One zone in a few lines: what it is, what lies on it, what will be done. */
@@ -10,25 +10,30 @@ import { forecastWords, soilWords } from './net/looks';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (zone(); as zone) {
-      <strong>{{ name() }}</strong>
-      <span class="num soft">{{ facts() }}</span>
-      <span><span class="soft">{{ basis() }}:</span> {{ soil() }}</span>
-      <span><span class="soft">Plan:</span> {{ treatment() }}</span>
-      <span class="num soft">{{ drying() }}</span>
-    } @else {
-      <span class="soft">Point at, press or Tab to a zone to read it here.</span>
+      <p class="num"><strong>{{ name() }}</strong> · {{ area() }}</p>
+      <p>{{ basis() }}: {{ soil() }}</p>
+      <p>Plan: {{ treatment() }}</p>
+      <p class="num soft">{{ drying() }}</p>
     }
   `,
   styles: `
-    :host {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.15rem 1rem;
-      align-items: baseline;
-      min-height: 3.1rem;
-      padding: 0.35rem 0.75rem;
-      border-top: 1px solid var(--line);
-      font-size: 0.95rem;
+    :host(:has(p)) {
+      display: block;
+      width: 12.5rem;
+      padding: 0.55rem 0.75rem;
+      border-radius: 12px;
+      background: var(--tip);
+      color: var(--on-tip);
+      font-size: 0.85rem;
+      line-height: 1.35;
+      pointer-events: none;
+    }
+    p {
+      margin: 0 0 0.1rem;
+    }
+    .soft {
+      color: inherit;
+      opacity: 0.85;
     }
   `,
 })
@@ -39,10 +44,7 @@ export class ZoneCardComponent {
   readonly units = input.required<Units>();
 
   protected readonly name = computed(() => zoneName(this.zone()!.id));
-  protected readonly facts = computed(() => {
-    const { areaM2, tiltDeg, surface } = this.zone()!;
-    return `${this.units().area(areaM2)} · ${surfaceName[surface]} · tilted ${tiltDeg.toFixed(0)}°`;
-  });
+  protected readonly area = computed(() => this.units().area(this.zone()!.areaM2));
   protected readonly basis = computed(() => (!this.seen() && this.plan()?.soil.basis === 'forecast' ? 'Forecast' : 'Seen'));
   protected readonly soil = computed(() => {
     const soil = this.plan()?.soil;
@@ -56,7 +58,7 @@ export class ZoneCardComponent {
     const { sections } = option;
     const inSections = sections > 1 ? `, in ${sections} sections` : '';
     if (freezeS !== null) return `freezes in ${clock(freezeS)}${inSections}`;
-    return `${openS === null ? 'stays wet for an hour and more' : `dries by itself in ${clock(openS)}`}${inSections}`;
+    return `${openS === null ? 'won’t dry within an hour' : `dries by itself in ${clock(openS)}`}${inSections}`;
   });
   protected readonly treatment = computed(() => {
     const plan = this.plan();

@@ -4,7 +4,8 @@ import { libraryKinds, soilKinds, soilLevels, zoneIds } from '../model';
 import { planJob } from '../planning/plan-job';
 import { sampleJob, soilAll } from '../testing/sample';
 import { mirrored } from '../vehicle';
-import { fixTreatment, lift, mirrorSoil, newItem, newJob, paint, setAssumption, setSpots, unsee } from '.';
+import { celsius } from '../units';
+import { copyJob, fixTreatment, lift, mirrorSoil, newItem, newJob, paint, setAssumption, setSpots, unsee } from '.';
 
 const job = sampleJob({ soil: {} });
 const brush = fc.record({
@@ -98,5 +99,15 @@ describe('new things', () => {
 
   it.each(libraryKinds)('a new %s has a name and its own id', (kind) => {
     expect(newItem[kind]('x')).toMatchObject({ id: 'x', name: expect.stringMatching(/^New/) as string });
+  });
+});
+
+describe('a copy for another visit', () => {
+  it('keeps car, place, marks and habits, and nothing of what was seen, measured, agreed or done', () => {
+    const job = { ...sampleJob(), consent: { by: 'Somebody', on: '2031-01-01', note: '' }, readings: { roof: celsius(40) } };
+    const copy = copyJob(job, 'other', '2031-06-01');
+    expect(copy).toMatchObject({ id: 'other', date: '2031-06-01', name: `${job.name} (copy)`, vehicle: job.vehicle, site: job.site, choices: job.choices, since: job.since, marks: job.marks });
+    expect(copy).toMatchObject({ soil: {}, readings: {}, weather: null, consent: null, signed: null, refused: null, pictures: [], run: null });
+    expect(planJob(copy).zones.every(({ soil }) => soil.basis !== 'seen')).toBe(true);
   });
 });

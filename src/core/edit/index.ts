@@ -1,5 +1,8 @@
 export { changePass, dropPassChange } from './passes';
 export { fixTreatment, setAssumption, setChoices } from './choices';
+export { copyJob } from './copy';
+export { ownCarJob, standings } from './own-car';
+export type { OwnCar, Standing } from './own-car';
 export { defaultChoices, defaultHabits, habitsIn, newItem, newJob } from './create';
 export { atHour, withWeather } from './hour';
 export { dropRun, endRun, noteEvent, noteEvents, noteUse, putPunch, startRun, takeBackEvent } from './run';

@@ -5,6 +5,8 @@ import { type Task, actKey } from './task';
 
 /** The two clocks of a section that is wet, in milliseconds since 1970. */
 export interface Clocks {
+  /** When the first of it was wetted. */
+  readonly wetAt: number;
   readonly readyAt: number;
   /** Dry by then; null where it stays wet for an hour. */
   readonly dryAt: number | null;
@@ -38,11 +40,11 @@ function clocksOf({ act, parts }: Task, ticked: ReadonlyMap<string, number>, { z
     const [wettedAt, option] = [ticked.get(actKey({ act: 'wet', zoneId, section })), options.get(zoneId)];
     if (wettedAt === undefined || !option) return [];
     const { windowS } = option.drying;
-    return [{ readyAt: wettedAt + option.dwellS * 1000, dryAt: windowS === Infinity ? null : wettedAt + windowS * 1000 }];
+    return [{ wetAt: wettedAt, readyAt: wettedAt + option.dwellS * 1000, dryAt: windowS === Infinity ? null : wettedAt + windowS * 1000 }];
   });
   if (clocks.length === 0) return null;
   const dry = clocks.flatMap(({ dryAt }) => dryAt ?? []);
-  return { readyAt: Math.max(...clocks.map(({ readyAt }) => readyAt)), dryAt: dry.length > 0 ? Math.min(...dry) : null };
+  return { wetAt: Math.min(...clocks.map(({ wetAt }) => wetAt)), readyAt: Math.max(...clocks.map(({ readyAt }) => readyAt)), dryAt: dry.length > 0 ? Math.min(...dry) : null };
 }
 
 const sum = (values: Iterable<number>): number => [...values].reduce((total, one) => total + one, 0);

@@ -1,5 +1,7 @@
 export { afterwards } from './afterwards';
 export type { Afterwards, LaundryLoad, LeftOver } from './afterwards';
+export { answerReasons } from './answer';
+export type { AnswerReason, Gain } from './answer';
 export { claimsOf } from './claims';
 export type { Claim } from './claims';
 export { handMovesIn } from './hand-moves';
@@ -10,6 +12,8 @@ export { passChangesOf } from './pass-changes';
 export type { PassChanges } from './pass-changes';
 export { runRows } from './run-rows';
 export type { RunRow } from './run-rows';
+export { stageStates } from './stage-states';
+export type { StageName, StageState } from './stage-states';
 export { towelFillAfter, towelFillAt } from './towel-fill';
 export { windowsOf } from './windows';
 export type { Window } from './windows';

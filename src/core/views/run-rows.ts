@@ -4,7 +4,7 @@ import type { Plan } from '../planning';
 import { type HandMove, handMovesIn } from './hand-moves';
 import type { PassAct, PassPart, PlannedPass, Step, StepKind } from '../schedule';
 
-/** One line of the run sheet: a pass, or something done for the whole job. */
+/** One line of the work order: a pass, or something done for the whole job. */
 export interface RunRow {
   /** Number of the pass; null for set-up and packing. */
   readonly number: number | null;

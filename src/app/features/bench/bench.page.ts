@@ -1,14 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { type Dilution, type Fill, type FillMode, apart, costPerCar, fillModes, fillVolumes, fillWith, newItem, notations, readDilution } from '@esmero/core';
 import { type DeviceKind, type LabelReading, type MeasuringDevice, type Vessel, deviceKinds, labelReadings } from '@esmero/model';
-import { ml, defaultCurrency, toMinor } from '@esmero/units';
+import { ml, toMinor } from '@esmero/units';
 import { today } from '../../state/today';
 import { deviceName, fillSentence, fixed, money, readingName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
-import { RadioGroupDirective } from '../../ui/radio-group.directive';
+import { ShelfDesk } from '../../state/shelf-desk';
+import { ChoiceComponent } from '../../ui/choice.component';
+import { NumberComponent } from '../../ui/number.component';
 import { VesselDrawingComponent } from '../../ui/vessel/vessel-drawing.component';
 import { type VesselLabel, VesselLabelComponent } from '../../ui/vessel-label.component';
 
@@ -34,7 +37,7 @@ const MOST_ML = 1_000_000;
 @Component({
   selector: 'esm-bench-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InputText, RadioGroupDirective, Select, VesselDrawingComponent, VesselLabelComponent],
+  imports: [Button, ChoiceComponent, FormsModule, InputText, NumberComponent, Select, VesselDrawingComponent, VesselLabelComponent],
   templateUrl: './bench.page.html',
   styleUrl: './bench.page.css',
 })
@@ -64,6 +67,7 @@ export class BenchPage {
       .filter((entry) => entry.kind === 'vessel' && !entry.archived)
       .map(({ item }) => item as Vessel),
   );
+  protected readonly vesselChoices = computed(() => [{ value: '', label: 'What fits' }, ...this.vessels().map(({ id, name }) => ({ value: id, label: name }))]);
   /** Without a choice, the smallest that holds it in one filling, or a bucket of our own that does. */
   protected readonly vessel = computed((): Vessel => {
     const chosen = this.vessels().find(({ id }) => id === this.vesselId());
@@ -84,7 +88,7 @@ export class BenchPage {
   protected readonly problem = computed(() => {
     if (this.fault()) return this.fault();
     if (!(this.volume() > 0 && this.volume() <= MOST_ML)) return `A volume of more than nothing, up to ${this.u().volume(MOST_ML)}, please.`;
-    return this.device() ? null : 'Caps hold 7 to 30 mL: measure yours with water and a scale, and type what it holds.';
+    return this.device() ? null : 'Measure your cap first: fill it with water, weigh it, and type what it holds.';
   });
 
   protected readonly main = computed(() => (this.problem() ? null : this.under(this.reading())));
@@ -145,16 +149,28 @@ export class BenchPage {
     this.step.set(usualSteps[kind]);
   }
 
-  protected typeStep(text: string): void {
-    const value = this.u().edit.volume.read(Number(text));
-    this.step.set(text.trim() !== '' && value >= 0.05 && value <= 1000 ? value : null);
+  protected shown(volumeMl: number | null): number | null {
+    return volumeMl === null ? null : Number(this.u().edit.volume.show(volumeMl).toPrecision(5));
   }
 
-  protected typeVolume(text: string): void {
-    this.volume.set(this.u().edit.volume.read(Number(text)));
+  protected read(shown: number | null): number {
+    return this.u().edit.volume.read(shown ?? 0);
+  }
+
+  protected readonly volumeStep = computed(() => (this.u().system === 'us' ? 16 : 500));
+
+  protected typeStep(shown: number | null): void {
+    const value = this.read(shown);
+    this.step.set(value >= 0.05 && value <= 1000 ? value : null);
+  }
+
+  protected typeVolume(shown: number | null): void {
+    this.volume.set(this.read(shown));
   }
 
   // Cost by the car.
+  protected readonly currency = inject(ShelfDesk).currency;
+  protected readonly costsOpen = signal(false);
   protected readonly perCar = signal(500);
   protected readonly price = signal(26);
   protected readonly size = signal(1000);
@@ -164,9 +180,9 @@ export class BenchPage {
     const dilution = this.dilutionOf(this.reading());
     const ready = readDilution({ label: '0', reading: 'water' });
     if (!dilution || !ready.ok || !(this.size() > 0) || !(this.readySize() > 0)) return null;
-    const mixed = costPerCar({ priceMinor: toMinor(this.price(), defaultCurrency), sizeMl: this.size(), dilution }, this.perCar());
-    const bought = costPerCar({ priceMinor: toMinor(this.readyPrice(), defaultCurrency), sizeMl: this.readySize(), dilution: ready.dilution }, this.perCar());
-    const say = (minor: number): string => money(minor, defaultCurrency);
+    const mixed = costPerCar({ priceMinor: toMinor(this.price(), this.currency()), sizeMl: this.size(), dilution }, this.perCar());
+    const bought = costPerCar({ priceMinor: toMinor(this.readyPrice(), this.currency()), sizeMl: this.readySize(), dilution: ready.dilution }, this.perCar());
+    const say = (minor: number): string => money(minor, this.currency());
     const times = mixed > 0 ? bought / mixed : Infinity;
     return {
       mixed: say(mixed),

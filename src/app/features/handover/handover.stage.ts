@@ -34,7 +34,7 @@ export class HandoverStage {
 
   /** How the car is used from now on; what the job knows of it until somebody says otherwise. */
   protected readonly usual = linkedSignal<Job | null, Leg>({ source: this.desk.job, computation: (job) => usualLeg(job ?? { since: [] }) });
-  protected readonly study = studyOf('next-visit', (job) => ({ ...job, since: [this.usual()] }));
+  protected readonly study = studyOf('next-visit', { about: (job) => ({ ...job, since: [this.usual()] }) });
 
   protected readonly care = careAfterwards;
   protected readonly done = computed(() => {
@@ -92,6 +92,7 @@ export class HandoverStage {
 
   constructor() {
     inject(NetBoard).use({
+      shape: 'instrument',
       caption: 'The car, unfolded, with what was done to each part',
       looks: computed(() => treatmentLooks(this.desk.zonePlans().values(), this.desk.job()?.choices.fixed ?? {})),
       paints: false,

@@ -11,6 +11,7 @@ import { JobDesk } from '../../state/job-desk';
 import { shelfActions } from '../../state/shelf';
 import { TransferDesk } from '../../state/transfer-desk';
 import { deck, deskWith } from '../../testing/desk';
+import { pressable } from '../../testing/pressable';
 import { JobsPage } from './jobs.page';
 
 async function show() {
@@ -43,48 +44,68 @@ async function show() {
     for await (const one of everyJob(desk.store)) all.push(one);
     return all;
   };
-  return { ...desk, fixture, element, give, bring, stored };
+  /** Something from the menu of a job. */
+  const menu = async (name: string, what: string): Promise<void> => {
+    pressable(element, `What to do with ${name}`)!.click();
+    await desk.settle();
+    fixture.detectChanges();
+    [...document.querySelectorAll<HTMLElement>('[role=menuitem] a')].find((item) => item.textContent?.includes(what))!.click();
+    await desk.settle();
+    fixture.detectChanges();
+  };
+  return { ...desk, fixture, element, give, bring, menu, stored };
 }
 
 describe('the list of jobs', () => {
   it('shows every job and archives one', async () => {
-    const { element, fixture, settle, stored } = await show();
-    expect(element.querySelectorAll('.jobs li')).toHaveLength(8);
-    const away = [...element.querySelectorAll('button')].find((b) => b.textContent?.includes('Archive'))!;
-    away.click();
+    const { element, fixture, menu, settle, stored } = await show();
+    expect(element.querySelectorAll('.job')).toHaveLength(8);
+    await menu(deck.name, 'Archive');
+    expect(element.querySelectorAll('.job')).toHaveLength(7);
+    expect((await stored()).filter(({ archived }) => archived)).toHaveLength(1);
+    pressable(element, 'Undo archiving')!.click();
     await settle();
     fixture.detectChanges();
-    expect(element.querySelectorAll('.jobs li')).toHaveLength(7);
-    expect((await stored()).filter(({ archived }) => archived)).toHaveLength(1);
+    expect(element.querySelectorAll('.job')).toHaveLength(8);
   });
 
-  it('copies a job without what happened to the other car: no run, no pictures, no signature', async () => {
-    const { element, give, bring, settle, stored } = await show();
+  it('archives what is picked at once', async () => {
+    const { element, fixture, settle, stored } = await show();
+    for (const box of [...element.querySelectorAll<HTMLInputElement>('.job input[type=checkbox]')].slice(0, 3)) box.click();
+    fixture.detectChanges();
+    pressable(element, 'Archive what is picked')!.click();
+    await settle();
+    fixture.detectChanges();
+    expect((await stored()).filter(({ archived }) => archived)).toHaveLength(3);
+    expect(element.querySelectorAll('.job')).toHaveLength(5);
+  });
+
+  it('copies a job without what happened on that day: no run, no pictures, no signature, no soil', async () => {
+    const { give, bring, menu, settle, stored } = await show();
     const picture = { id: 'p', when: 'after', zone: null, note: '', photo: 'p' } as const;
     const done = { ...startRun(deck, 1), id: 'done', name: 'Done before', pictures: [picture], signed: { by: 'Somebody', at: 1, path: 'M0 0' } };
     await give('done.json', writeJob(done));
     await bring();
-    const item = [...element.querySelectorAll('.jobs li')].find((li) => li.textContent!.includes('Done before'))!;
-    [...item.querySelectorAll('button')].find((b) => b.textContent?.includes('Copy'))!.click();
+    await menu('Done before', 'Copy');
     for (let i = 0; i < 3; i++) await settle();
     const copy = (await stored()).find(({ job }) => job.name === 'Done before (copy)')!;
-    expect(copy.job).toMatchObject({ run: null, pictures: [], signed: null, soil: deck.soil });
+    expect(copy.job).toMatchObject({ run: null, pictures: [], signed: null, soil: {} });
   });
 
-  it('is searched, shows what is to be done before what is over, and a hundred of many', async () => {
+  it('is searched, shows what is to be done before what is over, and sorts by a column', async () => {
     const { element, fixture, settle, store, state } = await show();
     const over = (id: string, endedAt: number): Job => ({ ...deck, id, name: `Visit ${id}`, run: { ...startRun(deck, 1).run!, endedAt } });
-    await store.merge({ library: [], movements: [], photos: [], jobs: [...Array.from({ length: 120 }, (_, i) => over(`old-${i}`, 1000 + i)), over('last', 5000)] });
+    await store.merge({ library: [], movements: [], photos: [], jobs: [...Array.from({ length: 20 }, (_, i) => over(`old-${i}`, 1000 + i)), over('last', 5000)] });
     state.dispatch(shelfActions.load());
     for (let i = 0; i < 3; i++) await settle();
     fixture.detectChanges();
-    const names = (): string[] => [...element.querySelectorAll('.jobs strong')].map((one) => one.textContent!);
-    expect(names()).toHaveLength(100);
+    const names = (): string[] => [...element.querySelectorAll('.job .open strong')].map((one) => one.textContent!);
+    expect(names()).toHaveLength(29);
     expect(names()[8]).toBe('Visit last');
-    expect(names()[9]).toBe('Visit old-119');
-    [...element.querySelectorAll('button')].find((b) => b.textContent?.includes('Show more of 129'))!.click();
+    expect(names()[9]).toBe('Visit old-19');
+    [...element.querySelectorAll<HTMLElement>('th')].find((head) => head.textContent?.includes('Job'))!.click();
     fixture.detectChanges();
-    expect(names()).toHaveLength(129);
+    expect(names()).toEqual([...names()].sort((p, q) => p.localeCompare(q)));
     const field = element.querySelector<HTMLInputElement>('input[type=search]')!;
     field.value = 'LAST visit';
     field.dispatchEvent(new Event('input'));
@@ -117,7 +138,7 @@ describe('the list of jobs', () => {
     const { element, give, bring } = await show();
     await give('html.json', writeJob({ ...deck, id: 'html', name: '<img src=x onerror=alert(1)>' }));
     await bring();
-    expect(element.querySelector('.jobs img')).toBeNull();
+    expect(element.querySelector('.job img')).toBeNull();
     expect(element.textContent).toContain('<img src=x');
   });
 

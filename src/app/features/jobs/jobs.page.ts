@@ -1,14 +1,19 @@
 import { NgComponentOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, type Type, computed, effect, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type Type, computed, effect, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
-import { ConfirmationService } from 'primeng/api';
-import { Button } from 'primeng/button';
+import { ConfirmationService, type MenuItem } from 'primeng/api';
+import { Button, ButtonDirective } from 'primeng/button';
+import { IconField } from 'primeng/iconfield';
+import { InputIcon } from 'primeng/inputicon';
 import { InputText } from 'primeng/inputtext';
+import { Menu } from 'primeng/menu';
 import { ProgressBar } from 'primeng/progressbar';
-import { hasWords, newJob, wordsOf } from '@esmero/core';
+import { TableModule } from 'primeng/table';
+import { Tag } from 'primeng/tag';
+import { type OwnCar, type StageName, copyJob, hasWords, newJob, ownCarJob, wordsOf } from '@esmero/core';
 import type { Job, JobBrief } from '@esmero/model';
-import { bodyName, runoffName } from '@esmero/messages';
+import { dayText, runoffName } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import type { StoredJob } from '@esmero/store';
 import { today } from '../../state/today';
@@ -18,10 +23,19 @@ import { shelfActions, shelfFeature } from '../../state/shelf';
 import { ShelfDesk } from '../../state/shelf-desk';
 import { TransferDesk } from '../../state/transfer-desk';
 import { download } from '../../ui/download';
+import { CarPictureComponent } from '../../ui/net/car-picture.component';
+import { OwnCarComponent } from './own-car.component';
 import { SpaceComponent } from './space.component';
 
-/** More than this is shown when it is asked for. */
-const PAGE = 100;
+/** What a column is sorted by: "vehicle.name" of a job. */
+const textAt = (job: JobBrief, field: string): string => String(field.split('.').reduce<unknown>((part, key) => (part as Record<string, unknown>)[key], job));
+
+/** How ids of the demo begin. */
+const DEMO = 'demo-';
+/** More rows than this are drawn only where one looks. */
+const MANY = 150;
+/** Of a row, where they are drawn so, px. */
+const ROW_PX = 76;
 
 /** null while it is still to be done. */
 const overAt = ({ run, refused }: JobBrief): number | null => (run ? run.endedAt : (refused?.at ?? null));
@@ -37,7 +51,7 @@ function inOrder(p: JobBrief, q: JobBrief): number {
 @Component({
   selector: 'esm-jobs-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, InputText, NgComponentOutlet, ProgressBar, RouterLink, SpaceComponent],
+  imports: [Button, ButtonDirective, CarPictureComponent, IconField, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, ProgressBar, RouterLink, SpaceComponent, TableModule, Tag],
   templateUrl: './jobs.page.html',
   styleUrl: './jobs.page.css',
 })
@@ -64,9 +78,20 @@ export class JobsPage {
       .map(({ job }) => job)
       .sort(inOrder);
   });
-  protected readonly foundCount = computed(() => this.found().length);
-  protected readonly shown = linkedSignal({ source: computed(() => [this.words(), this.archived()]), computation: () => PAGE });
-  protected readonly jobs = computed(() => this.found().slice(0, this.shown()));
+  /** In their own order, or in that of the column that was pressed. */
+  private readonly column = signal<{ readonly field: string; readonly order: number } | null>(null);
+  protected readonly jobs = computed(() => {
+    const column = this.column();
+    return column ? [...this.found()].sort((p, q) => column.order * textAt(p, column.field).localeCompare(textAt(q, column.field))) : [...this.found()];
+  });
+  protected readonly many = computed(() => this.jobs().length > MANY);
+  protected readonly rowHeight = ROW_PX;
+  protected picked: JobBrief[] = [];
+  protected readonly lastArchived = signal<readonly string[]>([]);
+  /** Vehicles by their id, to draw them; a job keeps only the name of its car in the list. */
+  protected readonly cars = computed(() => new Map(this.library().flatMap((entry) => (entry.kind === 'vehicle' ? [[entry.item.id, entry.item] as const] : []))));
+  protected readonly items = signal<MenuItem[]>([]);
+  protected readonly dayText = dayText;
   protected readonly archivedCount = computed(() => this.all().filter(({ archived }) => archived).length);
   /** Jobs with something that no page has saved yet. */
   protected readonly rescued = computed(() => {
@@ -75,8 +100,7 @@ export class JobsPage {
   });
   /** Fetched when there is something to choose: few imports are made. */
   protected readonly dialog = signal<Type<unknown> | null>(null);
-  protected readonly bodyName = bodyName;
-  protected readonly runoffName = runoffName;
+  protected readonly runoffOf = ({ site }: JobBrief): string => runoffName[site.runoff];
 
   constructor() {
     effect(() => {
@@ -84,12 +108,42 @@ export class JobsPage {
     });
   }
 
-  protected more(): void {
-    this.shown.update((shown) => shown + PAGE);
+  protected sort({ field, order }: { readonly field: string; readonly order: number }): void {
+    const now = this.column();
+    if (now?.field !== field || now.order !== order) this.column.set({ field, order });
+  }
+
+  protected stateOf(job: JobBrief): { readonly text: string; readonly severity: 'success' | 'warn' | 'secondary' | 'danger' } {
+    if (job.refused) return { text: 'Declined', severity: 'danger' };
+    if (!job.run) return { text: 'Planned', severity: 'secondary' };
+    return job.run.endedAt === null ? { text: 'In the run', severity: 'warn' } : { text: 'Done', severity: 'success' };
+  }
+
+  protected ask(job: JobBrief, event: Event, menu: Menu): void {
+    const archived = this.archived();
+    this.items.set([
+      { label: 'Copy', icon: 'pi pi-copy', command: () => void this.copy(job.id) },
+      { label: 'Export', icon: 'pi pi-upload', command: () => void this.exportJob(job.id) },
+      { label: archived ? 'Bring back' : 'Archive', icon: 'pi pi-box', command: () => this.archive([job.id], !archived) },
+      ...(archived ? [{ label: 'Delete', icon: 'pi pi-trash', command: () => this.remove(job.id, job.name) }] : []),
+    ]);
+    menu.toggle(event);
   }
 
   protected retry(): void {
     this.state.dispatch(shelfActions.load());
+  }
+
+  /** Nothing but the demo is here, and nobody has said that they want to be left alone. */
+  protected readonly closed = signal(false);
+  protected readonly newHere = computed(() => this.ready() && !this.closed() && !this.archived() && this.all().length > 0 && this.all().every(({ job }) => job.id.startsWith(DEMO)));
+
+  protected own(answers: OwnCar): void {
+    this.add(ownCarJob(freshId('job'), today(), this.library(), answers), 'method');
+  }
+
+  protected lookRound(): void {
+    void this.router.navigate(['/job', this.all()[0]!.job.id, 'method']);
   }
 
   protected begin(): void {
@@ -98,16 +152,26 @@ export class JobsPage {
 
   protected async copy(id: string): Promise<void> {
     const job = (await this.whole(id))?.job;
-    if (job) this.add({ ...job, id: freshId('job'), name: `${job.name} (copy)`.slice(0, 160), date: today(), run: null, refused: null, signed: null, pictures: [] });
+    if (job) this.add(copyJob(job, freshId('job'), today()));
   }
 
-  private add(job: Job): void {
+  private add(job: Job, stage: StageName = 'site'): void {
     this.state.dispatch(shelfActions.addJob({ job }));
-    void this.router.navigate(['/job', job.id, 'site']);
+    void this.router.navigate(['/job', job.id, stage]);
   }
 
-  protected archive(id: string, archived: boolean): void {
-    this.state.dispatch(shelfActions.archiveJobs({ ids: [id], archived }));
+  protected archivePicked(): void {
+    this.archive(this.picked.map(({ id }) => id), !this.archived());
+    this.picked = [];
+  }
+
+  protected archive(ids: readonly string[], archived: boolean): void {
+    this.state.dispatch(shelfActions.archiveJobs({ ids, archived }));
+    this.lastArchived.set(archived ? ids : []);
+  }
+
+  protected unarchive(): void {
+    this.archive(this.lastArchived(), false);
   }
 
   protected remove(id: string, name: string): void {

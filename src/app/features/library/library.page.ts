@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSign
 import { RouterLink, RouterLinkActive } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { ConfirmationService } from 'primeng/api';
-import { Button } from 'primeng/button';
+import { Button, ButtonDirective } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { newItem } from '@esmero/core';
 import { type LibraryEntry, type LibraryKind, libraryKinds } from '@esmero/model';
@@ -23,7 +23,7 @@ const isKind = (text: string): text is LibraryKind => (libraryKinds as readonly 
 @Component({
   selector: 'esm-library-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, Dialog, ItemFormComponent, ReturnsFocusDirective, RouterLink, RouterLinkActive],
+  imports: [ButtonDirective, Button, Dialog, ItemFormComponent, ReturnsFocusDirective, RouterLink, RouterLinkActive],
   templateUrl: './library.page.html',
   styleUrl: './library.page.css',
 })

@@ -1,7 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, resource, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
+import { Button, ButtonDirective } from 'primeng/button';
+import { IconField } from 'primeng/iconfield';
+import { InputIcon } from 'primeng/inputicon';
 import { InputText } from 'primeng/inputtext';
+import { Panel } from 'primeng/panel';
 import { type Learned, type LogEntry, type LogQuery, type RunState, everything, historyOf, learn, logOf, ratiosOf, runStates, searchLog } from '@esmero/core';
 import { type Job, type VehicleMethod, isTick } from '@esmero/model';
 import { againstText, clock, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText } from '@esmero/messages';
@@ -23,7 +27,7 @@ const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
 @Component({
   selector: 'esm-log-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DotsChartComponent, InputText, MonthComponent, RouterLink],
+  imports: [Button, ButtonDirective, DotsChartComponent, IconField, InputIcon, InputText, MonthComponent, Panel, RouterLink],
   templateUrl: './log.page.html',
   styleUrls: ['../../ui/table-page.css', './log.page.css'],
 })

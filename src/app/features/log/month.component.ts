@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { daysOf, monthAfter, monthName, monthOf, weekdayOf } from '@esmero/units';
 import { today } from '../../state/today';
 
@@ -14,11 +15,12 @@ const weekdays = ['Mo', 'Tu', 'We', 'Th', 'Fr', 'Sa', 'Su'] as const;
 @Component({
   selector: 'esm-month',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ButtonDirective],
   template: `
     <div class="row">
-      <button type="button" class="chip" (click)="step(-1)" aria-label="The month before">‹</button>
-      <button type="button" class="chip grow" [attr.aria-pressed]="picked() === month()" (click)="pick(month())">{{ name() }}</button>
-      <button type="button" class="chip" (click)="step(1)" aria-label="The month after">›</button>
+      <button pButton type="button" severity="secondary" outlined (click)="step(-1)" aria-label="The month before">‹</button>
+      <button pButton type="button" class="grow" severity="secondary" outlined [attr.aria-pressed]="picked() === month()" (click)="pick(month())">{{ name() }}</button>
+      <button pButton type="button" severity="secondary" outlined (click)="step(1)" aria-label="The month after">›</button>
     </div>
     <div class="grid" role="group" [attr.aria-label]="name()">
       @for (weekday of weekdays; track weekday) {

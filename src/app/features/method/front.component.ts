@@ -34,7 +34,6 @@ function padded(values: readonly number[]): [number, number] {
   imports: [StudyBarComponent],
   template: `
     @if (study.answer()) {
-      <h3>What may be traded: time, marring, water</h3>
       @if (dots().length > 0) {
         <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="group" aria-label="Plans that no other beats in time, marring and water at once">
           @for (tick of xTicks(); track tick.at) {
@@ -66,15 +65,14 @@ function padded(values: readonly number[]): [number, number] {
           }
         </svg>
         <p class="soft">
-          Each dot is a whole plan within every limit, its size the water. Press one to weigh this job as it was weighed.
-          The filled one is the plan as it is.
+          Each dot is a whole plan within every limit, its size the water. Press one to plan this job with the same trade-offs. The filled one is the plan as it is.
         </p>
       } @else {
-        <p>There is no plan to trade with: every one breaks a limit.</p>
+        <p>Every plan breaks a limit here, so there is nothing to trade.</p>
       }
     } @else {
       <esm-study-bar
-        question="What may be traded against what?"
+        question="Show the trade-offs"
         [share]="study.share()"
         [failure]="study.failure()"
         (ask)="study.ask()"
@@ -108,7 +106,7 @@ function padded(values: readonly number[]): [number, number] {
 })
 export class FrontComponent {
   private readonly desk = inject(JobDesk);
-  protected readonly study = studyOf('trade-offs');
+  protected readonly study = studyOf('trade-offs', { atOnce: true });
   protected readonly width = WIDTH;
   protected readonly height = HEIGHT;
   protected readonly bottom = HEIGHT - EDGE.bottom;
@@ -138,6 +136,6 @@ export class FrontComponent {
   });
 
   protected take({ point, says }: Dot): void {
-    this.desk.edit(`Weighed for: ${says.toLowerCase()}`, (job) => takeWeights(job, point.weights));
+    this.desk.edit(`Trade-off taken: ${says.toLowerCase()}`, (job) => takeWeights(job, point.weights));
   }
 }

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { ButtonDirective } from 'primeng/button';
 import { Select } from 'primeng/select';
 import { choicesOf, habitAnswers, habitsIn, setChoices } from '@esmero/core';
 import type { HabitSet, Habits } from '@esmero/model';
@@ -22,14 +23,14 @@ interface Row {
 @Component({
   selector: 'esm-habits',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, Select],
+  imports: [ButtonDirective, FormsModule, Select],
   template: `
     <div class="row">
-      <span class="soft">Take over a set of habits:</span>
+      <span class="soft">Use a set of habits:</span>
       @for (set of sets(); track set.id) {
-        <button type="button" class="chip" (click)="take(set)">{{ set.name }}</button>
+        <button pButton type="button" severity="secondary" outlined (click)="take(set)">{{ set.name }}</button>
       } @empty {
-        <span class="soft">none is on the shelf.</span>
+        <span class="soft">none in the library.</span>
       }
     </div>
     <table>
@@ -61,7 +62,7 @@ interface Row {
               />
             </td>
             <td>
-              <button type="button" class="chip small" [attr.aria-pressed]="row.wished" (click)="wish(row)">
+              <button pButton type="button" severity="secondary" outlined size="small" [attr.aria-pressed]="row.wished" (click)="wish(row)">
                 {{ row.wished ? 'Wished' : 'House habit' }}<span class="sr-only">: {{ row.question }}</span>
               </button>
             </td>

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
+import { ButtonDirective } from 'primeng/button';
 import { type AssumptionKey, isUseful, learn, withLearned, withoutLearned } from '@esmero/core';
 import { learnedSentence } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
@@ -9,6 +10,7 @@ import { shelfFeature } from '../../state/shelf';
 @Component({
   selector: 'esm-learned',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [ButtonDirective],
   template: `
     @if (learned().length > 0) {
       <h3>From the log</h3>
@@ -19,11 +21,11 @@ import { shelfFeature } from '../../state/shelf';
       </ul>
       @if (used()) {
         <p>
-          This plan goes by it: its figures stand among those set otherwise.
-          <button type="button" class="chip" (click)="forget()">As if not learned</button>
+          This plan uses your log. Its figures are among those you changed.
+          <button pButton type="button" severity="secondary" outlined (click)="forget()">Ignore my log</button>
         </p>
       } @else {
-        <button type="button" class="chip" (click)="use()">Plan with what was learned</button>
+        <button pButton type="button" severity="secondary" outlined (click)="use()">Plan with what was learned</button>
       }
     }
   `,
@@ -60,6 +62,6 @@ export class LearnedComponent {
   }
 
   protected forget(): void {
-    this.desk.edit('As if not learned', withoutLearned);
+    this.desk.edit('Log ignored', withoutLearned);
   }
 }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { type ApproachEffect, type Outcome, setChoices } from '@esmero/core';
 import { type Units, fixed, habitAnswer, habitWords, indexText, methodName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
@@ -25,29 +26,25 @@ function difference(now: Outcome, then: Outcome, u: Units): string {
     .join(', ');
 }
 
-/** Where a choice of school mattered in this job, and what the other answer would have made of it. */
+/** Where the approach matters in this job, and what the other answer would make of it. */
 @Component({
   selector: 'esm-mattered',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [StudyBarComponent],
+  imports: [ButtonDirective, StudyBarComponent],
   template: `
     @if (study.answer()) {
-      <h3>Where the choice of school matters here</h3>
-      <ul>
-        @for (row of rows(); track row.says) {
-          <li>
-            <span class="num">{{ row.says }}</span>
-            <button type="button" class="chip small" (click)="take(row.mattered)">
-              Try it<span class="sr-only">: {{ row.says }}</span>
-            </button>
-          </li>
+      <div class="cards">
+        @for (row of rows(); track row.what) {
+          <button pButton type="button" severity="secondary" outlined class="change" (click)="take(row.mattered)">
+            <span class="words"><strong>{{ row.what }}</strong><span class="num">{{ row.brings }}</span></span>
+          </button>
         } @empty {
-          <li>No other answer would make a difference that one would notice.</li>
+          <p>No other answer would make a difference you would notice.</p>
         }
-      </ul>
+      </div>
     } @else {
       <esm-study-bar
-        question="Where does the school matter?"
+        question="Where does your approach matter?"
         [share]="study.share()"
         [failure]="study.failure()"
         (ask)="study.ask()"
@@ -55,18 +52,17 @@ function difference(now: Outcome, then: Outcome, u: Units): string {
       />
     }
   `,
-  styleUrl: './study-list.css',
+  styleUrl: './change-cards.css',
 })
 export class MatteredComponent {
   private readonly desk = inject(JobDesk);
-  protected readonly study = studyOf('approach-effects');
+  protected readonly study = studyOf('approach-effects', { atOnce: true });
   protected readonly rows = computed(() =>
-    (this.study.answer() ?? []).map((mattered) => ({ mattered, says: this.sentence(mattered) })),
+    (this.study.answer() ?? []).map((mattered) => ({ mattered, what: this.what(mattered), brings: difference(mattered.now, mattered.then, this.desk.units()) })),
   );
 
-  private sentence({ key, answer, now, then }: ApproachEffect): string {
-    const { question } = habitWords[key];
-    return `${question}, ${habitAnswer(key, answer as never).toLowerCase()}: ${difference(now, then, this.desk.units())}.`;
+  private what({ key, answer }: ApproachEffect): string {
+    return `${habitWords[key].question}: ${habitAnswer(key, answer as never).toLowerCase()}`;
   }
 
   protected take({ key, answer }: ApproachEffect): void {

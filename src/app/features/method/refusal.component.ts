@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import type { Consent } from '@esmero/model';
 import { dayAndTime, refusalNote, verdictSentence } from '@esmero/messages';
@@ -12,18 +13,18 @@ const MOST_LETTERS = 4000;
 @Component({
   selector: 'esm-refusal',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText],
+  imports: [ButtonDirective, InputText],
   template: `
     @if (consent(); as consent) {
       <p class="note warn">
-        {{ consent.by }} agreed on {{ consent.on }} to go ahead against advice{{ consent.note ? ': ' + consent.note : '' }}. The
-        index limit is lifted; every other limit stands.
-        <button type="button" class="chip" (click)="agree(null)">Take that back</button>
+        {{ consent.by }} agreed on {{ consent.on }} to go ahead against advice{{ consent.note ? ': ' + consent.note : '' }}. Only the
+        index limit is lifted; every other limit holds.
+        <button pButton type="button" severity="secondary" outlined (click)="agree(null)">Take that back</button>
       </p>
     } @else if (sentAway(); as sent) {
       <p class="note">
-        The client was told on {{ sent.day }}, and the car was sent away: it stands in the log.
-        <button type="button" class="chip" (click)="takeBack()">Take that back</button>
+        Declined on {{ sent.day }}. The client was told, and it is in the log.
+        <button pButton type="button" severity="secondary" outlined (click)="takeBack()">Take that back</button>
       </p>
     } @else if (refused()) {
       <div class="note stop">
@@ -32,13 +33,13 @@ const MOST_LETTERS = 4000;
           <p>{{ line }}</p>
         }
         <div class="row">
-          <button type="button" class="chip" (click)="save()">Save the note</button>
+          <button pButton type="button" severity="secondary" outlined (click)="save()">Save the note</button>
           @if (sendable()) {
-            <button type="button" class="chip" (click)="sendAway()">The client was told: into the log</button>
+            <button pButton type="button" severity="secondary" outlined (click)="sendAway()">Decline it, and log it</button>
           }
           @if (forSoil()) {
-            <button type="button" class="chip" [attr.aria-expanded]="asking()" (click)="asking.set(!asking())">
-              The client wants it all the same
+            <button pButton type="button" severity="secondary" outlined [attr.aria-expanded]="asking()" (click)="asking.set(!asking())">
+              Client insists
             </button>
           }
         </div>
@@ -48,7 +49,7 @@ const MOST_LETTERS = 4000;
               <label for="consent-by">Who agrees</label>
               <input pInputText id="consent-by" maxlength="160" #by (input)="missing.set(false)" />
               @if (missing()) {
-                <span class="fault" role="alert">Whose word is it?</span>
+                <span class="fault" role="alert">Who agrees? Write the name.</span>
               }
             </div>
             <div class="field wide">
@@ -56,8 +57,8 @@ const MOST_LETTERS = 4000;
               <input pInputText id="consent-note" maxlength="1000" #note />
             </div>
           </div>
-          <p>Only the school’s index limit gives way. Mud, frost, heat, runoff and labels do not.</p>
-          <button type="button" class="chip" (click)="go(by.value, note.value)">Go ahead on that word</button>
+          <p>Only the index limit of your approach gives way. Mud, frost, heat, run-off and labels do not.</p>
+          <button pButton type="button" severity="secondary" outlined (click)="go(by.value, note.value)">Go ahead with consent</button>
         }
       </div>
     }
@@ -97,11 +98,11 @@ export class RefusalComponent {
 
   protected sendAway(): void {
     const why = this.desk.plan()?.verdicts.map((one) => verdictSentence(one, this.desk.units())).join(' ') ?? '';
-    this.desk.edit('Sent away', (job) => ({ ...job, refused: { at: this.now(), why: why.slice(0, MOST_LETTERS) } }));
+    this.desk.edit('Declined', (job) => ({ ...job, refused: { at: this.now(), why: why.slice(0, MOST_LETTERS) } }));
   }
 
   protected takeBack(): void {
-    this.desk.edit('Not sent away', (job) => ({ ...job, refused: null }));
+    this.desk.edit('Not declined', (job) => ({ ...job, refused: null }));
   }
 
   protected save(): void {
@@ -116,6 +117,6 @@ export class RefusalComponent {
 
   protected agree(consent: Consent | null): void {
     this.asking.set(false);
-    this.desk.edit(consent ? `${consent.by} agrees to go ahead` : 'No word to go ahead', (job) => ({ ...job, consent }));
+    this.desk.edit(consent ? `${consent.by} agrees to go ahead` : 'Consent taken back', (job) => ({ ...job, consent }));
   }
 }

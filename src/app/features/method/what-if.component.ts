@@ -1,30 +1,29 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { type WhatIf, withChange } from '@esmero/core';
-import { changeText, whatIfSentence } from '@esmero/messages';
+import { changeText, whatIfBrings } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
+import { MethodMarkComponent } from '../../ui/method-mark.component';
 import { StudyBarComponent } from '../../ui/study-bar.component';
 
 /** Single changes that lead to another method, each to be tried at a press. */
 @Component({
   selector: 'esm-what-if',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [StudyBarComponent],
+  imports: [ButtonDirective, MethodMarkComponent, StudyBarComponent],
   template: `
     @if (study.answer()) {
-      <h3>What would change the answer</h3>
-      <ul>
-        @for (change of changes(); track change.says) {
-          <li>
-            {{ change.says }}
-            <button type="button" class="chip small" (click)="take(change.answer)">
-              Try it<span class="sr-only">: {{ change.says }}</span>
-            </button>
-          </li>
+      <div class="cards">
+        @for (change of changes(); track change.what) {
+          <button pButton type="button" severity="secondary" outlined class="change" (click)="take(change.answer)">
+            <esm-method-mark [method]="change.answer.method" />
+            <span class="words"><strong>{{ change.what }}</strong><span class="num">{{ change.brings }}</span></span>
+          </button>
         } @empty {
-          <li>No single change that was looked for leads to another method.</li>
+          <p>No single change that was looked for leads to another method.</p>
         }
-      </ul>
+      </div>
     } @else {
       <esm-study-bar
         question="What would change the answer?"
@@ -35,13 +34,17 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
       />
     }
   `,
-  styleUrl: './study-list.css',
+  styleUrl: './change-cards.css',
 })
 export class WhatIfComponent {
   private readonly desk = inject(JobDesk);
-  protected readonly study = studyOf('what-if');
+  protected readonly study = studyOf('what-if', { atOnce: true });
   protected readonly changes = computed(() =>
-    (this.study.answer() ?? []).map((answer) => ({ answer, says: whatIfSentence(answer, this.desk.units()) })),
+    (this.study.answer() ?? []).map((answer) => ({
+      answer,
+      what: changeText(answer.change, this.desk.units()),
+      brings: whatIfBrings(answer, this.desk.units()),
+    })),
   );
 
   protected take({ change }: WhatIf): void {

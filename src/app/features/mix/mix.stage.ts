@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
-import { InputText } from 'primeng/inputtext';
+import { Button, ButtonDirective } from 'primeng/button';
+import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
 import type { Advice, Caution, AdviceReason, Dosed, Mix, Fill } from '@esmero/core';
 import { type DeviceKind, type Job, deviceKinds } from '@esmero/model';
@@ -11,6 +12,7 @@ import { treatmentLooks } from '../../ui/net/looks';
 import { CautionsComponent } from '../../ui/cautions.component';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
+import { NumberComponent } from '../../ui/number.component';
 import { type VesselLabel, VesselLabelComponent } from '../../ui/vessel-label.component';
 import { VesselDrawingComponent } from '../../ui/vessel/vessel-drawing.component';
 
@@ -94,7 +96,7 @@ function withStrength(products: Job['products'], purpose: Advice['purpose'], wat
 @Component({
   selector: 'esm-mix-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CautionsComponent, FormsModule, InputText, Select, VesselDrawingComponent, VesselLabelComponent],
+  imports: [Button, ButtonDirective, CautionsComponent, Dialog, FormsModule, NumberComponent, Select, VesselDrawingComponent, VesselLabelComponent],
   templateUrl: './mix.stage.html',
   styleUrl: './mix.stage.css',
 })
@@ -113,7 +115,8 @@ export class MixStage {
 
   constructor() {
     inject(NetBoard).use({
-      caption: 'The car, unfolded, with what is done to each zone',
+      shape: 'instrument',
+      caption: 'The car, unfolded, with what is done to each panel',
       looks: computed(() => treatmentLooks(this.desk.zonePlans().values(), this.desk.job()?.choices.fixed ?? {})),
       paints: false,
       press: () => undefined,
@@ -134,7 +137,7 @@ export class MixStage {
         : '',
       warning: dose && dose.band !== 'within' ? bandText[dose.band] : null,
       rounding: dose ? roundingText(dose, u) : '',
-      rest: `Panels take ${u.volume(mix.demandMl)}; ${u.volume(mix.leftoverMl)} stay in the vessel.`,
+      rest: `The panels use ${u.volume(mix.demandMl)}; ${u.volume(mix.leftoverMl)} left over.`,
       advice: this.advised(mix),
       hot: mix.content === 'water' ? this.hotWater() : null,
       label: this.labelOf(mix),
@@ -158,7 +161,7 @@ export class MixStage {
     if (!hot) return null;
     const t = (c: number): string => this.desk.units().temperature(c);
     const lasts = hot.lastsMin === null ? '' : ` It is hot enough for these panels (${t(hot.leastC)}) for ${fixed(hot.lastsMin)} min.`;
-    return `Heat it to ${t(hot.startC)}; in this vessel it has ${t(hot.thenC)} after ${fixed(hot.minutes)} min.${lasts} Only a sprayer rated for hot water, gloves, let the pressure off first.`;
+    return `Heat it to ${t(hot.startC)}; in this vessel it is at ${t(hot.thenC)} after ${fixed(hot.minutes)} min.${lasts} Only a sprayer rated for hot water, gloves, let the pressure off first.`;
   }
 
   private labelOf({ content, productName, strength, vessel }: Mix): VesselLabel | null {
@@ -182,9 +185,14 @@ export class MixStage {
   }
 
   protected readonly labelled = signal<Mix['content'] | null>(null);
-  protected toggleLabel({ content }: Mix): void {
-    this.labelled.update((now) => (now === content ? null : content));
+  protected readonly label = computed(() => this.benches().find(({ mix }) => mix.content === this.labelled())?.label ?? null);
+  /** Whose working is shown. */
+  protected readonly opened = signal<Mix['content'] | null>(null);
+  protected toggle({ content }: Mix): void {
+    this.opened.update((now) => (now === content ? null : content));
   }
+  /** All vessels are drawn to the scale of the largest. */
+  protected readonly largestMl = computed(() => Math.max(1, ...this.benches().map(({ mix }) => mix.vessel.capacityMl)));
 
   /** Everything on the shelf, and what the job has that is no longer there. */
   private carried(kind: 'product' | 'vessel' | 'gear', own: readonly Named[]) {
@@ -222,8 +230,13 @@ export class MixStage {
     return `From ${u.volume(LEAST_STEP_ML)} to ${u.volume(MOST_STEP_ML)}, please.`;
   });
 
-  protected setStep(text: string): void {
-    const step = this.desk.units().edit.volume.read(Number(text));
+  protected readonly shownStep = computed(() => {
+    const step = this.desk.job()?.device.stepMl;
+    return this.capAsked() || step === undefined ? null : Number(this.desk.units().edit.volume.show(step).toPrecision(4));
+  });
+
+  protected setStep(shown: number | null): void {
+    const step = this.desk.units().edit.volume.read(shown ?? 0);
     const good = step >= LEAST_STEP_ML && step <= MOST_STEP_ML;
     this.stepRefused.set(!good);
     if (!good) return;

@@ -1,10 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
-import { InputText } from 'primeng/inputtext';
+import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { type ReplanEvent, type VesselMix, mixPurposes, weatherChanges } from '@esmero/model';
 import { celsius, ml } from '@esmero/units';
 import { type Editable, contentName, weatherName, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';
+import { NumberComponent } from '../../ui/number.component';
 
 const COLDEST_C = -40;
 const HOTTEST_C = 110;
@@ -20,61 +21,51 @@ const isVesselMix = (content: string): content is VesselMix => content !== 'solv
 @Component({
   selector: 'esm-changed',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText],
+  imports: [ButtonDirective, NumberComponent],
   template: `
-    <details>
-      <summary>Something has changed</summary>
       @if (zone(); as zone) {
         <div class="row" role="group" [attr.aria-label]="zone.name">
           <span class="name">{{ zone.name }}</span>
-          <button type="button" class="chip big" (click)="turn.emit({ kind: 'soil', zone: zone.id, steps: 1 })">Dirtier than marked</button>
-          <button type="button" class="chip big" (click)="turn.emit({ kind: 'soil', zone: zone.id, steps: -1 })">Lighter</button>
-          <button type="button" class="chip big" (click)="turn.emit({ kind: 'leave', zones: [zone.id] })">Another time</button>
+          <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'soil', zone: zone.id, steps: 1 })">Dirtier than marked</button>
+          <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'soil', zone: zone.id, steps: -1 })">Lighter</button>
+          <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'leave', zones: [zone.id] })">Another time</button>
         </div>
       }
       <div class="row">
-        <button type="button" class="chip big" (click)="turn.emit({ kind: 'workers', workers: alone() ? 2 : 1 })">
+        <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'workers', workers: alone() ? 2 : 1 })">
           {{ alone() ? 'A second person came' : 'The second person left' }}
         </button>
-        <label class="row">
-          Panels read, {{ edit().temperature.unit }}
-          <input pInputText class="num" type="number" step="any" inputmode="decimal" #reading (change)="panels(reading)" />
-        </label>
+        <label for="panels-now">Panels measured</label>
+        <esm-number inputId="panels-now" [digits]="1" [unit]="edit().temperature.unit" [value]="null" (typed)="panels($event)" />
       </div>
       @if (outdoors()) {
         <div class="row" role="group" aria-label="Weather">
           @for (weather of weatherTurns; track weather) {
-            <button type="button" class="chip big" (click)="turn.emit({ kind: 'weather', weather })">{{ weatherName[weather] }}</button>
+            <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'weather', weather })">{{ weatherName[weather] }}</button>
           }
         </div>
       }
       @for (mix of mixes(); track mix) {
         <div class="row" role="group" [attr.aria-label]="contentName[mix]">
-          <label class="row">
-            {{ contentName[mix] }} left, {{ edit().volume.unit }}
-            <input pInputText class="num" type="number" min="0" step="any" inputmode="decimal" #level (change)="left(mix, level)" />
-          </label>
-          <button type="button" class="chip big" (click)="turn.emit({ kind: 'product-out', purpose: mix })">None left, nor product</button>
+          <label [for]="'left-' + mix">{{ contentName[mix] }} left</label>
+          <esm-number [inputId]="'left-' + mix" [unit]="edit().volume.unit" [value]="null" (typed)="left(mix, $event)" />
+          <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'product-out', purpose: mix })">Mix and product used up</button>
         </div>
       }
       @if (carried()) {
-        <label class="row">
-          Water left in the tank, {{ edit().water.unit }}
-          <input pInputText class="num" type="number" min="0" step="any" inputmode="decimal" #tank (change)="water(tank)" />
-        </label>
+        <div class="row">
+          <label for="tank-now">Water left in the tank</label>
+          <esm-number inputId="tank-now" [unit]="edit().water.unit" [value]="null" (typed)="water($event)" />
+        </div>
+      }
+      @if (fault(); as fault) {
+        <p class="fault" role="alert">{{ fault }}</p>
       }
       <p class="soft">The rest is planned again from what is left; what is done stays done. “Take back” takes it back.</p>
-    </details>
   `,
   styles: `
     :host {
       display: block;
-    }
-    summary {
-      min-height: 3.5rem;
-      align-content: center;
-      cursor: pointer;
-      font-size: 1.1rem;
     }
     .big {
       min-height: 3.5rem;
@@ -85,9 +76,11 @@ const isVesselMix = (content: string): content is VesselMix => content !== 'solv
     .row + .row {
       margin-top: 0.5rem;
     }
-    input {
-      width: 5.5rem;
-      min-height: 3.5rem;
+    .fault {
+      color: var(--rust);
+    }
+    esm-number {
+      width: 8.5rem;
     }
   `,
 })
@@ -120,25 +113,26 @@ export class ChangedComponent {
     return (last?.kind === 'workers' ? last.workers : job?.site.workers) === 1;
   });
 
-  protected panels(field: HTMLInputElement): void {
-    this.read(field, this.edit().temperature, COLDEST_C, HOTTEST_C, (value) => ({ kind: 'panels', panelC: celsius(value) }));
+  protected readonly fault = signal('');
+
+  protected panels(shown: number | null): void {
+    this.read(shown, this.edit().temperature, COLDEST_C, HOTTEST_C, (value) => ({ kind: 'panels', panelC: celsius(value) }));
   }
 
-  protected left(purpose: VesselMix, field: HTMLInputElement): void {
-    this.read(field, this.edit().volume, 0, MOST_ML, (value) => ({ kind: 'mix-left', purpose, ml: ml(value) }));
+  protected left(purpose: VesselMix, shown: number | null): void {
+    this.read(shown, this.edit().volume, 0, MOST_ML, (value) => ({ kind: 'mix-left', purpose, ml: ml(value) }));
   }
 
-  protected water(field: HTMLInputElement): void {
-    this.read(field, this.edit().water, 0, MOST_LITRES, (litres) => ({ kind: 'water-left', litres }));
+  protected water(shown: number | null): void {
+    this.read(shown, this.edit().water, 0, MOST_LITRES, (litres) => ({ kind: 'water-left', litres }));
   }
 
-  /** A field that is written into once; what is out of bounds is left standing and pointed out. */
-  private read(field: HTMLInputElement, { read, show, unit }: Editable, least: number, most: number, turn: (value: number) => Turned): void {
-    const value = read(field.valueAsNumber);
+  /** What is out of bounds stays in its field and is pointed out. */
+  private read(shown: number | null, { read, show, unit }: Editable, least: number, most: number, turn: (value: number) => Turned): void {
+    if (shown === null) return;
+    const value = read(shown);
     const fits = value >= least && value <= most;
-    field.setCustomValidity(fits ? '' : `From ${Math.round(show(least))} to ${Math.round(show(most))} ${unit}.`);
-    if (!field.reportValidity()) return;
-    this.turn.emit(turn(value));
-    field.value = '';
+    this.fault.set(fits ? '' : `From ${Math.round(show(least))} to ${Math.round(show(most))} ${unit}, please.`);
+    if (fits) this.turn.emit(turn(value));
   }
 }

@@ -1,4 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { ButtonDirective } from 'primeng/button';
+import { Checkbox } from 'primeng/checkbox';
 import { InputText } from 'primeng/inputtext';
 import { putPunch } from '@esmero/core';
 import type { PunchItem } from '@esmero/model';
@@ -11,14 +14,15 @@ import { ZoneInView } from '../../ui/net/zone-in-view';
 @Component({
   selector: 'esm-punch',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText],
+  imports: [ButtonDirective, Checkbox, FormsModule, InputText],
   template: `
     <h3>For later</h3>
     @if (items().length > 0) {
       <ul>
         @for (item of items(); track item.id) {
           <li>
-            <label><input type="checkbox" [checked]="item.done" (change)="tick(item)" /> <span>{{ item.zone ? zoneName(item.zone) + ': ' : '' }}{{ item.text }}</span></label>
+            <p-checkbox [binary]="true" size="large" [inputId]="item.id" [ngModel]="item.done" (ngModelChange)="tick(item)" />
+            <label [for]="item.id">{{ item.zone ? zoneName(item.zone) + ': ' : '' }}{{ item.text }}</label>
           </li>
         }
       </ul>
@@ -28,7 +32,7 @@ import { ZoneInView } from '../../ui/net/zone-in-view';
         {{ where() }}
         <input pInputText maxlength="500" required #text placeholder="e.g. dress tyres after the drive" />
       </label>
-      <button type="submit" class="chip big">For later</button>
+      <button pButton type="submit" class="big" severity="secondary" outlined>For later</button>
     </form>
   `,
   styles: `
@@ -49,12 +53,12 @@ import { ZoneInView } from '../../ui/net/zone-in-view';
     .grow {
       flex: 1 1 14rem;
     }
-    input[type='checkbox'] {
-      width: 1.6rem;
-      height: 1.6rem;
-      accent-color: var(--sea);
+    li {
+      display: flex;
+      gap: 0.7rem;
+      align-items: center;
     }
-    input:not([type]) {
+    form input {
       flex: 1;
       min-width: 0;
       min-height: 3.5rem;

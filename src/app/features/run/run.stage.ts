@@ -1,20 +1,28 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Hand, dropRun, elapsedMs, endRun, noteEvent, noteEvents, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf } from '@esmero/core';
-import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles } from '@esmero/model';
-import { actHint, cautionSentence, clock, clocksText, handName, lapName, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, rolesFor, stepsFor, taskText, towelsFor, turnText, verdictSentence, zoneName } from '@esmero/messages';
+import { FormsModule } from '@angular/forms';
+import { ButtonDirective } from 'primeng/button';
+import { Checkbox } from 'primeng/checkbox';
+import { Drawer } from 'primeng/drawer';
+import { Select } from 'primeng/select';
+import { type Hand, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf } from '@esmero/core';
+import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles, views } from '@esmero/model';
+import { cautionSentence, clock, markName, mixTitle, mixSentences, replannedText, roleName, taskHeading, taskText, turnText, verdictSentence, zoneName } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
-import { settingsActions, settingsFeature } from '../../state/settings';
+import { type Speech, settingsActions, settingsFeature } from '../../state/settings';
 import { ShelfDesk } from '../../state/shelf-desk';
 import { SignaturePadComponent } from '../../ui/signature-pad.component';
-import { SwipeDirective } from '../../ui/swipe.directive';
+import { ChoiceComponent } from '../../ui/choice.component';
+import { viewOf } from '../../ui/net/view-layout';
 import { runLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { staysAwake } from './awake';
 import { ChangedComponent, type Turned } from './changed.component';
 import { PunchComponent } from './punch.component';
+import { RunCardComponent } from './run-card.component';
+import { speaker } from './speech';
 import { type Call, caller } from './tone';
 import { UseFormComponent } from './use-form.component';
 
@@ -25,10 +33,10 @@ const DRYING_SOON_MS = 30_000;
 @Component({
   selector: 'esm-run-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ChangedComponent, PunchComponent, SignaturePadComponent, SwipeDirective, UseFormComponent],
+  imports: [ButtonDirective, ChangedComponent, Checkbox, ChoiceComponent, Drawer, FormsModule, PunchComponent, RunCardComponent, Select, SignaturePadComponent, UseFormComponent],
   templateUrl: './run.stage.html',
   styleUrl: './run.stage.css',
-  host: { '(document:keydown)': 'key($event)', '[class.two]': 'cards().length > 1' },
+  host: { '(document:keydown)': 'key($event)' },
 })
 export class RunStage {
   protected readonly desk = inject(JobDesk);
@@ -38,9 +46,9 @@ export class RunStage {
   private readonly shelf = inject(ShelfDesk);
   private readonly call = caller();
   protected readonly sound = this.state.selectSignal(settingsFeature.selectSound);
-  private readonly time = ticking();
+  protected readonly time = ticking();
 
-  private readonly planned = computed(() => {
+  protected readonly planned = computed(() => {
     const plan = this.desk.plan();
     return plan && plan.method !== 'decline' ? plan : null;
   });
@@ -59,37 +67,31 @@ export class RunStage {
     const counted = towelRoles.filter((role) => count(role) > 0).map((role) => `${count(role)} ${roleName[role]}`);
     return [
       ...plan.mix.mixes.map((mix) => `${mix.vessel.name}: ${mixTitle(mix).toLowerCase()}. ${mixSentences(mix, u).join(' ')} Label it.`),
-      ...(plan.hotWater ? ['Hot water stands ready, and has been measured.'] : []),
+      ...(plan.hotWater ? ['Hot water is ready and measured.'] : []),
       `Towels counted out: ${counted.join(', ')}.`,
       ...job.marks.map(({ zone, kind }) => `Seen together with the client: ${markName[kind]}, ${zoneName(zone)}.`),
     ];
   });
   protected readonly cautions = computed(() => (this.planned()?.cautions ?? []).map((one) => cautionSentence[one]));
 
-  protected readonly cards = computed(() => {
-    const [standing, plan] = [this.standing(), this.planned()];
-    if (!standing || !plan) return [];
-    return standing.hands.map((hand) => {
-      const { now, next } = hand;
-      return {
-        hand,
-        who: handName(hand, standing.hands.length),
-        title: now ? taskText(now) : 'Done',
-        number: now ? `Pass ${now.pass}${now.lap ? `, ${lapName[now.lap].toLowerCase()}` : ''}` : '',
-        steps: now?.act === 'wipe' ? stepsFor(plan, now) : [],
-        towels: now ? towelsFor(plan, now) : [],
-        hint: now ? actHint[now.act] : '',
-        roles: now ? rolesFor(plan, now).map((role) => ({ role, name: oneTowel[role] })) : [],
-        clocks: hand.clocks ? clocksText(hand.clocks, this.time()) : '',
-        dry: hand.clocks?.dryAt !== null && (hand.clocks?.dryAt ?? Infinity) <= this.time(),
-        early: (hand.clocks?.readyAt ?? 0) > this.time(),
-        next: next ? taskText(next) : 'nothing more',
-      };
-    });
+  protected readonly hands = computed(() => this.standing()?.hands ?? []);
+  /** Each side of the car once, for the picture of a pass. */
+  protected readonly views = computed(() => {
+    const vehicle = this.desk.job()?.vehicle;
+    const details = vehicle ? detailsOf(vehicle) : [];
+    return views.map((view) => viewOf(view, this.desk.zones(), details));
+  });
+  /** What is read aloud when it becomes the next thing to do; nothing where nobody wants to hear it. */
+  private readonly spoken = computed(() => {
+    const speech = this.speech();
+    if (speech === 'off' || this.run()?.endedAt !== null) return '';
+    return this.hands()
+      .flatMap(({ now }) => (now ? [speech === 'full' ? taskText(now) : taskHeading(now)] : []))
+      .join('. ');
   });
   /** What has dwelt and waits for a hand, and what is about to dry. */
-  private readonly ready = computed(() => this.titles(({ clocks, early }) => clocks !== '' && !early));
-  private readonly drying = computed(() => this.titles(({ hand }) => (hand.clocks?.dryAt ?? Infinity) - DRYING_SOON_MS <= this.time()));
+  private readonly ready = computed(() => this.titles(({ clocks }) => clocks !== null && clocks.readyAt <= this.time()));
+  private readonly drying = computed(() => this.titles(({ clocks }) => (clocks?.dryAt ?? Infinity) - DRYING_SOON_MS <= this.time()));
   /** The last thing that turned out otherwise, and what the plan is by it. */
   protected readonly replanned = computed(() => {
     const [run, { plan, before }] = [this.run(), this.desk.planState()];
@@ -110,10 +112,13 @@ export class RunStage {
     const waits = plan.verdicts.flatMap((one): readonly ZoneId[] => (one.code === 'zones-wait' ? one.zones : []));
     return { why: plan.verdicts.map((one) => verdictSentence(one, this.desk.units())), waits };
   });
-  protected readonly finished = computed(() => this.cards().every(({ hand }) => hand.now === null));
+  protected readonly finished = computed(() => this.hands().every(({ now }) => now === null));
   protected readonly progress = computed(() => {
     const standing = this.standing();
-    return standing ? { ...standing, text: `${standing.done} of ${standing.all} passes, ${clock(standing.leftS)} of work left` } : null;
+    if (!standing) return null;
+    const { done, all, leftS } = standing;
+    const parts = Array.from({ length: all }, (_, i) => (i < done ? 'done' : i === done ? 'now' : 'open'));
+    return { done, all, parts, text: `${done} of ${all} passes, ${clock(leftS)} left` };
   });
   protected readonly elapsed = computed(() => {
     const run = this.run();
@@ -131,6 +136,7 @@ export class RunStage {
       if (last) steady.notBefore(last.at);
     });
     inject(NetBoard).use({
+      shape: 'instrument',
       caption: 'The car, unfolded, with what is done and what is next',
       looks: computed(() => runLooks(this.desk.zonePlans().values(), this.standing())),
       beside: computed(() => this.run()?.endedAt === null),
@@ -138,6 +144,11 @@ export class RunStage {
       press: () => undefined,
     });
     effect(() => this.view.light((this.standing()?.hands ?? []).flatMap(({ now }) => (now?.parts.map(({ zoneId }) => zoneId) ?? []))));
+    const say = speaker();
+    effect(() => {
+      const text = this.spoken();
+      if (text) say(text);
+    });
     this.callsFor(this.ready, 'ready');
     this.callsFor(this.drying, 'drying');
   }
@@ -149,8 +160,8 @@ export class RunStage {
     });
   }
 
-  private titles(which: (card: ReturnType<typeof this.cards>[number]) => boolean): string {
-    return this.cards().filter(which).map(({ title }) => title).join();
+  private titles(which: (hand: Hand) => boolean): string {
+    return this.hands().filter(which).map(({ now }) => (now ? taskText(now) : '')).join();
   }
 
   protected start(): void {
@@ -168,17 +179,21 @@ export class RunStage {
   /** 1 ticks off what the first person does, 2 the second. */
   protected key({ key, target, ctrlKey, metaKey, altKey }: KeyboardEvent): void {
     const typing = target instanceof HTMLElement && target.matches('input:not([type=checkbox]), select, textarea');
-    const card = this.run()?.endedAt === null ? this.cards()[Number(key) - 1] : undefined;
-    if (card && !typing && !ctrlKey && !metaKey && !altKey) this.done(card.hand);
+    const hand = this.run()?.endedAt === null ? this.hands()[Number(key) - 1] : undefined;
+    if (hand && !typing && !this.elseOpen() && !ctrlKey && !metaKey && !altKey) this.done(hand);
   }
 
-  protected again(zone: string): void {
+  protected again(zone: string | null): void {
     const known = this.doneZones().find(({ id }) => id === zone);
     if (known) this.turn({ kind: 'again', zone: known.id });
   }
 
+  protected readonly elseOpen = signal(false);
+  protected readonly close = { ariaLabel: 'Close', icon: 'pi pi-times', text: true, severity: 'secondary' } as const;
+
   /** Notes that something turned out otherwise; the rest is planned again. */
   protected turn(turn: Turned): void {
+    this.elseOpen.set(false);
     const event = { ...turn, at: this.now() } as ReplanEvent;
     this.note(turnText(event, this.desk.units()), event);
   }
@@ -188,7 +203,18 @@ export class RunStage {
   }
 
   protected sign(signed: Pick<Signature, 'by' | 'path'> | null): void {
-    this.change(signed ? `Signed by ${signed.by}` : 'To be signed anew', (job) => sign(job, signed && { ...signed, at: this.now() }));
+    this.change(signed ? `Signed by ${signed.by}` : 'To be signed again', (job) => sign(job, signed && { ...signed, at: this.now() }));
+  }
+
+  protected readonly speech = this.state.selectSignal(settingsFeature.selectSpeech);
+  protected readonly speeches = [
+    { value: 'off', label: 'Silent' },
+    { value: 'short', label: 'Say the pass' },
+    { value: 'full', label: 'Say the panels, too' },
+  ] as const;
+
+  protected setSpeech(speech: Speech): void {
+    this.state.dispatch(settingsActions.setSpeech({ speech }));
   }
 
   protected toggleSound(): void {

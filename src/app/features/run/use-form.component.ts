@@ -1,8 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { FormControl, FormRecord, ReactiveFormsModule, Validators } from '@angular/forms';
+import { Button, ButtonDirective } from 'primeng/button';
+import { InputNumber } from 'primeng/inputnumber';
 import { InputText } from 'primeng/inputtext';
 import { type UsageAccount, bookingOut, isBooked, noteUse, useOf } from '@esmero/core';
 import { type RunUse, type TowelRole, towelRoles, usedIn } from '@esmero/model';
-import { contentName, roleName } from '@esmero/messages';
+import { capital, contentName, roleName } from '@esmero/messages';
+import { NumberComponent } from '../../ui/number.component';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { ShelfDesk } from '../../state/shelf-desk';
@@ -11,59 +15,59 @@ import { studyOf } from '../../state/study';
 const MOST_ML = 100_000;
 const MOST_TOWELS = 10_000;
 
-const big = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}`;
 
-/** What is left in the vessels and how many towels were opened, counted when the run is over, and booked out of the shelf. */
+/** What is left in the vessels and how many towels were opened, counted when the run is over, and taken off stock. */
 @Component({
   selector: 'esm-use-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText],
+  imports: [Button, ButtonDirective, InputNumber, InputText, NumberComponent, ReactiveFormsModule],
   template: `
     <h3>What was used</h3>
     @if (study.failure(); as failure) {
-      <p class="note warn">It could not be reckoned up: {{ failure }} <button type="button" class="chip" (click)="study.ask()">Try again</button></p>
+      <p class="note warn">It could not be added up: {{ failure }} <button pButton type="button" severity="secondary" outlined (click)="study.ask()">Try again</button></p>
     } @else if (fields().length === 0) {
-      <p class="soft">Reckoning up …</p>
+      <p class="soft">Adding up …</p>
     }
-    <form class="fields" #form (submit)="note(form); $event.preventDefault()">
+    <form class="fields" [formGroup]="form()" (ngSubmit)="note()">
       @for (field of fields(); track field.name) {
-        <label class="field">
-          {{ field.label }}
-          <input pInputText class="num" type="number" min="0" [max]="field.most" step="1" required inputmode="numeric" [name]="field.name" [value]="field.value" #left />
-        </label>
-        @if (field.name.startsWith('ml.')) {
-          <details>
-            <summary>Weighed instead<span class="sr-only">: {{ field.label }}</span></summary>
-            <div class="row">
-              <label class="field">
-                On the scale, g
-                <input pInputText class="num" type="number" min="0" step="any" inputmode="decimal" #full (change)="weighed(full, empty, left)" />
-              </label>
-              <label class="field">
-                Empty, g
-                <input pInputText class="num" type="number" min="0" step="any" inputmode="decimal" #empty (change)="weighed(full, empty, left)" />
-              </label>
-            </div>
-          </details>
-        }
+        <div class="field">
+          <label [for]="'use-' + field.name">{{ field.label }}</label>
+          <p-inputnumber [formControlName]="field.name" [inputId]="'use-' + field.name" [name]="field.name" [min]="0" [max]="field.most" [maxFractionDigits]="field.isMix ? 1 : 0" [useGrouping]="false" [suffix]="field.isMix ? ' ' + volumeUnit() : undefined" [fluid]="true" />
+          @if (field.isMix) {
+            <p-button [label]="weighing() === field.name ? 'Type it instead' : 'Weigh it instead'" [ariaLabel]="'Weigh it instead: ' + field.label" size="small" severity="secondary" [text]="true" [attr.aria-expanded]="weighing() === field.name" (onClick)="weighing.set(weighing() === field.name ? null : field.name)" />
+            @if (weighing() === field.name) {
+              <div class="scale">
+                <esm-number name="On the scale" unit="g" [least]="0" [value]="null" (typed)="weighed(field.name, full.entered(), empty.entered())" #full />
+                <esm-number name="The empty vessel" unit="g" [least]="0" [value]="null" (typed)="weighed(field.name, full.entered(), empty.entered())" #empty />
+              </div>
+              <span class="soft">On the scale, and the empty vessel.</span>
+              @if (scaleFault()) {
+                <span class="fault" role="alert">{{ scaleFault() }}</span>
+              }
+            }
+          }
+        </div>
       }
       @if (noted()) {
-        <label class="field">
-          Why it is counted again
-          <input pInputText maxlength="500" name="because" required />
-        </label>
+        <div class="field">
+          <label for="use-because">Why it is counted again</label>
+          <input pInputText id="use-because" maxlength="500" name="because" [formControl]="because" />
+          @if (because.touched && because.invalid) {
+            <span class="fault" role="alert">Say why, in a few words.</span>
+          }
+        </div>
       }
-      <button type="submit" class="chip big" [disabled]="fields().length === 0">{{ noted() ? 'Correct it' : 'Note it' }}</button>
+      <button pButton type="submit" class="big" severity="secondary" outlined [disabled]="fields().length === 0">{{ noted() ? 'Correct it' : 'Note it' }}</button>
     </form>
     @if (noted()) {
       <p class="soft" role="status">
         Noted in the log{{ earlier() > 0 ? '; ' + earlier() + (earlier() > 1 ? ' earlier counts are' : ' earlier count is') + ' kept' : '' }}. What many runs say is offered to the next plan in Method.
       </p>
       @if (booked()) {
-        <p class="soft">Booked out of the shelf; the towels are with the laundry.</p>
+        <p class="soft">Taken off stock; the towels are with the laundry.</p>
       }
       @if (toBook().length > 0) {
-        <button type="button" class="chip big" (click)="shelf.post(toBook())">{{ booked() ? 'Book the correction' : 'Book it out of the shelf' }}</button>
+        <button pButton type="button" class="big" severity="secondary" outlined (click)="shelf.post(toBook())">{{ booked() ? 'Correct the stock' : 'Take it off stock' }}</button>
       }
     }
   `,
@@ -71,13 +75,10 @@ const big = (text: string): string => `${text[0]!.toUpperCase()}${text.slice(1)}
     :host {
       display: block;
     }
-    input {
-      min-height: 3rem;
-    }
-    summary {
-      min-height: 2.75rem;
-      align-content: center;
-      cursor: pointer;
+    .scale {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 0.4rem;
     }
     .big {
       min-height: 3.5rem;
@@ -106,14 +107,15 @@ export class UseFormComponent {
     const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
     if (!job || !reckoning) return [];
     const usual = reckoning.expected.opened;
+    const volume = this.desk.units().edit.volume;
     const opened = (role: TowelRole): number => used?.towels.find((one) => one.role === role)?.opened ?? usual[role] ?? 0;
     const vessel = (id: string): string => job.vessels.find((one) => one.id === id)?.name ?? 'its vessel';
     const mixes = reckoning.vessels.filter(({ content }) => (reckoning.spent.productMl[content] ?? 0) > 0);
     return [
-      ...mixes.map(({ content, vesselId }) => ({ name: `ml.${content}`, label: `${contentName[content]} left in ${vessel(vesselId)}, mL`, value: leftOf(content, reckoning, used), most: MOST_ML })),
+      ...mixes.map(({ content, vesselId }) => ({ name: `ml.${content}`, isMix: true, label: `${contentName[content]} left in ${vessel(vesselId)}`, value: volume.show(leftOf(content, reckoning, used)), most: volume.show(MOST_ML) })),
       ...towelRoles
         .filter((role) => (usual[role] ?? 0) > 0 || opened(role) > 0)
-        .map((role) => ({ name: `towels.${role}`, label: `${big(roleName[role])} opened`, value: opened(role), most: MOST_TOWELS })),
+        .map((role) => ({ name: `towels.${role}`, isMix: false, label: `${capital(roleName[role])} opened`, value: opened(role), most: MOST_TOWELS })),
     ];
   });
 
@@ -123,20 +125,35 @@ export class UseFormComponent {
     });
   }
 
+  protected readonly volumeUnit = computed(() => this.desk.units().edit.volume.unit);
+  /** Made anew when there is something else to count: as counted before, or as planned. */
+  protected readonly form = computed(
+    () => new FormRecord(Object.fromEntries(this.fields().map(({ name, value, most }) => [name, new FormControl<number | null>(Math.round(value * 10) / 10, [Validators.required, Validators.min(0), Validators.max(most)])]))),
+  );
+  protected readonly because = new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.maxLength(500)] });
+  protected readonly weighing = signal<string | null>(null);
+  protected readonly scaleFault = signal('');
+
   /** So dilute a mix weighs a gram a millilitre. */
-  protected weighed(full: HTMLInputElement, empty: HTMLInputElement, left: HTMLInputElement): void {
-    const ml = full.valueAsNumber - empty.valueAsNumber;
-    full.setCustomValidity(ml < 0 ? 'The vessel cannot weigh less than when it is empty.' : '');
-    if (Number.isFinite(ml) && full.reportValidity()) left.value = String(Math.round(ml));
+  protected weighed(name: string, fullG: number | null, emptyG: number | null): void {
+    if (fullG === null || emptyG === null) return;
+    const ml = fullG - emptyG;
+    this.scaleFault.set(ml < 0 ? 'The vessel cannot weigh less than when it is empty.' : '');
+    if (ml >= 0) this.form().controls[name]!.setValue(Math.round(this.desk.units().edit.volume.show(ml) * 10) / 10);
   }
 
-  protected note(form: HTMLFormElement): void {
+  protected note(): void {
     const reckoning = this.study.answer();
-    if (!reckoning || !form.reportValidity()) return;
-    const given = [...new FormData(form)];
-    const of = (start: string) => Object.fromEntries(given.flatMap(([name, value]) => (name.startsWith(start) ? [[name.slice(start.length), Number(value)]] : [])));
-    const because = String(new FormData(form).get('because') ?? '');
-    this.desk.edit('What was used', (job) => noteUse(job, useOf(reckoning, { leftMl: of('ml.'), opened: of('towels.') }, this.now(), because)));
+    const form = this.form();
+    form.markAllAsTouched();
+    this.because.markAsTouched();
+    if (!reckoning || form.invalid || (this.noted() && this.because.invalid)) return;
+    const { read } = this.desk.units().edit.volume;
+    const values = Object.entries(form.getRawValue());
+    const of = (start: string, made: (value: number) => number) => Object.fromEntries(values.flatMap(([name, value]) => (name.startsWith(start) ? [[name.slice(start.length), made(value ?? 0)]] : [])));
+    const use = useOf(reckoning, { leftMl: of('ml.', read), opened: of('towels.', (count) => count) }, this.now(), this.noted() ? this.because.value.trim() : '');
+    this.desk.edit('What was used', (job) => noteUse(job, use));
+    this.because.reset();
   }
 }
 

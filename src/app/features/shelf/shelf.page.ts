@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
-import { InputText } from 'primeng/inputtext';
+import { Button, ButtonDirective } from 'primeng/button';
 import { type Draft, type LaundryGroup, type LaundryStep, amountAt, assumptionTable, counting, draft, expiry, groupOf, laundering, laundryGroups, laundrySteps, lotsOf, moved, outlookOf, resolveAssumptions, retiring, shoppingList, soakFor, stockItem, takingBack, washesOf, weightKg } from '@esmero/core';
 import type { LibraryEntry, LibraryItems, LibraryKind, Movement, Place, StockItem } from '@esmero/model';
 import { dayAfter } from '@esmero/units';
@@ -9,6 +9,8 @@ import { amountText, buyText, lackingText, laundryCautions, laundryName, money, 
 import { settingsFeature } from '../../state/settings';
 import { dayHere } from '../../state/today';
 import { ShelfDesk } from '../../state/shelf-desk';
+import { DayFieldComponent } from '../../ui/day-field.component';
+import { NumberComponent } from '../../ui/number.component';
 
 const MOST_ML = 1_000_000;
 const MOST_TOWELS = 10_000;
@@ -27,11 +29,11 @@ const away = [
 
 const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and folded' } as const;
 
-/** What is on the shelf, with the laundry and in the vessels; how long it lasts; what to buy. */
+/** What is in the van and at home, with the laundry and in the vessels; how long it lasts; what to buy. */
 @Component({
   selector: 'esm-shelf-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText, RouterLink],
+  imports: [Button, ButtonDirective, DayFieldComponent, NumberComponent, RouterLink],
   templateUrl: './shelf.page.html',
   styleUrls: ['../../ui/table-page.css', './shelf.page.css'],
 })
@@ -45,7 +47,9 @@ export class ShelfPage {
   protected readonly steps = laundrySteps;
   protected readonly stepName = stepName;
   protected readonly awayNames = away.map(({ name }) => name);
-  protected readonly most = { ml: MOST_ML, towels: MOST_TOWELS };
+  protected readonly most = MOST_TOWELS;
+  /** The product that is being bought or counted. */
+  protected readonly opened = signal<StockItem | null>(null);
   /** What went wrong with the last movement; empty when nothing did. */
   protected readonly problem = signal('');
 
@@ -151,18 +155,17 @@ export class ShelfPage {
   }
 
   /** A bottle of whatever size it was sold in. */
-  protected buy(item: StockItem, size: HTMLInputElement, expires: HTMLInputElement): void {
-    const ml = this.u().edit.volume.read(size.valueAsNumber);
-    if (!size.reportValidity() || !(ml > 0)) return;
-    const expiresOn = /^\d{4}-\d{2}-\d{2}$/.test(expires.value) ? expires.value : null;
-    if (this.post([draft('bought', moved(item, 'outside', 'shelf', ml), { expiresOn })])) expires.value = '';
+  protected buy(item: StockItem, size: number | null, expires: string): void {
+    const ml = this.u().edit.volume.read(size ?? 0);
+    if (!(ml > 0 && ml <= MOST_ML)) return this.problem.set(`A size of more than nothing, up to ${this.u().volume(MOST_ML)}, please.`);
+    this.post([draft('bought', moved(item, 'outside', 'shelf', ml), { expiresOn: expires || null })]);
   }
 
   /** What was counted, in the unit that is shown. */
-  protected count(item: StockItem, field: HTMLInputElement): void {
-    const read = item.startsWith('product/') ? this.u().edit.volume.read(field.valueAsNumber) : field.valueAsNumber;
-    if (!field.reportValidity() || !Number.isFinite(read)) return;
-    if (this.post(counting(item, 'shelf', read, this.shelf.balances()))) field.value = '';
+  protected count(item: StockItem, shown: number | null): void {
+    if (shown === null) return;
+    const read = item.startsWith('product/') ? this.u().edit.volume.read(shown) : shown;
+    if (read <= MOST_ML) this.post(counting(item, 'shelf', read, this.shelf.balances()));
   }
 
   protected launder(group: LaundryGroup, step: LaundryStep): void {
@@ -186,9 +189,8 @@ export class ShelfPage {
     this.post([takingBack(movement)]);
   }
 
-  private post(drafts: readonly Draft[]): boolean {
+  private post(drafts: readonly Draft[]): void {
     const lacking = this.shelf.post(drafts);
     this.problem.set(lacking.length > 0 ? lackingText(lacking, this.shelf.nameOf, this.u()) : '');
-    return lacking.length === 0;
   }
 }

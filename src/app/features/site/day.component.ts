@@ -1,4 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { Button } from 'primeng/button';
+import { Dialog } from 'primeng/dialog';
+import { Slider } from 'primeng/slider';
 import { type HoursOfDay, type HoursAdvice, atHour, withChange, withWeather } from '@esmero/core';
 import type { Job, ZoneId } from '@esmero/model';
 import { fixed, hourText, zoneList } from '@esmero/messages';
@@ -6,6 +10,7 @@ import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { WEATHER } from '../../state/weather';
 import { DayChartComponent } from '../../ui/day-chart.component';
+import { DayRibbonComponent } from './day-ribbon.component';
 
 /** A suggestion in words, and what pressing it does. */
 interface Suggestion {
@@ -29,61 +34,88 @@ function suggestion(advice: HoursAdvice): Suggestion {
 }
 
 const why = {
-  unreachable: 'The weather service did not answer. The weather stays as it is typed below.',
-  unreadable: 'The weather service answered something that is no weather. The weather stays as it is typed below.',
+  unreachable: 'The weather service did not answer. The weather stays as you typed it.',
+  unreadable: 'The weather service answered something that is no weather. The weather stays as you typed it.',
 } as const;
 
 /** The day at this place: weather, panel temperatures, the hour of the job, and what would help. */
 @Component({
   selector: 'esm-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DayChartComponent],
+  imports: [Button, DayChartComponent, DayRibbonComponent, Dialog, FormsModule, Slider],
   template: `
     @if (desk.job(); as job) {
-      <h3>The day</h3>
-      <div class="row">
-        <label for="hour">Begin at <strong class="num">{{ hourText(job.hour) }}</strong></label>
-        <input id="hour" type="range" min="6" max="21" step="0.5" [value]="job.hour" [attr.aria-valuetext]="hourText(job.hour)" #hour (input)="move(hour.valueAsNumber)" (change)="settle()" />
-        <button type="button" class="chip" [disabled]="asking()" (click)="fetch()">
-          {{ asking() ? 'Asking …' : 'Weather by the hour (simulated service)' }}
-        </button>
-        @if (job.weather) {
-          <button type="button" class="chip" (click)="byHand()">By hand instead</button>
+      <div class="head">
+        <h2>When?</h2>
+        <p class="soft num">{{ conditions() }}</p>
+      </div>
+      <div class="begin">
+        <span id="begin">Begin at <strong class="num">{{ hourText(job.hour) }}</strong></span>
+        <p-slider [ngModel]="job.hour" (ngModelChange)="move($event)" (onSlideEnd)="settle()" [min]="6" [max]="21" [step]="0.5" ariaLabelledBy="begin" />
+        @for (one of suggestions(); track one.says) {
+          <span class="one">
+            <span class="soft">{{ one.says }}</span>
+            @if (one.press) {
+              <p-button [label]="one.press" size="small" severity="secondary" [outlined]="true" (onClick)="take(one.advice)" />
+            }
+          </span>
         }
       </div>
-      <p class="soft num">{{ conditions() }}</p>
       @if (problem(); as problem) {
         <p class="note warn" role="alert">{{ problem }}</p>
       }
       @if (day(); as day) {
-        <esm-day-chart [day]="day" [hour]="job.hour" [shadeHours]="job.site.shadeHours" [units]="desk.units()" />
-        <p class="soft">Crosses: too hot for the product, or dry before the smallest section is done. Grey: the place is in the shade.</p>
-        <ul>
-          @for (one of suggestions(); track one.says) {
-            <li>
-              {{ one.says }}
-              @if (one.press) {
-                <button type="button" class="chip" (click)="take(one.advice)">{{ one.press }}</button>
-              }
-            </li>
-          }
-        </ul>
+        <esm-day-ribbon [day]="day" [hour]="job.hour" [weather]="job.weather" [shadeHours]="job.site.shadeHours" [units]="desk.units()" (begun)="begin($event)" />
       }
+      <div class="row foot">
+        <p-button [label]="asking() ? 'Asking …' : 'Weather by the hour (simulated service)'" icon="pi pi-sun" size="small" severity="secondary" [outlined]="true" [disabled]="asking()" (onClick)="fetch()" />
+        @if (job.weather) {
+          <p-button label="Type the weather" size="small" severity="secondary" [text]="true" (onClick)="byHand()" />
+        }
+        <p-button label="Panel temperatures as curves" icon="pi pi-chart-line" size="small" severity="secondary" [text]="true" (onClick)="curves.set(true)" />
+      </div>
+      <p-dialog header="Panels over the day" [visible]="curves()" (visibleChange)="curves.set($event)" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(52rem, 96vw)' }" closeAriaLabel="Close">
+        @if (curves() && day(); as day) {
+          <esm-day-chart [day]="day" [hour]="job.hour" [shadeHours]="job.site.shadeHours" [units]="desk.units()" />
+          <p class="soft">Crosses: too hot for the product, or dry before the smallest section is done. Grey: the place is in the shade.</p>
+        }
+      </p-dialog>
     }
   `,
   styles: `
     :host {
       display: block;
     }
-    input[type='range'] {
-      width: 12rem;
-      accent-color: var(--sea);
+    .head {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: baseline;
+      gap: 0.2rem 0.9rem;
+    }
+    .head > * {
+      margin: 0;
+    }
+    h2 {
+      font-size: 1.15rem;
+    }
+    .begin {
+      display: flex;
+      flex-wrap: wrap;
+      align-items: center;
+      gap: 0.3rem 1.1rem;
       min-height: var(--touch);
     }
-    ul {
-      list-style: none;
-      margin: 0;
-      padding: 0;
+    .one {
+      display: inline-flex;
+      align-items: center;
+      gap: 0.5rem;
+    }
+    p-slider {
+      width: min(16rem, 100%);
+      margin: 0.8rem 0.6rem;
+    }
+    .foot {
+      margin-top: 0.5rem;
     }
   `,
 })
@@ -91,7 +123,7 @@ export class DayComponent {
   protected readonly desk = inject(JobDesk);
   private readonly weather = inject(WEATHER);
   protected readonly hourText = hourText;
-  private readonly study = studyOf('hours-of-day');
+  private readonly study = studyOf('hours-of-day', { atOnce: true });
 
   /** The last day that was worked out stays until the next one is. */
   protected readonly day = linkedSignal<HoursOfDay | null, HoursOfDay | null>({
@@ -99,9 +131,10 @@ export class DayComponent {
     computation: (answer, before) => answer ?? before?.value ?? null,
   });
   protected readonly suggestions = computed(() => (this.day()?.advice ?? []).map(suggestion));
+  protected readonly curves = signal(false);
   protected readonly asking = signal(false);
   protected readonly problem = signal<string | null>(null);
-  /** Where a move of the slider began: every step of it is reckoned from there. */
+  /** Where a move of the slider began: every step of it starts from there. */
   private from: { readonly job: Job; readonly stroke: string } | null = null;
   private strokes = 0;
 
@@ -112,16 +145,9 @@ export class DayComponent {
     const u = this.desk.units();
     const wind = `${fixed(u.edit.wind.show(windMs), 1)} ${u.edit.wind.unit}`;
     const sun = shade ? 'in the shade' : `${fixed(sunWm2)} W/m² of sun`;
-    const source = job.weather ? job.weather.source : 'as typed below, held all day while the sun moves';
+    const source = job.weather ? job.weather.source : 'as typed, held all day while the sun moves';
     return `${u.temperature(airC)}, ${fixed(humidity * 100)} % humid, wind ${wind}, ${sun}: ${source}.`;
   });
-
-  constructor() {
-    effect(() => {
-      if (!this.desk.job()) return;
-      untracked(() => void this.study.ask());
-    });
-  }
 
   protected move(hour: number): void {
     const job = this.desk.job();
@@ -129,6 +155,12 @@ export class DayComponent {
     this.from ??= { job, stroke: `hour-${++this.strokes}` };
     const { job: began, stroke } = this.from;
     this.desk.edit(`Begin at ${hourText(hour)}`, () => atHour(began, hour), stroke);
+  }
+
+  /** An hour that was pressed on the ribbon. */
+  protected begin(hour: number): void {
+    this.move(hour);
+    this.settle();
   }
 
   /** The next move of the slider is a step of its own to undo. */

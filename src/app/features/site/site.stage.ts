@@ -1,29 +1,74 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { Button, ButtonDirective } from 'primeng/button';
+import { Drawer } from 'primeng/drawer';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
 import type { Caution } from '@esmero/core';
-import type { Job, LibraryKind, Site, Vehicle } from '@esmero/model';
+import type { Job, LibraryKind, RunoffRule, Site, Vehicle } from '@esmero/model';
+import { bodyName, colourName, faultHint, finishName, runoffName } from '@esmero/messages';
 import type { Fault } from '@esmero/exchange';
 import { checked } from '../../state/checked';
 import { JobDesk } from '../../state/job-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
 import { ItemFormComponent } from '../../ui/item-form/item-form.component';
 import { soilLooks } from '../../ui/net/looks';
+import { ChoiceComponent } from '../../ui/choice.component';
+import { DayFieldComponent } from '../../ui/day-field.component';
+import { NumberComponent } from '../../ui/number.component';
 import { CautionsComponent } from '../../ui/cautions.component';
 import { type Typed, TypedTextDirective } from '../../ui/typed-text.directive';
 import { NetBoard } from '../../ui/net/net-board';
+import { CarPictureComponent } from '../../ui/net/car-picture.component';
 import { DayComponent } from './day.component';
 
 type Part = 'vehicle' | 'site';
+type Yes = 'tap' | 'power' | 'shade' | 'indoors' | 'bay' | 'steps';
+
+const there: readonly { readonly key: Yes; readonly name: string; readonly icon: string }[] = [
+  { key: 'tap', name: 'Tap', icon: 'pi pi-wave-pulse' },
+  { key: 'power', name: 'Mains power', icon: 'pi pi-bolt' },
+  { key: 'shade', name: 'Shade', icon: 'pi pi-cloud' },
+  { key: 'indoors', name: 'Roof over it', icon: 'pi pi-home' },
+  { key: 'bay', name: 'Wash bay', icon: 'pi pi-warehouse' },
+  { key: 'steps', name: 'Steps for the roof', icon: 'pi pi-chart-bar' },
+];
+
+/** What each answer does to the plan. */
+const runoffs: readonly { readonly value: RunoffRule; readonly label: string; readonly hint: string }[] = [
+  { value: 'forbidden', label: runoffName.forbidden, hint: 'No rinsing: all of it stays in towels and buckets' },
+  { value: 'captured', label: runoffName.captured, hint: 'Rinse as far as the mat holds it' },
+  { value: 'allowed', label: runoffName.allowed, hint: 'Rinse where it helps' },
+];
+const people = [
+  { value: 1, label: 'One person' },
+  { value: 2, label: 'Two people' },
+] as const;
 
 /** Which car, which site, and what the site allows. */
 @Component({
   selector: 'esm-site-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CautionsComponent, DayComponent, FormsModule, InputText, ItemFormComponent, Select, Textarea, TypedTextDirective],
+  imports: [
+    Button,
+    ButtonDirective,
+    CarPictureComponent,
+    CautionsComponent,
+    ChoiceComponent,
+    DayComponent,
+    DayFieldComponent,
+    Drawer,
+    FormsModule,
+    InputText,
+    ItemFormComponent,
+    NumberComponent,
+    Select,
+    Textarea,
+    TypedTextDirective,
+  ],
   templateUrl: './site.stage.html',
+  styleUrl: './site.stage.css',
 })
 export class SiteStage {
   protected readonly desk = inject(JobDesk);
@@ -32,11 +77,25 @@ export class SiteStage {
   protected readonly vehicles = computed(() => this.onShelf('vehicle', this.desk.job()!.vehicle));
   protected readonly sites = computed(() => this.onShelf('site', this.desk.job()!.site));
 
+  protected readonly there = there;
+  protected readonly runoffs = runoffs;
+  protected readonly people = people;
+  protected readonly hint = faultHint;
+  protected readonly open = signal<Part | null>(null);
+  protected readonly close = { ariaLabel: 'Close', icon: 'pi pi-times', text: true, severity: 'secondary' } as const;
+
+  protected readonly carFacts = computed(() => {
+    const { body, colour, finish, dimensions } = this.desk.job()!.vehicle;
+    const { show, unit } = this.desk.units().edit.length;
+    return `${bodyName[body]}, ${colourName[colour].toLowerCase()}, ${finishName[finish].toLowerCase()}, ${show(dimensions.lengthM).toFixed(unit === 'm' ? 2 : 0)} ${unit} long`;
+  });
+
   /** Cautions whose hazard is met here. */
   protected readonly here: readonly Caution[] = ['freezing-ground', 'ladder', 'runoff', 'lifting'];
 
   constructor() {
     inject(NetBoard).use({
+      shape: 'page',
       caption: 'The car, unfolded, with the soil that was seen',
       looks: computed(() => soilLooks(this.desk.zones(), this.desk.job())),
       paints: false,
@@ -66,6 +125,27 @@ export class SiteStage {
     this.faults.update((all) => ({ ...all, [part]: faults }));
     if (faults.length === 0)
       this.desk.edit(part === 'vehicle' ? 'Vehicle changed' : 'Site changed', (job) => ({ ...job, [part]: draft }));
+  }
+
+  protected set(part: Partial<Site>, what: string): void {
+    this.desk.edit(`${what} changed`, (job) => ({ ...job, site: { ...job.site, ...part } }));
+  }
+
+  protected toggle(key: Yes, name: string): void {
+    const now = !this.desk.job()!.site[key];
+    this.desk.edit(`${name}: ${now ? 'yes' : 'no'}`, (job) => ({ ...job, site: { ...job.site, [key]: now } }));
+  }
+
+  protected shownWater(litres: number): number {
+    return Number(this.desk.units().edit.water.show(litres).toPrecision(6));
+  }
+
+  protected water(key: 'waterL' | 'captureL', shown: number | null): void {
+    if (shown !== null) void this.change('site', { ...this.desk.job()!.site, [key]: Number(this.desk.units().edit.water.read(shown).toPrecision(6)) });
+  }
+
+  protected minutes(minutes: number | null): void {
+    if (minutes !== null) void this.change('site', { ...this.desk.job()!.site, minutes });
   }
 
   protected write(key: 'name' | 'client' | 'note', { text, stroke }: Typed): void {

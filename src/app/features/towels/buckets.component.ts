@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ButtonDirective } from 'primeng/button';
 import { compareBuckets, crossingsOf, runBuckets } from '@esmero/core';
 import type { ZoneId } from '@esmero/model';
 import { crossingSentence, dipSentence, grams, spreadSentence, zoneName } from '@esmero/messages';
@@ -14,22 +15,22 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
 @Component({
   selector: 'esm-buckets',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BucketChartComponent, BucketSectionComponent, PlayBarComponent, StudyBarComponent],
+  imports: [ButtonDirective, BucketChartComponent, BucketSectionComponent, PlayBarComponent, StudyBarComponent],
   template: `
     @if (dip(); as dip) {
       <esm-bucket-section [dip]="dip" [guarded]="own()!.system !== 'many-towels'" />
-      <esm-play-bar label="Through the wash" what="Dip" [says]="says()" [last]="last()" [at]="at()" (atChange)="jump($event)" />
+      <esm-play-bar label="Through the wash" what="Dip" [last]="last()" [at]="at()" (atChange)="jump($event)" />
       <p class="said num">{{ says() }}</p>
       @if (due(); as zone) {
         <p>
           Too much comes out of the water by then: fresh water is due before {{ name(zone) }}.
-          <button type="button" class="chip" (click)="change(zone)">Try it there</button>
+          <button pButton type="button" severity="secondary" outlined (click)="change(zone)">Try it there</button>
         </p>
       }
       @if (fresh().length > 0) {
         <p>
           With fresh rinse water before {{ changed() }}, {{ weigh(own()!.run.carriedG) }} come back instead of {{ weigh(unchanged()) }}.
-          <button type="button" class="chip" (click)="fresh.set([])">As before</button>
+          <button pButton type="button" severity="secondary" outlined (click)="fresh.set([])">As before</button>
         </p>
       }
       <h4>Every way, the same wash</h4>

@@ -24,7 +24,7 @@ interface Row {
         <table class="num">
           <caption class="sr-only">Planned, usual, and enough in {{ sure() }} of cases</caption>
           <thead>
-            <tr><th></th><th scope="col">Planned</th><th scope="col">In the middle</th><th scope="col">Enough in {{ sure() }}</th><th scope="col">Plan is enough in</th></tr>
+            <tr><th></th><th scope="col">Planned</th><th scope="col">Typical</th><th scope="col">Enough in {{ sure() }}</th><th scope="col">Plan is enough in</th></tr>
           </thead>
           <tbody>
             @for (row of rows(); track row.what) {
@@ -40,7 +40,7 @@ interface Row {
         </table>
       </div>
       <p class="soft">
-        Mixes are counted beyond what must stay in the vessel. A thousand draws: soil is as sure as its zone says; liquid, pace and the share to be sure of are as the assumptions have them.
+        Mixes are counted beyond what must stay in the vessel. A thousand draws: soil is as sure as its panel says; liquid, pace and the share to be sure of are as the assumptions have them.
       </p>
     } @else {
       <esm-study-bar question="How many to carry, to be sure?" [share]="study.share()" [failure]="study.failure()" (ask)="study.ask()" (stop)="study.stop()" />

@@ -1,12 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { FormsModule } from '@angular/forms';
+import { ButtonDirective } from 'primeng/button';
 import { DragDropModule } from 'primeng/dragdrop';
-import { type StepKind, type UsedTowel, towelFillAt, mayBecome, setAside } from '@esmero/core';
-import { type CleanlinessClass, type TowelRole, type ZoneId, towelRoles } from '@esmero/model';
-import { className, clock, mittSentence, roleName, sidesSentence, stepText, towelName } from '@esmero/messages';
+import { Select } from 'primeng/select';
+import { type StepKind, type UsedTowel, handMovesIn, towelFillAt, mayBecome, setAside } from '@esmero/core';
+import { type CleanlinessClass, type TowelBatch, type TowelRole, type ZoneId, towelRoles } from '@esmero/model';
+import { className, clock, mittSentence, passZones, ranges, roleName, sidesSentence, stepText, towelName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';
+import { NumberComponent } from '../../ui/number.component';
 import { PlayBarComponent } from '../../ui/play-bar.component';
 import { TowelSquareComponent } from '../../ui/towel/towel-square.component';
+
+/** Most towels of one batch that a job may count. */
+export const MOST_TOWELS = 10_000;
 
 const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 
@@ -17,14 +24,19 @@ const filling: readonly StepKind[] = ['wipe', 'finish', 'dry', 'glass'];
 @Component({
   selector: 'esm-pile',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DragDropModule, PlayBarComponent, TowelSquareComponent],
+  imports: [ButtonDirective, DragDropModule, FormsModule, NumberComponent, PlayBarComponent, Select, TowelSquareComponent],
   templateUrl: './pile.component.html',
   styleUrl: './pile.component.css',
 })
 export class PileComponent {
+  /** The batch whose count was not taken. */
+  readonly refused = input<string | null>(null);
+  readonly counted = output<{ readonly batch: TowelBatch; readonly clean: number | null }>();
+
   private readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
 
+  protected readonly most = MOST_TOWELS;
   protected readonly classes = classes;
   protected readonly className = className;
   protected readonly roleName = roleName;
@@ -39,7 +51,7 @@ export class PileComponent {
   protected readonly says = computed(() => {
     const zone = this.zone();
     if (this.said()) return this.said();
-    return zone ? sidesSentence(this.towels(), zone) : 'Point at a side to see where it goes, or at a zone to see its sides.';
+    return zone ? sidesSentence(this.towels(), zone) : 'Point at a side to see where it goes, or at a panel to see its sides.';
   });
 
   private readonly steps = computed(() =>
@@ -53,23 +65,40 @@ export class PileComponent {
     if (!step) return 'Before the first wipe';
     return this.at() === this.last() ? `At the end, ${clock(step.endS)}` : `${clock(step.endS)}: ${stepText(step).toLowerCase()} is done`;
   });
+  /** Each wiped pass with the step at which it is over. */
+  protected readonly passes = computed(() => {
+    const steps = this.steps();
+    return (this.desk.plan()?.timeline.passes ?? []).flatMap((pass) => {
+      const at = steps.map((step) => step.pass).lastIndexOf(pass.number) + 1;
+      return at > 0 ? [{ number: pass.number, title: passZones(pass), at }] : [];
+    });
+  });
+  protected readonly passNow = computed(() => this.steps()[this.at() - 1]?.pass ?? null);
+  /** The towels of the pass that is looked at, with their sides. */
+  protected readonly inHand = computed(() => {
+    const [plan, pass] = [this.desk.plan(), this.passNow()];
+    if (!plan || pass === null || this.at() === this.last()) return '';
+    return handMovesIn(plan, pass)
+      .map(({ towel, role, sides }) => `In the hand: towel ${towel}, ${roleName[role]}, ${sides.length > 1 ? 'sides' : 'side'} ${ranges(sides)}.`)
+      .join(' ');
+  });
   private readonly fill = computed(() => {
     const plan = this.desk.plan();
     return plan ? towelFillAt(plan) : () => [];
   });
   protected readonly now = computed(() => (this.at() === this.last() ? this.towels() : this.fill()(this.steps()[this.at() - 1]?.endS ?? 0)));
 
-  /** Piles of each role with the clean towels in them. */
+  /** The batches of each role with their clean towels; a towel may be dropped on any. */
   protected readonly piles = computed(() =>
     towelRoles.map((role) => ({
       role,
-      clean: (this.desk.job()?.towels ?? []).filter((batch) => batch.role === role).reduce((sum, { clean }) => sum + clean, 0),
+      batches: (this.desk.job()?.towels ?? []).filter((batch) => batch.role === role),
     })),
   );
   protected readonly dragged = signal<UsedTowel | null>(null);
   /** What a towel may be used as: what it is, and what it may become. */
-  protected rolesFor({ role }: UsedTowel): readonly TowelRole[] {
-    return towelRoles.filter((to) => to === role || mayBecome(role, to));
+  protected rolesFor({ role }: UsedTowel): readonly { readonly value: TowelRole; readonly label: string }[] {
+    return towelRoles.filter((to) => to === role || mayBecome(role, to)).map((value) => ({ value, label: roleName[value] }));
   }
 
   protected light(zones: readonly ZoneId[]): void {

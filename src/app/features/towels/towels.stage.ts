@@ -1,37 +1,41 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
-import { InputText } from 'primeng/inputtext';
+import { Button } from 'primeng/button';
+import { Tab, TabList, TabPanel, TabPanels, Tabs } from 'primeng/tabs';
 import { afterwards, liquidOf, setChoices, withChange } from '@esmero/core';
 import { type BucketSystem, type Job, type SoakedTowelSchool, type TowelBatch, bucketSystems } from '@esmero/model';
-import { afterSentences, bucketName, mixTitle, roleName, verdictSentence } from '@esmero/messages';
+import { afterSentences, bucketName, mixTitle, verdictSentence } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
+import { ChoiceComponent } from '../../ui/choice.component';
 import { LiquidBarComponent } from '../../ui/liquid-bar.component';
-import { RadioGroupDirective } from '../../ui/radio-group.directive';
 import { BucketsComponent } from './buckets.component';
 import { CarryComponent } from './carry.component';
-import { PileComponent } from './pile.component';
+import { MOST_TOWELS, PileComponent } from './pile.component';
 
-/** Most towels of one batch that a job may count. */
-const MOST_TOWELS = 10_000;
 
 /** Every towel with its sides, and the buckets. */
 @Component({
   selector: 'esm-towels-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BucketsComponent, CarryComponent, InputText, LiquidBarComponent, PileComponent, RadioGroupDirective],
+  imports: [BucketsComponent, Button, CarryComponent, ChoiceComponent, LiquidBarComponent, PileComponent, Tab, TabList, TabPanel, TabPanels, Tabs],
   templateUrl: './towels.stage.html',
   styleUrl: './towels.stage.css',
 })
 export class TowelsStage {
   protected readonly desk = inject(JobDesk);
 
-  protected readonly systems = bucketSystems;
-  protected readonly bucketName = bucketName;
-  protected readonly roleName = roleName;
+  protected readonly systems = bucketSystems.map((value) => ({ value, label: bucketName[value] }));
+  protected readonly sides = [
+    { value: 4, label: 'Four sides, then a new one' },
+    { value: 8, label: 'All eight, re-wetted from a cup' },
+  ] as const;
+  protected readonly damp: readonly { readonly value: SoakedTowelSchool; readonly label: string }[] = [
+    { value: 'demote', label: 'Damp: now for sills and shuts' },
+    { value: 'retire', label: 'Done for today' },
+  ];
   /** The batch whose count was not taken. */
   protected readonly refused = signal<string | null>(null);
-  protected readonly most = MOST_TOWELS;
 
   protected readonly towels = computed(() => this.desk.plan()?.towels ?? []);
   protected readonly missing = computed(() => this.towels().filter(({ missing }) => missing).length);
@@ -55,7 +59,8 @@ export class TowelsStage {
 
   constructor() {
     inject(NetBoard).use({
-      caption: 'The car, unfolded; zones of the towel side in hand are lit',
+      shape: 'instrument',
+      caption: 'The car, unfolded; panels of the towel side in hand are lit',
       looks: computed(() => treatmentLooks(this.desk.zonePlans().values(), this.desk.job()?.choices.fixed ?? {})),
       paints: false,
       press: () => undefined,
@@ -81,8 +86,8 @@ export class TowelsStage {
     this.desk.edit('The rest is done, these wait', (job) => withChange(job, { code: 'leave', zones: this.waiting() }));
   }
 
-  protected count(batch: TowelBatch, text: string): void {
-    const clean = Math.round(Number(text));
+  protected count(batch: TowelBatch, clean: number | null): void {
+    if (clean === null || clean === batch.clean) return this.refused.set(null);
     const good = clean >= 0 && clean <= MOST_TOWELS;
     this.refused.set(good ? null : batch.id);
     if (!good) return;
@@ -101,7 +106,7 @@ export class TowelsStage {
   }
 
   protected soakedTowel(soakedTowel: SoakedTowelSchool): void {
-    this.desk.edit(soakedTowel === 'demote' ? 'Damp towels go down' : 'Damp towels are put away', (job) =>
+    this.desk.edit(soakedTowel === 'demote' ? 'Damp towels go down' : 'Damp towels are done for today', (job) =>
       setChoices(job, { soakedTowel }),
     );
   }

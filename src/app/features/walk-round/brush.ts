@@ -1,7 +1,7 @@
 import { Injectable, computed, inject, signal } from '@angular/core';
 import { type Brush, mirrorSoil, paint, unsee } from '@esmero/core';
 import type { CleanlinessClass, SoilKind, SoilLevel, View, ZoneId } from '@esmero/model';
-import { className, soilName, viewName, zoneName } from '@esmero/messages';
+import { capital, className, soilName, viewName, zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 
 const kindKeys: Readonly<Record<string, SoilKind>> = {
@@ -99,5 +99,3 @@ export class SoilBrush {
     return { deposit: { kind: this._kind(), level: this._level() }, onTop: this._onTop() };
   }
 }
-
-const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);

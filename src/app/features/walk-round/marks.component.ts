@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { dropMark, putMark } from '@esmero/core';
@@ -16,24 +17,25 @@ const kinds = markKinds.map((value) => ({ value, label: markName[value] }));
 @Component({
   selector: 'esm-marks',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InputText, Select, TypedTextDirective],
+  imports: [Button, FormsModule, InputText, Select, TypedTextDirective],
   template: `
-    <h3>There before: {{ name() }}</h3>
+    <h3>Existing marks</h3>
     @for (mark of here(); track mark.id) {
       <div class="mark">
         <p-select [options]="kinds" optionValue="value" optionLabel="label" ariaLabel="Kind of mark" [ngModel]="mark.kind" (ngModelChange)="kind(mark, $event)" appendTo="body" />
         <input pInputText class="note-text" maxlength="500" aria-label="Note" placeholder="Where, how long, how deep" [esmTyped]="mark.note" (typed)="write(mark, $event)" />
         <label class="chip">
+          <i class="pi pi-camera" aria-hidden="true"></i>
           {{ mark.photo ? 'Another picture' : 'Picture' }}
           <input type="file" class="sr-only" accept="image/*" capture="environment" #file (change)="picture(mark, file)" />
         </label>
-        <button type="button" class="chip" (click)="drop(mark)">Take off<span class="sr-only"> {{ names[mark.kind] }}</span></button>
+        <p-button icon="pi pi-trash" [ariaLabel]="'Remove ' + names[mark.kind]" severity="secondary" [text]="true" (onClick)="drop(mark)" />
         @if (urls()[mark.photo ?? '']; as url) {
           <img [src]="url" [alt]="names[mark.kind] + ', ' + name()" />
         }
       </div>
     }
-    <button type="button" class="chip" (click)="add()">Note a mark</button>
+    <p-button label="Note a mark" icon="pi pi-plus" severity="secondary" [outlined]="true" (onClick)="add()" />
     @if (problem(); as problem) {
       <p class="note stop" role="alert">{{ problem }}</p>
     }
@@ -86,7 +88,7 @@ export class MarksComponent {
   }
 
   protected drop(mark: Mark): void {
-    this.desk.edit(`${this.name()}: mark taken off`, (job) => dropMark(job, mark.id));
+    this.desk.edit(`${this.name()}: mark removed`, (job) => dropMark(job, mark.id));
   }
 
   protected async picture(mark: Mark, field: HTMLInputElement): Promise<void> {

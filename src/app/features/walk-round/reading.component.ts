@@ -1,10 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
-import { InputText } from 'primeng/inputtext';
+import { Button } from 'primeng/button';
 import { panelAt, setReading } from '@esmero/core';
 import type { ZoneId } from '@esmero/model';
 import { celsius } from '@esmero/units';
 import { zoneName } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
+import { NumberComponent } from '../../ui/number.component';
 import { simulatedReading } from './thermometer';
 
 const LEAST_C = -40;
@@ -14,15 +15,15 @@ const MOST_C = 110;
 @Component({
   selector: 'esm-reading',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [InputText],
+  imports: [Button, NumberComponent],
   template: `
-    <h3>Panel</h3>
+    
     <div class="row">
-      <label for="panel-reading">Read off, {{ unit() }}</label>
-      <input pInputText class="num" id="panel-reading" type="number" step="0.5" [value]="shown()" [placeholder]="computedC()" #field (change)="type(field)" />
-      <button type="button" class="chip" (click)="simulate()">Thermometer (simulated)</button>
+      <label for="panel-reading">Panel</label>
+      <esm-number inputId="panel-reading" [value]="shown()" [unit]="unit()" [digits]="1" [placeholder]="computedC()" (typed)="type($event)" />
+      <p-button label="Thermometer (simulated)" severity="secondary" [outlined]="true" size="small" (onClick)="simulate()" />
       @if (reading() !== null) {
-        <button type="button" class="chip" (click)="set(null)">Forget the reading</button>
+        <p-button label="Clear reading" severity="secondary" [text]="true" size="small" (onClick)="set(null)" />
       }
     </div>
     @if (refused()) {
@@ -34,8 +35,8 @@ const MOST_C = 110;
     :host {
       display: block;
     }
-    input {
-      width: 6rem;
+    esm-number {
+      width: 7rem;
     }
   `,
 })
@@ -49,7 +50,7 @@ export class ReadingComponent {
   protected readonly reading = computed(() => this.desk.job()?.readings[this.zone()] ?? null);
   protected readonly shown = computed(() => {
     const reading = this.reading();
-    return reading === null ? '' : Number(this.edit().show(reading).toFixed(1));
+    return reading === null ? null : Number(this.edit().show(reading).toFixed(1));
   });
   private readonly workedOut = computed(() => {
     const job = this.desk.job();
@@ -57,21 +58,21 @@ export class ReadingComponent {
   });
   protected readonly computedC = computed(() => {
     const c = this.workedOut();
-    return c === null ? '' : this.edit().show(c).toFixed(0);
+    return c === null ? '' : `${this.edit().show(c).toFixed(0)} ${this.unit()}`;
   });
   protected readonly says = computed(() => {
     const c = this.workedOut();
     if (c === null) return '';
-    return `By air, sun and colour it would have ${this.desk.units().temperature(c)}; a reading goes over that for this zone.`;
+    return `From air, sun and colour: ${this.desk.units().temperature(c)}. What you measure goes first.`;
   });
   protected readonly bounds = computed(() => {
     const { show, unit } = this.edit();
     return `From ${show(LEAST_C).toFixed(0)} to ${show(MOST_C).toFixed(0)} ${unit}, please.`;
   });
 
-  protected type(field: HTMLInputElement): void {
-    if (field.value.trim() === '') return this.set(null);
-    const c = this.edit().read(field.valueAsNumber);
+  protected type(shown: number | null): void {
+    if (shown === null) return this.set(null);
+    const c = this.edit().read(shown);
     const good = c >= LEAST_C && c <= MOST_C;
     this.refused.set(!good);
     if (good) this.set(c);

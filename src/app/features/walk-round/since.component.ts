@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Button } from 'primeng/button';
 import { addLeg, setLeg } from '@esmero/core';
 import type { Leg } from '@esmero/model';
 import { fixed, roadName } from '@esmero/messages';
@@ -9,32 +10,40 @@ import { LegFieldsComponent } from '../../ui/leg-fields.component';
 @Component({
   selector: 'esm-since',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [LegFieldsComponent],
+  imports: [Button, LegFieldsComponent],
   template: `
-    <details>
-      <summary>Since the last wash: {{ says() }}</summary>
-    @for (leg of legs(); track $index; let i = $index) {
-      <div class="leg">
-        <esm-leg-fields [leg]="leg" [name]="'Stretch ' + (i + 1)" (changed)="set(i, $event)" />
-        <button type="button" class="chip small" (click)="set(i, null)" [attr.aria-label]="'Take stretch ' + (i + 1) + ' out'">×</button>
+    <section class="card">
+      <div class="head">
+        <h3 class="num">{{ headline() }}</h3>
+        <p-button [label]="open() ? 'Close' : legs().length ? 'Change' : 'Say how long'" [ariaLabel]="(open() ? 'Close' : 'Change') + ' the days since the last wash'" [attr.aria-expanded]="open()" size="small" severity="secondary" [outlined]="true" (onClick)="open.set(!open())" />
       </div>
-    }
-    <div class="row">
-      <button type="button" class="chip" (click)="add()">{{ legs().length ? 'Another stretch of days' : 'Say how long ago and on what roads' }}</button>
-      @if (legs().length > 0) {
-        <span class="soft">The forecast lies under what you paint, and is right within a factor of two.</span>
+      <p class="soft num">{{ says() }}</p>
+      @if (open()) {
+        @for (leg of legs(); track $index; let i = $index) {
+          <div class="leg">
+            <esm-leg-fields [leg]="leg" [units]="desk.units()" [name]="'Period ' + (i + 1)" (changed)="set(i, $event)" />
+            <p-button icon="pi pi-trash" [ariaLabel]="'Remove period ' + (i + 1)" size="small" severity="secondary" [text]="true" (onClick)="set(i, null)" />
+          </div>
+        }
+        <p-button label="Add a period" icon="pi pi-plus" size="small" severity="secondary" [outlined]="true" (onClick)="add()" />
       }
-    </div>
-    </details>
+    </section>
   `,
   styles: `
     :host {
       display: block;
     }
-    summary {
-      cursor: pointer;
-      min-height: var(--touch);
-      align-content: center;
+    .head {
+      display: flex;
+      gap: 0.6rem;
+      align-items: center;
+      justify-content: space-between;
+    }
+    .head h3 {
+      margin: 0;
+    }
+    .head p-button {
+      flex: none;
     }
     .leg {
       display: flex;
@@ -42,22 +51,26 @@ import { LegFieldsComponent } from '../../ui/leg-fields.component';
       gap: 0.4rem;
       align-items: center;
       border-bottom: 1px solid var(--line);
-      padding: 0.3rem 0;
-    }
-    .small {
-      min-height: 2.25rem;
+      padding: 0.5rem 0;
+      margin-bottom: 0.5rem;
     }
   `,
 })
 export class SinceComponent {
-  private readonly desk = inject(JobDesk);
+  protected readonly desk = inject(JobDesk);
+  protected readonly open = signal(false);
   protected readonly legs = computed(() => this.desk.job()?.since ?? []);
 
+  private readonly days = computed(() => this.legs().reduce((total, { days }) => total + days, 0));
+  protected readonly headline = computed(() =>
+    this.legs().length === 0 ? 'Last wash not known' : `${fixed(this.days())} days since the last wash`,
+  );
   protected readonly says = computed(() => {
     const legs = this.legs();
-    if (legs.length === 0) return 'nobody has said; what is not looked at counts as clean';
-    const sum = (key: 'days' | 'km'): number => legs.reduce((total, leg) => total + leg[key], 0);
-    return `${fixed(sum('days'))} days, ${fixed(sum('km'))} km, ${[...new Set(legs.map(({ road }) => roadName[road]))].join(', ')}`;
+    if (legs.length === 0) return 'Panels you have not looked at count as clean. Say when it was last washed, and the forecast fills them.';
+    const km = legs.reduce((total, leg) => total + leg.km, 0);
+    const roads = [...new Set(legs.map(({ road }) => roadName[road]))].join(', ');
+    return `${this.desk.units().distance(km)}, ${roads}. The forecast fills the panels you have not looked at.`;
   });
 
   protected add(): void {

@@ -1,11 +1,15 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import type { MenuItem } from 'primeng/api';
+import { Button, ButtonDirective } from 'primeng/button';
+import { Menu } from 'primeng/menu';
 import { lift, setSpots } from '@esmero/core';
 import { type CleanlinessClass, type SpotKind, type ZoneId, soilKinds, soilLevels, spotKinds, views } from '@esmero/model';
 import {
   className,
+  levelBrief,
   levelName,
+  capital,
   questionSentence,
-  soilMark,
   soilName,
   spotName,
   spotSentence,
@@ -13,10 +17,10 @@ import {
   zoneName,
 } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
+import { ChoiceComponent } from '../../ui/choice.component';
 import { soilLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
-import { RadioGroupDirective } from '../../ui/radio-group.directive';
 import { SoilBrush } from './brush';
 import { MarksComponent } from './marks.component';
 import { ReadingComponent } from './reading.component';
@@ -28,7 +32,7 @@ const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 @Component({
   selector: 'esm-walk-round-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [MarksComponent, RadioGroupDirective, ReadingComponent, SinceComponent],
+  imports: [Button, ButtonDirective, ChoiceComponent, MarksComponent, Menu, ReadingComponent, SinceComponent],
   providers: [SoilBrush],
   templateUrl: './walk-round.stage.html',
   styleUrl: './walk-round.stage.css',
@@ -38,17 +42,28 @@ export class WalkRoundStage {
   protected readonly brush = inject(SoilBrush);
   private readonly view = inject(ZoneInView);
 
-  protected readonly kinds = soilKinds;
-  protected readonly levels = soilLevels;
+  protected readonly kinds = soilKinds.map((value) => ({ value, label: soilName[value] }));
+  protected readonly levels = soilLevels.map((value) => ({ value, label: levelName[value], brief: levelBrief[value], level: value }));
   protected readonly spots = spotKinds;
-  protected readonly views = views;
-  protected readonly classes = classes;
   protected readonly soilName = soilName;
-  protected readonly soilMark = soilMark;
   protected readonly levelName = levelName;
   protected readonly spotName = spotName;
-  protected readonly viewName = viewName;
-  protected readonly className = className;
+  /** What is painted at one press, with what is in the hand. */
+  protected readonly wholeAreas = computed((): MenuItem[] => {
+    const with_ = this.brush.says();
+    const item = (label: string, command: () => void): MenuItem => ({ label, command });
+    return [
+      { label: `All of it: ${with_}`, items: [
+        item('Whole car', () => this.brush.onAll()),
+        ...views.map((view) => item(capital(viewName[view]), () => this.brush.onView(view))),
+      ] },
+      { label: `Kind of part: ${with_}`, items: classes.map((one) => item(capital(className[one]), () => this.brush.onClass(one))) },
+      { label: 'As seen on the other side', items: [
+        item('Left side onto right', () => this.brush.mirror('left')),
+        item('Right side onto left', () => this.brush.mirror('right')),
+      ] },
+    ];
+  });
 
   /** The zone that was pressed last, with what lies on it. */
   protected readonly zone = computed(() => {
@@ -58,7 +73,7 @@ export class WalkRoundStage {
   });
   /** Where a closer look might change the answer. */
   protected readonly questions = computed(() =>
-    (this.desk.plan()?.questions ?? []).map((question) => ({ id: question.zoneId, says: questionSentence(question) })),
+    (this.desk.plan()?.questions ?? []).map((question) => ({ id: question.zoneId, name: zoneName(question.zoneId), says: questionSentence(question) })),
   );
   /** What will be done about the spots of the zone, where the plan knows. */
   protected readonly pretreated = computed(() => {
@@ -73,7 +88,8 @@ export class WalkRoundStage {
   constructor() {
     const brush = this.brush;
     inject(NetBoard).use({
-      caption: 'The car, unfolded: press a zone to paint it with the brush',
+      shape: 'car',
+      caption: 'The car, unfolded: press a panel to paint it with the brush',
       looks: computed(() => soilLooks(this.desk.zones(), this.desk.job())),
       paints: true,
       press: (id, stroke) => brush.onZone(id, stroke),

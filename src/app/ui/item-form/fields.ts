@@ -2,6 +2,7 @@ import { type LibraryItems, type LibraryKind, bodies, colours, finishes, gearKin
 import {
   type Units,
   bodyName,
+  capital,
   colourName,
   finishName,
   gearName,
@@ -43,7 +44,6 @@ const choices = <T extends string>(values: readonly T[], names: Readonly<Record<
 const answersOf = (answers: Readonly<Record<string, string>>): readonly Choice[] =>
   Object.entries(answers).map(([value, label]) => ({ value: value === '4' || value === '8' ? Number(value) : value, label }));
 
-const capital = (text: string): string => text[0]!.toUpperCase() + text.slice(1);
 
 const name: Field = { path: 'name', label: 'Name', kind: 'text' };
 const origin: Field = {
@@ -63,7 +63,7 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'body', label: 'Body', kind: 'choice', choices: choices(bodies, bodyName) },
     { path: 'finish', label: 'Finish', kind: 'choice', choices: choices(finishes, finishName) },
     { path: 'colour', label: 'Colour', kind: 'choice', choices: choices(colours, colourName) },
-    { path: 'cladding', label: 'Sills and lower bumpers in bare plastic', kind: 'flag' },
+    { path: 'cladding', label: 'Sills and lower bumpers in unpainted plastic', kind: 'flag' },
     { path: 'dimensions.lengthM', label: 'Length', kind: 'number', unit: 'length' },
     { path: 'dimensions.widthM', label: 'Width', kind: 'number', unit: 'length' },
     { path: 'dimensions.heightM', label: 'Height', kind: 'number', unit: 'length' },
@@ -73,8 +73,8 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
   ],
   site: [
     name,
-    { path: 'runoff', label: 'Runoff', kind: 'choice', choices: choices(runoffRules, runoffName) },
-    { path: 'captureL', label: 'Capture mat holds', kind: 'number', unit: 'water' },
+    { path: 'runoff', label: 'Run-off', kind: 'choice', choices: choices(runoffRules, runoffName) },
+    { path: 'captureL', label: 'Mat holds', kind: 'number', unit: 'water' },
     { path: 'waterL', label: 'Water brought along', kind: 'number', unit: 'water' },
     { path: 'tap', label: 'Tap on site', kind: 'flag' },
     { path: 'power', label: 'Mains power', kind: 'flag' },
@@ -91,12 +91,12 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     },
     { path: 'bay', label: 'Wash bay at hand', kind: 'flag' },
     { path: 'noiseDb', label: 'Noise at most', kind: 'number', unit: 'dB', nullable: true, hint: 'Empty: nobody minds' },
-    { path: 'slope', label: 'Ground falls', kind: 'number', unit: 'share', hint: 'Along its steepest line; 0 is level' },
+    { path: 'slope', label: 'Slope', kind: 'number', unit: 'share', hint: 'Where it is steepest; 0 is level' },
     { path: 'steps', label: 'Steps or platform brought along', kind: 'flag' },
     { path: 'latitudeDeg', label: 'Latitude, north', kind: 'number', unit: '°' },
     { path: 'longitudeDeg', label: 'Longitude, east', kind: 'number', unit: '°' },
-    { path: 'utcOffsetH', label: 'Clock ahead of universal time', kind: 'number', unit: 'h' },
-    { path: 'headingDeg', label: 'Nose points, from north', kind: 'number', unit: '°' },
+    { path: 'utcOffsetH', label: 'Time zone, ahead of UTC', kind: 'number', unit: 'h' },
+    { path: 'headingDeg', label: 'Car faces, degrees from north', kind: 'number', unit: '°' },
     { path: 'shadeHours', label: 'In the shade at', kind: 'several', choices: dayHours },
     { path: 'airC', label: 'Air', kind: 'number', unit: 'temperature' },
     { path: 'humidity', label: 'Humidity', kind: 'number', unit: 'share' },
@@ -105,24 +105,24 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'sunWm2', label: 'Sun on a level panel', kind: 'number', unit: 'W/m²', hint: '0 none, 300 hazy, 800 clear noon' },
     {
       path: 'panelC',
-      label: 'Panels, read off',
+      label: 'Panels, measured',
       kind: 'number',
       unit: 'temperature',
       nullable: true,
       hint: 'Empty: computed',
     },
-    { path: 'liquidC', label: 'Water carried', kind: 'number', unit: 'temperature' },
+    { path: 'liquidC', label: 'Water temperature', kind: 'number', unit: 'temperature' },
   ],
   product: [
     name,
     { path: 'sizeMl', label: 'Bottle', kind: 'number', unit: 'volume' },
     { path: 'priceMinor', label: 'Price of the bottle', kind: 'money', hint: 'Empty: not known' },
-    { path: 'maxPanelC', label: 'Panel at most, by the label', kind: 'number', unit: 'temperature', nullable: true, hint: 'Empty: the label does not say' },
-    { path: 'filmFactor', label: 'Sprays on, against common', kind: 'number', unit: '×' },
+    { path: 'maxPanelC', label: 'Max panel temperature', kind: 'number', unit: 'temperature', nullable: true, hint: 'Empty: the label does not say' },
+    { path: 'filmFactor', label: 'Uses more or less than usual', kind: 'number', unit: '×' },
     origin,
     { path: 'uses', label: 'Uses and strengths', kind: 'uses' },
     { path: 'notOnSurfaces', label: 'Not on', kind: 'several', choices: choices(surfaces, surfaceName) },
-    { path: 'leavesLayer', label: 'Leaves a layer behind', kind: 'flag' },
+    { path: 'leavesLayer', label: 'Leaves wax or gloss', kind: 'flag' },
     { path: 'notOnFinishes', label: 'Not on paint that is', kind: 'several', choices: choices(finishes, finishName) },
     { path: 'notWith', label: 'Never on a panel with', kind: 'others' },
     { path: 'safety', label: 'Safety, from its sheet', kind: 'text' },
@@ -149,15 +149,15 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
   vessel: [
     name,
     { path: 'kind', label: 'Kind', kind: 'choice', choices: choices(vesselKinds, vesselKindName) },
-    { path: 'capacityMl', label: 'Holds to the brim', kind: 'number', unit: 'volume' },
+    { path: 'capacityMl', label: 'Capacity', kind: 'number', unit: 'volume' },
     { path: 'workingShare', label: 'Working line, share of that', kind: 'number', unit: 'share' },
-    { path: 'chargeMl', label: 'Must stay in it', kind: 'number', unit: 'volume' },
+    { path: 'chargeMl', label: 'Minimum fill', kind: 'number', unit: 'volume' },
     origin,
   ],
   gear: [
     name,
     { path: 'kind', label: 'Kind', kind: 'choice', choices: choices(gearKinds, gearName) },
-    { path: 'flowLMin', label: 'Passes', kind: 'number', unit: 'L/min' },
+    { path: 'flowLMin', label: 'Flow', kind: 'number', unit: 'L/min' },
     { path: 'batteryMin', label: 'Batteries last', kind: 'number', unit: 'min', nullable: true, hint: 'Empty: on mains' },
     { path: 'noiseDb', label: 'Noise at the operator', kind: 'number', unit: 'dB' },
     origin,

@@ -1,6 +1,7 @@
 import { NgTemplateOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { ToggleSwitch } from 'primeng/toggleswitch';
@@ -10,6 +11,7 @@ import { defaultCurrency, fromMinor, toMinor } from '@esmero/units';
 import type { Fault } from '@esmero/exchange';
 import { type Editable, type Units, faultHint } from '@esmero/messages';
 import { type AnyItem, type Choice, type Field, fieldsOf, valueAt, withValue } from './fields';
+import { NumberComponent } from '../number.component';
 import { TypedTextDirective } from '../typed-text.directive';
 import { ProductUsesComponent } from './product-uses.component';
 
@@ -30,7 +32,7 @@ const tidy = (value: number): number => Number(value.toPrecision(6));
 @Component({
   selector: 'esm-item-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InputText, NgTemplateOutlet, ProductUsesComponent, Select, ToggleSwitch, TypedTextDirective],
+  imports: [ButtonDirective, FormsModule, NumberComponent, InputText, NgTemplateOutlet, ProductUsesComponent, Select, ToggleSwitch, TypedTextDirective],
   templateUrl: './item-form.component.html',
 })
 export class ItemFormComponent {
@@ -81,8 +83,7 @@ export class ItemFormComponent {
     return tidy(this.editable(field)?.show(value) ?? value);
   }
 
-  protected typed(field: Field, text: string): void {
-    const number = text.trim() === '' ? null : Number(text);
+  protected typed(field: Field, number: number | null): void {
     if (field.kind === 'money') this.set(field.path, number === null ? null : toMinor(number, this.currency()));
     else this.set(field.path, number === null ? null : tidy(this.editable(field)?.read(number) ?? number));
   }

@@ -16,11 +16,14 @@ function show(kind: LibraryKind, units = unitsOf('metric')) {
   const drafts: AnyItem[] = [];
   fixture.componentInstance.changed.subscribe((draft) => drafts.push(draft));
   const element = fixture.nativeElement as HTMLElement;
-  const type = (label: string, text: string): void => {
+  const type = async (label: string, text: string): Promise<void> => {
+    await fixture.whenStable();
     const found = [...element.querySelectorAll('label')].find((one) => one.textContent?.startsWith(label));
     const input = element.querySelector<HTMLInputElement>(`[id="${found?.htmlFor}"]`)!;
     input.value = text;
-    input.dispatchEvent(new Event('change'));
+    // A number is told once its field is left.
+    input.dispatchEvent(new Event('blur'));
+    fixture.detectChanges();
   };
   return { fixture, element, drafts, type };
 }
@@ -35,19 +38,19 @@ describe('the form', () => {
     expect(faultsInItem(kind, newItem[kind]('x'))).toEqual([]);
   });
 
-  it('reads lengths in the units that it shows', () => {
+  it('reads lengths in the units that it shows', async () => {
     const { drafts, type } = show('vehicle', unitsOf('us'));
-    type('Length', '100');
+    await type('Length', '100');
     expect(valueAt(drafts.at(-1), 'dimensions.lengthM')).toBeCloseTo(2.54, 9);
   });
 
-  it('takes an empty reading for none, and money in whole units', () => {
+  it('takes an empty reading for none, and money in whole units', async () => {
     const site = show('site');
-    site.type('Panels', '31');
-    site.type('Panels', '');
+    await site.type('Panels', '31');
+    await site.type('Panels', '');
     expect(site.drafts.map((draft) => valueAt(draft, 'panelC'))).toEqual([31, null]);
     const product = show('product');
-    product.type('Price', '19.5');
+    await product.type('Price', '19.5');
     expect(valueAt(product.drafts.at(-1), 'priceMinor')).toBe(1950);
   });
 

@@ -1,10 +1,12 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { FormsModule } from '@angular/forms';
+import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { notations, readDilution } from '@esmero/core';
 import { type MixPurpose, type ProductUse, labelReadings, mixPurposes } from '@esmero/model';
 import { contentName, fixed, readingName } from '@esmero/messages';
+import { NumberComponent } from '../number.component';
 
 const readings = labelReadings.map((value) => ({ value, label: readingName[value] }));
 
@@ -36,14 +38,14 @@ function meaning({ dilution }: ProductUse): string {
 @Component({
   selector: 'esm-product-uses',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FormsModule, InputText, Select],
+  imports: [ButtonDirective, FormsModule, InputText, NumberComponent, Select],
   template: `
     @for (row of rows(); track row.purpose) {
       <fieldset>
         <legend>
-          <button
+          <button pButton
             type="button"
-            class="chip"
+            severity="secondary" outlined
             [attr.aria-pressed]="row.use !== undefined"
             (click)="row.use ? remove(row.purpose) : put(fresh(row.purpose))"
           >
@@ -79,15 +81,15 @@ function meaning({ dilution }: ProductUse): string {
             </div>
             <div class="field">
               <label [for]="'w-' + row.purpose">Weakest allowed, 1 to</label>
-              <input pInputText class="num" type="number" step="any" [id]="'w-' + row.purpose" [value]="use.weakest" #weak (change)="put({ ...use, weakest: parts(weak.value) })" />
+              <esm-number [inputId]="'w-' + row.purpose" [value]="use.weakest" (typed)="put({ ...use, weakest: $event })" />
             </div>
             <div class="field">
               <label [for]="'s-' + row.purpose">Strongest allowed, 1 to</label>
-              <input pInputText class="num" type="number" step="any" [id]="'s-' + row.purpose" [value]="use.strongest" #strong (change)="put({ ...use, strongest: parts(strong.value) })" />
+              <esm-number [inputId]="'s-' + row.purpose" [value]="use.strongest" (typed)="put({ ...use, strongest: $event })" />
             </div>
             <div class="field">
-              <label [for]="'p-' + row.purpose">Says it protects for, days</label>
-              <input pInputText class="num" type="number" min="1" step="1" [id]="'p-' + row.purpose" [value]="use.protectsDays" #days (change)="put({ ...use, protectsDays: parts(days.value) })" />
+              <label [for]="'p-' + row.purpose">Says it protects for</label>
+              <esm-number [inputId]="'p-' + row.purpose" [value]="use.protectsDays" unit="days" (typed)="put({ ...use, protectsDays: $event })" />
             </div>
             <p class="wide soft num">{{ row.means }}</p>
           </div>
@@ -129,9 +131,5 @@ export class ProductUsesComponent {
 
   protected remove(purpose: MixPurpose): void {
     this.changed.emit(this.uses().filter((use) => use.purpose !== purpose));
-  }
-
-  protected parts(text: string): number | null {
-    return text.trim() === '' ? null : Number(text);
   }
 }

@@ -26,8 +26,8 @@ describe('the net on screen', () => {
     const { element, zones, zone } = show();
     expect(element.querySelectorAll('[role="button"]')).toHaveLength(zones.length);
     expect(element.querySelectorAll('[tabindex="0"]')).toHaveLength(1);
-    expect(zone('left-sill').getAttribute('aria-label')).toBe('Left sill: road film 2, even film');
-    expect(zone('bonnet').getAttribute('aria-label')).toContain('6 insect splashes');
+    expect(zone('left-sill').getAttribute('aria-label')).toBe('Left sill: road film 2, light film');
+    expect(zone('bonnet').getAttribute('aria-label')).toContain('6 bug splatter');
   });
 
   it('is pressed by pointer, by Enter and by Space', () => {

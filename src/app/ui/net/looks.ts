@@ -1,6 +1,7 @@
 import { type Load, type SoilState, type RunStatus, type ZonePlan, defaultAssumptions, forecastOn, levelOfLoad } from '@esmero/core';
 import type { Job, SoilLevel, Zone, ZoneId, ZoneSoil } from '@esmero/model';
-import { type Units, levelName, soilMark, soilName, spotName, treatmentName } from '@esmero/messages';
+import { type Units, capital, levelName, soilMark, soilName, spotName, treatmentBrief, treatmentName } from '@esmero/messages';
+import type { LegendItem } from './net-legend.component';
 import { type Looks, type ZoneLook, isFlushed, plainLook, treatmentFill, treatmentMark } from './zone-look';
 
 const worstOf = (soil: ZoneSoil): SoilLevel =>
@@ -102,6 +103,8 @@ function treatmentLook({ treatment, option }: ZonePlan, fixed: boolean): ZoneLoo
     fill: treatmentFill(treatment),
     flushed: isFlushed(treatment),
     mark: `${markOf(treatment)}${fixed ? ' ·' : ''}`,
+    // The tone tells it, with the legend: letters only where one points.
+    brief: fixed ? '·' : '',
     says: `${treatmentName(treatment)}${fixed ? ', fixed by hand' : ''}${option ? `, index ${option.marring.index.toFixed(1)}` : ''}`,
   };
 }
@@ -109,6 +112,18 @@ function treatmentLook({ treatment, option }: ZonePlan, fixed: boolean): ZoneLoo
 /** What is done where. */
 export const treatmentLooks = (plans: Iterable<ZonePlan>, fixed: Job['choices']['fixed']): Looks =>
   new Map([...plans].map((plan) => [plan.zone.id, treatmentLook(plan, plan.zone.id in fixed)]));
+
+/** Each tone on the car once, with how many panels have it and how large they are together. */
+export function treatmentLegend(plans: Iterable<ZonePlan>, u: Units): readonly LegendItem[] {
+  const items = new Map<string, LegendItem & { panels: number; areaM2: number }>();
+  for (const { treatment, zone } of plans) {
+    const [fill, flushed] = [treatmentFill(treatment), isFlushed(treatment)];
+    const name = capital(treatment === 'leave' ? 'left out' : treatmentBrief(treatment));
+    const item = items.get(name) ?? { fill, flushed, name, how: '', panels: 0, areaM2: 0 };
+    items.set(name, { ...item, panels: item.panels + 1, areaM2: item.areaM2 + zone.areaM2 });
+  }
+  return [...items.values()].map(({ panels, areaM2, ...item }) => ({ ...item, how: `${panels === 1 ? 'one panel' : `${panels} panels`}, ${u.area(areaM2)}` }));
+}
 
 /** Treatments with the order of work written on the zones. */
 export function orderLooks(plans: Iterable<ZonePlan>, order: readonly (readonly [ZoneId, number])[]): Looks {
@@ -120,7 +135,7 @@ export function orderLooks(plans: Iterable<ZonePlan>, order: readonly (readonly 
       const numbers = passes.get(plan.zone.id)?.join('·');
       return [
         plan.zone.id,
-        { ...look, mark: numbers ?? look.mark, says: numbers ? `pass ${numbers.replaceAll('·', ' and ')}, ${look.says}` : look.says },
+        { ...look, mark: numbers ?? look.mark, brief: null, says: numbers ? `pass ${numbers.replaceAll('·', ' and ')}, ${look.says}` : look.says },
       ];
     }),
   );
@@ -132,6 +147,6 @@ export const runLooks = (plans: Iterable<ZonePlan>, standing: RunStatus | null):
     [...plans].map((plan) => {
       const look = treatmentLook(plan, false);
       const done = standing?.zonesDone.has(plan.zone.id);
-      return [plan.zone.id, done ? { ...look, fill: 'plain', flushed: false, mark: '✓', says: `done, ${look.says}` } : look];
+      return [plan.zone.id, done ? { ...look, fill: 'plain', flushed: false, mark: '✓', brief: null, says: `done, ${look.says}` } : look];
     }),
   );

@@ -1,14 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
-import { type Plan, type Step, criticalPath, windowsOf } from '@esmero/core';
-import type { ZoneId } from '@esmero/model';
+import { type Plan, type Step, type StepKind, criticalPath, windowsOf } from '@esmero/core';
 import { clock, stepText, windowText } from '@esmero/messages';
 
+/** Steps of one pass that follow each other in one pair of hands. */
 interface Bar {
-  readonly step: Step;
+  readonly kind: StepKind;
   readonly x: number;
   readonly y: number;
   readonly width: number;
+  /** Of the pass, where it is wiped here and the bar is wide enough to hold it. */
+  readonly number: number | null;
   readonly says: string;
   /** Were it shorter, all would be done sooner. */
   readonly critical: boolean;
@@ -20,16 +22,38 @@ interface Limit {
   readonly y: number;
   readonly width: number;
   readonly height: number;
-  readonly zoneId: ZoneId;
   readonly late: boolean;
   readonly says: string;
 }
 
-const WIDTH = 600;
-const LANE = 26;
-const TOP = 18;
+const WIDTH = 1100;
+const LANE = 42;
+const TOP = 26;
+/** Height of a bar, and the least width that holds a number. */
+const BAR = 34;
+const NUMBERED = 18;
+const GAP = 1.5;
+
+/** Steps one after the other that belong to one pass; what belongs to none stands alone. */
+function runsOf(steps: readonly Step[]): readonly (readonly Step[])[] {
+  const runs: Step[][] = [];
+  for (const step of [...steps].sort((p, q) => p.startS - q.startS)) {
+    const run = runs.at(-1);
+    const before = run?.at(-1);
+    const follows = before !== undefined && step.pass !== null && before.pass === step.pass && (before.kind === 'wait') === (step.kind === 'wait');
+    if (follows) run!.push(step);
+    else runs.push([step]);
+  }
+  return runs;
+}
+
+/** What it is for: where something is wiped, the wetting and drying belong to that. */
+function mainKind(run: readonly Step[]): StepKind {
+  const kinds: readonly StepKind[] = run.map(({ kind }) => kind);
+  return kinds.find((kind) => kind === 'wipe') ?? kinds[0]!;
+}
 /** Height of a whole window, and of the room for it under a lane. */
-const WINDOW = 22;
+const WINDOW = 26;
 const ROOM = WINDOW + 12;
 
 /** The clock from left to right, one lane a person; waiting is left open. */
@@ -39,23 +63,18 @@ const ROOM = WINDOW + 12;
   template: `
     <svg [attr.viewBox]="'0 0 ' + width + ' ' + height()" role="img" [attr.aria-label]="says()">
       @for (tick of ticks(); track tick.x) {
-        <path class="tick" [attr.d]="'M' + tick.x + ' 14V' + height()" />
-        <text [attr.x]="tick.x" y="10" [attr.text-anchor]="tick.x > 580 ? 'end' : 'middle'">{{ tick.text }}</text>
+        <path class="tick" [attr.d]="'M' + tick.x + ' 20V' + height()" />
+        <text [attr.x]="tick.x" y="13" [attr.text-anchor]="tick.x < 10 ? 'start' : tick.x > 1060 ? 'end' : 'middle'">{{ tick.text }}</text>
       }
       @for (bar of bars(); track $index) {
-        <rect
-          [attr.x]="bar.x"
-          [attr.y]="bar.y"
-          [attr.width]="bar.width"
-          height="20"
-          [attr.data-kind]="bar.step.kind"
-          (pointerenter)="pointed.emit(bar.step.zoneId)"
-          (pointerleave)="pointed.emit(null)"
-        >
+        <rect [attr.x]="bar.x" [attr.y]="bar.y" [attr.width]="bar.width" [attr.height]="barHeight" [attr.rx]="bar.width > 12 ? 6 : 2" [attr.data-kind]="bar.kind">
           <title>{{ bar.says }}</title>
         </rect>
+        @if (bar.number !== null) {
+          <text class="number" [attr.x]="bar.x + bar.width / 2" [attr.y]="bar.y + barHeight / 2 + 5" text-anchor="middle">{{ bar.number }}</text>
+        }
         @if (bar.critical) {
-          <path class="critical" [attr.d]="'M' + bar.x + ' ' + (bar.y + 22) + 'h' + bar.width" />
+          <path class="critical" [attr.d]="'M' + bar.x + ' ' + (bar.y + barHeight + 2) + 'h' + bar.width" />
         }
       }
       @for (y of ends(); track y) {
@@ -69,8 +88,6 @@ const ROOM = WINDOW + 12;
           [attr.y]="limit.y"
           [attr.width]="limit.width"
           [attr.height]="limit.height"
-          (pointerenter)="pointed.emit(limit.zoneId)"
-          (pointerleave)="pointed.emit(null)"
         >
           <title>{{ limit.says }}</title>
         </rect>
@@ -81,7 +98,7 @@ const ROOM = WINDOW + 12;
         <span><i [attr.data-kind]="one[0]"></i>{{ one[1] }}</span>
       }
       @if (limits().length > 0) {
-        <span><i class="window"></i>share of its window that a wetted section takes; dry at the line</span>
+        <span><i class="window"></i>time used before it dries; dry at the line</span>
       }
       @if (workers() > 1) {
         <span><i class="critical"></i>decides when all is done</span>
@@ -92,13 +109,13 @@ const ROOM = WINDOW + 12;
 })
 export class RunChartComponent {
   readonly plan = input.required<Plan>();
-  readonly pointed = output<ZoneId | null>();
 
   protected readonly width = WIDTH;
+  protected readonly barHeight = BAR;
   protected readonly key = [
     ['setup', 'set up, pack'],
     ['flush', 'pre-rinse'],
-    ['spray', 'wet'],
+    ['spray', 'wet, spots'],
     ['wipe', 'wash'],
     ['finish', 'finish, dry'],
     ['wait', 'waiting'],
@@ -117,26 +134,36 @@ export class RunChartComponent {
       .map((minute) => ({ x: this.minute()(minute), text: String(minute) })),
   );
   protected readonly bars = computed(() => {
-    const time = (seconds: number): number => this.minute()(seconds / 60);
     const { steps } = this.plan().timeline;
     // Alone, everything is on the path.
-    const critical = new Set(this.workers() > 1 ? criticalPath(steps) : []);
-    return steps.map((step, i): Bar => ({
-      step,
-      x: time(step.startS),
-      y: TOP + step.worker * this.lane(),
-      width: Math.max(0.7, time(step.endS) - time(step.startS)),
-      critical: critical.has(i),
-      says: `${clock(step.startS)} to ${clock(step.endS)} ${stepText(step)}`,
-    }));
+    const critical = new Set(this.workers() > 1 ? criticalPath(steps).map((i) => steps[i]!) : []);
+    return Array.from({ length: this.workers() }, (_, worker) => runsOf(steps.filter((step) => step.worker === worker)))
+      .flat()
+      .map((run) => this.barOf(run, critical));
   });
+  private barOf(run: readonly Step[], critical: ReadonlySet<Step>): Bar {
+    const [first, last] = [run[0]!, run.at(-1)!];
+    const [from, until] = [first.startS, last.endS].map((seconds) => this.minute()(seconds / 60)) as [number, number];
+    const width = Math.max(0.7, until - from - GAP);
+    const kind = mainKind(run);
+    return {
+      kind,
+      x: from,
+      y: TOP + first.worker * this.lane(),
+      width,
+      number: first.pass !== null && kind === 'wipe' && width >= NUMBERED ? first.pass : null,
+      critical: run.some((step) => critical.has(step)),
+      says: `${clock(first.startS)} to ${clock(last.endS)} ${first.pass === null ? '' : `pass ${first.pass}, `}${[...new Set(run.map(stepText))].join('; ')}`,
+    };
+  }
+
   private readonly bottoms = computed(() => Array.from({ length: this.workers() }, (_, worker) => TOP + (worker + 1) * this.lane() - 4));
   /** Where windows end, one line a person. */
   protected readonly ends = computed(() => (this.windows().length > 0 ? this.bottoms().map((y) => y - WINDOW) : []));
   protected readonly limits = computed(() => {
     const time = (seconds: number): number => this.minute()(seconds / 60);
     return this.windows().map((window): Limit => {
-      const { fromS, untilS, doneS, beganS, worker, zoneId } = window;
+      const { fromS, untilS, doneS, beganS, worker } = window;
       const height = (WINDOW * Math.min(1.15, (doneS - fromS) / (untilS - fromS)));
       return {
         x: time(beganS),
@@ -144,7 +171,6 @@ export class RunChartComponent {
         width: Math.max(1, time(doneS) - time(beganS)),
         height,
         late: doneS > untilS + 1,
-        zoneId,
         says: windowText(window),
       };
     });

@@ -38,10 +38,10 @@ const used = (side: UsedSide, now: UsedSide): string =>
     <h3>
       {{ name() }} <span class="soft"><ng-content>{{ role() }}</ng-content></span>
       @if (towel().missing) {
-        <span class="missing">not in the pile</span>
+        <span class="missing">short</span>
       }
       @if (towel().demoted) {
-        <span class="demoted">demoted: up again for something dirtier</span>
+        <span class="demoted">damp, now for sills and shuts</span>
       }
     </h3>
     <svg viewBox="-1 -1 164 78" role="group" [attr.aria-label]="name() + ', ' + towel().fold + ' sides'">

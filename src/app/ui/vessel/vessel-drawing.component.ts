@@ -42,6 +42,12 @@ interface Line {
   readonly textY: number;
 }
 
+/** Middle and floor of the box that vessels are drawn in. */
+const MIDDLE = 50;
+const FLOOR = 142;
+/** Smaller ones could not be read. */
+const LEAST_SCALE = 0.45;
+
 /** Least distance between two writings beside the vessel. */
 const APART = 13;
 
@@ -56,12 +62,14 @@ const APART = 13;
           <path [attr.d]="shape().outline" />
         </clipPath>
       </defs>
+      <g [attr.transform]="placed()">
       <g [attr.clip-path]="'url(#' + clip() + ')'">
-        <rect x="0" [attr.y]="waterY()" width="100" height="150" class="water" />
-        <rect x="0" [attr.y]="totalY()" width="100" [attr.height]="waterY() - totalY()" class="product" />
+        <rect x="0" [attr.y]="levelOf(fill().waterMl)" width="100" height="150" class="water" />
+        <rect x="0" [attr.y]="productY()" width="100" [attr.height]="levelOf(fill().waterMl) - productY()" class="product" />
       </g>
       <path [attr.d]="shape().outline" class="wall" />
       <path [attr.d]="shape().fittings" class="wall" />
+      </g>
       @for (line of lines(); track line.text) {
         <path class="line" [attr.d]="'M4 ' + line.y + 'H100L112 ' + line.textY" />
         <text x="115" [attr.y]="line.textY" dominant-baseline="central">{{ line.text }}</text>
@@ -79,6 +87,7 @@ const APART = 13;
       stroke: var(--ink);
       stroke-width: 2;
       stroke-linejoin: round;
+      vector-effect: non-scaling-stroke;
     }
     .water {
       fill: #a9cfe0;
@@ -104,6 +113,8 @@ export class VesselDrawingComponent {
   readonly content = input.required<string>();
   readonly fill = input.required<Fill>();
   readonly units = input.required<Units>();
+  /** Capacity of the largest vessel beside it: all are drawn to one scale. The own capacity where it stands alone. */
+  readonly largestMl = input(0);
 
   private readonly number = ++drawings;
   protected readonly shape = computed(() => shapes[this.vessel().kind]);
@@ -112,21 +123,31 @@ export class VesselDrawingComponent {
     const { brim, floor } = this.shape();
     return scaleLinear([0, this.vessel().capacityMl], [floor, brim]).clamp(true);
   });
-  protected readonly waterY = computed(() => this.level()(this.fill().waterMl));
+  /** In the vessel's own box. */
+  protected levelOf(volumeMl: number): number {
+    return this.level()(volumeMl);
+  }
   /** A thin layer is still drawn so that it can be seen. */
-  protected readonly totalY = computed(() => {
-    const { dose, totalMl } = this.fill();
-    return dose ? Math.min(this.level()(totalMl), this.waterY() - 2.5) : this.waterY();
+  protected readonly productY = computed(() => {
+    const { dose, totalMl, waterMl } = this.fill();
+    return dose ? Math.min(this.levelOf(totalMl), this.levelOf(waterMl) - 2.5) : this.levelOf(waterMl);
   });
+
+  /** Against the largest: half as long where it holds an eighth. */
+  private readonly scale = computed(() => Math.max(LEAST_SCALE, Math.cbrt(this.vessel().capacityMl / Math.max(this.vessel().capacityMl, this.largestMl()))));
+  protected readonly placed = computed(() => `translate(${MIDDLE * (1 - this.scale())} ${FLOOR * (1 - this.scale())}) scale(${this.scale()})`);
+  private drawnY(y: number): number {
+    return FLOOR + (y - FLOOR) * this.scale();
+  }
 
   protected readonly lines = computed((): readonly Line[] => {
     const vessel = this.vessel();
     const { waterMl, dose } = this.fill();
     const u = this.units();
     const wanted = [
-      { y: this.level()(vessel.capacityMl * vessel.workingShare), text: `working line ${u.volume(vessel.capacityMl * vessel.workingShare)}` },
-      ...(dose ? [{ y: this.totalY(), text: `then product ${u.volume(dose.measured.deliveredMl)}` }] : []),
-      { y: this.waterY(), text: `water to ${u.volume(waterMl)}` },
+      { y: this.drawnY(this.levelOf(vessel.capacityMl * vessel.workingShare)), text: `working line ${u.volume(vessel.capacityMl * vessel.workingShare)}` },
+      ...(dose ? [{ y: this.drawnY(this.productY()), text: `then product ${u.volume(dose.measured.deliveredMl)}` }] : []),
+      { y: this.drawnY(this.levelOf(waterMl)), text: `water to ${u.volume(waterMl)}` },
     ].sort((p, q) => p.y - q.y);
     let below = -Infinity;
     return wanted.map((line) => {

@@ -1,18 +1,19 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, inject, signal } from '@angular/core';
+import { Router } from '@angular/router';
 import type { MenuItem } from 'primeng/api';
 import { Button } from 'primeng/button';
+import { Dialog } from 'primeng/dialog';
 import { Menu } from 'primeng/menu';
-import { type RunRow, afterwards, changePass, passChangesOf, runRows } from '@esmero/core';
-import type { PassChange, ZoneId } from '@esmero/model';
+import { type RunRow, afterwards, changePass, detailsOf, passChangesOf, runRows } from '@esmero/core';
+import { type PassChange, views } from '@esmero/model';
 import {
   cautionSentence,
   afterSentences,
   clock,
-  isBehind,
+  jobTitle,
   mixTitle,
   markName,
   figureValue,
-  kitName,
   methodName,
   mittSentence,
   minutes,
@@ -20,81 +21,54 @@ import {
   partName,
   passChangeText,
   roleName,
-  stepName,
   towelName,
-  treatmentName,
-  lapName,
-  passZones,
   verdictSentence,
   zoneName,
 } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
-import { markOf, orderLooks } from '../../ui/net/looks';
+import { orderLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
-import { ZoneInView } from '../../ui/net/zone-in-view';
+import { viewOf } from '../../ui/net/view-layout';
+import { type LapSection, lapSections } from './lap-sections';
 import { OrdersComponent } from './orders.component';
+import { PassCardComponent } from './pass-card.component';
+import { PrintListComponent } from './print-list.component';
 import { ByHandComponent } from './by-hand.component';
 import { RunChartComponent } from '../../ui/run-chart/run-chart.component';
 
-interface Line {
-  readonly row: RunRow;
-  readonly at: string;
-  readonly name: string;
-  readonly mark: string;
-  readonly how: string;
-  readonly lasts: string;
-  readonly sides: string;
-  readonly zones: readonly ZoneId[];
-}
-
-interface Section {
-  readonly title: string;
-  readonly lines: readonly Line[];
-}
-
-/** Marks before a towel: fresh from the pile, turned, taken up again; and after it: done. */
-const heldMark = { fresh: '+', turned: '›', same: '', demoted: '»' } as const;
-
-/** "+2:1–2  ›3:4" from the towels in the hand, in order. */
-const sidesText = ({ towels }: RunRow): string =>
-  towels.map(({ towel, how, sides, done }) => `${heldMark[how]}${towel}:${sides.length > 1 ? `${sides[0]}–${sides.at(-1)}` : sides[0]}${done ? '.' : ''}`).join('  ');
-
-const jobStep = ({ seconds, kit }: RunRow): string => {
-  const kind = Object.keys(seconds)[0] as keyof typeof stepName;
-  const name = stepName[kind];
-  return `${name[0]!.toUpperCase()}${name.slice(1)}${kit ? `: ${kitName[kit]}` : ''}`;
-};
-
-/** A dwell shorter than this needs no time of its own for the wetting. */
-const WORTH_A_TIME_S = 60;
-
-/** What is done, and when the pass is wetted where that is well before its turn. */
-function howText(row: RunRow): string {
-  if (row.number === null || row.act === null) return '';
-  if (isBehind({ act: row.act, place: row.place })) return 'Finish behind';
-  const whole = row.treatments.length > 0 ? row.treatments.map(treatmentName).join(', ') : jobStep(row);
-  const what = row.seconds.pretreat ? `spots first, ${whole}` : whole;
-  return row.treatments.length > 0 && row.wipeS - row.startS > WORTH_A_TIME_S ? `${what}, wet at ${clock(row.startS)}` : what;
-}
-
-/** The wash as a list to work down, on screen or on paper. */
+/** The wash pass by pass: cards on the clock on screen, a list on paper. */
 @Component({
-  selector: 'esm-run-sheet-stage',
+  selector: 'esm-work-order-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ByHandComponent, Menu, OrdersComponent, RunChartComponent],
-  templateUrl: './run-sheet.stage.html',
-  styleUrl: './run-sheet.stage.css',
+  imports: [Button, ByHandComponent, Dialog, Menu, OrdersComponent, PassCardComponent, PrintListComponent, RunChartComponent],
+  templateUrl: './work-order.stage.html',
+  styleUrl: './work-order.stage.css',
 })
-export class RunSheetStage {
+export class WorkOrderStage {
   protected readonly desk = inject(JobDesk);
-  private readonly view = inject(ZoneInView);
+  private readonly router = inject(Router);
   private readonly document = inject(DOCUMENT);
 
   protected readonly rows = computed(() => {
     const plan = this.desk.plan();
     return plan && plan.method !== 'decline' ? runRows(plan) : [];
   });
-  protected readonly sections = computed(() => this.sectioned(this.rows().map((row) => this.line(row))));
+  protected readonly sections = computed(() => lapSections(this.rows()));
+  protected readonly jobTitle = jobTitle;
+  protected readonly clock = clock;
+  protected readonly ordersOpen = signal(false);
+  /** Each side of the car once, for the pictures of all passes. */
+  protected readonly views = computed(() => {
+    const vehicle = this.desk.job()?.vehicle;
+    const details = vehicle ? detailsOf(vehicle) : [];
+    return views.map((view) => viewOf(view, this.desk.zones(), details));
+  });
+  protected readonly facts = computed(() => {
+    const plan = this.desk.plan();
+    if (!plan || plan.method === 'decline') return '';
+    const { passes, walkedM } = plan.timeline;
+    return `${passes.length} passes · ${this.desk.units().walk(walkedM)} on foot · ${figureValue(plan.totals.minutes, this.desk.units())}`;
+  });
   protected readonly method = computed(() => methodName[this.desk.plan()?.method ?? 'decline']);
   protected readonly verdicts = computed(() =>
     (this.desk.plan()?.verdicts ?? []).map((verdict) => verdictSentence(verdict, this.desk.units())),
@@ -157,6 +131,7 @@ export class RunSheetStage {
 
   constructor() {
     inject(NetBoard).use({
+      shape: 'page',
       caption: 'The car, unfolded, with the order of work',
       looks: computed(() =>
         orderLooks(
@@ -169,25 +144,12 @@ export class RunSheetStage {
     });
   }
 
-  private line(row: RunRow): Line {
-    return {
-      row,
-      at: clock(row.wipeS),
-      name: row.number === null ? jobStep(row) : passZones(row),
-      mark: [...new Set(row.treatments.map(markOf))].join(' '),
-      how: howText(row),
-      lasts: clock(Object.values(row.seconds).reduce((sum, s) => sum + s, 0) - (row.seconds.wait ?? 0)),
-      sides: sidesText(row),
-      zones: row.parts.map(({ zoneId }) => zoneId),
-    };
-  }
-
-  protected ask(line: Line, event: Event, menu: Menu): void {
-    this.items.set(this.itemsFor(line));
+  protected ask(row: RunRow, event: Event, menu: Menu): void {
+    this.items.set(this.itemsFor(row));
     menu.toggle(event);
   }
 
-  private itemsFor({ row }: Line): MenuItem[] {
+  private itemsFor(row: RunRow): MenuItem[] {
     const plan = this.desk.plan();
     if (!plan || row.number === null) return [];
     const { earlier, later, joinBefore, joinNext, splits } = passChangesOf(plan, row.number);
@@ -202,27 +164,13 @@ export class RunSheetStage {
     ];
   }
 
-  /** Consecutive lines of one lap stand under its name. */
-  private sectioned(lines: readonly Line[]): readonly Section[] {
-    const titleOf = ({ row: { lap, seconds } }: Line): string => {
-      if (lap) return lapName[lap];
-      if (seconds.flush) return 'Pre-rinse without touching';
-      if (seconds.dry) return 'Dry the body';
-      if (seconds.glass) return 'Glass finish';
-      return seconds.pack ? 'Pack' : 'Set up';
-    };
-    const sections: { title: string; lines: Line[] }[] = [];
-    for (const line of lines) {
-      const title = titleOf(line);
-      const last = sections.at(-1);
-      if (last?.title === title) last.lines.push(line);
-      else sections.push({ title, lines: [line] });
-    }
-    return sections;
+  protected lapFacts({ passes, handS }: LapSection): string {
+    const time = clock(handS);
+    return passes === 0 ? time : `${passes === 1 ? 'one pass' : `${passes} passes`} · ${time}`;
   }
 
-  protected light(zones: readonly ZoneId[]): void {
-    this.view.light(zones);
+  protected toTheRun(): void {
+    void this.router.navigate(['/job', this.desk.job()!.id, 'run']);
   }
 
   protected print(): void {

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { Button } from 'primeng/button';
 import { scaleLinear } from 'd3-scale';
 import { type Ordering, setChoices } from '@esmero/core';
 import { minutes, orderingText } from '@esmero/messages';
@@ -13,10 +14,9 @@ const WIDEST = 100;
 @Component({
   selector: 'esm-orders',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [StudyBarComponent],
+  imports: [Button, StudyBarComponent],
   template: `
     @if (study.answer()) {
-      <h3>The order of work, and the others</h3>
       <ol>
         @for (row of rows(); track row.text) {
           <li>
@@ -28,7 +28,7 @@ const WIDEST = 100;
             @if (row.one.now) {
               <strong>as planned</strong>
             } @else {
-              <button type="button" class="chip" [attr.aria-label]="'Take: ' + row.text" (click)="take(row.one)">Take it</button>
+              <p-button label="Take it" [ariaLabel]="'Take: ' + row.text" size="small" severity="secondary" [outlined]="true" (onClick)="take(row.one)" />
             }
           </li>
         } @empty {
@@ -43,7 +43,7 @@ const WIDEST = 100;
 })
 export class OrdersComponent {
   private readonly desk = inject(JobDesk);
-  protected readonly study = studyOf('work-orders');
+  protected readonly study = studyOf('work-orders', { atOnce: true });
 
   protected readonly rows = computed(() => {
     const answer = this.study.answer() ?? [];
