@@ -162,7 +162,7 @@ test('broken files change nothing and say why', async ({ page }) => {
     await give(page, 'broken.json', text);
     await expect(refusal).toContainText(says);
     await expect(refusal).toContainText('Your data is unchanged');
-    await page.getByRole('button', { name: 'OK' }).click();
+    await page.getByRole('button', { name: 'OK', exact: true }).click();
     await expect(refusal).toBeHidden();
   }
   expect(await storedJob(page, 'demo-deck')).toEqual(before);

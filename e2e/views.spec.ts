@@ -33,6 +33,59 @@ test('the work order prints on one or two pages', async ({ page }) => {
   expect(count).toBeLessThanOrEqual(2);
 });
 
+test('drawers and dialogs are accessible in both themes, and close by Escape', async ({ page }) => {
+  test.slow();
+  const opened: readonly (readonly [stage: string, button: string | RegExp])[] = [
+    ['method', 'What would change the answer?'],
+    ['method', 'Trade-offs'],
+    ['method', 'Where your approach matters'],
+    ['method', 'Habits and the client’s wishes'],
+    ['method', 'All figures behind the plan'],
+    ['order', 'Another order'],
+    ['mix', /^Vessel label: Rinseless/],
+    ['site', 'Exact figures of the place'],
+    ['site', 'Panel temperatures as curves'],
+  ];
+  for (const theme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
+    for (const [stage, button] of opened) {
+      await openStage(page, stage);
+      await page.getByRole('button', { name: button }).first().click();
+      const dialog = page.locator('.p-drawer, .p-dialog').first();
+      await expect(dialog).toBeVisible();
+      await expect(dialog.getByRole('progressbar')).toHaveCount(0);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      expect(violations.map(({ id, nodes }) => `${theme} ${String(button)} ${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+      await page.keyboard.press('Escape');
+      await expect(dialog).toBeHidden();
+    }
+  }
+});
+
+for (const [what, viewport] of [
+  ['a screen of 320 px', { width: 320, height: 640 }],
+  ['a desk at 200 %', { width: 640, height: 400 }],
+  ['a tablet', { width: 820, height: 1180 }],
+] as const)
+  test(`nothing runs off the side of ${what}`, async ({ page }) => {
+    await page.setViewportSize(viewport);
+    for (const path of ['/jobs', '/shelf', '/log', '/bench', '/library/product', ...stages.map((stage) => `${deck}/${stage}`)]) {
+      await page.goto(path);
+      await expect(page.locator('main h1, main h2').first()).toBeVisible();
+      await page.waitForLoadState('networkidle');
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(wide, path).toBeLessThanOrEqual(0);
+    }
+  });
+
+test('forced colours keep what is chosen apart from what is not', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await openStage(page, 'walk-round');
+  const border = (level: RegExp) => page.locator('esm-choice').getByRole('button', { name: level }).evaluate((one) => getComputedStyle(one).outlineStyle);
+  await page.locator('esm-choice').getByRole('button', { name: /Level 3/ }).click();
+  expect(await border(/Level 3/)).not.toBe(await border(/Level 4/));
+});
+
 test.describe('on a phone', () => {
   test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 

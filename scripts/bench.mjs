@@ -25,6 +25,7 @@ const [own, empty] = ['dist/app/browser', 'dist/empty/browser'].map(initialBytes
 process.stdout.write(`\nInitial download (brotli): ${kilobytes(own)}; an empty app of the same framework and theme: ${kilobytes(empty)}; ratio ${(own / empty).toFixed(2)}\n`);
 const fonts = existsSync('dist/app/browser/media') ? readdirSync('dist/app/browser/media').length : 0;
 process.stdout.write(`Fonts, fetched by script as needed: ${fonts} files\n`);
+must(process.execPath, ['bench/painting.mjs'], 'The benchmark of painting');
 // Bundled like the worker: a loader that keeps every name would slow it by half.
 must('npx', ['esbuild', 'bench/plan.ts', '--bundle', '--platform=node', '--format=esm', '--minify', '--tsconfig=tsconfig.base.json', '--outfile=.cache/bench.mjs', '--log-level=error', '--external:highs'], 'The bundle of the benchmark');
 must(process.execPath, ['.cache/bench.mjs'], 'The benchmark of the core');

@@ -32,7 +32,7 @@ const views = [
     act: async (page) => {
       await choose('bonnet')(page);
       await page.getByRole('button', { name: 'What would change' }).click();
-      await page.locator('esm-what-if li').first().waitFor();
+      await page.locator('esm-what-if .change').first().waitFor();
     },
   },
   {
@@ -40,7 +40,7 @@ const views = [
     path: 'job/demo-noon/site',
     act: async (page) => {
       await page.getByRole('button', { name: 'Weather by the hour' }).click();
-      await page.locator('esm-day li').first().waitFor();
+      await page.locator('esm-day .one').first().waitFor();
       await page.locator('esm-day').evaluate((one) => one.scrollIntoView());
     },
   },
@@ -54,7 +54,7 @@ const views = [
         await page.locator('.done').nth(i % 2).click();
         await page.waitForTimeout(150);
       }
-      await page.locator('esm-run-stage').evaluate((one) => one.scrollIntoView());
+      await page.evaluate(() => globalThis.scrollTo(0, 0));
     },
   },
   {
@@ -63,8 +63,9 @@ const views = [
     act: async (page) => {
       await page.getByRole('button', { name: 'Begin the run' }).click();
       for (let i = 0; i < 11; i++) await tick(page);
-      await page.getByRole('button', { name: /^Side of the/ }).first().click();
+      await page.getByRole('button', { name: /^Side full/ }).first().click();
       await page.getByRole('status').first().waitFor();
+      await page.locator('.stage').evaluate((one) => one.scrollTo(0, 0));
     },
   },
   { name: 'shelf', path: 'shelf' },
@@ -97,7 +98,9 @@ const views = [
     name: 'towels',
     path: 'job/demo-deck/towels',
     act: async (page) => {
-      await page.getByLabel('Step of the run').fill('46');
+      await page.getByLabel('Step of the run').focus();
+      await page.keyboard.press('Home');
+      for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowRight');
       await page.locator('[data-zone="roof"]').hover();
     },
   },
@@ -105,7 +108,9 @@ const views = [
     name: 'buckets',
     path: 'job/demo-yard/towels',
     act: async (page) => {
-      await page.getByLabel('Dip', { exact: true }).fill('40');
+      await page.getByRole('tab', { name: 'Buckets' }).click();
+      await page.getByLabel('Dip', { exact: true }).focus();
+      for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowRight');
       await page.locator('esm-buckets').evaluate((one) => one.scrollIntoView());
     },
   },
@@ -114,7 +119,8 @@ const views = [
     name: 'import',
     path: 'jobs',
     act: async (page) => {
-      const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Export Family estate' }).click()]);
+      await page.getByRole('button', { name: 'What to do with Family estate' }).click();
+      const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: 'Export' }).click()]);
       const file = JSON.parse(readFileSync(await download.path(), 'utf8'));
       const changed = { ...file, stamp: undefined, job: { ...file.job, note: 'As the other phone has it' } };
       const entries = [file.job, { ...file.job, id: 'from-there', name: 'Ferry office, second car' }].map((job) => ({ archived: false, changedAt: 0, edits: [], job: job === file.job ? changed.job : job }));
@@ -142,7 +148,7 @@ try {
     const context = await browser.newContext({ reducedMotion: 'reduce', ...device });
     const page = await context.newPage();
     await page.goto(`http://127.0.0.1:${PORT}/${path}`);
-    await page.locator(path.startsWith('job/') ? 'esm-totals-strip .method strong:not(:text("…"))' : 'main li').first().waitFor();
+    await page.locator(path.startsWith('job/') ? 'esm-totals-strip .method strong:not(:text("…"))' : 'main li, main .job, main .card').first().waitFor();
     await page.evaluate(() => document.fonts.ready);
     if (act) await act(page);
     await page.waitForTimeout(400);

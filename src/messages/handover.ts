@@ -1,6 +1,7 @@
 import type { Claim, LowWater, NextVisit, Until, ZonePlan } from '@esmero/core';
 import type { CleanlinessClass } from '@esmero/model';
 import { dayAfter } from '@esmero/units';
+import { dayText } from './units';
 import { contentName, methodName, treatmentName, zoneList } from './words';
 
 const days = (count: number): string => (count === 1 ? '1 day' : `${count} days`);
@@ -17,7 +18,7 @@ export const carPart: Readonly<Record<CleanlinessClass, string>> = {
 
 /** "23 days, 11 if it gets dirty fast, 48 if slowly". */
 export function untilText({ early, likely, late }: Until, furthest: number): string {
-  if (late === 0) return 'not even at once';
+  if (late === 0) return 'not suitable';
   const so = (count: number): string => (count >= furthest ? `${days(furthest)} or more` : days(count));
   return early === late ? so(likely) : `${so(likely)}; ${so(early)} if it gets dirty fast, ${so(late)} if slowly`;
 }
@@ -25,7 +26,7 @@ export function untilText({ early, likely, late }: Until, furthest: number): str
 /** When to come back, from the day of the wash. */
 export function suggestionText({ suggested }: NextVisit, date: string): string {
   if (!suggested) return 'Used like this, the car will want a pre-rinse before it is touched, however soon it comes back.';
-  return `Next maintenance wash by ${dayAfter(date, suggested.days)}, ${days(suggested.days)} from now: until then ${methodName[suggested.method].toLowerCase()} will do, even if the car gets dirty faster than forecast.`;
+  return `Next maintenance wash by ${dayText(dayAfter(date, suggested.days))}, ${days(suggested.days)} from now: until then ${methodName[suggested.method].toLowerCase()} will do, even if the car gets dirty faster than forecast.`;
 }
 
 export const lastsText = (method: LowWater, until: Until, furthest: number): string => `${methodName[method]}: ${untilText(until, furthest)}`;
@@ -44,12 +45,12 @@ export function doneSentences(zones: readonly ZonePlan[]): readonly string[] {
 
 /** What a client can do, and had better not, until then. */
 export const careAfterwards: readonly string[] = [
-  'Water may still creep out of mirrors, lamps and seams: a first drive, and a wipe with a soft, clean towel.',
-  'Dust is not wiped off dry, not even with a finger: that is what scratches.',
-  'Droppings, insects and sap want to be gone within days: cover them with plain water, let them soften, lift, do not rub.',
-  'Salt and mud are rinsed off before anybody touches the paint.',
+  'Water may still come out of mirrors, lamps and seams: wipe it with a soft, clean towel after the first drive.',
+  'Never wipe dust off dry, not even with a finger: that is what scratches.',
+  'Take bird droppings, bugs and sap off within days: cover them with plain water, let them soften, lift, do not rub.',
+  'Rinse salt and mud off before anybody touches the paint.',
 ];
 
-/** "Waterless concentrate, amber cap, as waterless wash: 30 days, until 2031-08-13." */
+/** "Waterless concentrate, amber cap, as waterless wash: 30 days, until 13 Aug 2031." */
 export const claimText = ({ product, purpose, days: count, until }: Claim): string =>
-  `${product}, as ${contentName[purpose].toLowerCase()}: ${days(count)}, until ${until}.`;
+  `${product}, as ${contentName[purpose].toLowerCase()}: ${days(count)}, until ${dayText(until)}.`;

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { addPicture, finish, nextVisitOf, putPunch, setChoices, startRun, tasksOf, ticksOf } from '@esmero/core';
+import { dayText } from '@esmero/messages';
 import { dayAfter } from '@esmero/units';
 import { HandoverStage } from '../features/handover/handover.stage';
 import { NOW } from '../state/clock';
@@ -13,7 +14,7 @@ describe('the handover', () => {
     const before = job.job()!;
     for (const { note } of before.marks) expect(text).toContain(note);
     const visit = finish(nextVisitOf(before));
-    expect(text).toContain(dayAfter(before.date, visit.suggested!.days));
+    expect(text).toContain(dayText(dayAfter(before.date, visit.suggested!.days)));
     expect(element.querySelectorAll('esm-lasts-chart rect.sure').length).toBe(2 * 7);
   });
 
@@ -41,7 +42,7 @@ describe('the handover', () => {
     await settle();
     await settle();
     const visit = finish(nextVisitOf(before, { ...before.since[0]!, km: 2000 }));
-    expect(element.textContent).toContain(visit.suggested ? dayAfter(before.date, visit.suggested.days) : 'will want a flush');
+    expect(element.textContent).toContain(visit.suggested ? dayText(dayAfter(before.date, visit.suggested.days)) : 'will want a flush');
     expect(job.job()).toBe(before);
   });
 

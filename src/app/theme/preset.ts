@@ -10,7 +10,6 @@ import iconfield from '@primeuix/themes/aura/iconfield';
 import inputnumber from '@primeuix/themes/aura/inputnumber';
 import inputtext from '@primeuix/themes/aura/inputtext';
 import menu from '@primeuix/themes/aura/menu';
-import panel from '@primeuix/themes/aura/panel';
 import progressbar from '@primeuix/themes/aura/progressbar';
 import select from '@primeuix/themes/aura/select';
 import selectbutton from '@primeuix/themes/aura/selectbutton';
@@ -94,7 +93,7 @@ const chosen = { checkedBackground: 'transparent' };
 
 /** PrimeNG's structure in Esmero's colours, corners and sizes; only the parts that are used. */
 export const esmeroPreset = definePreset(
-  { ...base, components: { button, checkbox, datatable, datepicker, dialog, drawer, iconfield, inputnumber, inputtext, menu, panel, progressbar, select, selectbutton, slider, tabs, tag, textarea, toast, togglebutton, toggleswitch, virtualscroller } },
+  { ...base, components: { button, checkbox, datatable, datepicker, dialog, drawer, iconfield, inputnumber, inputtext, menu, progressbar, select, selectbutton, slider, tabs, tag, textarea, toast, togglebutton, toggleswitch, virtualscroller } },
   {
     components: {
       button: {
@@ -110,7 +109,6 @@ export const esmeroPreset = definePreset(
         row: { background: 'transparent', hoverBackground: 'var(--sunk)' },
         bodyCell: { padding: '0.5rem 0.75rem' },
       },
-      panel: { root: { background: 'transparent', borderColor: 'transparent' }, header: { padding: '0' }, content: { padding: '0' } },
       tabs: { tablist: { background: 'transparent' }, tabpanel: { background: 'transparent', padding: '0' } },
       togglebutton: { colorScheme: { light: { root: answer, content: chosen }, dark: { root: answer, content: chosen } } },
     },

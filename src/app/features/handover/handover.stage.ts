@@ -2,13 +2,14 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject,
 import { Button } from 'primeng/button';
 import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg } from '@esmero/core';
 import type { CleanlinessClass, Job, Leg, PictureTime, Signature } from '@esmero/model';
-import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName } from '@esmero/messages';
+import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayText } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { picturesOf } from '../../state/pictures';
 import { studyOf } from '../../state/study';
 import { LegFieldsComponent } from '../../ui/leg-fields.component';
 import { treatmentLooks } from '../../ui/net/looks';
+import { CarPictureComponent } from '../../ui/net/car-picture.component';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { PicturePairsComponent, type ShownPicture } from '../../ui/picture-pairs.component';
@@ -22,11 +23,12 @@ const parts: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 @Component({
   selector: 'esm-handover-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, LastsChartComponent, LegFieldsComponent, PicturePairsComponent, SignaturePadComponent, StudyBarComponent],
+  imports: [CarPictureComponent, Button, LastsChartComponent, LegFieldsComponent, PicturePairsComponent, SignaturePadComponent, StudyBarComponent],
   templateUrl: './handover.stage.html',
   styleUrl: './handover.stage.css',
 })
 export class HandoverStage {
+  protected readonly dayText = dayText;
   protected readonly desk = inject(JobDesk);
   private readonly document = inject(DOCUMENT);
   private readonly now = inject(NOW);
@@ -92,7 +94,7 @@ export class HandoverStage {
 
   constructor() {
     inject(NetBoard).use({
-      shape: 'instrument',
+      shape: 'page',
       caption: 'The car, unfolded, with what was done to each part',
       looks: computed(() => treatmentLooks(this.desk.zonePlans().values(), this.desk.job()?.choices.fixed ?? {})),
       paints: false,

@@ -5,7 +5,6 @@ import { Button, ButtonDirective } from 'primeng/button';
 import { IconField } from 'primeng/iconfield';
 import { InputIcon } from 'primeng/inputicon';
 import { InputText } from 'primeng/inputtext';
-import { Panel } from 'primeng/panel';
 import { type Learned, type LogEntry, type LogQuery, type RunState, everything, historyOf, learn, logOf, ratiosOf, runStates, searchLog } from '@esmero/core';
 import { type Job, type VehicleMethod, isTick } from '@esmero/model';
 import { againstText, clock, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText } from '@esmero/messages';
@@ -27,7 +26,7 @@ const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
 @Component({
   selector: 'esm-log-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, DotsChartComponent, IconField, InputIcon, InputText, MonthComponent, Panel, RouterLink],
+  imports: [Button, ButtonDirective, DotsChartComponent, IconField, InputIcon, InputText, MonthComponent, RouterLink],
   templateUrl: './log.page.html',
   styleUrls: ['../../ui/table-page.css', './log.page.css'],
 })
@@ -35,6 +34,8 @@ export class LogPage {
   private readonly state = inject(State);
   private readonly store = inject(STORE);
 
+  /** On a narrow screen the month is asked for. */
+  protected readonly monthOpen = signal(false);
   protected readonly narrow = mediaSignal('(max-width: 47.99rem)');
   protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
   private readonly stored = this.state.selectSignal(shelfFeature.selectJobs);
