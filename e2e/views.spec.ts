@@ -93,8 +93,18 @@ test.describe('on a phone', () => {
     await openStage(page, 'walk-round');
     await page.locator('[data-zone="roof"]').tap();
     await expect(page.locator('[data-zone="roof"]')).toHaveAttribute('data-fill', 'soil-1');
-    const box = (await page.locator('esm-car-net svg').boundingBox())!;
-    expect(box.height).toBeGreaterThan(box.width);
+    const [bonnet, roof] = [(await page.locator('[data-zone="bonnet"]').boundingBox())!, (await page.locator('[data-zone="roof"]').boundingBox())!];
+    expect(bonnet.y + bonnet.height).toBeLessThan(roof.y + roof.height / 2);
+    expect(roof.height).toBeGreaterThan(roof.width);
+    // One side at a time, large; the whole car again.
+    const sill = page.locator('[data-zone="left-sill"]');
+    const small = (await sill.boundingBox())!;
+    await page.getByRole('group', { name: 'Side of the car' }).getByRole('button', { name: 'Left' }).tap();
+    await expect(page.locator('[data-zone="roof"]')).toHaveCount(0);
+    const large = (await sill.boundingBox())!;
+    expect(large.width * large.height).toBeGreaterThan(2 * small.width * small.height);
+    await page.getByRole('group', { name: 'Side of the car' }).getByRole('button', { name: 'Whole' }).tap();
+    await expect(page.locator('[data-zone="roof"]')).toBeVisible();
     for (const stage of stages) {
       await openStage(page, stage);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);

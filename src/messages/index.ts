@@ -3,7 +3,7 @@ export * from './units';
 export * from './words';
 export * from './reasons';
 export * from './figures';
-export { isBehind, lapName, notChangedText, passChangeText, passHeading, passTitle, passZones } from './passes';
+export { isBehind, lapName, notChangedText, passChangeText, passHeading, passZones } from './passes';
 export * from './faults';
 export { answerLine, reasonText } from './answer';
 export * from './what-if';

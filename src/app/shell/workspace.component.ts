@@ -2,9 +2,10 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, DestroyRef, computed, eff
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Button, ButtonDirective } from 'primeng/button';
 import { type StageState, type Totals, stageStates } from '@esmero/core';
-import type { ZoneId } from '@esmero/model';
-import { timeOfDay } from '@esmero/messages';
+import type { View, ZoneId } from '@esmero/model';
+import { capital, timeOfDay, viewName } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
+import { ChoiceComponent, type ChoiceOption } from '../ui/choice.component';
 import { CarNetComponent } from '../ui/net/car-net.component';
 import { NetLegendComponent } from '../ui/net/net-legend.component';
 import { NetBoard } from '../ui/net/net-board';
@@ -28,6 +29,7 @@ const stateName: Readonly<Record<StageState, string>> = { done: 'done', attentio
     RouterLink,
     RouterLinkActive,
     CarNetComponent,
+    ChoiceComponent,
     NetLegendComponent,
     SavingBarComponent,
     TotalsStripComponent,
@@ -72,6 +74,17 @@ export class WorkspaceComponent {
   protected readonly lie = computed(() =>
     this.narrow() && this.board.mode()?.paints ? ('up' as const) : ('across' as const),
   );
+  /** Brought close, in the order in which somebody walks round the car; null: all of it. */
+  private readonly turned = signal<View | null>(null);
+  protected readonly side = computed(() => (this.board.mode()?.shape === 'car' ? this.turned() : null));
+  protected readonly sides: readonly ChoiceOption<View | 'all'>[] = [
+    { value: 'all', label: 'Whole' },
+    ...(['left', 'front', 'right', 'rear', 'top'] as const).map((value) => ({ value, label: capital(viewName[value].replace(' side', '')) })),
+  ];
+  protected readonly sideChosen = computed((): View | 'all' => this.side() ?? 'all');
+  protected turnTo(side: View | 'all'): void {
+    this.turned.set(side === 'all' ? null : side);
+  }
   private readonly shownId = computed(() => this.view.hovered() ?? this.view.current());
   protected readonly shownZone = computed(() => {
     const id = this.shownId();

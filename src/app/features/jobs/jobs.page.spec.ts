@@ -111,6 +111,14 @@ describe('the list of jobs', () => {
     field.dispatchEvent(new Event('input'));
     fixture.detectChanges();
     expect(names()).toEqual(['Visit last']);
+    field.value = '';
+    field.dispatchEvent(new Event('input'));
+    pressable(element, 'To do')!.click();
+    fixture.detectChanges();
+    expect(names()).toHaveLength(8);
+    pressable(element, 'Over')!.click();
+    fixture.detectChanges();
+    expect(names()).toHaveLength(21);
     field.value = 'nothing of the kind';
     field.dispatchEvent(new Event('input'));
     fixture.detectChanges();

@@ -23,6 +23,7 @@ import { shelfActions, shelfFeature } from '../../state/shelf';
 import { ShelfDesk } from '../../state/shelf-desk';
 import { TransferDesk } from '../../state/transfer-desk';
 import { download } from '../../ui/download';
+import { ChoiceComponent } from '../../ui/choice.component';
 import { CarPictureComponent } from '../../ui/net/car-picture.component';
 import { OwnCarComponent } from './own-car.component';
 import { SpaceComponent } from './space.component';
@@ -51,7 +52,7 @@ function inOrder(p: JobBrief, q: JobBrief): number {
 @Component({
   selector: 'esm-jobs-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, CarPictureComponent, IconField, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, ProgressBar, RouterLink, SpaceComponent, TableModule, Tag],
+  imports: [Button, ButtonDirective, CarPictureComponent, ChoiceComponent, IconField, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, ProgressBar, RouterLink, SpaceComponent, TableModule, Tag],
   templateUrl: './jobs.page.html',
   styleUrl: './jobs.page.css',
 })
@@ -71,10 +72,16 @@ export class JobsPage {
   protected readonly percent = computed(() => Math.round((this.busy()?.share ?? 0) * 100));
 
   protected readonly words = signal('');
+  protected readonly states = [
+    { value: 'all', label: 'All' },
+    { value: 'to-do', label: 'To do' },
+    { value: 'over', label: 'Over' },
+  ] as const;
+  protected readonly shownState = signal<'all' | 'to-do' | 'over'>('all');
   private readonly found = computed(() => {
     const words = wordsOf(this.words());
     return this.all()
-      .filter(({ job, archived }) => archived === this.archived() && hasWords(job, words))
+      .filter(({ job, archived }) => archived === this.archived() && hasWords(job, words) && (this.shownState() === 'all' || (overAt(job) !== null) === (this.shownState() === 'over')))
       .map(({ job }) => job)
       .sort(inOrder);
   });

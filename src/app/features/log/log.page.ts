@@ -7,7 +7,7 @@ import { InputIcon } from 'primeng/inputicon';
 import { InputText } from 'primeng/inputtext';
 import { type Learned, type LogEntry, type LogQuery, type RunState, everything, historyOf, learn, logOf, ratiosOf, runStates, searchLog } from '@esmero/core';
 import { type Job, type VehicleMethod, isTick } from '@esmero/model';
-import { againstText, clock, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText } from '@esmero/messages';
+import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText } from '@esmero/messages';
 import { STORE } from '../../state/ports';
 import { settingsFeature } from '../../state/settings';
 import { shelfFeature } from '../../state/shelf';
@@ -37,6 +37,7 @@ export class LogPage {
   /** On a narrow screen the month is asked for. */
   protected readonly monthOpen = signal(false);
   protected readonly narrow = mediaSignal('(max-width: 47.99rem)');
+  protected readonly dayText = dayText;
   protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
   private readonly stored = this.state.selectSignal(shelfFeature.selectJobs);
   private readonly system = this.state.selectSignal(settingsFeature.selectUnits);

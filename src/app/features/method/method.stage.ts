@@ -7,6 +7,7 @@ import { schoolName, verdictSentence } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { AssumptionTableComponent } from '../../ui/assumption-table.component';
 import { CautionsComponent } from '../../ui/cautions.component';
+import { closeButton } from '../../ui/close-button';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { treatmentLegend, treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
@@ -76,7 +77,7 @@ export class MethodStage {
   protected readonly more = more;
   protected readonly topic = signal<Topic | null>(null);
   protected readonly topicName = computed(() => more.find(({ topic }) => topic === this.topic())?.name ?? '');
-  protected readonly close = { ariaLabel: 'Close', icon: 'pi pi-times', text: true, severity: 'secondary' } as const;
+  protected readonly close = closeButton;
 
   /** What else is to be known of this plan. */
   protected readonly notes = computed(() =>

@@ -13,6 +13,7 @@ import { JobDesk } from '../../state/job-desk';
 import { type Speech, settingsActions, settingsFeature } from '../../state/settings';
 import { ShelfDesk } from '../../state/shelf-desk';
 import { SignaturePadComponent } from '../../ui/signature-pad.component';
+import { closeButton } from '../../ui/close-button';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { viewOf } from '../../ui/net/view-layout';
 import { runLooks } from '../../ui/net/looks';
@@ -189,7 +190,7 @@ export class RunStage {
   }
 
   protected readonly elseOpen = signal(false);
-  protected readonly close = { ariaLabel: 'Close', icon: 'pi pi-times', text: true, severity: 'secondary' } as const;
+  protected readonly close = closeButton;
 
   /** Notes that something turned out otherwise; the rest is planned again. */
   protected turn(turn: Turned): void {

@@ -14,6 +14,7 @@ import { JobDesk } from '../../state/job-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
 import { ItemFormComponent } from '../../ui/item-form/item-form.component';
 import { soilLooks } from '../../ui/net/looks';
+import { closeButton } from '../../ui/close-button';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { DayFieldComponent } from '../../ui/day-field.component';
 import { NumberComponent } from '../../ui/number.component';
@@ -82,7 +83,7 @@ export class SiteStage {
   protected readonly people = people;
   protected readonly hint = faultHint;
   protected readonly open = signal<Part | null>(null);
-  protected readonly close = { ariaLabel: 'Close', icon: 'pi pi-times', text: true, severity: 'secondary' } as const;
+  protected readonly close = closeButton;
 
   protected readonly carFacts = computed(() => {
     const { body, colour, finish, dimensions } = this.desk.job()!.vehicle;

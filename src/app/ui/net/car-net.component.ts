@@ -9,9 +9,9 @@ import {
   signal,
 } from '@angular/core';
 import { detailsOf } from '@esmero/core';
-import type { Vehicle, Zone, ZoneId } from '@esmero/model';
+import type { Vehicle, View, Zone, ZoneId } from '@esmero/model';
 import { zoneName } from '@esmero/messages';
-import { type Direction, type Lie, type PlacedZone, netOf, neighbour } from './net-layout';
+import { type Direction, type Lie, type PlacedZone, netOf, neighbour, sideOf } from './net-layout';
 import { type Looks, type ZoneLook, plainLook } from './zone-look';
 
 const arrows: Readonly<Record<string, Direction>> = {
@@ -71,13 +71,15 @@ const textures: Readonly<Partial<Record<ZoneLook['fill'], string>>> = {
   selector: 'esm-car-net',
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './car-net.component.html',
-  styleUrl: './car-net.component.css',
+  styleUrls: ['./details.css', './car-net.component.css'],
 })
 export class CarNetComponent {
   readonly zones = input.required<readonly Zone[]>();
   readonly vehicle = input.required<Vehicle>();
   readonly looks = input.required<Looks>();
   readonly lie = input<Lie>('across');
+  /** Brought close, alone; null: all of the car. */
+  readonly side = input<View | null>(null);
   readonly current = input<ZoneId | null>(null);
   readonly lit = input<ReadonlySet<ZoneId>>(new Set());
   /** Dragging paints: the page must not scroll under the finger. */
@@ -95,7 +97,10 @@ export class CarNetComponent {
   private readonly stroke = signal<{ name: string; last: ZoneId } | null>(null);
   private strokes = 0;
 
-  protected readonly net = computed(() => netOf(this.zones(), detailsOf(this.vehicle()), this.vehicle().dimensions, this.lie()));
+  protected readonly net = computed(() => {
+    const [side, details] = [this.side(), detailsOf(this.vehicle())];
+    return side ? sideOf(side, this.zones(), details) : netOf(this.zones(), details, this.vehicle().dimensions, this.lie());
+  });
   protected readonly drawn = computed(() =>
     this.net().zones.map((placed): Drawn => {
       const look = this.looks().get(placed.zone.id) ?? plainLook;
@@ -112,7 +117,10 @@ export class CarNetComponent {
     }),
   );
   /** The zone that Tab reaches. */
-  protected readonly entry = computed(() => this.current() ?? this.drawn()[0]?.zone.id ?? null);
+  protected readonly entry = computed(() => {
+    const drawn = this.drawn();
+    return (drawn.find(({ zone }) => zone.id === this.current()) ?? drawn[0])?.zone.id ?? null;
+  });
 
   protected press(event: PointerEvent, id: ZoneId): void {
     if (event.button !== 0) return;

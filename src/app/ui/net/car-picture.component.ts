@@ -36,7 +36,7 @@ function drawnOf(vehicle: Vehicle): ReturnType<typeof draw> {
       }
     </svg>
   `,
-  styleUrls: ['./pass-picture.component.css', './car-picture.component.css'],
+  styleUrls: ['./details.css', './pass-picture.component.css', './car-picture.component.css'],
 })
 export class CarPictureComponent {
   readonly vehicle = input.required<Vehicle>();

@@ -2,7 +2,7 @@ import { type Load, type SoilState, type RunStatus, type ZonePlan, defaultAssump
 import type { Job, SoilLevel, Zone, ZoneId, ZoneSoil } from '@esmero/model';
 import { type Units, capital, levelName, soilMark, soilName, spotName, treatmentBrief, treatmentName } from '@esmero/messages';
 import type { LegendItem } from './net-legend.component';
-import { type Looks, type ZoneLook, isFlushed, plainLook, treatmentFill, treatmentMark } from './zone-look';
+import { type Looks, type ZoneLook, isCooled, isFlushed, plainLook, treatmentFill, treatmentMark } from './zone-look';
 
 const worstOf = (soil: ZoneSoil): SoilLevel =>
   soil.deposits.reduce<SoilLevel>((worst, { level }) => (level > worst ? level : worst), 0);
@@ -94,7 +94,7 @@ export function soilLooks(zones: readonly Zone[], job: Job | null): Looks {
 /** The letter of a treatment, with a stroke before it for a pre-rinse, and a ring for a mist. */
 export const markOf = (treatment: ZonePlan['treatment']): string => {
   const fill = treatmentFill(treatment) as keyof typeof treatmentMark;
-  return `${isFlushed(treatment) ? '↓' : treatment.startsWith('mist/') ? '◦' : ''}${treatmentMark[fill]}`;
+  return `${isFlushed(treatment) ? '↓' : isCooled(treatment) ? '◦' : ''}${treatmentMark[fill]}`;
 };
 
 function treatmentLook({ treatment, option }: ZonePlan, fixed: boolean): ZoneLook {
@@ -102,6 +102,7 @@ function treatmentLook({ treatment, option }: ZonePlan, fixed: boolean): ZoneLoo
     ...plainLook,
     fill: treatmentFill(treatment),
     flushed: isFlushed(treatment),
+    cooled: isCooled(treatment),
     mark: `${markOf(treatment)}${fixed ? ' ·' : ''}`,
     // The tone tells it, with the legend: letters only where one points.
     brief: fixed ? '·' : '',
@@ -117,9 +118,9 @@ export const treatmentLooks = (plans: Iterable<ZonePlan>, fixed: Job['choices'][
 export function treatmentLegend(plans: Iterable<ZonePlan>, u: Units): readonly LegendItem[] {
   const items = new Map<string, LegendItem & { panels: number; areaM2: number }>();
   for (const { treatment, zone } of plans) {
-    const [fill, flushed] = [treatmentFill(treatment), isFlushed(treatment)];
+    const [fill, flushed, cooled] = [treatmentFill(treatment), isFlushed(treatment), isCooled(treatment)];
     const name = capital(treatment === 'leave' ? 'left out' : treatmentBrief(treatment));
-    const item = items.get(name) ?? { fill, flushed, name, how: '', panels: 0, areaM2: 0 };
+    const item = items.get(name) ?? { fill, flushed, cooled, name, how: '', panels: 0, areaM2: 0 };
     items.set(name, { ...item, panels: item.panels + 1, areaM2: item.areaM2 + zone.areaM2 });
   }
   return [...items.values()].map(({ panels, areaM2, ...item }) => ({ ...item, how: `${panels === 1 ? 'one panel' : `${panels} panels`}, ${u.area(areaM2)}` }));
@@ -147,6 +148,6 @@ export const runLooks = (plans: Iterable<ZonePlan>, standing: RunStatus | null):
     [...plans].map((plan) => {
       const look = treatmentLook(plan, false);
       const done = standing?.zonesDone.has(plan.zone.id);
-      return [plan.zone.id, done ? { ...look, fill: 'plain', flushed: false, mark: '✓', brief: null, says: `done, ${look.says}` } : look];
+      return [plan.zone.id, done ? { ...look, fill: 'plain', flushed: false, cooled: false, mark: '✓', brief: null, says: `done, ${look.says}` } : look];
     }),
   );

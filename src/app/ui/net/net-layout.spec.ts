@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { defaultDimensions, detailsOf, mirrored, newItem, zonesOf } from '@esmero/core';
-import { bodies } from '@esmero/model';
-import { type Net, neighbour, netOf } from './net-layout';
+import { bodies, views } from '@esmero/model';
+import { type Net, type PlacedZone, neighbour, netOf, sideOf } from './net-layout';
 
 const netFor = (body: (typeof bodies)[number], lie: 'across' | 'up' = 'across'): Net => {
   const vehicle = { ...newItem.vehicle('v'), body, dimensions: defaultDimensions(body) };
@@ -73,5 +73,30 @@ describe('the car unfolded', () => {
     expect(neighbour(net, 'roof', 'left')).toBe('windscreen');
     expect(neighbour(net, 'windscreen', 'left')).toBe('bonnet');
     expect(neighbour(net, 'bonnet', 'right')).toBe('windscreen');
+  });
+});
+
+/** Area of a drawn path, holes taken off; the first ring is the outline. */
+function drawnArea({ path }: PlacedZone): number {
+  const rings = path.split('Z').filter((ring) => ring !== '').map((ring) => ring.slice(1).split('L').map((point) => point.split(' ').map(Number) as [number, number]));
+  const areas = rings.map((ring) => Math.abs(ring.reduce((sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - ring[(i + 1) % ring.length]![0] * y, 0)) / 2);
+  return areas.slice(1).reduce((rest, hole) => rest - hole, areas[0]!);
+}
+
+describe('one side alone', () => {
+  it.each(bodies)('%s: has the panels of its side, as large as on the net, upright', (body) => {
+    const vehicle = { ...newItem.vehicle('v'), body, dimensions: defaultDimensions(body) };
+    const zones = zonesOf(vehicle);
+    const whole = new Map(netFor(body).zones.map((placed) => [placed.zone.id, placed]));
+    for (const view of views) {
+      const side = sideOf(view, zones, detailsOf(vehicle));
+      expect(side.zones.map(({ zone }) => zone.id)).toEqual(zones.filter((zone) => zone.view === view).map(({ id }) => id));
+      // Drawn to the millimetre: a panel is a thousand times that.
+      for (const placed of side.zones) expect(drawnArea(placed) / drawnArea(whole.get(placed.zone.id)!)).toBeCloseTo(1, 1.9);
+    }
+    const right = sideOf('right', zones, detailsOf(vehicle)).zones;
+    const at = (id: string) => right.find(({ zone }) => zone.id === id)!.centre;
+    expect(at('right-sill')[1]).toBeGreaterThan(at('right-front-glass')[1]);
+    expect(at('right-front-wheel')[0]).toBeGreaterThan(at('right-rear-wheel')[0]);
   });
 });

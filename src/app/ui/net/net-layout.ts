@@ -1,6 +1,7 @@
 import polylabel from 'polylabel';
 import type { Detail } from '@esmero/core';
 import type { Dimensions, Point, View, Zone, ZoneId } from '@esmero/model';
+import { upright } from './view-layout';
 
 /** How the net lies: nose to the left, or nose up for a narrow screen. */
 export type Lie = 'across' | 'up';
@@ -87,8 +88,13 @@ function boxOf(points: readonly Point[]): string {
 const UNDER: ReadonlySet<Detail['kind']> = new Set(['stub', 'body', 'glass']);
 
 /** The car unfolded: every zone where it lies on the net, in metres. */
-export function netOf(zones: readonly Zone[], details: readonly Detail[], dimensions: Dimensions, lie: Lie): Net {
-  const places = placesOf(dimensions, lie);
+export const netOf = (zones: readonly Zone[], details: readonly Detail[], dimensions: Dimensions, lie: Lie): Net => netWith(placesOf(dimensions, lie), zones, details);
+
+/** One side alone, upright, as somebody sees it who stands before it. */
+export const sideOf = (view: View, zones: readonly Zone[], details: readonly Detail[]): Net =>
+  netWith(upright, zones.filter((zone) => zone.view === view), details.filter((detail) => detail.view === view));
+
+function netWith(places: Readonly<Record<View, Place>>, zones: readonly Zone[], details: readonly Detail[]): Net {
   const placed = zones.map((zone): PlacedZone => {
     const place = places[zone.view];
     const { centre, room } = widest(zone.polygons);

@@ -5,6 +5,7 @@ import type { ZoneLook } from './zone-look';
 export interface LegendItem {
   readonly fill: ZoneLook['fill'];
   readonly flushed: boolean;
+  readonly cooled: boolean;
   readonly name: string;
   /** "12 panels, 4.1 m²" */
   readonly how: string;
@@ -15,7 +16,7 @@ export interface LegendItem {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (item of items(); track item.name) {
-      <p><span class="tone" [class.flushed]="item.flushed" [attr.data-fill]="item.fill"></span>{{ item.name }} <span class="soft num">{{ item.how }}</span></p>
+      <p><span class="tone" [class.flushed]="item.flushed" [class.cooled]="item.cooled" [attr.data-fill]="item.fill"></span>{{ item.name }} <span class="soft num">{{ item.how }}</span></p>
     }
   `,
   styles: `

@@ -55,7 +55,7 @@ function clipOf(parts: readonly PassPart[], place: PlannedPass['place'], { x, y,
       </svg>
     }
   `,
-  styleUrl: './pass-picture.component.css',
+  styleUrls: ['./details.css', './pass-picture.component.css'],
 })
 export class PassPictureComponent {
   readonly views = input.required<readonly DrawnView[]>();

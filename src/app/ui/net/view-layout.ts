@@ -20,7 +20,7 @@ export interface Box {
 const MARGIN = 0.06;
 
 /** Metres up become metres down the screen; the right flank has its nose at the right, the tail its left at the left. */
-const places: Readonly<Record<View, (point: Point) => Point>> = {
+export const upright: Readonly<Record<View, (point: Point) => Point>> = {
   left: ([x, up]) => [x, -up],
   right: ([x, up]) => [-x, -up],
   top: (point) => point,
@@ -41,7 +41,7 @@ const UNDER: ReadonlySet<Detail['kind']> = new Set(['stub', 'body', 'glass']);
 
 /** From the same polygons that areas are computed from. */
 export function viewOf(view: View, zones: readonly Zone[], details: readonly Detail[]): DrawnView {
-  const place = places[view];
+  const place = upright[view];
   const own = zones.filter((zone) => zone.view === view);
   const drawn = details.filter((detail) => detail.view === view).map(({ kind, points }) => ({ kind, points: points.map(place) }));
   const placed = own.map(({ id, areaM2, polygons }) => ({ id, areaM2, polygons: polygons.map((polygon) => polygon.map(place)) }));

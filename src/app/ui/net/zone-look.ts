@@ -5,6 +5,8 @@ export interface ZoneLook {
   /** A soil level, a kind of treatment, or nothing. */
   readonly fill: 'unseen' | `soil-${SoilLevel}` | 'waterless' | 'foam' | 'rinseless' | 'presoak' | 'leave' | 'plain';
   readonly flushed: boolean;
+  /** Cooled with a mist first. */
+  readonly cooled: boolean;
   /** Not seen, only forecast: shown through a veil. */
   readonly forecast: boolean;
   /** Marks that were there before the wash. */
@@ -20,7 +22,7 @@ export interface ZoneLook {
 
 export type Looks = ReadonlyMap<ZoneId, ZoneLook>;
 
-export const plainLook: ZoneLook = { fill: 'plain', flushed: false, forecast: false, pins: 0, mark: '', brief: null, says: '', faded: false };
+export const plainLook: ZoneLook = { fill: 'plain', flushed: false, cooled: false, forecast: false, pins: 0, mark: '', brief: null, says: '', faded: false };
 
 /** The family of marks and colours that a treatment belongs to. */
 export function treatmentFill(treatment: TreatmentId): ZoneLook['fill'] {
@@ -32,6 +34,8 @@ export function treatmentFill(treatment: TreatmentId): ZoneLook['fill'] {
 
 export const isFlushed = (treatment: TreatmentId): boolean =>
   treatment !== 'leave' && !/^(none|mist)\//.test(treatment);
+
+export const isCooled = (treatment: TreatmentId): boolean => treatment.startsWith('mist/');
 
 /** One letter and a stroke for a flush: the same marks on the car, in the list and on paper. */
 export const treatmentMark: Readonly<Record<ZoneLook['fill'] & ('waterless' | 'foam' | 'rinseless' | 'presoak' | 'leave'), string>> = {
