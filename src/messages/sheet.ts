@@ -118,9 +118,8 @@ function rowLine(row: RunRow): string {
   const [kind] = Object.keys(row.seconds) as [keyof typeof stepName];
   const at = `- ${clock(row.wipeS)}`;
   if (row.number === null) return `${at} ${stepName[kind]}${row.kit ? `: ${kitName[row.kit]}` : ''}`;
-  const hand = Object.entries(row.seconds).reduce((sum, [step, s]) => sum + (step === 'wait' ? 0 : s), 0);
   const how = row.act === 'wipe' ? row.treatments.map(treatmentName).join(', ') : stepName[kind];
-  return `${at} **${row.number}**${row.worker > 0 ? ' (second person)' : ''} ${passZones({ parts: row.parts, place: row.place })}: ${how}, ${clock(hand)}`;
+  return `${at} **${row.number}**${row.worker > 0 ? ' (second person)' : ''} ${passZones({ parts: row.parts, place: row.place })}: ${how}, ${clock(row.handS)}`;
 }
 
 /** The plan as a readable page in Markdown. */

@@ -16,7 +16,7 @@ import { InputNumber } from 'primeng/inputnumber';
       (onKeyDown)="enter($any($event))"
       [suffix]="suffix()"
       [ariaLabel]="name() || undefined"
-      [placeholder]="placeholder() ?? ''"
+      [placeholder]="placeholder() ?? unit()"
       [useGrouping]="false"
       [maxFractionDigits]="digits()"
       [step]="step()"

@@ -22,6 +22,8 @@ export interface RunRow {
   readonly endS: number;
   /** Seconds of each kind of step in this row. */
   readonly seconds: Readonly<Partial<Record<StepKind, number>>>;
+  /** Without what is waited, s. */
+  readonly handS: number;
   readonly kit: Step['kit'];
   /** Towels that are in a hand in it. */
   readonly towels: readonly HandMove[];
@@ -64,6 +66,7 @@ function rowOf(steps: readonly Step[], pass: PlannedPass | undefined, plan: Plan
     wipeS: beginsAt(steps),
     endS: Math.max(...steps.map(({ endS }) => endS)),
     seconds: secondsBy(steps),
+    handS: steps.reduce((sum, { kind, startS, endS }) => sum + (kind === 'wait' ? 0 : endS - startS), 0),
     kit: first.kit,
     towels: first.pass === null ? [] : handMovesIn(plan, first.pass),
   };

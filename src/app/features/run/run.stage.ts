@@ -7,7 +7,7 @@ import { Drawer } from 'primeng/drawer';
 import { Select } from 'primeng/select';
 import { type Hand, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf } from '@esmero/core';
 import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles, views } from '@esmero/model';
-import { cautionSentence, clock, markName, mixTitle, mixSentences, replannedText, roleName, taskHeading, taskText, turnText, verdictSentence, zoneName } from '@esmero/messages';
+import { cautionSentence, clock, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, turnText, verdictSentence, zoneName } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { type Speech, settingsActions, settingsFeature } from '../../state/settings';
@@ -65,7 +65,7 @@ export class RunStage {
     const [plan, job, u] = [this.planned(), this.desk.job(), this.desk.units()];
     if (!plan || !job) return [];
     const count = (role: (typeof towelRoles)[number]): number => plan.towels.filter((towel) => towel.role === role).length;
-    const counted = towelRoles.filter((role) => count(role) > 0).map((role) => `${count(role)} ${roleName[role]}`);
+    const counted = towelRoles.filter((role) => count(role) > 0).map((role) => (count(role) === 1 ? `one ${oneTowel[role]}` : `${count(role)} ${roleName[role]}`));
     return [
       ...plan.mix.mixes.map((mix) => `${mix.vessel.name}: ${mixTitle(mix).toLowerCase()}. ${mixSentences(mix, u).join(' ')} Label it.`),
       ...(plan.hotWater ? ['Hot water is ready and measured.'] : []),

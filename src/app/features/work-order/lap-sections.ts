@@ -18,8 +18,6 @@ function titleOf({ lap, seconds }: RunRow): string {
   return seconds.pack ? 'Pack' : 'Set up';
 }
 
-const handSeconds = ({ seconds }: RunRow): number => Object.values(seconds).reduce((sum, s) => sum + s, 0) - (seconds.wait ?? 0);
-
 /** The rows of a run under the laps they belong to, in their order. */
 export function lapSections(rows: readonly RunRow[]): readonly LapSection[] {
   const sections: { title: string; rows: RunRow[] }[] = [];
@@ -32,6 +30,6 @@ export function lapSections(rows: readonly RunRow[]): readonly LapSection[] {
   return sections.map((section) => ({
     ...section,
     passes: section.rows.filter(({ number }) => number !== null).length,
-    handS: section.rows.reduce((sum, row) => sum + handSeconds(row), 0),
+    handS: section.rows.reduce((sum, { handS }) => sum + handS, 0),
   }));
 }

@@ -53,7 +53,7 @@ export class PassCardComponent {
   protected readonly title = computed(() => (this.row().number === null ? jobTitle(this.row()) : passHeading(this.row())));
   protected readonly whole = computed(() => (this.row().number === null ? '' : passZones(this.row())));
   protected readonly how = computed(() => howText(this.row()));
-  protected readonly lasts = computed(() => clock(Object.values(this.row().seconds).reduce((sum, s) => sum + s, 0) - (this.row().seconds.wait ?? 0)));
+  protected readonly lasts = computed(() => clock(this.row().handS));
   protected readonly fill = computed(() => this.row().treatments.map(treatmentFill)[0] ?? 'plain');
 
   protected says({ towel, role, sides, how, done }: HandMove): string {

@@ -13,7 +13,6 @@ const sidesText = ({ towels }: RunRow): string =>
 
 const titleOf = (row: RunRow): string => (row.number === null ? jobTitle(row) : passZones(row));
 const marksOf = ({ treatments }: RunRow): string => [...new Set(treatments.map(markOf))].join(' ');
-const lastsOf = ({ seconds }: RunRow): string => clock(Object.values(seconds).reduce((sum, s) => sum + s, 0) - (seconds.wait ?? 0));
 
 /** The passes as a list for paper: one page at the car, when the phone stays in the van. */
 @Component({
@@ -34,7 +33,7 @@ const lastsOf = ({ seconds }: RunRow): string => clock(Object.values(seconds).re
             <span>@if (row.worker > 0) {<strong>2nd</strong>&ngsp;}{{ titleOf(row) }} <strong>{{ marksOf(row) }}</strong></span>
             <span class="num sides">{{ sidesText(row) }}</span>
             <span class="num soft">{{ clock(row.wipeS) }}</span>
-            <span class="num">{{ lastsOf(row) }}</span>
+            <span class="num">{{ clock(row.handS) }}</span>
           </li>
         }
       }
@@ -49,6 +48,5 @@ export class PrintListComponent {
   protected readonly titleOf = titleOf;
   protected readonly marksOf = marksOf;
   protected readonly sidesText = sidesText;
-  protected readonly lastsOf = lastsOf;
   protected readonly clock = clock;
 }

@@ -1,7 +1,7 @@
 import polylabel from 'polylabel';
 import type { Detail } from '@esmero/core';
 import type { Dimensions, Point, View, Zone, ZoneId } from '@esmero/model';
-import { upright } from './view-layout';
+import { UNDER, pathOf, upright } from './view-layout';
 
 /** How the net lies: nose to the left, or nose up for a narrow screen. */
 export type Lie = 'across' | 'up';
@@ -60,11 +60,6 @@ function placesOf({ lengthM, widthM, heightM }: Dimensions, lie: Lie): Record<Vi
   };
 }
 
-const pathOf = (polygons: readonly (readonly Point[])[]): string =>
-  polygons
-    .map((polygon) => `M${polygon.map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}Z`)
-    .join('');
-
 /** Precision of the writing's place, metres. */
 const PRECISION = 0.02;
 
@@ -84,8 +79,6 @@ function boxOf(points: readonly Point[]): string {
     .map((value) => value.toFixed(3))
     .join(' ');
 }
-
-const UNDER: ReadonlySet<Detail['kind']> = new Set(['stub', 'body', 'glass']);
 
 /** The car unfolded: every zone where it lies on the net, in metres. */
 export const netOf = (zones: readonly Zone[], details: readonly Detail[], dimensions: Dimensions, lie: Lie): Net => netWith(placesOf(dimensions, lie), zones, details);

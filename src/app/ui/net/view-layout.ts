@@ -28,8 +28,9 @@ export const upright: Readonly<Record<View, (point: Point) => Point>> = {
   rear: ([across, up]) => [-across, -up],
 };
 
-const pathOf = (polygons: readonly (readonly Point[])[]): string =>
-  polygons.map((polygon) => `M${polygon.map(([x, y]) => `${x.toFixed(2)} ${y.toFixed(2)}`).join('L')}Z`).join('');
+/** An SVG path through rings of points, metres to the millimetre. */
+export const pathOf = (polygons: readonly (readonly Point[])[]): string =>
+  polygons.map((polygon) => `M${polygon.map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}Z`).join('');
 
 function boxOf(points: readonly Point[]): Box {
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
@@ -37,7 +38,8 @@ function boxOf(points: readonly Point[]): Box {
   return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 }
 
-const UNDER: ReadonlySet<Detail['kind']> = new Set(['stub', 'body', 'glass']);
+/** Details that lie below the panels. */
+export const UNDER: ReadonlySet<Detail['kind']> = new Set(['stub', 'body', 'glass']);
 
 /** From the same polygons that areas are computed from. */
 export function viewOf(view: View, zones: readonly Zone[], details: readonly Detail[]): DrawnView {
