@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import { type Lap, laps } from './lap';
-import { type Pass, handledAs, kindOf, passOf } from './pass';
+import { type Pass, finishingOf, handledAs, kindOf, passOf, startsWithinS } from './pass';
 import type { Piece } from './piece';
 
 const EPSILON = 1e-9;
@@ -29,13 +29,12 @@ interface Span {
   readonly sprayS: number;
   readonly dwellS: number;
   readonly windowS: number;
-  readonly layered: boolean;
   readonly washSides: number;
 }
 
 const nothing: Span = {
   count: 0, areaM2: 0, fromM: Infinity, toM: -Infinity, cleanest: Infinity, dirtiest: -Infinity, uppers: 0, uppersM2: 0, isEnd: false,
-  handS: 0, longestS: 0, sprayS: 0, dwellS: 0, windowS: Infinity, layered: false, washSides: 0,
+  handS: 0, longestS: 0, sprayS: 0, dwellS: 0, windowS: Infinity, washSides: 0,
 };
 
 function withPiece(span: Span, { areaM2, fromM, toM, zone: { cleanliness }, lap, work, option }: Piece): Span {
@@ -56,7 +55,6 @@ function withPiece(span: Span, { areaM2, fromM, toM, zone: { cleanliness }, lap,
     sprayS: span.sprayS + work.spray,
     dwellS: Math.max(span.dwellS, option.dwellS),
     windowS: Math.min(span.windowS, option.drying.windowS),
-    layered: span.layered || option.drying.layered,
     washSides: span.washSides + option.washSides / option.sections,
   };
 }
@@ -66,19 +64,17 @@ const spanOf = (pieces: readonly Piece[]): Span => pieces.reduce(withPiece, noth
 /** Upper panels keep to themselves, but for small ones and at nose and tail, which are done whole. */
 const keepsUppersClean = ({ uppers, count, isEnd, uppersM2 }: Span): boolean => uppers === 0 || uppers === count || isEnd || uppersM2 <= TAKEN_ALONG_M2;
 
-/** Seconds within the window: what is wetted before waits for all of it; what is wetted as it is wiped, only for its own piece. */
-function inWindowS({ dwellS, sprayS, layered, handS, longestS }: Span): number {
-  if (dwellS + sprayS === 0) return longestS;
-  return dwellS + sprayS + (layered ? 0 : handS);
-}
+/** What is wetted before waits for all of it; what is wetted as it is wiped, only for its own piece. */
+const staysWet = ({ dwellS, sprayS, longestS, windowS }: Span, pieces: readonly Piece[]): boolean =>
+  dwellS + sprayS === 0 ? longestS <= windowS + EPSILON : dwellS + sprayS <= startsWithinS(pieces, finishingOf(pieces)) + EPSILON;
 
-const fits = (span: Span, a: Assumptions, further: number): boolean =>
+const fits = (span: Span, pieces: readonly Piece[], a: Assumptions, further: number): boolean =>
   span.count === 1 ||
   (span.areaM2 <= a.passArea + EPSILON &&
     span.toM - span.fromM <= (a.reachAlong + a.stepAside) * further + EPSILON &&
     span.dirtiest - span.cleanest <= 1 &&
     keepsUppersClean(span) &&
-    inWindowS(span) <= span.windowS + EPSILON);
+    staysWet(span, pieces));
 
 /** By how much a pass is too short to be worth one, 0 to 1. */
 const shortness = ({ handS }: Pick<Span, 'handS'>, a: Assumptions): number => (a.passLeast > 0 ? Math.max(0, 1 - handS / a.passLeast) : 0);
@@ -103,7 +99,7 @@ function inPasses(row: readonly Piece[], a: Assumptions, further = 1): Cut | und
     let span = nothing;
     for (let begin = end - 1; begin >= 0; begin--) {
       span = withPiece(span, row[begin]!);
-      if (!fits(span, a, further)) break;
+      if (!fits(span, row.slice(begin, end), a, further)) break;
       const before = best[begin];
       if (!before) continue;
       const cost = before.cost + costOf(span, a);

@@ -16,10 +16,8 @@ export interface Pass {
   readonly dwellS: number;
   /** Until spots are soft, from when their liquid is on them. */
   readonly softensS: number;
-  /** From wetting until it has to be done; Infinity where it stays wet. */
-  readonly windowS: number;
-  /** The wipe lays a new film: the window is over when that begins. */
-  readonly layered: boolean;
+  /** The wipe begins no later than this after wetting, so that no piece dries before it is done; Infinity where all stays wet. */
+  readonly startsWithinS: number;
   readonly finishing: Finishing;
   /** In frost a rinse is not left to freeze, nor a mist to dry: it comes when the pass is due. */
   readonly rinsedAtTurn: boolean;
@@ -57,10 +55,36 @@ export const handledAs = ({ place, holder, option }: Piece): string =>
 /** What is not in one pass unless it would be too short alone: glass has its own towels. */
 export const kindOf = (piece: Piece): string => `${handledAs(piece)}/${piece.zone.surface === 'glass'}`;
 
+/** All pieces are wiped in the order of the hand, and then finished, unless that is left to the end. */
+const finishedAt = (finishing: Finishing, wipedS: number, allWipedS: number, finishedS: number): number => (finishing === 'body' ? wipedS : allWipedS + finishedS);
+
+/**
+ * Seconds after wetting begins within which the wipe has to begin. A piece is wet from its own spray on; it has to be
+ * finished within its window or, where the wipe lays a new film, wiped from within it.
+ * @param pieces of one pass, in the order of the hand
+ */
+export function startsWithinS(pieces: readonly Piece[], finishing: Finishing): number {
+  const allWipedS = pieces.reduce((sum, { work }) => sum + work.wipe, 0);
+  let [sprayedS, wipedS, finishedS, leastS] = [0, 0, 0, Infinity];
+  for (const { work, option: { drying } } of pieces) {
+    const beginsS = wipedS;
+    wipedS += work.wipe;
+    finishedS += work.finish;
+    const endsS = drying.layered ? beginsS : finishedAt(finishing, wipedS, allWipedS, finishedS);
+    leastS = Math.min(leastS, sprayedS + drying.windowS - endsS);
+    sprayedS += work.spray;
+  }
+  return leastS;
+}
+
+/** What has nothing to finish goes with the others. */
+export const finishingOf = (pieces: readonly Piece[]): Finishing => pieces.map(({ option }) => option.finishing).find((one) => one !== 'in-pass') ?? 'in-pass';
+
 /** @param pieces of one kind, at least one */
 export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
   const [first] = pieces as readonly [Piece, ...Piece[]];
   const options = pieces.map(({ option }) => option);
+  const finishing = finishingOf(pieces);
   const atTurn = pieces.some(rinsedAtTurn);
   return {
     lap: first.lap,
@@ -70,10 +94,8 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
     work: together(pieces),
     dwellS: Math.max(...options.map(({ dwellS }) => dwellS)),
     softensS: Math.max(...options.map(({ spots }) => spotDwellS(spots))),
-    windowS: Math.min(...options.map(({ drying }) => drying.windowS)),
-    layered: options.some(({ drying }) => drying.layered),
-    // What has nothing to finish goes with the others.
-    finishing: options.find(({ finishing }) => finishing !== 'in-pass')?.finishing ?? 'in-pass',
+    startsWithinS: startsWithinS(pieces, finishing),
+    finishing,
     rinsedAtTurn: atTurn,
     aheadM2: atTurn ? 0 : aheadM2(partsOf(first.option.treatment).contact, a),
   };

@@ -36,13 +36,12 @@ const stops = (specs: readonly Spec[]): readonly Stop[] =>
       work,
       dwellS,
       softensS: 0,
-      windowS: (dwellS + (spray + wipe) * area) * margin,
-      layered: false,
+      startsWithinS: (dwellS + (spray + wipe) * area) * margin - wipe * area,
       finishing: 'in-pass',
       rinsedAtTurn: false,
       aheadM2: spray > 0 ? a.sprayAhead : 0,
     };
-    return { pass, walkS: walk, pauseS: 0, behindS: 0 };
+    return { pass, walkS: walk, pauseS: 0 };
   });
 
 type Turns = readonly { readonly wet: boolean; readonly at: number }[];
@@ -84,7 +83,7 @@ function leastS(row: readonly Stop[], turns: Turns, below: number): number {
       }
       const dry = pass.work.spray === 0;
       clock = Math.max(clock + (dry ? walkS : 0), dry ? 0 : beganS[i]! + pass.work.spray + pass.dwellS) + handS(pass);
-      const from = clock - pass.windowS;
+      const from = clock - handS(pass) - pass.startsWithinS;
       if (!dry && from > beganS[i]! + 1e-6) [least[i], moved] = [from, true];
     }
     if (clock >= below) return Infinity;

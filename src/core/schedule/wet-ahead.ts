@@ -22,8 +22,6 @@ export interface Stop {
   readonly walkS: number;
   /** Seconds before the wipe in which somebody who finishes behind catches up. */
   readonly pauseS: number;
-  /** Seconds after it in which that person finishes. */
-  readonly behindS: number;
 }
 
 /** Seconds on a pass once it is ready. */
@@ -69,8 +67,8 @@ const rinseS = ({ rinsedAtTurn, work }: Pass): number => (rinsedAtTurn ? work.fl
 /** All seconds on a pass that is not wetted beforehand. */
 const dryS = (stop: Stop): number => stop.walkS + rinseS(stop.pass) + stop.pass.work.pretreat + stop.pass.softensS + onPassS(stop);
 
-const lateBy = ({ pass: { layered, windowS }, pauseS, behindS }: Stop, beganS: number, startS: number, doneS: number): number => {
-  const late = (layered ? startS + pauseS : doneS + behindS) - beganS - windowS;
+const lateBy = ({ pass, pauseS }: Stop, beganS: number, startS: number): number => {
+  const late = startS + pauseS - beganS - pass.startsWithinS;
   return late > 10 * EPSILON ? late : 0;
 };
 
@@ -163,7 +161,7 @@ class Walk {
       const [next, wet] = [this.stops[i]!, i === at ? own : this.wet[i]];
       const startS = Math.max(now, wet?.readyS ?? 0);
       now = wet ? startS + onPassS(next) : now + dryS(next);
-      if (wet) lateS = lateBy(next, wet.beganS, startS, now);
+      if (wet) lateS = lateBy(next, wet.beganS, startS);
       if (lateS > 0 && i < at) return Infinity;
     }
     return lateS;
@@ -202,7 +200,7 @@ class Walk {
     }
     const startS = Math.max(this.clock, wet.readyS);
     this.clock = startS + onPassS(stop);
-    const lateS = lateBy(stop, wet.beganS, startS, this.clock);
+    const lateS = lateBy(stop, wet.beganS, startS);
     this.timed[i] = { pass, ...wet, startS, doneS: this.clock, lateS };
     this.wetM2 -= pass.areaM2;
     this.lateS += lateS;
@@ -236,7 +234,7 @@ function timedBy(stops: readonly Stop[], acts: readonly Act[]): WettingWalk | un
       const startS = own ? Math.max(clock, own.readyS) : beganS + pass.softensS;
       timed[at] = { pass, comesS: own?.comesS ?? clock, beganS, readyS: own?.readyS ?? startS, startS, doneS: startS + onPassS(stop), lateS: 0 };
       clock = startS + onPassS(stop);
-      const lateS = own ? lateBy(stop, beganS, startS, clock) : 0;
+      const lateS = own ? lateBy(stop, beganS, startS) : 0;
       if (lateS > 0) [leastS[at], isLate] = [own!.comesS + lateS, true];
     }
     if (!isLate) return { acts, timed, seconds: clock, lateS: 0 };

@@ -51,14 +51,15 @@ const inPass = (pieces: readonly Piece[]): Pass | undefined => {
   const alone = order.length === 1;
   const pass: Pass = { ...passOf(order, a), lap: laps[Math.max(...order.map(({ lap }) => laps.indexOf(lap)))]! };
   const lasts = Math.max(...order.map(({ work }) => work.wipe + work.finish));
-  const inWindowS = pass.dwellS + pass.work.spray === 0 ? lasts : pass.dwellS + pass.work.spray + (pass.layered ? 0 : handS(pass));
+  const leastWindowS = Math.min(...order.map(({ option }) => option.drying.windowS));
+  const staysWet = pass.dwellS + pass.work.spray === 0 ? lasts <= leastWindowS + 1e-9 : pass.dwellS + pass.work.spray <= pass.startsWithinS + 1e-9;
   const isOne =
     new Set(order.map(handledAs)).size === 1 &&
     keepsUppersClean(order) &&
     pass.areaM2 <= a.passArea + 1e-9 &&
     Math.max(...order.map(({ toM }) => toM)) - Math.min(...order.map(({ fromM }) => fromM)) <= (a.reachAlong + a.stepAside) * 1.5 + 1e-9 &&
     Math.max(...classes) - Math.min(...classes) <= 1 &&
-    inWindowS <= pass.windowS + 1e-9;
+    staysWet;
   return alone || isOne ? pass : undefined;
 };
 
