@@ -2,6 +2,7 @@ import type { Provider, Type } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import type { Job } from '@esmero/model';
 import { JobDesk } from '../state/job-desk';
+import { NetBoard } from '../ui/net/net-board';
 import { ZoneInView } from '../ui/net/zone-in-view';
 import { deskWith } from './desk';
 import { pressable } from './pressable';
@@ -29,5 +30,5 @@ export async function show<T>(part: Type<T>, providers: readonly Provider[] = []
     await settle();
   };
   await settle();
-  return { ...desk, settle, fixture, element, press, job, view: TestBed.inject(ZoneInView) };
+  return { ...desk, settle, fixture, element, press, job, view: TestBed.inject(ZoneInView), board: TestBed.inject(NetBoard) };
 }

@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { addPicture, finish, nextVisitOf, putPunch, setChoices, startRun, tasksOf, ticksOf } from '@esmero/core';
 import { dayText } from '@esmero/messages';
 import { dayAfter } from '@esmero/units';
-import { HandoverStage } from '../features/handover/handover.stage';
-import { NOW } from '../state/clock';
-import { show } from '../testing/show';
+import { HandoverStage } from './handover.stage';
+import { NOW } from '../../state/clock';
+import { show } from '../../testing/show';
 
 describe('the handover', () => {
   it('says what was done, what was there before, and when to come back', async () => {

@@ -1,11 +1,11 @@
 import { describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { amountAt, draft, moved, stockItem } from '@esmero/core';
-import { ShelfPage } from '../features/shelf/shelf.page';
-import { STORE } from '../state/ports';
-import { shelfActions } from '../state/shelf';
-import { ShelfDesk } from '../state/shelf-desk';
-import { show } from '../testing/show';
+import { ShelfPage } from './shelf.page';
+import { STORE } from '../../state/ports';
+import { shelfActions } from '../../state/shelf';
+import { ShelfDesk } from '../../state/shelf-desk';
+import { show } from '../../testing/show';
 
 const amber = stockItem('product', 'p-amber');
 const wash = stockItem('towel', 't-wash');

@@ -2,10 +2,10 @@ import { describe, expect, it, vi } from 'vitest';
 import { planJob, runStatusOf, tasksOf, ticksOf } from '@esmero/core';
 import type { Job } from '@esmero/model';
 import { taskHeading } from '@esmero/messages';
-import { RunStage } from '../features/run/run.stage';
-import { NOW } from '../state/clock';
-import { pressable } from '../testing/pressable';
-import { show } from '../testing/show';
+import { RunStage } from './run.stage';
+import { NOW } from '../../state/clock';
+import { pressable } from '../../testing/pressable';
+import { show } from '../../testing/show';
 
 const START = 1_900_000_000_000;
 

@@ -1,0 +1,17 @@
+import { describe, expect, it } from 'vitest';
+import { habitKeys } from '@esmero/messages';
+import { show } from '../../testing/show';
+import { HabitsComponent } from './habits.component';
+
+describe('habits', () => {
+  it('are taken over as a set, and made a wish of the client', async () => {
+    const { press, element, job } = await show(HabitsComponent);
+    await press('Gentle');
+    expect(job.job()!.choices).toMatchObject({ school: 'cautious', wiping: 'rolled' });
+    expect(element.querySelectorAll('tbody tr')).toHaveLength(habitKeys.length);
+    await press('House habit');
+    expect(job.job()!.wishes).toEqual({ school: 'cautious' });
+    await press('Wished');
+    expect(job.job()!.wishes).toEqual({});
+  });
+});

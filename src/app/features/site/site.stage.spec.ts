@@ -1,0 +1,24 @@
+import { describe, expect, it, vi } from 'vitest';
+import { SiteStage } from './site.stage';
+import { show } from '../../testing/show';
+
+describe('site', () => {
+  it('takes a valid change and shows what is wrong with another', async () => {
+    const { fixture, element, job } = await show(SiteStage);
+    const type = (label: string, text: string): void => {
+      const found = [...element.querySelectorAll('label')].find((one) => one.textContent?.startsWith(label))!;
+      const input = element.querySelector<HTMLInputElement>(`[id="${found.htmlFor}"]`)!;
+      input.value = text;
+      input.dispatchEvent(new Event('blur'));
+    };
+    type('Water brought', '30');
+    await vi.waitFor(() => expect(job.job()!.site.waterL).toBe(30), 20_000);
+    fixture.detectChanges();
+    type('Water brought', '-5');
+    await vi.waitFor(() => {
+      fixture.detectChanges();
+      expect(element.querySelector('.fault')?.textContent).toContain('from 0');
+    }, 20_000);
+    expect(job.job()!.site.waterL).toBe(30);
+  });
+});
