@@ -16,6 +16,7 @@ export default defineConfig({
     ...devices['Desktop Chrome'],
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
     actionTimeout: 40_000,
     // Each test sees what is served; the one that goes offline lets it in.
     serviceWorkers: 'block',

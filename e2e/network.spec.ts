@@ -82,9 +82,9 @@ test('a second build is offered, not forced, and is there after the press', asyn
   const url = await serve(root);
   const page = await (await browser.newContext({ serviceWorkers: 'allow' })).newPage();
   const version = async (): Promise<string> => {
-    await page.locator('[data-tool=shortcuts]').click();
-    const text = await page.getByRole('dialog', { name: 'Keyboard' }).getByText(/^Esmero \d/).textContent();
-    await page.keyboard.press('Escape');
+    await page.getByRole('link', { name: 'Help' }).click();
+    const text = await page.getByText(/^Esmero \d/).textContent();
+    await page.goBack();
     return text ?? '';
   };
   await page.goto(`${url}jobs`);

@@ -155,14 +155,19 @@ test('a job that is not here says what to do', async ({ page }) => {
   await expect(page).toHaveURL(/jobs$/);
 });
 
-test('units and theme stay as they were set', async ({ page }) => {
-  await openStage(page, 'mix', deck);
-  await page.locator('[data-tool="units"]').click();
-  await expect(total(page, 'litres')).toContainText('gal');
-  await page.locator('[data-tool="theme"]').click();
-  await page.locator('[data-tool="theme"]').click();
+test('units, theme and English stay as they were set', async ({ page }) => {
+  await openStage(page, 'method', deck);
+  await expect(zone(page, 'bonnet')).toHaveAttribute('aria-label', /^Bonnet/);
+  await page.getByRole('link', { name: 'Settings' }).click();
+  await answer(page, 'US').click();
+  await answer(page, 'Dark').click();
+  await answer(page, 'American').click();
   await expect(page.locator('html')).toHaveClass(/dark/);
+  await page.goBack();
+  await expect(total(page, 'litres')).toContainText('gal');
+  await expect(zone(page, 'bonnet')).toHaveAttribute('aria-label', /^Hood/);
   await page.reload();
+  await expect(zone(page, 'bonnet')).toHaveAttribute('aria-label', /^Hood/);
   await expect(total(page, 'litres')).toContainText('gal');
   await expect(page.locator('html')).toHaveClass(/dark/);
 });

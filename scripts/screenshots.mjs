@@ -145,7 +145,7 @@ await new Promise((resolve) => server.stdout.once('data', resolve));
 const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox', '--disable-gpu'] });
 try {
   for (const { name, path, device = desktop, act } of views) {
-    const context = await browser.newContext({ reducedMotion: 'reduce', ...device });
+    const context = await browser.newContext({ reducedMotion: 'reduce', locale: 'en-GB', ...device });
     const page = await context.newPage();
     await page.goto(`http://127.0.0.1:${PORT}/${path}`);
     await page.locator(path.startsWith('job/') ? 'esm-totals-strip .method strong:not(:text("…"))' : 'main li, main .job, main .card').first().waitFor();

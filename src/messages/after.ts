@@ -1,4 +1,5 @@
 import type { Afterwards, LaundryLoad, LeftOver } from '@esmero/core';
+import { en } from './english';
 import type { Units } from './units';
 import { fixed } from './units';
 import { contentName } from './words';
@@ -18,7 +19,7 @@ function leftOverSentence({ content, ml, keeping }: LeftOver, u: Units): string 
     case 'today':
       return `${what}; clean, good for the next car today under a lid, and not longer.`;
     case 'days':
-      return `${what}; keeps ${keeping.days} days closed and labelled, unless the label says less.`;
+      return `${what}; keeps ${keeping.days} days closed and ${en('labelled')}, unless the label says less.`;
   }
 }
 

@@ -1,4 +1,5 @@
 import type { Assumed } from '@esmero/exchange';
+import { en } from './english';
 import { bodyName, colourName, finishName } from './words';
 
 /** What was taken for a job that says little. */
@@ -13,7 +14,7 @@ export function assumedText(assumed: Assumed): string {
     case 'finish':
       return `Finish: ${finishName[assumed.finish].toLowerCase()}.`;
     case 'colour':
-      return `Colour: ${colourName[assumed.colour].toLowerCase()}.`;
+      return `${en('Colour')}: ${colourName[assumed.colour].toLowerCase()}.`;
     case 'clean':
       return `${assumed.zones} ${assumed.zones === 1 ? 'part' : 'parts'} that no line speaks of: clean.`;
   }

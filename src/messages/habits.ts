@@ -1,4 +1,5 @@
 import type { Habits } from '@esmero/model';
+import { worded } from './english';
 import { bucketName, schoolName } from './words';
 
 /** A question on which practitioners differ, and what they answer. */
@@ -10,7 +11,7 @@ export interface HabitWords<K extends keyof Habits = keyof Habits> {
 type AllWords = { readonly [K in keyof Habits]: HabitWords<K> };
 
 /** In the order in which they come up during the work. */
-export const habitWords: AllWords = {
+export const habitWords: AllWords = worded({
   school: { question: 'Marring risk that is accepted', answers: schoolName },
   dirtLimit: {
     question: 'What a waterless product may touch',
@@ -52,7 +53,7 @@ export const habitWords: AllWords = {
   topping: { question: 'Layer on a coated or matte car', answers: { none: 'Nothing that leaves one', welcome: 'Welcome' } },
   brush: { question: 'Soft brush on wheels and badges', answers: { never: 'Never', lubricated: 'Yes, lubricated' } },
   droppings: { question: 'Droppings', answers: { treat: 'Softened and lifted', never: 'Not by this method' } },
-};
+});
 
 export const habitKeys = Object.keys(habitWords) as readonly (keyof Habits)[];
 

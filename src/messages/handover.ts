@@ -1,20 +1,21 @@
 import type { Claim, LowWater, NextVisit, Until, ZonePlan } from '@esmero/core';
 import type { CleanlinessClass } from '@esmero/model';
 import { dayAfter } from '@esmero/units';
+import { worded } from './english';
 import { dayText } from './units';
 import { contentName, methodName, treatmentName, zoneList } from './words';
 
 const days = (count: number): string => (count === 1 ? '1 day' : `${count} days`);
 
 /** Parts of a car that are spoken of together. */
-export const carPart: Readonly<Record<CleanlinessClass, string>> = {
+export const carPart: Readonly<Record<CleanlinessClass, string>> = worded({
   0: 'Glass',
   1: 'Upper paint',
   2: 'Lower paint',
   3: 'Shuts',
   4: 'Wheel faces',
   5: 'Tyres and arches',
-};
+});
 
 /** "23 days, 11 if it gets dirty fast, 48 if slowly". */
 export function untilText({ early, likely, late }: Until, furthest: number): string {

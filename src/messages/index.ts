@@ -1,3 +1,5 @@
+export { en, englishes, locale, speak, worded } from './english';
+export type { English } from './english';
 export * from './capital';
 export * from './units';
 export * from './words';
@@ -20,3 +22,4 @@ export { againstText, learnedSentence, lessonName, runStateName, waterText } fro
 export * from './shelf';
 export * from './transfer';
 export * from './notices';
+export * from './screens';

@@ -1,9 +1,10 @@
 import type { Lap, NotChanged, PassPart, PlannedPass } from '@esmero/core';
 import type { PassChange, ZoneId } from '@esmero/model';
 import { capital } from './capital';
+import { en, worded } from './english';
 import { zoneName } from './words';
 
-export const lapName: Readonly<Record<Lap, string>> = {
+export const lapName: Readonly<Record<Lap, string>> = worded({
   'wheels-first': 'Wheels first',
   top: 'Top and glass',
   uppers: 'Uppers',
@@ -11,7 +12,7 @@ export const lapName: Readonly<Record<Lap, string>> = {
   lowers: 'Lowers and sills',
   shuts: 'Door shuts',
   'wheels-last': 'Wheels last',
-};
+});
 
 type Where = Pick<PlannedPass, 'parts' | 'place'>;
 
@@ -53,11 +54,11 @@ function groupName(id: ZoneId): string {
   if (/^(grille|front-bumper)/.test(id)) return 'front';
   if (/^(rear-face|badges|rear-bumper|boot-sill)/.test(id)) return 'rear';
   if (/-(wheel|tyre|arch)$/.test(id)) return 'wheels';
-  if (id.endsWith('-shut')) return 'door shuts';
+  if (id.endsWith('-shut')) return en('door shuts');
   if (id.endsWith('-glass')) return 'side glass';
   if (/^(left|right)-.*-upper$/.test(id)) return 'uppers';
   if (/^(left|right)-.*-lower$/.test(id)) return 'lowers';
-  if (/^(left|right)-/.test(id)) return id.replace(/^(left|right)-/, '');
+  if (/^(left|right)-/.test(id)) return en(id.replace(/^(left|right)-/, ''));
   return zoneName(id).toLowerCase();
 }
 

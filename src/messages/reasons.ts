@@ -1,5 +1,6 @@
 import type { Budget, Caution, Gate, Obstacle, Shortage, SpotLeft, Verdict } from '@esmero/core';
 import type { MixPurpose } from '@esmero/model';
+import { worded } from './english';
 import { type Units, clock, fixed, indexText, minutes, percent } from './units';
 import {
   finishName,
@@ -24,11 +25,11 @@ const purposeName: Readonly<Record<MixPurpose | 'water', string>> = {
   solvent: 'tar and sap',
 };
 
-const steamOff = {
+const steamOff = worded({
   'seams-only': 'Steam is for seams, sills and recesses, not for open panels.',
   film: 'Steam may lift the edges of a film.',
   'cold-glass': 'Steam may crack glass that is frozen.',
-} as const;
+} as const);
 
 export const spotLeftBecause: Readonly<Record<SpotLeft, string>> = {
   'no-product': 'no product for them is on the job’s list',
@@ -158,7 +159,7 @@ function partHelp(because: Obstacle, gate: Gate | null): string {
 export function verdictSentence(verdict: Verdict, u: Units): string {
   switch (verdict.code) {
     case 'chosen':
-      return `${methodName[verdict.method]} is the best plan within your limits (score ${indexText(verdict.cost)}: marring, minutes, litres, towels and cost together).`;
+      return `${methodName[verdict.method]} is the best plan within your limits (score ${indexText(verdict.cost)}: marring, minutes, water, towels and cost together).`;
     case 'asked-for':
       return `${methodName[verdict.method]} was asked for.`;
     case 'nearly-best':
@@ -202,7 +203,7 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
   }
 }
 
-export const cautionSentence: Readonly<Record<Caution, string>> = {
+export const cautionSentence: Readonly<Record<Caution, string>> = worded({
   chemicals:
     'Read each product’s safety data sheet. Gloves and eye protection; never mix products, label every vessel.',
   'hot-liquid':
@@ -218,4 +219,4 @@ export const cautionSentence: Readonly<Record<Caution, string>> = {
     'Cables, batteries and chargers stay away from water; a residual-current device on mains. Nothing inside an electric vehicle is touched.',
   solvent: 'Tar and sap lifters burn and irritate: no flame, fresh air, gloves, off hot panels, towels aired before the wash.',
   'hot-panels': 'Panels are hot enough to burn a hand: shade the car and let it cool.',
-};
+});

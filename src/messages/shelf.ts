@@ -1,5 +1,6 @@
 import type { LaundryGroup, Missing, ToBuy } from '@esmero/core';
 import type { Movement, MovementKind, Place, StockItem } from '@esmero/model';
+import { worded } from './english';
 import { type Units, fixed, minutes } from './units';
 import { contentName } from './words';
 
@@ -33,11 +34,11 @@ export const movementName: Readonly<Record<MovementKind, string>> = {
 export const laundryName: Readonly<Record<LaundryGroup, string>> = { paint: 'Paint towels', glass: 'Glass towels', wheels: 'Wheel towels' };
 
 /** What has to be seen to when towels are washed. */
-export const laundryCautions = [
+export const laundryCautions = worded([
   'Wheel towels never with the others: grit and brake dust go from fibre to fibre.',
   'No fabric softener, which seals the fibre; no hot dryer, which melts it.',
   'Cloths with solvent on them do not go in the machine: dry them spread out in the open, then into a lidded tin.',
-] as const;
+] as const);
 
 /** So much of an item in its own unit. */
 export function amountText(item: StockItem, amount: number, u: Units): string {
@@ -66,10 +67,10 @@ export function movementText({ kind, entries, note }: Movement, nameOf: NameOf, 
 export const lackingText = (lacking: readonly Missing[], nameOf: NameOf, u: Units): string =>
   `Not moved: ${lacking.map(({ item, place, amount }) => `${nameOf(item)} is ${amountText(item, amount, u)} short ${placeName[place]}`).join('; ')}. Count it first.`;
 
-const buyBecause: Readonly<Record<ToBuy['why'], string>> = {
+const buyBecause: Readonly<Record<ToBuy['why'], string>> = worded({
   'runs-out': 'runs out within a fortnight at this pace',
   expired: 'what is there has gone off',
   'worn-out': 'washed so often that they are past their best for paint',
-};
+});
 
 export const buyText = ({ name, count, why }: ToBuy): string => `${count} × ${name}: ${buyBecause[why]}`;

@@ -1,4 +1,5 @@
 import { M2_PER_FT2, ML_PER_US_FL_OZ, ML_PER_US_GAL, M_PER_INCH, celsiusToFahrenheit, fahrenheitToCelsius, moneyText } from '@esmero/units';
+import { locale } from './english';
 
 export const unitSystems = ['metric', 'us'] as const;
 export type UnitSystem = (typeof unitSystems)[number];
@@ -122,8 +123,11 @@ export const dayAndTime = (at: number): string => {
 export function dayText(day: string): string {
   const [year, month, date] = day.split('-').map(Number);
   if (!year || !month || !date) return day;
-  return new Date(Date.UTC(year, month - 1, date)).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+  return new Date(Date.UTC(year, month - 1, date)).toLocaleDateString(locale(), { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
 }
+
+/** A moment with day and time, as people write it where the reader is. */
+export const momentText = (at: number): string => new Date(at).toLocaleString(locale(), { dateStyle: 'medium', timeStyle: 'short' });
 
 /** A moment as a clock where the reader is. */
 export const timeOfDay = (at: number): string => {

@@ -1,8 +1,9 @@
 import type { Mix, BucketName, SystemRun, Content, Kit, SideUse } from '@esmero/core';
 import type { Body, BucketSystem, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, School, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
 import { partsOf } from '@esmero/model';
+import { worded } from './english';
 
-const flank: Readonly<Record<FlankPart, string>> = {
+const flank: Readonly<Record<FlankPart, string>> = worded({
   'front-wing-upper': 'front wing, upper',
   'front-wing-lower': 'front wing, lower',
   'front-door-upper': 'front door, upper',
@@ -23,9 +24,9 @@ const flank: Readonly<Record<FlankPart, string>> = {
   'rear-wheel': 'rear wheel face',
   'rear-tyre': 'rear tyre',
   'rear-arch': 'rear arch',
-};
+});
 
-const centre: Readonly<Record<CentrePart, string>> = {
+const centre: Readonly<Record<CentrePart, string>> = worded({
   roof: 'Roof',
   windscreen: 'Windscreen',
   'rear-window': 'Rear window',
@@ -39,7 +40,7 @@ const centre: Readonly<Record<CentrePart, string>> = {
   'rear-bumper-upper': 'Rear bumper, upper',
   'rear-bumper-lower': 'Rear bumper, lower',
   'boot-sill': 'Boot sill',
-};
+});
 
 const isSide = (id: ZoneId): id is Exclude<ZoneId, CentrePart> => /^(left|right)-/.test(id);
 
@@ -65,14 +66,14 @@ export const viewName: Readonly<Record<View, string>> = {
   rear: 'rear',
 };
 
-export const className: Readonly<Record<CleanlinessClass, string>> = {
+export const className: Readonly<Record<CleanlinessClass, string>> = worded({
   0: 'glass',
   1: 'upper paint',
   2: 'lower paint',
   3: 'shuts',
   4: 'wheel faces',
   5: 'tyres and arches',
-};
+});
 
 export const soilName: Readonly<Record<SoilKind, string>> = {
   dust: 'dust',
@@ -97,14 +98,14 @@ export const soilMark: Readonly<Record<SoilKind, string>> = {
   'brake-dust': 'br',
 };
 
-export const levelName: Readonly<Record<SoilLevel, string>> = {
+export const levelName: Readonly<Record<SoilLevel, string>> = worded({
   0: 'clean',
   1: 'dust you can write in',
   2: 'light film',
   3: 'road film, colour dulled',
   4: 'visible grit',
   5: 'caked',
-};
+});
 
 /** One word for a level, under its swatch. */
 export const levelBrief: Readonly<Record<SoilLevel, string>> = {
@@ -123,7 +124,7 @@ export const spotName: Readonly<Record<SpotKind, string>> = {
   tar: 'tar spots',
 };
 
-export const bodyName: Readonly<Record<Body, string>> = {
+export const bodyName: Readonly<Record<Body, string>> = worded({
   sedan: 'Sedan',
   hatchback: 'Hatchback',
   estate: 'Estate',
@@ -133,7 +134,7 @@ export const bodyName: Readonly<Record<Body, string>> = {
   van: 'Van',
   minivan: 'Minivan',
   city: 'Small city car',
-};
+});
 
 export const finishName: Readonly<Record<Finish, string>> = {
   soft: 'Soft paint',
@@ -143,13 +144,13 @@ export const finishName: Readonly<Record<Finish, string>> = {
   'film-wrapped': 'PPF or vinyl wrap',
 };
 
-export const colourName: Readonly<Record<Colour, string>> = {
+export const colourName: Readonly<Record<Colour, string>> = worded({
   white: 'White',
   silver: 'Silver',
   mid: 'Mid colour',
   dark: 'Dark',
   black: 'Black',
-};
+});
 
 export const surfaceName: Readonly<Record<Surface, string>> = {
   paint: 'paint',
@@ -299,12 +300,12 @@ export const runoffName: Readonly<Record<RunoffRule, string>> = {
   allowed: 'Allowed',
 };
 
-export const readingName: Readonly<Record<LabelReading, string>> = {
+export const readingName: Readonly<Record<LabelReading, string>> = worded({
   water: '1 part to N parts of water',
   whole: '1 part in N parts of mix',
   percent: 'N per cent of the mix',
   mLPerLitreOfWater: 'N mL per litre of water',
-};
+});
 
 export const originName: Readonly<Record<Origin, string>> = {
   label: 'from the label',

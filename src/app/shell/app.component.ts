@@ -2,19 +2,18 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, effect, inject, untracked
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
+import { frameText } from '@esmero/messages';
 import type { TabMessage } from '@esmero/store';
 import { Toast } from 'primeng/toast';
 import { deskActions, deskFeature } from '../state/desk';
 import { TABS } from '../state/ports';
 import { rescueOf } from '../state/rescue';
 import { SpaceDesk } from '../state/space';
-import { type Theme, settingsActions, settingsFeature, themes } from '../state/settings';
+import { settingsActions, settingsFeature } from '../state/settings';
 import { shelfActions, shelfFeature } from '../state/shelf';
 import { ConfirmComponent } from './confirm.component';
 import { NoticesComponent } from './notices.component';
 import { ShortcutsComponent } from './shortcuts.component';
-
-const themeName: Readonly<Record<Theme, string>> = { system: 'Auto', light: 'Light', dark: 'Dark' };
 
 /** Where one goes, in the order of how often. */
 const places = [
@@ -25,7 +24,13 @@ const places = [
   { path: '/library/vehicle', name: 'Library', icon: 'pi pi-book' },
 ] as const;
 
-/** The frame around every page: name, places to go, units, theme. */
+/** At the foot of the rail; on a phone in the line at the top. */
+const footPlaces = [
+  { path: '/settings', name: 'Settings', icon: 'pi pi-cog' },
+  { path: '/help', name: 'Help', icon: 'pi pi-question-circle' },
+] as const;
+
+/** The frame around every page: name and places to go. */
 @Component({
   selector: 'esm-root',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -39,19 +44,19 @@ const places = [
   },
 })
 export class AppComponent {
+  protected readonly wording = frameText;
   private readonly state = inject(State);
   private readonly document = inject(DOCUMENT);
   private readonly messages = inject(MessageService);
 
-  protected readonly units = this.state.selectSignal(settingsFeature.selectUnits);
-  protected readonly theme = this.state.selectSignal(settingsFeature.selectTheme);
+  protected readonly english = this.state.selectSignal(settingsFeature.selectEnglish);
   protected readonly keeping = this.state.selectSignal(shelfFeature.selectKeeping);
   private readonly desk = this.state.selectSignal(deskFeature.selectDeskState);
   private readonly writing = this.state.selectSignal(shelfFeature.selectWriting);
   private readonly space = inject(SpaceDesk);
   private readonly problem = this.state.selectSignal(shelfFeature.selectProblem);
-  protected readonly themeName = themeName;
   protected readonly places = places;
+  protected readonly footPlaces = footPlaces;
 
   constructor() {
     this.state.dispatch(settingsActions.load());
@@ -67,15 +72,6 @@ export class AppComponent {
       this.messages.add({ severity: 'error', summary: 'Not stored', detail: problem, sticky: true });
       this.state.dispatch(shelfActions.problemSeen());
     });
-  }
-
-  protected toggleUnits(): void {
-    this.state.dispatch(settingsActions.setUnits({ units: this.units() === 'us' ? 'metric' : 'us' }));
-  }
-
-  protected nextTheme(): void {
-    const next = themes[(themes.indexOf(this.theme()) + 1) % themes.length]!;
-    this.state.dispatch(settingsActions.setTheme({ theme: next }));
   }
 
   protected hidden(): void {

@@ -3,6 +3,7 @@ import type { CanDeactivateFn } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { ConfirmationService } from 'primeng/api';
 import { Observable, filter, of, race, switchMap, take, timer, withLatestFrom } from 'rxjs';
+import { frameText } from '@esmero/messages';
 import { deskActions, deskFeature } from '../state/desk';
 import { rescueOf } from '../state/rescue';
 import { faultText } from '../state/shelf.effects';
@@ -12,8 +13,8 @@ import type { Saving } from '../state/desk';
 const WAIT_MS = 3000;
 
 function why(saving: Saving): string {
-  if (saving.kind === 'conflict') return 'It was changed in two places, and you have not chosen between them yet.';
-  return saving.kind === 'full' || saving.kind === 'failed' || saving.kind === 'newer' ? faultText(saving) : 'Saving it takes longer than usual.';
+  if (saving.kind === 'conflict') return frameText.twoPlaces;
+  return saving.kind === 'full' || saving.kind === 'failed' || saving.kind === 'newer' ? faultText(saving) : frameText.slowSave;
 }
 
 /** A job is left when it has been saved, or when somebody says so who knows that it has not. */
@@ -27,7 +28,7 @@ export const leaveSaved: CanDeactivateFn<unknown> = () => {
     withLatestFrom(saving, state.select(deskFeature.selectJob)),
     switchMap(([, now, job]) => {
       if (now.kind === 'clean' || !job) return of(true);
-      const after = rescueOf(job.id) ? 'If you leave, it is kept aside in this browser and offered when you open the job again.' : 'If you leave now, the change is lost.';
+      const after = rescueOf(job.id) ? frameText.keptAside : frameText.changeLost;
       return new Observable<boolean>((answer) => {
         const say = (leave: boolean): void => {
           answer.next(leave);

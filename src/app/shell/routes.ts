@@ -27,6 +27,16 @@ export const routes: Routes = [
     loadComponent: () => import('../features/log/log.page').then((m) => m.LogPage),
   },
   {
+    path: 'settings',
+    title: 'Settings · Esmero',
+    loadComponent: () => import('../features/settings/settings.page').then((m) => m.SettingsPage),
+  },
+  {
+    path: 'help',
+    title: 'Help · Esmero',
+    loadComponent: () => import('../features/help/help.page').then((m) => m.HelpPage),
+  },
+  {
     path: 'bench',
     title: 'Mixing · Esmero',
     loadComponent: () => import('../features/bench/bench.page').then((m) => m.BenchPage),

@@ -5,7 +5,7 @@ import { Button } from 'primeng/button';
 import { freshId } from '@esmero/records';
 import { deskActions } from '../state/desk';
 import type { Job } from '@esmero/model';
-import { fieldsText } from '@esmero/messages';
+import { fieldsText, frameText, timeOfDay } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
 import { faultText } from '../state/shelf.effects';
 
@@ -18,11 +18,11 @@ import { faultText } from '../state/shelf.effects';
     @if (conflict(); as theirs) {
       <div class="note stop bar" role="alert" data-bar="conflict">
         <p>
-          {{ theirs.what }} changed here and, at {{ time(theirs.changedAt) }}, in another tab or by an import.
+          {{ wording.changedTwice(theirs.what, time(theirs.changedAt)) }}
           @if (theirs.both; as both) {
-            Here it is <strong>{{ both.mine }}</strong>, there <strong>{{ both.theirs }}</strong>.
+            {{ wording.bothAre(both.mine, both.theirs) }}
           }
-          All else has been put together. Which is right?
+          {{ wording.whichIsRight }}
         </p>
         <p-button label="Keep mine" size="small" (onClick)="keepMine()" />
         <p-button label="Take the other" size="small" severity="secondary" (onClick)="takeTheirs()" />
@@ -30,7 +30,7 @@ import { faultText } from '../state/shelf.effects';
       </div>
     } @else if (fault(); as text) {
       <div class="note stop bar" role="alert" data-bar="fault">
-        <p>{{ text }} The job is still here, in this tab.</p>
+        <p>{{ text }} {{ wording.stillHere }}</p>
         <p-button label="Try again" size="small" (onClick)="retry()" />
       </div>
     }
@@ -50,6 +50,7 @@ import { faultText } from '../state/shelf.effects';
   `,
 })
 export class SavingBarComponent {
+  protected readonly wording = frameText;
   private readonly desk = inject(JobDesk);
   private readonly state = inject(State);
   private readonly router = inject(Router);
@@ -74,7 +75,7 @@ export class SavingBarComponent {
   }
 
   protected time(changedAt: number): string {
-    return new Date(changedAt).toLocaleTimeString();
+    return timeOfDay(changedAt);
   }
 
   protected keepMine(): void {

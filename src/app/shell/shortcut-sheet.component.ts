@@ -1,46 +1,13 @@
 import { ChangeDetectionStrategy, Component, model } from '@angular/core';
 import { Dialog } from 'primeng/dialog';
+import { KeyListComponent } from '../ui/key-list.component';
 import { ReturnsFocusDirective } from '../ui/returns-focus.directive';
 
-/** Of this build; set where it is built. */
-declare const ESMERO_VERSION: string;
-
-const sheet: readonly { readonly title: string; readonly keys: readonly (readonly [string, string])[] }[] = [
-  {
-    title: 'Everywhere',
-    keys: [
-      ['?', 'This sheet'],
-      ['Ctrl Z', 'Undo'],
-      ['Ctrl Shift Z', 'Do again'],
-      ['[  ]', 'Stage before, stage after'],
-    ],
-  },
-  {
-    title: 'On the car',
-    keys: [
-      ['Tab', 'To the car, and on from it'],
-      ['← ↑ → ↓', 'To the next panel that way'],
-      ['Enter, Space', 'Press the panel'],
-    ],
-  },
-  {
-    title: 'Walk-round, on a panel',
-    keys: [
-      ['0 … 5', 'Paint that level'],
-      ['d p f a s g m b', 'Dust, pollen, road film, fallout, salt, grit, mud, brake dust'],
-      ['o', 'On top of what is there, or instead of it'],
-      ['v', 'Paint its whole view'],
-      ['c', 'Paint its whole class'],
-      ['x', 'Not looked at'],
-    ],
-  },
-];
-
-/** Every key that means something. */
+/** Every key that means something, over what one is at. */
 @Component({
   selector: 'esm-shortcut-sheet',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Dialog, ReturnsFocusDirective],
+  imports: [Dialog, KeyListComponent, ReturnsFocusDirective],
   template: `
     <p-dialog
       header="Keyboard"
@@ -52,41 +19,10 @@ const sheet: readonly { readonly title: string; readonly keys: readonly (readonl
       [draggable]="false"
       [style]="{ width: 'min(32rem, 94vw)' }"
     >
-      @for (part of sheet; track part.title) {
-        <h3>{{ part.title }}</h3>
-        <dl>
-          @for (key of part.keys; track key[0]) {
-            <dt>
-              <kbd>{{ key[0] }}</kbd>
-            </dt>
-            <dd>{{ key[1] }}</dd>
-          }
-        </dl>
-      }
-      <p class="soft">Esmero {{ version }}</p>
+      <esm-key-list />
     </p-dialog>
-  `,
-  styles: `
-    dl {
-      display: grid;
-      grid-template-columns: 9rem 1fr;
-      gap: 0.3rem 0.75rem;
-      margin: 0 0 1rem;
-    }
-    dd {
-      margin: 0;
-    }
-    kbd {
-      font: inherit;
-      border: 1px solid var(--line);
-      border-radius: 4px;
-      padding: 0.05rem 0.4rem;
-      background: var(--sunk);
-    }
   `,
 })
 export class ShortcutSheetComponent {
   readonly open = model(false);
-  protected readonly sheet = sheet;
-  protected readonly version = ESMERO_VERSION;
 }

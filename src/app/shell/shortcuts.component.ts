@@ -6,27 +6,14 @@ export const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
 
+/** A question mark opens the sheet of keys, wherever one is. */
 @Component({
   selector: 'esm-shortcuts',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ShortcutSheetComponent],
   template: `
-    <button type="button" (click)="open.set(true)" aria-label="Keyboard shortcuts" data-tool="shortcuts">?</button>
     @defer (when open()) {
       <esm-shortcut-sheet [(open)]="open" />
-    }
-  `,
-  styles: `
-    button {
-      border: 1px solid var(--rail-line);
-      background: none;
-      color: inherit;
-      border-radius: 8px;
-      width: 100%;
-      min-width: 2.3rem;
-      height: 2.3rem;
-      cursor: pointer;
-      font-weight: 700;
     }
   `,
   host: { '(document:keydown)': 'key($event)' },

@@ -3,7 +3,7 @@ import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/rou
 import { Button, ButtonDirective } from 'primeng/button';
 import { type StageState, type Totals, stageStates } from '@esmero/core';
 import type { View, ZoneId } from '@esmero/model';
-import { capital, timeOfDay, viewName } from '@esmero/messages';
+import { capital, timeOfDay, viewName, frameText } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
 import { ChoiceComponent, type ChoiceOption } from '../ui/choice.component';
 import { CarNetComponent } from '../ui/net/car-net.component';
@@ -43,6 +43,7 @@ const stateName: Readonly<Record<StageState, string>> = { done: 'done', attentio
   host: { '(document:keydown)': 'shortcut($event)' },
 })
 export class WorkspaceComponent {
+  protected readonly wording = frameText;
   readonly id = input.required<string>();
 
   protected readonly desk = inject(JobDesk);
@@ -100,7 +101,7 @@ export class WorkspaceComponent {
   /** In mid-run the plan is that of the rest: somebody who looks for the whole has to know. */
   protected readonly rest = computed(() => {
     const at = this.desk.plan()?.begun.at ?? null;
-    return at === null || this.beside() ? null : `Planned again at ${timeOfDay(at)}, in mid-run: mixes, towels and times here are those of the rest.`;
+    return at === null || this.beside() ? null : frameText.midRun(timeOfDay(at));
   });
 
   constructor() {

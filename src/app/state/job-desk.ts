@@ -2,7 +2,7 @@ import { Injectable, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
 import { type AssumptionKey, assumptionTable, setAssumption, zonesOf } from '@esmero/core';
 import type { Job, Zone, ZoneId } from '@esmero/model';
-import { unitsOf } from '@esmero/messages';
+import { en, unitsOf } from '@esmero/messages';
 import { deskActions, deskFeature } from './desk';
 import { planFeature } from './plan';
 import { settingsFeature } from './settings';
@@ -49,7 +49,7 @@ export class JobDesk {
 
   /** Sets a figure of the model otherwise for this job; null goes back to ours. */
   assume({ key, value }: { readonly key: AssumptionKey; readonly value: number | null }): void {
-    this.edit(assumptionTable[key].note, (job) => setAssumption(job, key, value));
+    this.edit(en(assumptionTable[key].note), (job) => setAssumption(job, key, value));
   }
 
   open(id: string): void {

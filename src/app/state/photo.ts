@@ -1,3 +1,4 @@
+import { storeText } from '@esmero/messages';
 /** Longer side of a picture that is kept, px: enough to see a scratch, small enough for hundreds. */
 const LONGER_SIDE = 1280;
 const QUALITY = 0.8;
@@ -15,6 +16,6 @@ export async function scaledDown(file: Blob): Promise<Blob> {
   canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height);
   picture.close();
   const small = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/jpeg', QUALITY));
-  if (!small) throw new Error('The picture could not be scaled.');
+  if (!small) throw new Error(storeText.notScaled);
   return small;
 }

@@ -1,4 +1,5 @@
 import { DestroyRef, type Signal, effect, inject, signal, untracked } from '@angular/core';
+import { storeText } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import { STORE } from './ports';
 import { scaledDown } from './photo';
@@ -36,7 +37,7 @@ export function picturesOf(keys: Signal<readonly string[]>): Pictures {
     urls: urls.asReadonly(),
     async keep(file) {
       const small = await scaledDown(file).catch(() => null);
-      if (!small) return { problem: 'This file holds no picture that the browser can read. Take a JPEG or PNG.' };
+      if (!small) return { problem: storeText.noPicture };
       const key = freshId('p');
       const kept = await (await store).keepPhoto(key, small);
       return kept.kind === 'kept' ? { key } : { problem: faultText(kept) };

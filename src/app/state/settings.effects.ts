@@ -2,18 +2,20 @@ import { DOCUMENT, inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
-import { EMPTY, catchError, concatMap, from, fromEvent, map, merge, switchMap, tap } from 'rxjs';
+import { EMPTY, catchError, concatMap, from, fromEvent, map, merge, of, startWith, switchMap, tap } from 'rxjs';
+import { locale, speak } from '@esmero/messages';
 import { STORE, TABS } from './ports';
 import { settingsActions, settingsFeature, settingsFrom } from './settings';
 
 const KEY = 'settings';
 
 export const loadSettings = createEffect(
-  (actions = inject(Actions), store = inject(STORE)) =>
+  (actions = inject(Actions), store = inject(STORE), document = inject(DOCUMENT)) =>
     actions.pipe(
       ofType(settingsActions.load),
-      switchMap(() => from(store.then((s) => s.setting(KEY))).pipe(catchError(() => EMPTY))),
-      map((kept) => settingsActions.loaded({ settings: settingsFrom(kept) })),
+      // The first words are not waited for: a first start lays out the demo before the store answers.
+      switchMap(() => from(store.then((s) => s.setting(KEY))).pipe(catchError(() => of(undefined)), startWith(undefined))),
+      map((kept) => settingsActions.loaded({ settings: settingsFrom(kept, document.defaultView?.navigator.language ?? '') })),
     ),
   { functional: true },
 );
@@ -22,10 +24,10 @@ export const loadSettings = createEffect(
 export const keepSettings = createEffect(
   (actions = inject(Actions), state = inject(State), store = inject(STORE), tabs = inject(TABS)) =>
     actions.pipe(
-      ofType(settingsActions.setUnits, settingsActions.setTheme, settingsActions.setSound, settingsActions.setSpeech),
+      ofType(settingsActions.setEnglish, settingsActions.setUnits, settingsActions.setTheme, settingsActions.setSound, settingsActions.setSpeech),
       concatLatestFrom(() => [state.select(settingsFeature.selectSettingsState), state.select(settingsFeature.selectKept)]),
-      concatMap(async ([, { units, theme, sound, speech }, kept]) => {
-        const settings = { units, theme, sound, speech };
+      concatMap(async ([, { english, units, theme, sound, speech }, kept]) => {
+        const settings = { english, units, theme, sound, speech };
         const done = await (await store).keepSetting(KEY, settings, kept ?? undefined);
         if (done.kind === 'kept') tabs.tell({ kind: 'settings-changed' });
         return settings;
@@ -33,6 +35,18 @@ export const keepSettings = createEffect(
       map((settings) => settingsActions.kept({ settings })),
     ),
   { functional: true },
+);
+
+/** Words change before anything is written anew with them. */
+export const applyEnglish = createEffect(
+  (state = inject(State), document = inject(DOCUMENT)) =>
+    state.select(settingsFeature.selectEnglish).pipe(
+      tap((english) => {
+        speak(english);
+        document.documentElement.lang = locale();
+      }),
+    ),
+  { functional: true, dispatch: false },
 );
 
 export const applyTheme = createEffect(

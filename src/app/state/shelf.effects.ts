@@ -3,6 +3,7 @@ import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
 import { catchError, concatMap, filter, from, map, mergeMap, of, switchMap, tap } from 'rxjs';
+import { storeText } from '@esmero/messages';
 import type { KeepFault, Kept, Store } from '@esmero/store';
 import { deskFeature } from './desk';
 import { STORE, TABS } from './ports';
@@ -20,11 +21,11 @@ const textOf = (error: unknown): string => (error instanceof Error ? error.messa
 export function faultText(fault: KeepFault): string {
   switch (fault.kind) {
     case 'full':
-      return 'The browser’s storage is full. Delete archived jobs or unused pictures under Jobs, or take a backup and free some space. Then try again.';
+      return storeText.full;
     case 'newer':
-      return 'A newer Esmero is open in another tab. Reload this page to go on.';
+      return storeText.newer;
     case 'failed':
-      return `The browser did not store it: ${fault.message}. Save a backup, then reload.`;
+      return storeText.failed(fault.message);
   }
 }
 

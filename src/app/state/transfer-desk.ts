@@ -1,9 +1,10 @@
 import { DOCUMENT, Injectable, inject, signal } from '@angular/core';
 import { Store as State } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
-import { countedText, unreadableText } from '@esmero/messages';
+import { countedText, unreadableText, importText } from '@esmero/messages';
 import type { Choices, LastImport, Review, Transfer } from '@esmero/transfer';
 import { deskActions, deskFeature } from './desk';
+import { today } from './today';
 import { STORE, TABS } from './ports';
 import { settingsActions } from './settings';
 import { shelfActions } from './shelf';
@@ -59,7 +60,7 @@ export class TransferDesk {
     const answer = await this.during(`Reading ${file.name}`, (transfer, progress) => transfer.review(file, progress));
     if (answer.kind === 'review') this._review.set({ file: file.name, review: answer.review });
     else if (answer.kind === 'unreadable') this._refusal.set({ file: file.name, ...unreadableText(answer.why) });
-    else if (answer.kind === 'failed') this._refusal.set({ file: file.name, headline: `It could not be read: ${answer.message}`, details: [] });
+    else if (answer.kind === 'failed') this._refusal.set({ file: file.name, headline: importText.unread(answer.message), details: [] });
   }
 
   close(): void {
@@ -76,11 +77,11 @@ export class TransferDesk {
     if (!reviewed) return;
     this._review.set(null);
     const done = await this.during('Bringing it in', (transfer, progress) => transfer.apply(choices, reviewed.file, progress));
-    if (done.kind === 'stopped') return this.say('info', 'Import cancelled', 'Nothing of yours has changed.');
-    if (done.kind !== 'done') return this.say('error', 'Not imported', `${faultText(done)} Nothing of yours has changed.`);
+    if (done.kind === 'stopped') return this.say('info', 'Import cancelled', importText.nothingChanged);
+    if (done.kind !== 'done') return this.say('error', 'Not imported', importText.fault(faultText(done)));
     await this.followed();
     this.say('success', 'Imported', `${reviewed.file}: ${countedText(done) || 'nothing chosen'}.`);
-    if (done.left.length > 0) this.say('warn', 'Some were left as they are', `${done.left.length} had been changed here meanwhile. Import the file again to compare them.`);
+    if (done.left.length > 0) this.say('warn', 'Some were left as they are', importText.leftAlone(done.left.length));
   }
 
   /** Takes the last import back. */
@@ -88,12 +89,13 @@ export class TransferDesk {
     const done = await this.during('Taking the import back', (transfer, progress) => transfer.undo(progress));
     if (done.kind !== 'done') return this.say('error', 'Not taken back', faultText(done));
     await this.followed();
-    if (done.left.length > 0) this.say('warn', 'Import taken back', `All but ${done.left.length} that you have changed since: those stay.`);
-    else this.say('success', 'Import taken back', 'All is as it was before.');
+    if (done.left.length > 0) this.say('warn', 'Import taken back', importText.takenBackBut(done.left.length));
+    else this.say('success', 'Import taken back', importText.asBefore);
   }
 
   /** All that is kept, in one file. */
-  async backup(name: string): Promise<void> {
+  async backup(): Promise<void> {
+    const name = `esmero-${today()}.zip`;
     const to = await this.place(name);
     if (to === 'called-off') return;
     const done = await this.during('Saving a backup', (transfer, progress) => transfer.backup(to, progress));

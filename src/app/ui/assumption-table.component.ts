@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
+import { en, partsText } from '@esmero/messages';
 import { type AssumptionKey, type AssumptionOverrides, assumptionTable } from '@esmero/core';
 import { NumberComponent } from './number.component';
 
@@ -24,7 +25,7 @@ const originWord = { measured: 'measured', practice: 'common practice', judged: 
             <td>
               <label [for]="'a-' + row.key">{{ row.note }}</label>
               @if (refused() === row.key) {
-                <div class="bad" role="alert">From {{ row.min }} to {{ row.max }}, please.</div>
+                <div class="bad" role="alert">{{ wording.fromTo(row.min, row.max) }}</div>
               }
             </td>
             <td class="value">
@@ -61,6 +62,7 @@ const originWord = { measured: 'measured', practice: 'common practice', judged: 
   `,
 })
 export class AssumptionTableComponent {
+  protected readonly wording = partsText;
   readonly keys = input.required<readonly AssumptionKey[]>();
   readonly overrides = input.required<AssumptionOverrides>();
   readonly assumed = output<Assumed>();
@@ -68,9 +70,9 @@ export class AssumptionTableComponent {
   protected readonly refused = signal<AssumptionKey | null>(null);
   protected readonly rows = computed(() =>
     this.keys().map((key) => {
-      const { value, unit, origin, min, max, note } = assumptionTable[key];
+      const { value, unit, origin, min, max } = assumptionTable[key];
       const own = this.overrides()[key];
-      return { key, note, unit, min, max, ours: value, own: own !== undefined, value: own ?? value, origin: originWord[origin] };
+      return { key, note: en(assumptionTable[key].note), unit, min, max, ours: value, own: own !== undefined, value: own ?? value, origin: originWord[origin] };
     }),
   );
 

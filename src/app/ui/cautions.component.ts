@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { Caution } from '@esmero/core';
-import { cautionSentence } from '@esmero/messages';
+import { cautionSentence, partsText } from '@esmero/messages';
 
 /** The cautions of a plan that belong to one place: they stand where the hazard is. */
 @Component({
@@ -11,7 +11,7 @@ import { cautionSentence } from '@esmero/messages';
       <p class="note warn">{{ sentence }}</p>
     }
     @if (sentences().length > 0) {
-      <p class="soft">Local codes, product sheets and licensed practice come before anything said here.</p>
+      <p class="soft">{{ wording.localFirst }}</p>
     }
   `,
   styles: `
@@ -21,6 +21,7 @@ import { cautionSentence } from '@esmero/messages';
   `,
 })
 export class CautionsComponent {
+  protected readonly wording = partsText;
   /** Of the plan. */
   readonly cautions = input.required<readonly Caution[]>();
   /** Those that have their place here. */

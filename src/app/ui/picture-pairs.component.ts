@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
+import { partsText } from '@esmero/messages';
 import { type PictureTime, pictureTimes } from '@esmero/model';
 
 /** A picture with its address; none while it is fetched, or where it is kept elsewhere. */
@@ -27,7 +28,7 @@ const names: Readonly<Record<PictureTime, string>> = { before: 'Before', after: 
               @if (picture.url) {
                 <img [src]="picture.url" [alt]="names[picture.when] + ': ' + picture.says" />
               } @else {
-                <p class="soft">The picture is kept on another machine.</p>
+                <p class="soft">{{ wording.pictureElsewhere }}</p>
               }
               <figcaption class="soft">
                 {{ picture.says }} <button pButton type="button" class="no-print" severity="secondary" outlined (click)="dropped.emit(picture.id)">Take off<span class="sr-only"> the picture {{ names[picture.when].toLowerCase() }}</span></button>
@@ -68,6 +69,7 @@ const names: Readonly<Record<PictureTime, string>> = { before: 'Before', after: 
   `,
 })
 export class PicturePairsComponent {
+  protected readonly wording = partsText;
   readonly pictures = input.required<readonly ShownPicture[]>();
   readonly added = output<{ readonly when: PictureTime; readonly file: File }>();
   readonly dropped = output<string>();

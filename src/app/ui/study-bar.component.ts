@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { Button } from 'primeng/button';
 import { ProgressBar } from 'primeng/progressbar';
+import { partsText } from '@esmero/messages';
 
 /** Asks a long question, shows how far it is, and lets it be called off. */
 @Component({
@@ -14,7 +15,7 @@ import { ProgressBar } from 'primeng/progressbar';
         <p-button label="Stop" severity="secondary" [outlined]="true" (onClick)="stop.emit()" />
       </span>
     } @else if (failure(); as message) {
-      <p class="note stop">That could not be worked out: {{ message }}. Reload the page and ask again.</p>
+      <p class="note stop">{{ wording.failed(message) }}</p>
     } @else {
       <p-button [label]="question()" severity="secondary" [outlined]="true" (onClick)="ask.emit()" />
     }
@@ -26,6 +27,7 @@ import { ProgressBar } from 'primeng/progressbar';
   `,
 })
 export class StudyBarComponent {
+  protected readonly wording = partsText;
   readonly question = input.required<string>();
   readonly share = input.required<number | null>();
   readonly failure = input.required<string | null>();

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { Figure, Plan, Totals } from '@esmero/core';
 import { defaultCurrency } from '@esmero/units';
-import { type Units, figureText, figureValue, methodName } from '@esmero/messages';
+import { type Units, figureText, figureValue, methodName, partsText } from '@esmero/messages';
 
 interface Shown {
   readonly key: keyof Totals;
@@ -43,7 +43,7 @@ const NEWS: Readonly<Partial<Record<Figure['unit'], number>>> = { min: 0.5, L: 0
     }
     <p class="cause" aria-live="polite">
       @if (failure(); as failure) {
-        <span class="bad">The plan could not be worked out: {{ failure }}</span>
+        <span class="bad">{{ wording.planFailed(failure) }}</span>
       } @else {
         @if (pending()) {
           <span class="late">Working it out …</span>
@@ -55,6 +55,7 @@ const NEWS: Readonly<Partial<Record<Figure['unit'], number>>> = { min: 0.5, L: 0
   styleUrl: './totals-strip.component.css',
 })
 export class TotalsStripComponent {
+  protected readonly wording = partsText;
   readonly plan = input.required<Plan | null>();
   readonly before = input.required<Plan | null>();
   readonly cause = input.required<string>();
@@ -82,7 +83,7 @@ export class TotalsStripComponent {
   protected readonly news = computed(() => {
     const [plan, before, cause] = [this.plan(), this.before(), this.cause()];
     if (!plan) return '';
-    if (!cause) return plan.method === 'decline' ? 'The method says why, and what the car needs.' : '';
+    if (!cause) return plan.method === 'decline' ? partsText.methodSays : '';
     if (before && before.method !== plan.method)
       return `${cause}: from ${methodName[before.method].toLowerCase()} to ${methodName[plan.method].toLowerCase()}.`;
     const changed = this.shown().some(({ change }) => change !== '');

@@ -46,7 +46,7 @@ describe('the strip of totals', () => {
     const { element } = strip(refused, before, { cause: 'Not today asked for' });
     expect(element.querySelector('.cause')?.textContent).toContain('from rinseless to not today');
     expect(element.querySelectorAll('[data-total]')).toHaveLength(0);
-    expect(strip(refused, null).element.querySelector('.cause')?.textContent).toContain('The method says why');
+    expect(strip(refused, null).element.querySelector('.cause')?.textContent).toContain('Method says why');
   });
 
   it('says that it is working, and when that failed', () => {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, input, signal } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
+import { partsText } from '@esmero/messages';
 
 /** What stands on a vessel. */
 export interface VesselLabel {
@@ -32,8 +33,7 @@ async function codeOf(text: string): Promise<{ readonly path: string; readonly s
         <p>{{ label().product }}</p>
         <p class="num">{{ label().vessel }} · mixed {{ label().date }}</p>
         <p class="care">
-          Not for drinking. Keep from children. Gloves, eye protection; read the product’s safety data sheet. Never add
-          another product. Let pressure off before opening.
+          {{ wording.label }}
         </p>
       </div>
       @if (code(); as code) {
@@ -79,6 +79,7 @@ async function codeOf(text: string): Promise<{ readonly path: string; readonly s
   `,
 })
 export class VesselLabelComponent {
+  protected readonly wording = partsText;
   readonly label = input.required<VesselLabel>();
 
   private readonly document = inject(DOCUMENT);

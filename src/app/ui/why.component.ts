@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input, model, output } fr
 import { Dialog } from 'primeng/dialog';
 import type { AssumptionOverrides, Figure } from '@esmero/core';
 import { defaultCurrency } from '@esmero/units';
-import { type Units, figureText, figureValue, originName, partName } from '@esmero/messages';
+import { type Units, figureText, figureValue, originName, partName, partsText } from '@esmero/messages';
 
 import { ReturnsFocusDirective } from './returns-focus.directive';
 import { AssumptionTableComponent, type Assumed } from './assumption-table.component';
@@ -31,8 +31,7 @@ export interface Asked {
     >
       @if (asked(); as asked) {
         <p>
-          <strong class="num">{{ total() }}</strong>, {{ origin() }}@if (asked.figure.unit === 'index') {: a relative
-          index of ours, not a measurement}.
+          <strong class="num">{{ total() }}</strong>, {{ origin() }}{{ asked.figure.unit === 'index' ? wording.relative : '.' }}
         </p>
         @if (parts().length > 0) {
           <table>
@@ -48,7 +47,7 @@ export interface Asked {
           </table>
         }
         @if (asked.figure.uses.length > 0) {
-          <h3>Figures it rests on, for this job</h3>
+          <h3>{{ wording.restsOn }}</h3>
           <esm-assumption-table [keys]="asked.figure.uses" [overrides]="overrides()" (assumed)="assumed.emit($event)" />
         }
       }
@@ -61,6 +60,7 @@ export interface Asked {
   `,
 })
 export class WhyComponent {
+  protected readonly wording = partsText;
   readonly asked = model<Asked | null>(null);
   readonly units = input.required<Units>();
   readonly currency = input(defaultCurrency);

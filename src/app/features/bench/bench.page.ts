@@ -7,7 +7,7 @@ import { type Dilution, type Fill, type FillMode, apart, costPerCar, fillModes, 
 import { type DeviceKind, type LabelReading, type MeasuringDevice, type Vessel, deviceKinds, labelReadings } from '@esmero/model';
 import { ml, toMinor } from '@esmero/units';
 import { today } from '../../state/today';
-import { deviceName, fillSentence, fixed, money, readingName } from '@esmero/messages';
+import { deviceName, fillSentence, fixed, money, readingName, mixingText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ShelfDesk } from '../../state/shelf-desk';
 import { ChoiceComponent } from '../../ui/choice.component';
@@ -42,6 +42,7 @@ const MOST_ML = 1_000_000;
   styleUrl: './bench.page.css',
 })
 export class BenchPage {
+  protected readonly wording = mixingText;
   protected readonly desk = inject(JobDesk);
   private readonly u = this.desk.units;
 
@@ -83,12 +84,12 @@ export class BenchPage {
 
   private readonly fault = computed(() => {
     const read = readDilution({ label: this.number(), reading: this.reading() });
-    return read.ok ? null : 'This number makes no mix under this reading.';
+    return read.ok ? null : mixingText.noMix;
   });
   protected readonly problem = computed(() => {
     if (this.fault()) return this.fault();
-    if (!(this.volume() > 0 && this.volume() <= MOST_ML)) return `A volume of more than nothing, up to ${this.u().volume(MOST_ML)}, please.`;
-    return this.device() ? null : 'Measure your cap first: fill it with water, weigh it, and type what it holds.';
+    if (!(this.volume() > 0 && this.volume() <= MOST_ML)) return mixingText.volumeTo(this.u().volume(MOST_ML));
+    return this.device() ? null : mixingText.cap;
   });
 
   protected readonly main = computed(() => (this.problem() ? null : this.under(this.reading())));
@@ -103,7 +104,7 @@ export class BenchPage {
     const [p, q] = [main?.fills[0]?.dose?.productMl, other?.fills[0]?.dose?.productMl];
     if (!p || !q) return '';
     const more = apart(p, q) * 100;
-    return `Read one way it takes ${fixed(more, more < 10 ? 1 : 0)} % more product than read the other way.`;
+    return mixingText.apart(fixed(more, more < 10 ? 1 : 0));
   });
 
   private dilutionOf(reading: LabelReading): Dilution | null {
@@ -187,7 +188,7 @@ export class BenchPage {
     return {
       mixed: say(mixed),
       bought: say(bought),
-      says: times >= 1 ? `Ready to use costs ${fixed(times, times < 10 ? 1 : 0)} times as much for each car.` : `Ready to use costs ${fixed(times * 100)} % of it for each car.`,
+      says: times >= 1 ? mixingText.timesAsMuch(fixed(times, times < 10 ? 1 : 0)) : mixingText.shareOfIt(fixed(times * 100)),
     };
   });
 }

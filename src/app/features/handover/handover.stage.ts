@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject,
 import { Button } from 'primeng/button';
 import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg } from '@esmero/core';
 import type { CleanlinessClass, Job, Leg, PictureTime, Signature } from '@esmero/model';
-import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayText } from '@esmero/messages';
+import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayText, handoverText } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { picturesOf } from '../../state/pictures';
@@ -28,6 +28,7 @@ const parts: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
   styleUrl: './handover.stage.css',
 })
 export class HandoverStage {
+  protected readonly wording = handoverText;
   protected readonly dayText = dayText;
   protected readonly desk = inject(JobDesk);
   private readonly document = inject(DOCUMENT);

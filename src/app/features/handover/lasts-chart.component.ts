@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
 import type { Lasts, LowWater } from '@esmero/core';
-import { lastsText, methodName } from '@esmero/messages';
+import { lastsText, methodName, handoverText } from '@esmero/messages';
 
 /** A part of the car, or all of it, with how long each method will do for it. */
 export interface LastsRow {
@@ -45,12 +45,13 @@ const methods: readonly LowWater[] = ['waterless', 'rinseless'];
       @for (method of methods; track method) {
         <span><i [attr.data-method]="method"></i>{{ methodName[method].toLowerCase() }} will do</span>
       }
-      <span>full: surely; pale: perhaps; line: as forecast. Days from the wash.</span>
+      <span>{{ wording.key }}</span>
     </p>
   `,
   styleUrls: ['../../ui/chart.css', './lasts-chart.component.css'],
 })
 export class LastsChartComponent {
+  protected readonly wording = handoverText;
   readonly rows = input.required<readonly LastsRow[]>();
   readonly furthest = input.required<number>();
 

@@ -5,7 +5,7 @@ import { Checkbox } from 'primeng/checkbox';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
 import { TableModule } from 'primeng/table';
-import { amountText, balanceText, choiceName, countedText, freshChoiceName, importCount, importKindName, standingName, standingsText } from '@esmero/messages';
+import { amountText, balanceText, choiceName, countedText, freshChoiceName, importCount, importKindName, standingName, standingsText, importText, momentText } from '@esmero/messages';
 import { type Choice, type ReviewRow, type Standing, offered, standings, usual } from '@esmero/transfer';
 import { JobDesk } from '../../state/job-desk';
 import { ShelfDesk } from '../../state/shelf-desk';
@@ -28,6 +28,7 @@ const SEEN = 5;
   styleUrl: './import-review.component.css',
 })
 export class ImportReviewComponent {
+  protected readonly wording = importText;
   protected readonly desk = inject(TransferDesk);
   private readonly shelf = inject(ShelfDesk);
   private readonly units = inject(JobDesk).units;
@@ -102,8 +103,7 @@ export class ImportReviewComponent {
   }
 
   private when({ mineAt, theirsAt, standing }: ReviewRow): string {
-    const time = (at: number): string => new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'medium' });
     if (standing === 'new' || !mineAt || !theirsAt) return '';
-    return `yours ${time(mineAt)}, the file’s ${time(theirsAt)}`;
+    return `yours ${momentText(mineAt)}, the file’s ${momentText(theirsAt)}`;
   }
 }

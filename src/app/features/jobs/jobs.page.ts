@@ -8,12 +8,11 @@ import { IconField } from 'primeng/iconfield';
 import { InputIcon } from 'primeng/inputicon';
 import { InputText } from 'primeng/inputtext';
 import { Menu } from 'primeng/menu';
-import { ProgressBar } from 'primeng/progressbar';
 import { TableModule } from 'primeng/table';
 import { Tag } from 'primeng/tag';
 import { type OwnCar, type StageName, copyJob, hasWords, newJob, ownCarJob, wordsOf } from '@esmero/core';
 import type { Job, JobBrief } from '@esmero/model';
-import { dayText, runoffName } from '@esmero/messages';
+import { dayText, runoffName, jobsText, momentText } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import type { StoredJob } from '@esmero/store';
 import { today } from '../../state/today';
@@ -25,8 +24,8 @@ import { TransferDesk } from '../../state/transfer-desk';
 import { download } from '../../ui/download';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { CarPictureComponent } from '../../ui/net/car-picture.component';
+import { TransferBusyComponent } from '../../ui/transfer-busy.component';
 import { OwnCarComponent } from './own-car.component';
-import { SpaceComponent } from './space.component';
 
 /** What a column is sorted by: "vehicle.name" of a job. */
 const textAt = (job: JobBrief, field: string): string => String(field.split('.').reduce<unknown>((part, key) => (part as Record<string, unknown>)[key], job));
@@ -52,11 +51,12 @@ function inOrder(p: JobBrief, q: JobBrief): number {
 @Component({
   selector: 'esm-jobs-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, CarPictureComponent, ChoiceComponent, IconField, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, ProgressBar, RouterLink, SpaceComponent, TableModule, Tag],
+  imports: [Button, ButtonDirective, CarPictureComponent, ChoiceComponent, IconField, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, TransferBusyComponent, RouterLink, TableModule, Tag],
   templateUrl: './jobs.page.html',
   styleUrl: './jobs.page.css',
 })
 export class JobsPage {
+  protected readonly wording = jobsText;
   private readonly state = inject(State);
   private readonly store = inject(STORE);
   private readonly router = inject(Router);
@@ -69,7 +69,6 @@ export class JobsPage {
   private readonly all = this.state.selectSignal(shelfFeature.selectJobs);
   protected readonly archived = signal(false);
   protected readonly busy = this.transfer.busy;
-  protected readonly percent = computed(() => Math.round((this.busy()?.share ?? 0) * 100));
 
   protected readonly words = signal('');
   protected readonly states = [
@@ -184,7 +183,7 @@ export class JobsPage {
   protected remove(id: string, name: string): void {
     this.confirmation.confirm({
       header: 'Delete this job?',
-      message: `“${name}” goes for good, with its run and its pictures. There is no way back but a backup.`,
+      message: jobsText.forGood(name),
       acceptLabel: 'Delete',
       rejectLabel: 'Keep',
       accept: () => this.state.dispatch(shelfActions.deleteJobs({ ids: [id] })),
@@ -200,10 +199,6 @@ export class JobsPage {
     return (await this.store).job(id);
   }
 
-  protected backUp(): void {
-    void this.transfer.backup(`esmero-${today()}.zip`);
-  }
-
   protected bringIn(input: HTMLInputElement): void {
     const file = input.files?.[0];
     if (file) void this.transfer.open(file);
@@ -211,6 +206,6 @@ export class JobsPage {
   }
 
   protected when(at: number): string {
-    return new Date(at).toLocaleString(undefined, { dateStyle: 'medium', timeStyle: 'short' });
+    return momentText(at);
   }
 }

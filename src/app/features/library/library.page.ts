@@ -7,7 +7,7 @@ import { Dialog } from 'primeng/dialog';
 import { newItem } from '@esmero/core';
 import { type LibraryEntry, type LibraryKind, libraryKinds } from '@esmero/model';
 import type { Fault } from '@esmero/exchange';
-import { fieldsText, libraryName, originName } from '@esmero/messages';
+import { fieldsText, libraryName, originName, libraryText } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import { checked } from '../../state/checked';
 import { JobDesk } from '../../state/job-desk';
@@ -28,6 +28,7 @@ const isKind = (text: string): text is LibraryKind => (libraryKinds as readonly 
   styleUrl: './library.page.css',
 })
 export class LibraryPage {
+  protected readonly wording = libraryText;
   readonly kind = input.required<string>();
 
   private readonly state = inject(State);
@@ -97,7 +98,7 @@ export class LibraryPage {
   protected remove(entry: LibraryEntry): void {
     this.confirmation.confirm({
       header: 'Delete this item?',
-      message: `“${entry.item.name}” goes for good. Jobs that use it have their own copy and keep it.`,
+      message: libraryText.forGood(entry.item.name),
       acceptLabel: 'Delete',
       rejectLabel: 'Keep',
       accept: () => {

@@ -7,7 +7,7 @@ import { InputIcon } from 'primeng/inputicon';
 import { InputText } from 'primeng/inputtext';
 import { type Learned, type LogEntry, type LogQuery, type RunState, everything, historyOf, learn, logOf, ratiosOf, runStates, searchLog } from '@esmero/core';
 import { type Job, type VehicleMethod, isTick } from '@esmero/model';
-import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText } from '@esmero/messages';
+import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText, logText } from '@esmero/messages';
 import { STORE } from '../../state/ports';
 import { settingsFeature } from '../../state/settings';
 import { shelfFeature } from '../../state/shelf';
@@ -31,6 +31,7 @@ const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
   styleUrls: ['../../ui/table-page.css', './log.page.css'],
 })
 export class LogPage {
+  protected readonly wording = logText;
   private readonly state = inject(State);
   private readonly store = inject(STORE);
 

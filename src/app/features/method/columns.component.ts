@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { Button } from 'primeng/button';
 import { type Alternative, type BlockedZone, setChoices } from '@esmero/core';
 import type { VehicleMethod, ZoneId } from '@esmero/model';
-import { type Units, figureValue, gateSentence, indexText, methodName, shortageSentence, zoneList, zoneName } from '@esmero/messages';
+import { type Units, figureValue, gateSentence, indexText, methodName, shortageSentence, zoneList, zoneName, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { MethodMarkComponent } from '../../ui/method-mark.component';
 import { ZoneInView } from '../../ui/net/zone-in-view';
@@ -110,9 +110,9 @@ export class MethodColumnsComponent {
           ],
         };
       case 'collapses':
-        return { ...base, words: [`Mixing methods gains nothing here: the best mix is ${methodName[outcome.into].toLowerCase()} alone.`] };
+        return { ...base, words: [methodText.gainsNothing(methodName[outcome.into].toLowerCase())] };
       case 'not-today':
-        return { ...base, can: true, words: ['Nothing is touched. The car gets a full rinse wash elsewhere.'] };
+        return { ...base, can: true, words: [methodText.untouched] };
     }
   }
 

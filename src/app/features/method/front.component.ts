@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { scaleLinear, scaleSqrt } from 'd3-scale';
 import { type TradeOff, takeWeights } from '@esmero/core';
-import { fixed, indexText, methodName, minutes } from '@esmero/messages';
+import { fixed, indexText, methodName, minutes, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { StudyBarComponent } from '../../ui/study-bar.component';
@@ -35,7 +35,7 @@ function padded(values: readonly number[]): [number, number] {
   template: `
     @if (study.answer()) {
       @if (dots().length > 0) {
-        <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="group" aria-label="Plans that no other beats in time, marring and water at once">
+        <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="group" [attr.aria-label]="wording.tradeLabel">
           @for (tick of xTicks(); track tick.at) {
             <path class="grid" [attr.d]="'M' + tick.at + ' ${EDGE.top}V' + bottom" />
             <text [attr.x]="tick.at" [attr.y]="bottom + 16" text-anchor="middle">{{ tick.text }}</text>
@@ -65,10 +65,10 @@ function padded(values: readonly number[]): [number, number] {
           }
         </svg>
         <p class="soft">
-          Each dot is a whole plan within every limit, its size the water. Press one to plan this job with the same trade-offs. The filled one is the plan as it is.
+          {{ wording.tradeDots }}
         </p>
       } @else {
-        <p>Every plan breaks a limit here, so there is nothing to trade.</p>
+        <p>{{ wording.noTrade }}</p>
       }
     } @else {
       <esm-study-bar
@@ -105,6 +105,7 @@ function padded(values: readonly number[]): [number, number] {
   `,
 })
 export class FrontComponent {
+  protected readonly wording = methodText;
   private readonly desk = inject(JobDesk);
   protected readonly study = studyOf('trade-offs', { atOnce: true });
   protected readonly width = WIDTH;

@@ -4,7 +4,7 @@ import { ButtonDirective } from 'primeng/button';
 import { Select } from 'primeng/select';
 import { choicesOf, habitAnswers, habitsIn, setChoices } from '@esmero/core';
 import type { HabitSet, Habits } from '@esmero/model';
-import { habitAnswer, habitKeys, habitWords } from '@esmero/messages';
+import { habitAnswer, habitKeys, habitWords, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 
 type Answer = Habits[keyof Habits];
@@ -30,7 +30,7 @@ interface Row {
       @for (set of sets(); track set.id) {
         <button pButton type="button" severity="secondary" outlined (click)="take(set)">{{ set.name }}</button>
       } @empty {
-        <span class="soft">none in the library.</span>
+        <span class="soft">{{ wording.noHabits }}</span>
       }
     </div>
     <table>
@@ -97,6 +97,7 @@ interface Row {
   `,
 })
 export class HabitsComponent {
+  protected readonly wording = methodText;
   private readonly desk = inject(JobDesk);
 
   protected readonly sets = computed(() =>

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, untracked } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
 import { type WhatIf, withChange } from '@esmero/core';
-import { changeText, whatIfBrings } from '@esmero/messages';
+import { changeText, whatIfBrings, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { MethodMarkComponent } from '../../ui/method-mark.component';
@@ -23,7 +23,7 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
               <span class="words"><strong>{{ help.what }}</strong><span class="num">{{ help.brings }}</span></span>
             </button>
           } @empty {
-            <p>Nothing that was looked for.</p>
+            <p>{{ wording.noHelp }}</p>
           }
         </div>
       } @else {
@@ -34,6 +34,7 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
   styleUrl: './change-cards.css',
 })
 export class HelpComponent {
+  protected readonly wording = methodText;
   private readonly desk = inject(JobDesk);
   protected readonly study = studyOf('help');
   protected readonly isLeft = computed(() => {

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { Store as State } from '@ngrx/store';
 import { ButtonDirective } from 'primeng/button';
 import { type AssumptionKey, isUseful, learn, withLearned, withoutLearned } from '@esmero/core';
-import { learnedSentence } from '@esmero/messages';
+import { learnedSentence, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { shelfFeature } from '../../state/shelf';
 
@@ -21,7 +21,7 @@ import { shelfFeature } from '../../state/shelf';
       </ul>
       @if (used()) {
         <p>
-          This plan uses your log. Its figures are among those you changed.
+          {{ wording.usesLog }}
           <button pButton type="button" severity="secondary" outlined (click)="forget()">Ignore my log</button>
         </p>
       } @else {
@@ -36,6 +36,7 @@ import { shelfFeature } from '../../state/shelf';
   `,
 })
 export class LearnedComponent {
+  protected readonly wording = methodText;
   private readonly desk = inject(JobDesk);
   private readonly jobs = inject(State).selectSignal(shelfFeature.selectJobs);
 

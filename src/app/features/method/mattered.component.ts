@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
 import { type ApproachEffect, type Outcome, setChoices } from '@esmero/core';
-import { type Units, fixed, habitAnswer, habitWords, indexText, methodName } from '@esmero/messages';
+import { type Units, fixed, habitAnswer, habitWords, indexText, methodName, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { StudyBarComponent } from '../../ui/study-bar.component';
@@ -39,7 +39,7 @@ function difference(now: Outcome, then: Outcome, u: Units): string {
             <span class="words"><strong>{{ row.what }}</strong><span class="num">{{ row.brings }}</span></span>
           </button>
         } @empty {
-          <p>No other answer would make a difference you would notice.</p>
+          <p>{{ wording.noMatter }}</p>
         }
       </div>
     } @else {
@@ -55,6 +55,7 @@ function difference(now: Outcome, then: Outcome, u: Units): string {
   styleUrl: './change-cards.css',
 })
 export class MatteredComponent {
+  protected readonly wording = methodText;
   private readonly desk = inject(JobDesk);
   protected readonly study = studyOf('approach-effects', { atOnce: true });
   protected readonly rows = computed(() =>

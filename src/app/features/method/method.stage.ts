@@ -3,7 +3,7 @@ import { ButtonDirective } from 'primeng/button';
 import { Drawer } from 'primeng/drawer';
 import { type AssumptionGroup, type AssumptionKey, type Caution, type Verdict, assumptionGroups, setChoices } from '@esmero/core';
 import { type School, schools } from '@esmero/model';
-import { schoolName, verdictSentence } from '@esmero/messages';
+import { schoolName, verdictSentence, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { AssumptionTableComponent } from '../../ui/assumption-table.component';
 import { CautionsComponent } from '../../ui/cautions.component';
@@ -68,6 +68,7 @@ const toldElsewhere: ReadonlySet<Verdict['code']> = new Set(['chosen', 'asked-fo
   styleUrl: './method.stage.css',
 })
 export class MethodStage {
+  protected readonly wording = methodText;
   protected readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
 

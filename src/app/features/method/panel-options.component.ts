@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { Button } from 'primeng/button';
 import { type Option, fixTreatment, zoneTreatments } from '@esmero/core';
 import type { TreatmentId, ZoneId } from '@esmero/model';
-import { clock, fixed, gateSentence, indexText, treatmentName, zoneName } from '@esmero/messages';
+import { clock, fixed, gateSentence, indexText, treatmentName, zoneName, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentFill } from '../../ui/net/zone-look';
 
@@ -56,7 +56,7 @@ const signed = (points: number): string => `${points < 0 ? '−' : '+'}${fixed(M
         </ul>
       }
     }
-    <p class="soft">The index is relative and our own judgement, not a measurement: 0 is no risk, 100 certain marks. The last figure is the score against the plan’s choice.</p>
+    <p class="soft">{{ wording.index }}</p>
   `,
   styles: `
     :host {
@@ -105,6 +105,7 @@ const signed = (points: number): string => `${points < 0 ? '−' : '+'}${fixed(M
   styleUrl: '../../ui/net/tone.css',
 })
 export class PanelOptionsComponent {
+  protected readonly wording = methodText;
   readonly zone = input.required<ZoneId>();
 
   private readonly desk = inject(JobDesk);

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import type { Consent } from '@esmero/model';
-import { dayAndTime, refusalNote, verdictSentence } from '@esmero/messages';
+import { dayAndTime, refusalNote, verdictSentence, methodText } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { download } from '../../ui/download';
@@ -17,13 +17,12 @@ const MOST_LETTERS = 4000;
   template: `
     @if (consent(); as consent) {
       <p class="note warn">
-        {{ consent.by }} agreed on {{ consent.on }} to go ahead against advice{{ consent.note ? ': ' + consent.note : '' }}. Only the
-        index limit is lifted; every other limit holds.
+        {{ wording.agreed(consent.by, consent.on, consent.note) }}
         <button pButton type="button" severity="secondary" outlined (click)="agree(null)">Take that back</button>
       </p>
     } @else if (sentAway(); as sent) {
       <p class="note">
-        Declined on {{ sent.day }}. The client was told, and it is in the log.
+        {{ wording.declined(sent.day) }}
         <button pButton type="button" severity="secondary" outlined (click)="takeBack()">Take that back</button>
       </p>
     } @else if (refused()) {
@@ -49,7 +48,7 @@ const MOST_LETTERS = 4000;
               <label for="consent-by">Who agrees</label>
               <input pInputText id="consent-by" maxlength="160" #by (input)="missing.set(false)" />
               @if (missing()) {
-                <span class="fault" role="alert">Who agrees? Write the name.</span>
+                <span class="fault" role="alert">{{ wording.whoAgrees }}</span>
               }
             </div>
             <div class="field wide">
@@ -57,7 +56,7 @@ const MOST_LETTERS = 4000;
               <input pInputText id="consent-note" maxlength="1000" #note />
             </div>
           </div>
-          <p>Only the index limit of your approach gives way. Mud, frost, heat, run-off and labels do not.</p>
+          <p>{{ wording.onlyIndex }}</p>
           <button pButton type="button" severity="secondary" outlined (click)="go(by.value, note.value)">Go ahead with consent</button>
         }
       </div>
@@ -70,6 +69,7 @@ const MOST_LETTERS = 4000;
   `,
 })
 export class RefusalComponent {
+  protected readonly wording = methodText;
   private readonly desk = inject(JobDesk);
   private readonly now = inject(NOW);
   protected readonly asking = signal(false);

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
 import { type WhatIf, withChange } from '@esmero/core';
-import { changeText, whatIfBrings } from '@esmero/messages';
+import { changeText, whatIfBrings, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { MethodMarkComponent } from '../../ui/method-mark.component';
@@ -21,7 +21,7 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
             <span class="words"><strong>{{ change.what }}</strong><span class="num">{{ change.brings }}</span></span>
           </button>
         } @empty {
-          <p>No single change that was looked for leads to another method.</p>
+          <p>{{ wording.noChange }}</p>
         }
       </div>
     } @else {
@@ -37,6 +37,7 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
   styleUrl: './change-cards.css',
 })
 export class WhatIfComponent {
+  protected readonly wording = methodText;
   private readonly desk = inject(JobDesk);
   protected readonly study = studyOf('what-if', { atOnce: true });
   protected readonly changes = computed(() =>

@@ -6,7 +6,7 @@ import { Select } from 'primeng/select';
 import type { Advice, Caution, AdviceReason, Dosed, Mix, Fill } from '@esmero/core';
 import { type DeviceKind, type Job, deviceKinds } from '@esmero/model';
 import { defaultCurrency, ml } from '@esmero/units';
-import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, percent } from '@esmero/messages';
+import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, percent, mixText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { CautionsComponent } from '../../ui/cautions.component';
@@ -53,14 +53,14 @@ const because: Readonly<Record<AdviceReason, string>> = {
 };
 
 const bandText = {
-  'too-weak': 'After rounding, this is weaker than the label allows: measure with a finer device.',
-  'too-strong': 'After rounding, this is stronger than the label allows: measure with a finer device.',
+  'too-weak': mixText.tooWeak,
+  'too-strong': mixText.tooStrong,
 } as const;
 
 /** What whole steps of the device make of the exact amount. */
 function roundingText({ productMl, measured }: Dosed, u: Units): string {
   const exact = `Exactly it would be ${u.volume(productMl)}`;
-  if (Math.abs(measured.error) < 0.0005) return `${exact}, and the device can measure that.`;
+  if (Math.abs(measured.error) < 0.0005) return mixText.exact(exact);
   const off = percent(Math.abs(measured.error), 1);
   return `${exact}; whole steps of the device give ${off} too ${measured.error > 0 ? 'much' : 'little'}.`;
 }
@@ -101,6 +101,7 @@ function withStrength(products: Job['products'], purpose: Advice['purpose'], wat
   styleUrl: './mix.stage.css',
 })
 export class MixStage {
+  protected readonly wording = mixText;
   protected readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
 
@@ -151,8 +152,8 @@ export class MixStage {
     const differs = Math.round(strength.waterParts) !== advice.waterParts;
     const why = advice.reasons.map((reason) => because[reason]).join(', ') || 'on an ordinary day';
     const says = differs
-      ? `Within the label’s band, ${why}: 1 to ${advice.waterParts} would suit better (our judgement).`
-      : `1 to ${advice.waterParts} suits today: ${why} (our judgement).`;
+      ? mixText.suitsBetter(why, advice.waterParts)
+      : mixText.suits(why, advice.waterParts);
     return { ...advice, says, differs };
   }
 
@@ -160,7 +161,7 @@ export class MixStage {
     const hot = this.desk.plan()?.hotWater;
     if (!hot) return null;
     const t = (c: number): string => this.desk.units().temperature(c);
-    const lasts = hot.lastsMin === null ? '' : ` It is hot enough for these panels (${t(hot.leastC)}) for ${fixed(hot.lastsMin)} min.`;
+    const lasts = hot.lastsMin === null ? '' : mixText.hotFor(t(hot.leastC), fixed(hot.lastsMin));
     return `Heat it to ${t(hot.startC)}; in this vessel it is at ${t(hot.thenC)} after ${fixed(hot.minutes)} min.${lasts} Only a sprayer rated for hot water, gloves, let the pressure off first.`;
   }
 

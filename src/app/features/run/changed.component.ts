@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, output, signal } 
 import { ButtonDirective } from 'primeng/button';
 import { type ReplanEvent, type VesselMix, mixPurposes, weatherChanges } from '@esmero/model';
 import { celsius, ml } from '@esmero/units';
-import { type Editable, contentName, weatherName, zoneName } from '@esmero/messages';
+import { type Editable, contentName, weatherName, zoneName, runText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { NumberComponent } from '../../ui/number.component';
@@ -61,7 +61,7 @@ const isVesselMix = (content: string): content is VesselMix => content !== 'solv
       @if (fault(); as fault) {
         <p class="fault" role="alert">{{ fault }}</p>
       }
-      <p class="soft">The rest is planned again from what is left; what is done stays done. “Take back” takes it back.</p>
+      <p class="soft">{{ wording.replans }}</p>
   `,
   styles: `
     :host {
@@ -85,6 +85,7 @@ const isVesselMix = (content: string): content is VesselMix => content !== 'solv
   `,
 })
 export class ChangedComponent {
+  protected readonly wording = runText;
   readonly turn = output<Turned>();
 
   private readonly desk = inject(JobDesk);

@@ -5,7 +5,7 @@ import { Checkbox } from 'primeng/checkbox';
 import { InputText } from 'primeng/inputtext';
 import { putPunch } from '@esmero/core';
 import type { PunchItem } from '@esmero/model';
-import { zoneName } from '@esmero/messages';
+import { zoneName, runText } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';
@@ -30,7 +30,7 @@ import { ZoneInView } from '../../ui/net/zone-in-view';
     <form class="row" (submit)="add(text); $event.preventDefault()">
       <label class="row grow">
         {{ where() }}
-        <input pInputText maxlength="500" required #text placeholder="e.g. dress tyres after the drive" />
+        <input pInputText maxlength="500" required #text [placeholder]="wording.laterLike" />
       </label>
       <button pButton type="submit" class="big" severity="secondary" outlined>For later</button>
     </form>
@@ -69,6 +69,7 @@ import { ZoneInView } from '../../ui/net/zone-in-view';
   `,
 })
 export class PunchComponent {
+  protected readonly wording = runText;
   private readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
   private readonly now = inject(NOW);

@@ -116,7 +116,7 @@ describe('the run', () => {
       else await press('Done');
       await settle();
     }
-    expect(element.textContent).toContain('There is no plan to run for the rest');
+    expect(element.textContent).toContain('There is no plan for the rest');
     await press('Leave');
     expect(job.job()!.run!.events.at(-1)).toMatchObject({ kind: 'leave' });
     expect(job.plan()!.method).not.toBe('decline');

@@ -7,7 +7,7 @@ import { Drawer } from 'primeng/drawer';
 import { Select } from 'primeng/select';
 import { type Hand, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf } from '@esmero/core';
 import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles, views } from '@esmero/model';
-import { cautionSentence, clock, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, turnText, verdictSentence, zoneName } from '@esmero/messages';
+import { cautionSentence, clock, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, turnText, verdictSentence, zoneName, runText } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { type Speech, settingsActions, settingsFeature } from '../../state/settings';
@@ -40,6 +40,7 @@ const DRYING_SOON_MS = 30_000;
   host: { '(document:keydown)': 'key($event)' },
 })
 export class RunStage {
+  protected readonly wording = runText;
   protected readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
   private readonly now = inject(NOW);
@@ -68,9 +69,9 @@ export class RunStage {
     const counted = towelRoles.filter((role) => count(role) > 0).map((role) => (count(role) === 1 ? `one ${oneTowel[role]}` : `${count(role)} ${roleName[role]}`));
     return [
       ...plan.mix.mixes.map((mix) => `${mix.vessel.name}: ${mixTitle(mix).toLowerCase()}. ${mixSentences(mix, u).join(' ')} Label it.`),
-      ...(plan.hotWater ? ['Hot water is ready and measured.'] : []),
+      ...(plan.hotWater ? [runText.hotReady] : []),
       `Towels counted out: ${counted.join(', ')}.`,
-      ...job.marks.map(({ zone, kind }) => `Seen together with the client: ${markName[kind]}, ${zoneName(zone)}.`),
+      ...job.marks.map(({ zone, kind }) => runText.seenTogether(markName[kind], zoneName(zone))),
     ];
   });
   protected readonly cautions = computed(() => (this.planned()?.cautions ?? []).map((one) => cautionSentence[one]));

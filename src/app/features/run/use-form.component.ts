@@ -5,7 +5,7 @@ import { InputNumber } from 'primeng/inputnumber';
 import { InputText } from 'primeng/inputtext';
 import { type UsageAccount, bookingOut, isBooked, noteUse, useOf } from '@esmero/core';
 import { type RunUse, type TowelRole, towelRoles, usedIn } from '@esmero/model';
-import { capital, contentName, roleName } from '@esmero/messages';
+import { capital, contentName, roleName, useText } from '@esmero/messages';
 import { NumberComponent } from '../../ui/number.component';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -24,7 +24,7 @@ const MOST_TOWELS = 10_000;
   template: `
     <h3>What was used</h3>
     @if (study.failure(); as failure) {
-      <p class="note warn">It could not be added up: {{ failure }} <button pButton type="button" severity="secondary" outlined (click)="study.ask()">Try again</button></p>
+      <p class="note warn">{{ wording.failed(failure) }} <button pButton type="button" severity="secondary" outlined (click)="study.ask()">Try again</button></p>
     } @else if (fields().length === 0) {
       <p class="soft">Adding up …</p>
     }
@@ -40,7 +40,7 @@ const MOST_TOWELS = 10_000;
                 <esm-number name="On the scale" unit="g" [least]="0" [value]="null" (typed)="weighed(field.name, full.entered(), empty.entered())" #full />
                 <esm-number name="The empty vessel" unit="g" [least]="0" [value]="null" (typed)="weighed(field.name, full.entered(), empty.entered())" #empty />
               </div>
-              <span class="soft">On the scale, and the empty vessel.</span>
+              <span class="soft">{{ wording.scale }}</span>
               @if (scaleFault()) {
                 <span class="fault" role="alert">{{ scaleFault() }}</span>
               }
@@ -53,7 +53,7 @@ const MOST_TOWELS = 10_000;
           <label for="use-because">Why it is counted again</label>
           <input pInputText id="use-because" maxlength="500" name="because" [formControl]="because" />
           @if (because.touched && because.invalid) {
-            <span class="fault" role="alert">Say why, in a few words.</span>
+            <span class="fault" role="alert">{{ wording.sayWhy }}</span>
           }
         </div>
       }
@@ -61,10 +61,10 @@ const MOST_TOWELS = 10_000;
     </form>
     @if (noted()) {
       <p class="soft" role="status">
-        Noted in the log{{ earlier() > 0 ? '; ' + earlier() + (earlier() > 1 ? ' earlier counts are' : ' earlier count is') + ' kept' : '' }}. What many runs say is offered to the next plan in Method.
+        {{ wording.noted(earlier()) }}
       </p>
       @if (booked()) {
-        <p class="soft">Taken off stock; the towels are with the laundry.</p>
+        <p class="soft">{{ wording.booked }}</p>
       }
       @if (toBook().length > 0) {
         <button pButton type="button" class="big" severity="secondary" outlined (click)="shelf.post(toBook())">{{ booked() ? 'Correct the stock' : 'Take it off stock' }}</button>
@@ -87,6 +87,7 @@ const MOST_TOWELS = 10_000;
   `,
 })
 export class UseFormComponent {
+  protected readonly wording = useText;
   private readonly desk = inject(JobDesk);
   protected readonly shelf = inject(ShelfDesk);
   private readonly now = inject(NOW);
@@ -138,7 +139,7 @@ export class UseFormComponent {
   protected weighed(name: string, fullG: number | null, emptyG: number | null): void {
     if (fullG === null || emptyG === null) return;
     const ml = fullG - emptyG;
-    this.scaleFault.set(ml < 0 ? 'The vessel cannot weigh less than when it is empty.' : '');
+    this.scaleFault.set(ml < 0 ? useText.lighterThanEmpty : '');
     if (ml >= 0) this.form().controls[name]!.setValue(Math.round(this.desk.units().edit.volume.show(ml) * 10) / 10);
   }
 

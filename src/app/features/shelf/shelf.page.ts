@@ -5,7 +5,7 @@ import { Button, ButtonDirective } from 'primeng/button';
 import { type Draft, type LaundryGroup, type LaundryStep, amountAt, assumptionTable, counting, draft, expiry, groupOf, laundering, laundryGroups, laundrySteps, lotsOf, moved, outlookOf, resolveAssumptions, retiring, shoppingList, soakFor, stockItem, takingBack, washesOf, weightKg } from '@esmero/core';
 import type { LibraryEntry, LibraryItems, LibraryKind, Movement, Place, StockItem } from '@esmero/model';
 import { dayAfter } from '@esmero/units';
-import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf } from '@esmero/messages';
+import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf, stockText } from '@esmero/messages';
 import { settingsFeature } from '../../state/settings';
 import { dayHere } from '../../state/today';
 import { ShelfDesk } from '../../state/shelf-desk';
@@ -38,6 +38,7 @@ const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and fold
   styleUrls: ['../../ui/table-page.css', './shelf.page.css'],
 })
 export class ShelfPage {
+  protected readonly wording = stockText;
   protected readonly shelf = inject(ShelfDesk);
   private readonly state = inject(State);
 
@@ -146,7 +147,7 @@ export class ShelfPage {
   private soakText(kg: number): string {
     if (kg === 0) return '';
     const { loads, soakL, productMl } = soakFor(kg, resolveAssumptions({}));
-    return `${loads === 1 ? 'One load' : `${loads} loads`}: ${this.u().water(soakL)} warm water with ${this.u().volume(productMl)} of rinseless concentrate.`;
+    return stockText.soak(loads, this.u().water(soakL), this.u().volume(productMl));
   }
 
   /** A volume as a form shows it, to the tenth. */
@@ -157,7 +158,7 @@ export class ShelfPage {
   /** A bottle of whatever size it was sold in. */
   protected buy(item: StockItem, size: number | null, expires: string): void {
     const ml = this.u().edit.volume.read(size ?? 0);
-    if (!(ml > 0 && ml <= MOST_ML)) return this.problem.set(`A size of more than nothing, up to ${this.u().volume(MOST_ML)}, please.`);
+    if (!(ml > 0 && ml <= MOST_ML)) return this.problem.set(stockText.sizeTo(this.u().volume(MOST_ML)));
     this.post([draft('bought', moved(item, 'outside', 'shelf', ml), { expiresOn: expires || null })]);
   }
 

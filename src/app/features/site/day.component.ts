@@ -5,7 +5,7 @@ import { Dialog } from 'primeng/dialog';
 import { Slider } from 'primeng/slider';
 import { type HoursOfDay, type HoursAdvice, atHour, withChange, withWeather } from '@esmero/core';
 import type { Job, ZoneId } from '@esmero/model';
-import { fixed, hourText, zoneList } from '@esmero/messages';
+import { fixed, hourText, zoneList, siteText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { WEATHER } from '../../state/weather';
@@ -23,19 +23,19 @@ function suggestion(advice: HoursAdvice): Suggestion {
   const parts = (zones: readonly ZoneId[]): string => zoneList(zones, 5);
   switch (advice.code) {
     case 'now':
-      return { advice, says: 'Every panel can be worked at this hour.', press: null };
+      return { advice, says: siteText.everyPanel, press: null };
     case 'shade':
       return { advice, says: `In the shade these could be worked at once: ${parts(advice.zones)}.`, press: 'Shade the car' };
     case 'wait':
-      return { advice, says: `From ${hourText(advice.hour)} every panel can be worked.`, press: `Wait until ${hourText(advice.hour)}` };
+      return { advice, says: siteText.fromHour(hourText(advice.hour)), press: `Wait until ${hourText(advice.hour)}` };
     case 'not-this-day':
-      return { advice, says: 'No later hour of this day suits every panel: shade it, or another day.', press: null };
+      return { advice, says: siteText.noHour, press: null };
   }
 }
 
 const why = {
-  unreachable: 'The weather service did not answer. The weather stays as you typed it.',
-  unreadable: 'The weather service answered something that is no weather. The weather stays as you typed it.',
+  unreachable: siteText.unreachable,
+  unreadable: siteText.unreadable,
 } as const;
 
 /** The day at this place: weather, panel temperatures, the hour of the job, and what would help. */
@@ -77,7 +77,7 @@ const why = {
       <p-dialog header="Panels over the day" [visible]="curves()" (visibleChange)="curves.set($event)" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(52rem, 96vw)' }" closeAriaLabel="Close">
         @if (curves() && day(); as day) {
           <esm-day-chart [day]="day" [hour]="job.hour" [shadeHours]="job.site.shadeHours" [units]="desk.units()" />
-          <p class="soft">Crosses: too hot for the product, or dry before the smallest section is done. Grey: the place is in the shade.</p>
+          <p class="soft">{{ wording.ribbonKey }}</p>
         }
       </p-dialog>
     }
@@ -120,6 +120,7 @@ const why = {
   `,
 })
 export class DayComponent {
+  protected readonly wording = siteText;
   protected readonly desk = inject(JobDesk);
   private readonly weather = inject(WEATHER);
   protected readonly hourText = hourText;
@@ -145,7 +146,7 @@ export class DayComponent {
     const u = this.desk.units();
     const wind = `${fixed(u.edit.wind.show(windMs), 1)} ${u.edit.wind.unit}`;
     const sun = shade ? 'in the shade' : `${fixed(sunWm2)} W/m² of sun`;
-    const source = job.weather ? job.weather.source : 'as typed, held all day while the sun moves';
+    const source = job.weather ? job.weather.source : siteText.asTyped;
     return `${u.temperature(airC)}, ${fixed(humidity * 100)} % humid, wind ${wind}, ${sun}: ${source}.`;
   });
 

@@ -7,7 +7,7 @@ import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
 import type { Caution } from '@esmero/core';
 import type { Job, LibraryKind, RunoffRule, Site, Vehicle } from '@esmero/model';
-import { bodyName, colourName, faultHint, finishName, runoffName } from '@esmero/messages';
+import { bodyName, colourName, faultHint, finishName, runoffName, siteText } from '@esmero/messages';
 import type { Fault } from '@esmero/exchange';
 import { checked } from '../../state/checked';
 import { JobDesk } from '../../state/job-desk';
@@ -72,6 +72,7 @@ const people = [
   styleUrl: './site.stage.css',
 })
 export class SiteStage {
+  protected readonly wording = siteText;
   protected readonly desk = inject(JobDesk);
   protected readonly faults = signal<Readonly<Record<Part, readonly Fault[]>>>({ vehicle: [], site: [] });
 

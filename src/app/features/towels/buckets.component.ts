@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, linke
 import { ButtonDirective } from 'primeng/button';
 import { compareBuckets, crossingsOf, runBuckets } from '@esmero/core';
 import type { ZoneId } from '@esmero/model';
-import { crossingSentence, dipSentence, grams, spreadSentence, zoneName } from '@esmero/messages';
+import { crossingSentence, dipSentence, grams, spreadSentence, zoneName, towelsText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { BucketChartComponent } from '../../ui/bucket/bucket-chart.component';
@@ -23,13 +23,13 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
       <p class="said num">{{ says() }}</p>
       @if (due(); as zone) {
         <p>
-          Too much comes out of the water by then: fresh water is due before {{ name(zone) }}.
+          {{ wording.freshDue(name(zone)) }}
           <button pButton type="button" severity="secondary" outlined (click)="change(zone)">Try it there</button>
         </p>
       }
       @if (fresh().length > 0) {
         <p>
-          With fresh rinse water before {{ changed() }}, {{ weigh(own()!.run.carriedG) }} come back instead of {{ weigh(unchanged()) }}.
+          {{ wording.withFresh(changed(), weigh(own()!.run.carriedG), weigh(unchanged())) }}
           <button pButton type="button" severity="secondary" outlined (click)="fresh.set([])">As before</button>
         </p>
       }
@@ -44,11 +44,11 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
             <li>{{ spread(one) }}</li>
           }
         </ul>
-        <p class="soft">A thousand draws of soil and of hands, the same for every way.</p>
+        <p class="soft">{{ wording.draws }}</p>
       } @else {
         <esm-study-bar question="How sure is that?" [share]="study.share()" [failure]="study.failure()" (ask)="study.ask()" (stop)="study.stop()" />
       }
-      <p class="note">A simulation to compare habits, not a promise: how hands rinse and wring is our judgement, and can be set otherwise.</p>
+      <p class="note">{{ wording.simulation }}</p>
     }
   `,
   styles: `
@@ -67,6 +67,7 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
   `,
 })
 export class BucketsComponent {
+  protected readonly wording = towelsText;
   private readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
   protected readonly study = studyOf('bucket-comparison');

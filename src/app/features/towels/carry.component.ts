@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { contentName, fixed, minutes, roleName } from '@esmero/messages';
+import { contentName, fixed, minutes, roleName, towelsText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { StudyBarComponent } from '../../ui/study-bar.component';
@@ -22,7 +22,7 @@ interface Row {
       <h3>What to carry</h3>
       <div class="scroll">
         <table class="num">
-          <caption class="sr-only">Planned, usual, and enough in {{ sure() }} of cases</caption>
+          <caption class="sr-only">{{ wording.carryCaption(sure()) }}</caption>
           <thead>
             <tr><th></th><th scope="col">Planned</th><th scope="col">Typical</th><th scope="col">Enough in {{ sure() }}</th><th scope="col">Plan is enough in</th></tr>
           </thead>
@@ -40,7 +40,7 @@ interface Row {
         </table>
       </div>
       <p class="soft">
-        Mixes are counted beyond what must stay in the vessel. A thousand draws: soil is as sure as its panel says; liquid, pace and the share to be sure of are as the assumptions have them.
+        {{ wording.carryDraws }}
       </p>
     } @else {
       <esm-study-bar question="How many to carry, to be sure?" [share]="study.share()" [failure]="study.failure()" (ask)="study.ask()" (stop)="study.stop()" />
@@ -69,6 +69,7 @@ interface Row {
   `,
 })
 export class CarryComponent {
+  protected readonly wording = towelsText;
   private readonly desk = inject(JobDesk);
   protected readonly study = studyOf('packing-list');
 

@@ -5,7 +5,7 @@ import { DragDropModule } from 'primeng/dragdrop';
 import { Select } from 'primeng/select';
 import { type StepKind, type UsedTowel, handMovesIn, towelFillAt, mayBecome, setAside } from '@esmero/core';
 import { type CleanlinessClass, type TowelBatch, type TowelRole, type ZoneId, towelRoles } from '@esmero/model';
-import { className, clock, mittSentence, passZones, ranges, roleName, sidesSentence, stepText, towelName } from '@esmero/messages';
+import { className, clock, mittSentence, passZones, ranges, roleName, sidesSentence, stepText, towelName, towelsText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { NumberComponent } from '../../ui/number.component';
@@ -29,6 +29,7 @@ const filling: readonly StepKind[] = ['wipe', 'finish', 'dry', 'glass'];
   styleUrl: './pile.component.css',
 })
 export class PileComponent {
+  protected readonly wording = towelsText;
   /** The batch whose count was not taken. */
   readonly refused = input<string | null>(null);
   readonly counted = output<{ readonly batch: TowelBatch; readonly clean: number | null }>();
@@ -51,7 +52,7 @@ export class PileComponent {
   protected readonly says = computed(() => {
     const zone = this.zone();
     if (this.said()) return this.said();
-    return zone ? sidesSentence(this.towels(), zone) : 'Point at a side to see where it goes, or at a panel to see its sides.';
+    return zone ? sidesSentence(this.towels(), zone) : towelsText.pointAt;
   });
 
   private readonly steps = computed(() =>
@@ -118,7 +119,7 @@ export class PileComponent {
 
   protected use({ batchId, role: from }: UsedTowel, role: TowelRole): void {
     if (!mayBecome(from, role)) {
-      if (from !== role) this.said.set('A wheel towel stays with the wheels.');
+      if (from !== role) this.said.set(towelsText.wheelStays);
       return;
     }
     this.desk.edit(`One of the ${roleName[from]} goes to the ${roleName[role]}`, (job) => setAside(job, batchId, role));

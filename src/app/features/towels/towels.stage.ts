@@ -3,7 +3,7 @@ import { Button } from 'primeng/button';
 import { Tab, TabList, TabPanel, TabPanels, Tabs } from 'primeng/tabs';
 import { afterwards, liquidOf, setChoices, withChange } from '@esmero/core';
 import { type BucketSystem, type Job, type SoakedTowelSchool, type TowelBatch, bucketSystems } from '@esmero/model';
-import { afterSentences, bucketName, mixTitle, verdictSentence } from '@esmero/messages';
+import { afterSentences, bucketName, mixTitle, verdictSentence, towelsText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
@@ -23,6 +23,7 @@ import { MOST_TOWELS, PileComponent } from './pile.component';
   styleUrl: './towels.stage.css',
 })
 export class TowelsStage {
+  protected readonly wording = towelsText;
   protected readonly desk = inject(JobDesk);
 
   protected readonly systems = bucketSystems.map((value) => ({ value, label: bucketName[value] }));
@@ -31,7 +32,7 @@ export class TowelsStage {
     { value: 8, label: 'All eight, re-wetted from a cup' },
   ] as const;
   protected readonly damp: readonly { readonly value: SoakedTowelSchool; readonly label: string }[] = [
-    { value: 'demote', label: 'Damp: now for sills and shuts' },
+    { value: 'demote', label: towelsText.demoted },
     { value: 'retire', label: 'Done for today' },
   ];
   /** The batch whose count was not taken. */

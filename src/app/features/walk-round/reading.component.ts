@@ -3,7 +3,7 @@ import { Button } from 'primeng/button';
 import { panelAt, setReading } from '@esmero/core';
 import type { ZoneId } from '@esmero/model';
 import { celsius } from '@esmero/units';
-import { zoneName } from '@esmero/messages';
+import { zoneName, walkText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { NumberComponent } from '../../ui/number.component';
 import { simulatedReading } from './thermometer';
@@ -63,7 +63,7 @@ export class ReadingComponent {
   protected readonly says = computed(() => {
     const c = this.workedOut();
     if (c === null) return '';
-    return `From air, sun and colour: ${this.desk.units().temperature(c)}. What you measure goes first.`;
+    return walkText.reckoned(this.desk.units().temperature(c));
   });
   protected readonly bounds = computed(() => {
     const { show, unit } = this.edit();

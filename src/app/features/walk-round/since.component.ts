@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Button } from 'primeng/button';
 import { addLeg, setLeg } from '@esmero/core';
 import type { Leg } from '@esmero/model';
-import { fixed, roadName } from '@esmero/messages';
+import { fixed, roadName, walkText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { LegFieldsComponent } from '../../ui/leg-fields.component';
 
@@ -67,10 +67,10 @@ export class SinceComponent {
   );
   protected readonly says = computed(() => {
     const legs = this.legs();
-    if (legs.length === 0) return 'Panels you have not looked at count as clean. Say when it was last washed, and the forecast fills them.';
+    if (legs.length === 0) return walkText.noSince;
     const km = legs.reduce((total, leg) => total + leg.km, 0);
     const roads = [...new Set(legs.map(({ road }) => roadName[road]))].join(', ');
-    return `${this.desk.units().distance(km)}, ${roads}. The forecast fills the panels you have not looked at.`;
+    return walkText.fills(this.desk.units().distance(km), roads);
   });
 
   protected add(): void {

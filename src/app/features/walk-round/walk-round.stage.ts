@@ -14,8 +14,7 @@ import {
   spotName,
   spotSentence,
   viewName,
-  zoneName,
-} from '@esmero/messages';
+  zoneName, walkText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { soilLooks } from '../../ui/net/looks';
@@ -38,6 +37,7 @@ const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
   styleUrl: './walk-round.stage.css',
 })
 export class WalkRoundStage {
+  protected readonly wording = walkText;
   protected readonly desk = inject(JobDesk);
   protected readonly brush = inject(SoilBrush);
   private readonly view = inject(ZoneInView);

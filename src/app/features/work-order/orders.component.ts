@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { Button } from 'primeng/button';
 import { scaleLinear } from 'd3-scale';
 import { type Ordering, setChoices } from '@esmero/core';
-import { minutes, orderingText } from '@esmero/messages';
+import { minutes, orderingText, orderText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { StudyBarComponent } from '../../ui/study-bar.component';
@@ -32,7 +32,7 @@ const WIDEST = 100;
             }
           </li>
         } @empty {
-          <li class="soft">There is no plan to order.</li>
+          <li class="soft">{{ wording.noPlan }}</li>
         }
       </ol>
     } @else {
@@ -42,6 +42,7 @@ const WIDEST = 100;
   styleUrl: './orders.component.css',
 })
 export class OrdersComponent {
+  protected readonly wording = orderText;
   private readonly desk = inject(JobDesk);
   protected readonly study = studyOf('work-orders', { atOnce: true });
 

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { RunRow } from '@esmero/core';
-import { clock, jobTitle, passZones } from '@esmero/messages';
+import { clock, jobTitle, passZones, orderText } from '@esmero/messages';
 import { markOf } from '../../ui/net/looks';
 import type { LapSection } from './lap-sections';
 
@@ -20,9 +20,7 @@ const marksOf = ({ treatments }: RunRow): string => [...new Set(treatments.map(m
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">
-      Pass, panels, treatment, towel:sides (+ fresh, › turned to that side, » taken up again for something dirtier, a dot: done), when its wipe
-      begins, hands-on minutes. W waterless, F foam, R rinseless, P pre-soak, ↓ pre-rinse first, ◦ cool with a mist first. What dwells is wetted
-      ahead, in this order.@if (two()) { 2nd: the second person.}
+      {{ wording.key }}@if (two()) {{{ wording.second }}}
     </p>
     <ol>
       @for (section of sections(); track $index) {
@@ -42,6 +40,7 @@ const marksOf = ({ treatments }: RunRow): string => [...new Set(treatments.map(m
   styleUrl: './print-list.component.css',
 })
 export class PrintListComponent {
+  protected readonly wording = orderText;
   readonly sections = input.required<readonly LapSection[]>();
   readonly two = input.required<boolean>();
 

@@ -23,8 +23,7 @@ import {
   roleName,
   towelName,
   verdictSentence,
-  zoneName,
-} from '@esmero/messages';
+  zoneName, orderText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { orderLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
@@ -45,6 +44,7 @@ import { RunChartComponent } from '../../ui/run-chart/run-chart.component';
   styleUrl: './work-order.stage.css',
 })
 export class WorkOrderStage {
+  protected readonly wording = orderText;
   protected readonly desk = inject(JobDesk);
   private readonly router = inject(Router);
   private readonly document = inject(DOCUMENT);

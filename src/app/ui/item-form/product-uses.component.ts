@@ -5,7 +5,7 @@ import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { notations, readDilution } from '@esmero/core';
 import { type MixPurpose, type ProductUse, labelReadings, mixPurposes } from '@esmero/model';
-import { contentName, fixed, readingName } from '@esmero/messages';
+import { contentName, fixed, readingName, partsText } from '@esmero/messages';
 import { NumberComponent } from '../number.component';
 
 const readings = labelReadings.map((value) => ({ value, label: readingName[value] }));
@@ -29,7 +29,7 @@ interface Row {
 
 function meaning({ dilution }: ProductUse): string {
   const read = readDilution(dilution);
-  if (!read.ok) return 'This number makes no mix under this reading.';
+  if (!read.ok) return partsText.noMix;
   const said = notations(read.dilution);
   return `1 to ${fixed(said.waterParts, 1)} water, 1 in ${fixed(said.wholeParts, 1)}, ${fixed(said.percent, 2)} %`;
 }

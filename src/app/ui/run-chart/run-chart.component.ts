@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { scaleLinear } from 'd3-scale';
 import { type Plan, type Step, type StepKind, criticalPath, windowsOf } from '@esmero/core';
-import { clock, stepText, windowText } from '@esmero/messages';
+import { clock, stepText, windowText, partsText } from '@esmero/messages';
 
 /** Steps of one pass that follow each other in one pair of hands. */
 interface Bar {
@@ -98,7 +98,7 @@ const ROOM = WINDOW + 12;
         <span><i [attr.data-kind]="one[0]"></i>{{ one[1] }}</span>
       }
       @if (limits().length > 0) {
-        <span><i class="window"></i>time used before it dries; dry at the line</span>
+        <span><i class="window"></i>{{ wording.window }}</span>
       }
       @if (workers() > 1) {
         <span><i class="critical"></i>decides when all is done</span>
@@ -108,6 +108,7 @@ const ROOM = WINDOW + 12;
   styleUrl: './run-chart.component.css',
 })
 export class RunChartComponent {
+  protected readonly wording = partsText;
   readonly plan = input.required<Plan>();
 
   protected readonly width = WIDTH;

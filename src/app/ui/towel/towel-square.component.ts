@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { UsedSide, UsedTowel } from '@esmero/core';
 import type { ZoneId } from '@esmero/model';
-import { className, percent, roleName, sideUseName, towelName, zoneList } from '@esmero/messages';
+import { className, percent, roleName, sideUseName, towelName, zoneList, partsText } from '@esmero/messages';
 
 interface Cell {
   readonly number: number;
@@ -41,7 +41,7 @@ const used = (side: UsedSide, now: UsedSide): string =>
         <span class="missing">short</span>
       }
       @if (towel().demoted) {
-        <span class="demoted">damp, now for sills and shuts</span>
+        <span class="demoted">{{ wording.demoted }}</span>
       }
     </h3>
     <svg viewBox="-1 -1 164 78" role="group" [attr.aria-label]="name() + ', ' + towel().fold + ' sides'">
@@ -69,12 +69,13 @@ const used = (side: UsedSide, now: UsedSide): string =>
       }
     </svg>
     @if (towel().rewetAfter; as side) {
-      <p class="soft">Wet it again from the cup after side {{ side }}.</p>
+      <p class="soft">{{ wording.rewet(side) }}</p>
     }
   `,
   styleUrl: './towel-square.component.css',
 })
 export class TowelSquareComponent {
+  protected readonly wording = partsText;
   readonly towel = input.required<UsedTowel>();
   /** The same towel as full as it is at a moment of the run. */
   readonly now = input.required<UsedTowel>();

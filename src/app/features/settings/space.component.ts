@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { ConfirmationService, MessageService } from 'primeng/api';
 import { Button } from 'primeng/button';
-import { bytesText } from '@esmero/messages';
+import { bytesText, spaceText } from '@esmero/messages';
 import { SpaceDesk } from '../../state/space';
 import { TransferDesk } from '../../state/transfer-desk';
 
@@ -11,37 +11,27 @@ import { TransferDesk } from '../../state/transfer-desk';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button],
   template: `
-    <section aria-labelledby="kept-here">
-      <h2 id="kept-here">Kept on this device</h2>
-      @if (desk.space(); as space) {
-        <p>{{ used() }} used. {{ lasting() }}</p>
-      } @else {
-        <p>This browser does not say how much room there is. Save a backup now and then.</p>
-      }
-      @if (desk.orphans().length > 0) {
-        <p>
-          {{ desk.orphans().length === 1 ? 'One picture is' : desk.orphans().length + ' pictures are' }} no longer on any job. They go by themselves after
-          30 days.
-        </p>
-        <p-button label="Delete unused pictures" icon="pi pi-trash" size="small" severity="secondary" (onClick)="sweepNow()" />
-      }
-      <p>
-        <p-button label="Save as plain JSON, without pictures" icon="pi pi-file-export" size="small" severity="secondary" (onClick)="json()" />
-      </p>
-    </section>
+    <h2>Kept on this device</h2>
+    @if (desk.space(); as space) {
+      <p>{{ wording.used(used()) }} {{ lasting() }}</p>
+    } @else {
+      <p>{{ wording.unknown }}</p>
+    }
+    <ng-content />
+    @if (desk.orphans().length > 0) {
+      <p>{{ wording.orphans(desk.orphans().length) }}</p>
+      <p-button label="Delete unused pictures" icon="pi pi-trash" severity="secondary" [outlined]="true" (onClick)="sweepNow()" />
+    }
+    <p-button [label]="wording.plainJson" icon="pi pi-file-export" severity="secondary" [text]="true" (onClick)="json()" />
   `,
   styles: `
-    section {
-      border: 1px solid var(--line);
-      border-radius: 10px;
-      padding: 0.75rem 1rem;
-    }
-    p:last-child {
+    p {
       margin: 0;
     }
   `,
 })
 export class SpaceComponent {
+  protected readonly wording = spaceText;
   protected readonly desk = inject(SpaceDesk);
   private readonly transfer = inject(TransferDesk);
   private readonly confirmation = inject(ConfirmationService);
@@ -53,8 +43,8 @@ export class SpaceComponent {
   });
   protected readonly lasting = computed(() =>
     this.desk.space()?.lasting
-      ? 'The browser has promised not to clear it by itself.'
-      : 'The browser may clear it when the device runs short of room: save a backup now and then, or install Esmero.',
+      ? spaceText.lasting
+      : spaceText.notLasting,
   );
 
   constructor() {
@@ -70,7 +60,7 @@ export class SpaceComponent {
     const count = this.desk.orphans().length;
     this.confirmation.confirm({
       header: 'Delete unused pictures?',
-      message: `${count === 1 ? 'One picture' : `${count} pictures`} that no job shows. There is no way back but a backup.`,
+      message: spaceText.sweep(count),
       acceptLabel: 'Delete',
       rejectLabel: 'Keep',
       accept: async () => {

@@ -1,0 +1,23 @@
+import { worded } from '../english';
+
+/** Towels and buckets. */
+export const towelsText = worded({
+  pointAt: 'Point at a side to see where it goes, or at a panel to see its sides.',
+  wheelStays: 'A wheel towel stays with the wheels.',
+  demoted: 'Damp: now for sills and shuts',
+  freshDue: (zone: string): string => `Too much comes out of the water by then: fresh water is due before ${zone}.`,
+  withFresh: (before: string, less: string, more: string): string => `With fresh rinse water before ${before}, ${less} come back instead of ${more}.`,
+  draws: 'A thousand draws of soil and of hands, the same for every way.',
+  simulation: 'A simulation to compare habits, not a promise: how hands rinse and wring is our judgement, and can be set otherwise.',
+  carryCaption: (sure: string): string => `Planned, typical, and enough in ${sure} of cases`,
+  carryDraws: 'Mixes are counted beyond what must stay in the vessel. A thousand draws: soil is as sure as its panel says; liquid, pace and the share to be sure of are as the assumptions have them.',
+  wholeTo: (most: number): string => `A whole number from 0 to ${most}, please.`,
+  none: 'No towel is opened: the plan leaves the car alone.',
+  drag: 'Drag a towel onto another pile, or pick the pile beside its name, and all is planned again.',
+  pileEach: ', each person with a pile of their own.',
+  short: (count: number): string => `${count} short.`,
+  damp: 'A buffing towel that got damp',
+  noBucket: 'This plan needs no bucket.',
+  rinseWater: (laid: string, runsOff: string, stays: string): string => `And ${laid} of rinse water: ${runsOff} run off, and ${stays} stay on the panels for the towels.`,
+  after: 'Waste water goes to a sanitary drain where the local code allows it, never into a storm drain. Wash towels without softener, and no hotter than their label says: softener and heat make the fibre smear.',
+});
