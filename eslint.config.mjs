@@ -15,12 +15,13 @@ export const rooms = [
   { room: 'src/worker', uses: ['core'] },
   { room: 'src/store', uses: ['model', 'units', 'records'] },
   { room: 'src/transfer', uses: ['core', 'records', 'exchange', 'store'] },
+  { room: 'src/papers', uses: [] },
   { room: 'src/demo', uses: ['core'] },
   { room: 'src/cli', uses: ['core', 'exchange', 'messages', 'demo'] },
   { room: 'src/app/theme', uses: [] },
   { room: 'src/app/state', uses: ['core', 'records', 'exchange', 'messages', 'store', 'transfer', 'worker', 'demo'] },
-  { room: 'src/app/ui', uses: ['core', 'records', 'exchange', 'messages'] },
-  { room: 'src/app/features', uses: ['core', 'records', 'exchange', 'messages', 'store', 'transfer', 'worker'] },
+  { room: 'src/app/ui', uses: ['core', 'records', 'exchange', 'messages', 'papers'] },
+  { room: 'src/app/features', uses: ['core', 'records', 'exchange', 'messages', 'papers', 'store', 'transfer', 'worker'] },
   { room: 'src/app/shell', uses: ['core', 'records', 'messages', 'store', 'worker'] },
   { room: 'server', uses: ['core', 'exchange'] },
   { room: 'e2e', uses: [] },
@@ -28,7 +29,7 @@ export const rooms = [
 
 /** What a job and its parts are made of, and its units, are known wherever the core is. */
 const ground = ['model', 'units'];
-const doors = [...ground, 'core', 'records', 'exchange', 'transfer', 'messages', 'worker', 'store', 'demo'];
+const doors = [...ground, 'core', 'records', 'exchange', 'transfer', 'messages', 'papers', 'worker', 'store', 'demo'];
 
 /** Ways into parts of the application that stand above a room. */
 const above = {
@@ -38,7 +39,7 @@ const above = {
 };
 
 const frameworks = ['@angular/*', '@ngrx/*', 'primeng/*', 'rxjs', 'express', 'idb', 'd3-*', '!d3-random'];
-const withoutFrameworks = ['src/core', 'src/exchange', 'src/messages', 'src/demo', 'src/cli'];
+const withoutFrameworks = ['src/core', 'src/exchange', 'src/messages', 'src/papers', 'src/demo', 'src/cli'];
 
 const importRule = ({ room, uses }, files = `${room}/**/*.ts`) => ({
   files: [files],

@@ -13,6 +13,7 @@ const alias = {
   '@esmero/worker': at('./src/worker/client.ts'),
   '@esmero/store': at('./src/store/index.ts'),
   '@esmero/transfer': at('./src/transfer/index.ts'),
+  '@esmero/papers': at('./src/papers/index.ts'),
   '@esmero/testing': at('./src/testing/properties.ts'),
   '@esmero/demo': at('./src/demo/index.ts'),
 };
@@ -30,7 +31,7 @@ export default defineConfig({
     projects: [
       project('core', ['src/core/**/*.spec.ts']),
       project('edges', [
-        'src/{records,transfer,exchange,messages,worker,store,demo,cli}/**/*.spec.ts',
+        'src/{records,transfer,papers,exchange,messages,worker,store,demo,cli}/**/*.spec.ts',
         'scripts/**/*.spec.ts',
       ]),
       project('server', ['server/**/*.spec.ts']),

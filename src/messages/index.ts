@@ -12,7 +12,7 @@ export * from './what-if';
 export * from './soil';
 export * from './refusal';
 export * from './habits';
-export { fillSentence, howText, jobTitle, mittSentence, mixSentences, orderingText, planSheet, ranges, sidesSentence, stepText, towelName, windowText } from './sheet';
+export { fillSentence, howText, jobTitle, mittSentence, mixSentences, orderingText, planSheet, ranges, sidesSentence, stepText, towelName, wayText, wetText, windowText } from './sheet';
 export * from './buckets';
 export * from './after';
 export { careAfterwards, claimText, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';

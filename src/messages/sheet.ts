@@ -104,14 +104,20 @@ export const jobTitle = ({ seconds, kit }: RunRow): string => {
 /** A dwell shorter than this needs no time of its own for the wetting. */
 const WORTH_A_TIME_S = 60;
 
-/** What is done in a pass, and when it is wetted where that is well before its turn; nothing for set-up and packing. */
-export function howText(row: RunRow): string {
+/** What is done in a pass; nothing for set-up and packing. */
+export function wayText(row: RunRow): string {
   if (row.number === null || row.act === null) return '';
   if (isBehind({ act: row.act, place: row.place })) return 'Finish behind';
   const whole = row.treatments.length > 0 ? capital(row.treatments.map(treatmentBrief).join(', ')) : jobTitle(row);
-  const what = row.seconds.pretreat ? `${whole}, spots first` : whole;
-  return row.treatments.length > 0 && row.wipeS - row.startS > WORTH_A_TIME_S ? `${what}, wet at ${clock(row.startS)}` : what;
+  return row.seconds.pretreat ? `${whole}, spots first` : whole;
 }
+
+/** When a pass is wetted, where that is well before its turn. */
+export const wetText = ({ number, treatments, wipeS, startS }: RunRow): string =>
+  number !== null && treatments.length > 0 && wipeS - startS > WORTH_A_TIME_S ? clock(startS) : '';
+
+/** Both in one line. */
+export const howText = (row: RunRow): string => [wayText(row), wetText(row) && `wet at ${wetText(row)}`].filter(Boolean).join(', ');
 
 /** "- 12:30 **3** Roof, left half: mist and wipe, 0:40". */
 function rowLine(row: RunRow): string {

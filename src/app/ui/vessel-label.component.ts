@@ -1,15 +1,7 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, input, signal } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
 import { partsText } from '@esmero/messages';
-
-/** What stands on a vessel. */
-export interface VesselLabel {
-  readonly content: string;
-  readonly product: string;
-  readonly ratio: string;
-  readonly vessel: string;
-  readonly date: string;
-}
+import { type VesselLabel, labelLine } from '@esmero/papers';
 
 /** The dark squares of a QR code as one path, a unit each. */
 async function codeOf(text: string): Promise<{ readonly path: string; readonly size: number }> {
@@ -84,10 +76,7 @@ export class VesselLabelComponent {
 
   private readonly document = inject(DOCUMENT);
   protected readonly code = signal<Awaited<ReturnType<typeof codeOf>> | null>(null);
-  protected readonly text = computed(() => {
-    const { content, product, ratio, vessel, date } = this.label();
-    return `${content}; ${product}; ${ratio}; ${vessel}; mixed ${date}`;
-  });
+  protected readonly text = computed(() => labelLine(this.label()));
 
   constructor() {
     effect(() => {

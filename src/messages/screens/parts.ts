@@ -14,5 +14,6 @@ export const partsText = worded({
   rewet: (side: number): string => `Wet it again from the cup after side ${side}.`,
   label: 'Not for drinking. Keep from children. Gloves, eye protection; read the product’s safety data sheet. Never add another product. Let pressure off before opening.',
   relative: ': a relative index of ours, not a measurement.',
+  noPdf: (why: string): string => `Try again, or print the page. The PDF could not be made: ${why}`,
   restsOn: 'Figures it rests on, for this job',
 });

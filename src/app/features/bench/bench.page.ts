@@ -13,7 +13,8 @@ import { ShelfDesk } from '../../state/shelf-desk';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { NumberComponent } from '../../ui/number.component';
 import { VesselDrawingComponent } from '../../ui/vessel/vessel-drawing.component';
-import { type VesselLabel, VesselLabelComponent } from '../../ui/vessel-label.component';
+import type { VesselLabel } from '@esmero/papers';
+import { VesselLabelComponent } from '../../ui/vessel-label.component';
 
 /** One way to understand the number on the label, with what it makes of the volume. */
 interface Reading {

@@ -52,23 +52,16 @@ describe('the handover', () => {
     expect(element.textContent).toContain('nothing to hand over');
   });
 
-  it('is signed in the box with a name, and signed again', async () => {
+  it('is signed with a name, and signed again', async () => {
     const { element, settle, job, press } = await show(HandoverStage, [{ provide: NOW, useValue: () => 5000 }]);
-    const pad = element.querySelector('.pad')!;
-    const at = (type: string, clientX: number, clientY: number): boolean => pad.dispatchEvent(new PointerEvent(type, { clientX, clientY, pointerId: 1 }));
-    at('pointermove', 5, 5);
-    at('pointerdown', 0, 0);
-    at('pointermove', 30, 10);
-    at('pointerup', 30, 10);
-    at('pointermove', 60, 60);
-    await settle();
     const name = element.querySelector<HTMLInputElement>('esm-signature-pad input')!;
     name.value = ' A. Ferry ';
     element.querySelector('esm-signature-pad form')!.dispatchEvent(new Event('submit'));
     await settle();
     const { signed } = job.job()!;
     expect(signed).toMatchObject({ by: 'A. Ferry', at: 5000 });
-    expect(signed!.path.match(/[ML]/g)).toEqual(['M', 'L']);
+    // There is nothing to draw on here: the name alone signs.
+    expect(signed!.path).toBe('M0 0');
     expect(element.querySelector('esm-signature-pad svg[role=img]')!.getAttribute('aria-label')).toBe('Signed by A. Ferry');
     await press('Sign again');
     expect(job.job()!.signed).toBeNull();

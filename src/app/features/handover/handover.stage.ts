@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject,
 import { Button } from 'primeng/button';
 import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg } from '@esmero/core';
 import type { CleanlinessClass, Job, Leg, PictureTime, Signature } from '@esmero/model';
-import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayText, handoverText } from '@esmero/messages';
+import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText } from '@esmero/messages';
+import type { HandoverPaper } from '@esmero/papers';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { picturesOf } from '../../state/pictures';
@@ -10,10 +11,13 @@ import { studyOf } from '../../state/study';
 import { LegFieldsComponent } from '../../ui/leg-fields.component';
 import { treatmentLooks } from '../../ui/net/looks';
 import { CarPictureComponent } from '../../ui/net/car-picture.component';
+import { carSvg } from '../../ui/net/car-svg';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
+import { PdfComponent } from '../../ui/pdf.component';
 import { PicturePairsComponent, type ShownPicture } from '../../ui/picture-pairs.component';
 import { SignaturePadComponent } from '../../ui/signature-pad.component';
+import { signatureSvg } from '../../ui/signature-path';
 import { StudyBarComponent } from '../../ui/study-bar.component';
 import { type LastsRow, LastsChartComponent } from './lasts-chart.component';
 
@@ -23,7 +27,7 @@ const parts: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 @Component({
   selector: 'esm-handover-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CarPictureComponent, Button, LastsChartComponent, LegFieldsComponent, PicturePairsComponent, SignaturePadComponent, StudyBarComponent],
+  imports: [CarPictureComponent, Button, LastsChartComponent, LegFieldsComponent, PdfComponent, PicturePairsComponent, SignaturePadComponent, StudyBarComponent],
   templateUrl: './handover.stage.html',
   styleUrl: './handover.stage.css',
 })
@@ -120,6 +124,31 @@ export class HandoverStage {
   protected sign(signed: Pick<Signature, 'by' | 'path'> | null): void {
     this.desk.edit(signed ? `Signed by ${signed.by}` : 'To be signed anew', (job) => sign(job, signed && { ...signed, at: this.now() }));
   }
+
+  /** The page as it stands here, for the client's own files. */
+  protected readonly paper = (): HandoverPaper => {
+    const job = this.desk.job()!;
+    const section = (title: string, lines: readonly string[], note?: string) => (lines.length > 0 ? [{ title, lines, ...(note ? { note } : {}) }] : []);
+    return {
+      kind: 'handover',
+      title: `For ${job.client || 'the client'}`,
+      about: `${job.vehicle.name} · ${job.site.name} · ${dayText(job.date)}`,
+      car: carSvg(job.vehicle),
+      sections: [
+        ...section(`${this.title()}: ${this.method().toLowerCase()}`, [...this.done(), ...this.left()]),
+        ...section('Existing marks', this.marks()),
+        ...section('Still to be done', this.later()),
+        ...section('Until next time', this.care),
+        ...section('Protection', this.claims(), this.wording.claimed),
+      ],
+      pictures: this.pictures().flatMap(({ url, when, says }) => (url ? [{ url, says: `${when}: ${says}` }] : [])),
+      next: this.suggestion(),
+      nextNote: this.wording.forecast,
+      together: this.wording.seenTogether,
+      signed: job.signed ? { by: `${job.signed.by}, ${dayAndTime(job.signed.at)}`, svg: signatureSvg(job.signed) } : null,
+      foot: `Esmero · ${job.name}`,
+    };
+  };
 
   protected print(): void {
     this.document.defaultView?.print();

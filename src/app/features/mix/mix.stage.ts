@@ -6,14 +6,16 @@ import { Select } from 'primeng/select';
 import type { Advice, Caution, AdviceReason, Dosed, Mix, Fill } from '@esmero/core';
 import { type DeviceKind, type Job, deviceKinds } from '@esmero/model';
 import { defaultCurrency, ml } from '@esmero/units';
-import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, percent, mixText } from '@esmero/messages';
+import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, percent, mixText, dayText, partsText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { CautionsComponent } from '../../ui/cautions.component';
 import { NetBoard } from '../../ui/net/net-board';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { NumberComponent } from '../../ui/number.component';
-import { type VesselLabel, VesselLabelComponent } from '../../ui/vessel-label.component';
+import type { LabelsPaper, VesselLabel } from '@esmero/papers';
+import { PdfComponent } from '../../ui/pdf.component';
+import { VesselLabelComponent } from '../../ui/vessel-label.component';
 import { VesselDrawingComponent } from '../../ui/vessel/vessel-drawing.component';
 
 interface Named {
@@ -96,7 +98,7 @@ function withStrength(products: Job['products'], purpose: Advice['purpose'], wat
 @Component({
   selector: 'esm-mix-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, CautionsComponent, Dialog, FormsModule, NumberComponent, Select, VesselDrawingComponent, VesselLabelComponent],
+  imports: [Button, ButtonDirective, CautionsComponent, Dialog, FormsModule, NumberComponent, Select, PdfComponent, VesselDrawingComponent, VesselLabelComponent],
   templateUrl: './mix.stage.html',
   styleUrl: './mix.stage.css',
 })
@@ -172,7 +174,7 @@ export class MixStage {
       product: productName,
       ratio: `1 to ${fixed(strength.waterParts, 1)} water`,
       vessel: vessel.name,
-      date: this.desk.job()?.date ?? '',
+      date: dayText(this.desk.job()?.date ?? ''),
     };
   }
 
@@ -184,6 +186,9 @@ export class MixStage {
       products: withStrength(job.products, purpose, waterParts),
     }));
   }
+
+  protected readonly labels = computed(() => this.benches().flatMap(({ label }) => label ?? []));
+  protected readonly labelsPaper = (): LabelsPaper => ({ kind: 'labels', labels: this.labels(), caution: partsText.label });
 
   protected readonly labelled = signal<Mix['content'] | null>(null);
   protected readonly label = computed(() => this.benches().find(({ mix }) => mix.content === this.labelled())?.label ?? null);

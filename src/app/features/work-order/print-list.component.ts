@@ -1,18 +1,7 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import type { RunRow } from '@esmero/core';
-import { clock, jobTitle, passZones, orderText } from '@esmero/messages';
-import { markOf } from '../../ui/net/looks';
+import { clock, orderText } from '@esmero/messages';
+import { marksOf, sidesText, titleOf } from './pass-line';
 import type { LapSection } from './lap-sections';
-
-/** Marks before a towel: fresh from the pile, turned, taken up again; and after it: done. */
-const heldMark = { fresh: '+', turned: '›', same: '', demoted: '»' } as const;
-
-/** "+2:1–2  ›3:4" from the towels in the hand, in order. */
-const sidesText = ({ towels }: RunRow): string =>
-  towels.map(({ towel, how, sides, done }) => `${heldMark[how]}${towel}:${sides.length > 1 ? `${sides[0]}–${sides.at(-1)}` : sides[0]}${done ? '.' : ''}`).join('  ');
-
-const titleOf = (row: RunRow): string => (row.number === null ? jobTitle(row) : passZones(row));
-const marksOf = ({ treatments }: RunRow): string => [...new Set(treatments.map(markOf))].join(' ');
 
 /** The passes as a list for paper: one page at the car, when the phone stays in the van. */
 @Component({

@@ -4,26 +4,10 @@ import type { MenuItem } from 'primeng/api';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Menu } from 'primeng/menu';
-import { type RunRow, afterwards, changePass, detailsOf, passChangesOf, runRows } from '@esmero/core';
+import { type Plan, type RunRow, afterwards, changePass, detailsOf, passChangesOf, runRows } from '@esmero/core';
 import { type PassChange, views } from '@esmero/model';
-import {
-  cautionSentence,
-  afterSentences,
-  clock,
-  jobTitle,
-  mixTitle,
-  markName,
-  figureValue,
-  methodName,
-  mittSentence,
-  minutes,
-  mixSentences,
-  partName,
-  passChangeText,
-  roleName,
-  towelName,
-  verdictSentence,
-  zoneName, orderText } from '@esmero/messages';
+import { type Units, afterSentences, cautionSentence, clock, dayText, figureValue, jobTitle, methodName, mixSentences, mixTitle, orderText, passChangeText, verdictSentence } from '@esmero/messages';
+import type { WorkOrderPaper } from '@esmero/papers';
 import { JobDesk } from '../../state/job-desk';
 import { orderLooks } from '../../ui/net/looks';
 import { NetBoard } from '../../ui/net/net-board';
@@ -31,15 +15,17 @@ import { viewOf } from '../../ui/net/view-layout';
 import { type LapSection, lapSections } from './lap-sections';
 import { OrdersComponent } from './orders.component';
 import { PassCardComponent } from './pass-card.component';
+import { knownBefore, countOut, marksBefore, slotText, totalsText, workOrderPaper } from './work-order-paper';
 import { PrintListComponent } from './print-list.component';
 import { ByHandComponent } from './by-hand.component';
+import { PdfComponent } from '../../ui/pdf.component';
 import { RunChartComponent } from '../../ui/run-chart/run-chart.component';
 
 /** The wash pass by pass: cards on the clock on screen, a list on paper. */
 @Component({
   selector: 'esm-work-order-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ByHandComponent, Dialog, Menu, OrdersComponent, PassCardComponent, PrintListComponent, RunChartComponent],
+  imports: [Button, ByHandComponent, Dialog, Menu, OrdersComponent, PassCardComponent, PdfComponent, PrintListComponent, RunChartComponent],
   templateUrl: './work-order.stage.html',
   styleUrl: './work-order.stage.css',
 })
@@ -73,33 +59,14 @@ export class WorkOrderStage {
   protected readonly verdicts = computed(() =>
     (this.desk.plan()?.verdicts ?? []).map((verdict) => verdictSentence(verdict, this.desk.units())),
   );
-  /** What is to be known beside the car: spots that stay, and whose word this is done on. */
-  protected readonly known = computed(() =>
-    (this.desk.plan()?.verdicts ?? [])
-      .filter(({ code }) => code === 'spots-left' || code === 'against-advice' || code === 'late')
-      .map((verdict) => verdictSentence(verdict, this.desk.units())),
-  );
-  protected readonly marks = computed(() =>
-    (this.desk.job()?.marks ?? []).map(
-      ({ zone, kind, note }) => `${zoneName(zone)}: ${markName[kind]}${note ? ` (${note.replace(/\.$/, '')})` : ''}`,
-    ),
-  );
+  protected readonly known = this.ofPlan(knownBefore);
+  protected readonly marks = computed(() => {
+    const job = this.desk.job();
+    return job ? marksBefore(job) : [];
+  });
   protected readonly cautions = computed(() => (this.desk.plan()?.cautions ?? []).map((one) => cautionSentence[one]));
-  protected readonly totals = computed(() => {
-    const plan = this.desk.plan();
-    if (!plan || plan.method === 'decline') return '';
-    const u = this.desk.units();
-    const { minutes, litres, productMl, towels } = plan.totals;
-    return `${figureValue(minutes, u)}, ${figureValue(litres, u)} of water, ${figureValue(productMl, u)} of product, ${figureValue(towels, u)} towels`;
-  });
-  /** What to tell the client, and what it is made of. */
-  protected readonly slot = computed(() => {
-    const plan = this.desk.plan();
-    if (!plan || plan.method === 'decline') return '';
-    const u = this.desk.units();
-    const parts = plan.slot.parts.map(({ code, value }) => `${partName(code)} ${minutes(value)}`);
-    return `Give the client ${figureValue(plan.slot, u)}: ${parts.join(', ')}.`;
-  });
+  protected readonly totals = this.ofPlan(totalsText);
+  protected readonly slot = this.ofPlan(slotText);
   protected readonly mixes = computed(() =>
     (this.desk.plan()?.mix.mixes ?? []).map((mix) => ({
       name: mixTitle(mix),
@@ -107,18 +74,9 @@ export class WorkOrderStage {
       sentences: mixSentences(mix, this.desk.units()),
     })),
   );
-  protected readonly towels = computed(() =>
-    (this.desk.plan()?.towels ?? []).map((towel) => ({
-      name: towelName(towel),
-      role: roleName[towel.role],
-      batch: towel.batchName,
-      sides: towel.sides.length === 1 ? '1 side' : `${new Set(towel.sides.map(({ number }) => number)).size} sides`,
-      rewet: towel.rewetAfter,
-      missing: towel.missing,
-    })),
-  );
-
-  protected readonly mitts = computed(() => (this.desk.plan()?.mitts ?? []).map(mittSentence));
+  protected readonly count = this.ofPlan(countOut);
+  protected readonly dayText = dayText;
+  protected readonly paper = (): WorkOrderPaper => workOrderPaper(this.desk.job()!, this.desk.plan()!, this.desk.units());
   protected readonly after = computed(() => {
     const [job, plan, u] = [this.desk.job(), this.desk.plan(), this.desk.units()];
     return job && plan && plan.method !== 'decline' ? afterSentences(afterwards(job, plan), u) : [];
@@ -147,6 +105,14 @@ export class WorkOrderStage {
   protected ask(row: RunRow, event: Event, menu: Menu): void {
     this.items.set(this.itemsFor(row));
     menu.toggle(event);
+  }
+
+  /** What is said of the plan; null while there is none. */
+  private ofPlan<T>(say: (plan: Plan, u: Units) => T) {
+    return computed(() => {
+      const plan = this.desk.plan();
+      return plan ? say(plan, this.desk.units()) : null;
+    });
   }
 
   private itemsFor(row: RunRow): MenuItem[] {
