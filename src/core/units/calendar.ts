@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import { addDays, addMonths, format, getDaysInMonth, getISODay, isValid } from 'date-fns';
+import { addDays, format, isValid } from 'date-fns';
 
 /** A day of the calendar, written 2031-07-14. */
 export type Day = string;
@@ -36,14 +36,5 @@ export type Month = string;
 
 export const monthOf = (day: Day): Month => day.slice(0, 7);
 
-export const monthAfter = (month: Month, months: number): Month => monthOf(dayOf(addMonths(dateOf(`${month}-01`), months)));
-
 /** @example monthName('2031-07') // 'July 2031' */
 export const monthName = (month: Month): string => format(dateOf(`${month}-01`), 'MMMM yyyy');
-
-/** Every day of a month, in order. */
-export const daysOf = (month: Month): readonly Day[] =>
-  Array.from({ length: getDaysInMonth(dateOf(`${month}-01`)) }, (_, i) => dayAfter(`${month}-01`, i));
-
-/** 1 is Monday, 7 Sunday. */
-export const weekdayOf = (day: Day): number => getISODay(dateOf(day));

@@ -19,7 +19,7 @@ describe('the log', () => {
     const { element, settle } = await show(LogPage);
     await keep([...slowRuns, demoJobs[2]!]);
     await settle();
-    const names = (): string[] => [...element.querySelectorAll('tbody th a')].map((a) => a.textContent!);
+    const names = (): string[] => [...element.querySelectorAll('.runs tbody a')].map((a) => a.textContent!);
     expect(names()).toEqual([...slowRuns].reverse().map(({ name }) => name));
     const field = element.querySelector<HTMLInputElement>('input[type=search]')!;
     field.value = `orchard ${slowRuns[2]!.vehicle.name.split(' ')[0]}`;
@@ -32,7 +32,7 @@ describe('the log', () => {
 });
 
 describe('finding in the log', () => {
-  const rows = (element: HTMLElement): number => element.querySelectorAll('.runs tbody th').length;
+  const rows = (element: HTMLElement): number => element.querySelectorAll('.runs tbody tr').length;
 
   it('goes by method and by how a run ended, and lets go again', async () => {
     const { element, settle, press } = await show(LogPage);
@@ -51,19 +51,20 @@ describe('finding in the log', () => {
   });
 
   it('goes by a day of the calendar, and by the month', async () => {
-    const { element, settle } = await show(LogPage);
+    const { element, settle, press } = await show(LogPage);
     const far: Job = { ...slowRuns[1]!, id: 'far', run: { ...slowRuns[1]!.run!, startedAt: START - 40 * 86_400_000, endedAt: START - 40 * 86_400_000 + 1 } };
     await keep([...slowRuns, far]);
     await settle();
-    const days = (): HTMLButtonElement[] => [...element.querySelectorAll<HTMLButtonElement>('esm-month .has')];
+    await press('By day');
+    const days = (): HTMLElement[] => [...element.querySelectorAll<HTMLElement>('esm-month .has')];
     expect(days()).toHaveLength(1);
     expect(days()[0]!.getAttribute('aria-label')).toContain('3 runs');
     days()[0]!.click();
     await settle();
     expect(rows(element)).toBe(3);
-    element.querySelector<HTMLButtonElement>('[aria-label="The month before"]')!.click();
+    element.querySelector<HTMLButtonElement>('esm-month .p-datepicker-prev-button')!.click();
     await settle();
-    element.querySelector<HTMLButtonElement>('esm-month .grow')!.click();
+    element.querySelector<HTMLButtonElement>('esm-month .whole button')!.click();
     await settle();
     expect(rows(element)).toBe(days().length);
   });
@@ -92,14 +93,27 @@ describe('finding in the log', () => {
     expect(element.querySelector('.band')).not.toBeNull();
   });
 
-  it('shows a hundred of many, and more when asked', async () => {
+  it('sorts by what is pressed, and shows all of a run', async () => {
     const { element, settle, press } = await show(LogPage);
+    await keep(slowRuns);
+    await settle();
+    const names = (): string[] => [...element.querySelectorAll('.runs tbody a')].map((a) => a.textContent!);
+    [...element.querySelectorAll<HTMLElement>('th')].find(({ textContent }) => textContent?.startsWith('Job'))!.click();
+    await settle();
+    expect(names()).toEqual(slowRuns.map(({ name }) => name).sort());
+    await press(`All of ${slowRuns[1]!.name}`);
+    await settle();
+    expect(document.querySelector('.p-dialog')?.textContent).toContain(slowRuns[1]!.vehicle.name);
+  });
+
+  it('draws of many only the rows in sight', async () => {
+    const { element, settle } = await show(LogPage);
     // Until the list of jobs has been fetched anew after the opening.
     await new Promise((resolve) => setTimeout(resolve, 600));
-    await keep(Array.from({ length: 130 }, (_, i) => ({ ...slowRuns[i % 3]!, id: `many-${i}` })));
+    await keep(Array.from({ length: 160 }, (_, i) => ({ ...slowRuns[i % 3]!, id: `many-${i}` })));
     await settle();
-    expect(rows(element)).toBe(100);
-    await press('Show more');
-    expect(rows(element)).toBe(130);
+    expect(element.textContent).toContain('160 of 160 runs');
+    expect(element.querySelector('p-scroller')).not.toBeNull();
+    expect(rows(element)).toBeLessThan(160);
   });
 });

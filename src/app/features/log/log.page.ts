@@ -2,23 +2,40 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, res
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { Button, ButtonDirective } from 'primeng/button';
+import { Dialog } from 'primeng/dialog';
 import { IconField } from 'primeng/iconfield';
 import { InputIcon } from 'primeng/inputicon';
 import { InputText } from 'primeng/inputtext';
+import { TableModule } from 'primeng/table';
 import { type Learned, type LogEntry, type LogQuery, type RunState, everything, historyOf, learn, logOf, ratiosOf, runStates, searchLog } from '@esmero/core';
 import { type Job, type VehicleMethod, isTick } from '@esmero/model';
+import { monthName } from '@esmero/units';
 import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText, logText } from '@esmero/messages';
 import { STORE } from '../../state/ports';
 import { settingsFeature } from '../../state/settings';
 import { shelfFeature } from '../../state/shelf';
-import { mediaSignal } from '../../ui/media';
 import { type Dot, DotsChartComponent } from './dots-chart.component';
 import { MonthComponent } from './month.component';
 
-/** More than this is shown when it is asked for. */
-const PAGE = 100;
+/** From so many on only the rows in sight are drawn. */
+const MANY = 150;
+const ROW_PX = 72;
 /** So many runs are still told apart in a chart. */
 const DOTS = 200;
+
+/** A run in the table, with what it is sorted by. */
+interface LogRow {
+  readonly entry: LogEntry;
+  readonly id: string;
+  readonly at: number;
+  readonly day: string;
+  readonly name: string;
+  readonly car: string;
+  readonly client: string;
+  readonly method: string;
+  readonly tookMin: number | null;
+  readonly plannedMin: number | null;
+}
 
 const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
 
@@ -26,7 +43,7 @@ const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
 @Component({
   selector: 'esm-log-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, DotsChartComponent, IconField, InputIcon, InputText, MonthComponent, RouterLink],
+  imports: [Button, ButtonDirective, Dialog, DotsChartComponent, IconField, InputIcon, InputText, MonthComponent, RouterLink, TableModule],
   templateUrl: './log.page.html',
   styleUrls: ['../../ui/table-page.css', './log.page.css'],
 })
@@ -35,9 +52,7 @@ export class LogPage {
   private readonly state = inject(State);
   private readonly store = inject(STORE);
 
-  /** On a narrow screen the month is asked for. */
   protected readonly monthOpen = signal(false);
-  protected readonly narrow = mediaSignal('(max-width: 47.99rem)');
   protected readonly dayText = dayText;
   protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
   private readonly stored = this.state.selectSignal(shelfFeature.selectJobs);
@@ -53,8 +68,25 @@ export class LogPage {
   protected readonly count = computed(() => this.log().length);
   private readonly found = computed(() => searchLog(this.log(), this.query()));
   protected readonly foundCount = computed(() => this.found().length);
-  protected readonly shown = linkedSignal({ source: this.query, computation: () => PAGE });
-  protected readonly rows = computed(() => this.found().slice(0, this.shown()).map((entry) => this.rowOf(entry)));
+  protected readonly many = computed(() => this.foundCount() > MANY);
+  protected readonly rowHeight = ROW_PX;
+  /** What is sorted by; the words of a row are made when it is in sight. */
+  protected readonly rows = computed((): LogRow[] =>
+    this.found().map((entry) => ({
+      entry,
+      id: entry.job.id,
+      at: entry.at,
+      day: entry.day,
+      name: entry.job.name,
+      car: entry.job.vehicle.name,
+      client: entry.job.client,
+      method: entry.used?.method ? methodName[entry.used.method] : '',
+      tookMin: entry.minutes,
+      plannedMin: entry.used?.plannedMin ?? null,
+    })),
+  );
+  /** The run of which all is shown. */
+  protected readonly opened = signal<LogEntry | null>(null);
   /** Days with runs, whatever day is asked for. */
   protected readonly days = computed(() => {
     const days = new Map<string, number>();
@@ -127,23 +159,30 @@ export class LogPage {
     this.ask({ method: this.query().method === method ? null : method });
   }
 
-  protected more(): void {
-    this.shown.update((shown) => shown + PAGE);
+  protected readonly timeText = (min: number | null): string => (min === null ? '' : clock(min * 60));
+
+  protected against({ run, job }: LogEntry): string {
+    return run ? againstText(run) : `${runStateName.refused}: ${job.refused?.why ?? ''}`;
   }
 
-  private rowOf({ job, run, used, day, minutes }: LogEntry) {
-    return {
-      job,
-      day,
-      took: minutes === null ? '' : clock(minutes * 60),
-      planned: used ? clock(used.plannedMin * 60) : '',
-      against: run ? againstText(run) : `${runStateName.refused}: ${job.refused?.why ?? ''}`,
-      water: waterText(used, this.u()),
-      consent: job.consent ? `Against advice, on the word of ${job.consent.by}` : '',
-      method: used?.method ? methodName[used.method] : '',
-      events: (run?.events ?? []).flatMap((event) => (isTick(event) ? [] : [turnText(event, this.u())])),
-      corrections: (run?.counts ?? []).slice(1).map(({ because }) => because),
-      later: (run?.punch ?? []).filter(({ done }) => !done).length,
-    };
+  /** A day or a month as people write it. */
+  protected spanText(span: string): string {
+    return span.length > 7 ? dayText(span) : monthName(span);
+  }
+
+  /** All that is known of a run. */
+  protected linesOf(entry: LogEntry): readonly string[] {
+    const { job, run, used, minutes } = entry;
+    const later = (run?.punch ?? []).filter(({ done }) => !done);
+    return [
+      `${dayText(entry.day)}, ${job.vehicle.name}`,
+      minutes === null ? '' : `Took ${this.timeText(minutes)}${used ? `, planned ${this.timeText(used.plannedMin)}` : ''}`,
+      this.against(entry),
+      waterText(used, this.u()),
+      job.consent ? logText.againstAdvice(job.consent.by) : '',
+      ...(run?.events ?? []).flatMap((event) => (isTick(event) ? [] : [turnText(event, this.u())])),
+      ...(run?.counts ?? []).slice(1).map(({ because }) => `Counted again: ${because}`),
+      ...later.map(({ text }) => `For later: ${text}`),
+    ].filter(Boolean);
   }
 }

@@ -3,9 +3,10 @@ import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { Button, ButtonDirective } from 'primeng/button';
 import { type Draft, type LaundryGroup, type LaundryStep, amountAt, assumptionTable, counting, draft, expiry, groupOf, laundering, laundryGroups, laundrySteps, lotsOf, moved, outlookOf, resolveAssumptions, retiring, shoppingList, soakFor, stockItem, takingBack, washesOf, weightKg } from '@esmero/core';
+import { TableModule } from 'primeng/table';
 import type { LibraryEntry, LibraryItems, LibraryKind, Movement, Place, StockItem } from '@esmero/model';
 import { dayAfter } from '@esmero/units';
-import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf, stockText } from '@esmero/messages';
+import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf, stockText, dayText } from '@esmero/messages';
 import { settingsFeature } from '../../state/settings';
 import { dayHere } from '../../state/today';
 import { ShelfDesk } from '../../state/shelf-desk';
@@ -14,7 +15,9 @@ import { NumberComponent } from '../../ui/number.component';
 
 const MOST_ML = 1_000_000;
 const MOST_TOWELS = 10_000;
-const SHOWN_MOVEMENTS = 40;
+/** From so many movements on only the rows in sight are drawn. */
+const MANY = 60;
+const ROW_PX = 56;
 /** Longer than this nobody looks ahead. */
 const FAR_DAYS = 365;
 
@@ -33,7 +36,7 @@ const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and fold
 @Component({
   selector: 'esm-shelf-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, DayFieldComponent, NumberComponent, RouterLink],
+  imports: [Button, ButtonDirective, DayFieldComponent, NumberComponent, RouterLink, TableModule],
   templateUrl: './shelf.page.html',
   styleUrls: ['../../ui/table-page.css', './shelf.page.css'],
 })
@@ -70,7 +73,7 @@ export class ShelfPage {
         lasts: this.lasts(daysLeft),
         pace: perDay > 0 ? `${this.amount(item, perDay * 7)} a week` : 'not used of late',
         lots: lotsOf(item, this.shelf.movements()).map(({ left, openedAt, expiresOn }) => ({
-          text: `${this.amount(item, left)}${openedAt === null ? ', closed' : `, opened ${dayHere(openedAt)}`}${expiresOn ? `, good until ${expiresOn}` : ''}`,
+          text: `${this.amount(item, left)}${openedAt === null ? ', closed' : `, opened ${dayText(dayHere(openedAt))}`}${expiresOn ? `, good until ${dayText(expiresOn)}` : ''}`,
           bad: expiry({ expiresOn }, dayHere(this.now())),
         })),
       };
@@ -87,7 +90,8 @@ export class ShelfPage {
         clean: at('shelf'),
         away: away.map(({ place }) => at(place)),
         washes: washes > 0 ? `${washes.toFixed(1)} of ${this.lifeWashes}` : 'none yet',
-        worn: washes >= this.lifeWashes,
+        worn: washes,
+        isWorn: washes >= this.lifeWashes,
       };
     }),
   );
@@ -122,12 +126,23 @@ export class ShelfPage {
       cost: one.costMinor === null ? '' : money(one.costMinor, this.shelf.currency()),
     })),
   );
-  protected readonly history = computed(() =>
-    [...this.shelf.kept()]
-      .reverse()
-      .slice(0, SHOWN_MOVEMENTS)
-      .map((movement, i) => ({ movement, day: dayHere(movement.at), text: movementText(movement, this.shelf.nameOf, this.u()), last: i === 0 })),
-  );
+  protected readonly many = computed(() => this.shelf.kept().length > MANY);
+  protected readonly rowHeight = ROW_PX;
+  /** What is sorted by; the words of a row are made when it is in sight. */
+  protected readonly history = computed(() => {
+    const kept = this.shelf.kept();
+    return kept.map((movement, i) => ({ movement, id: movement.id, at: movement.at, kind: movement.kind, last: i === kept.length - 1 }));
+  });
+
+  protected dayOf({ at }: Movement): string {
+    return dayText(dayHere(at));
+  }
+
+  protected textOf(movement: Movement): string {
+    return movementText(movement, this.shelf.nameOf, this.u());
+  }
+
+  protected readonly byItem = (_index: number, { item }: { readonly item: StockItem }): string => item;
 
   private kept<K extends LibraryKind>(kind: K): readonly LibraryItems[K][] {
     return this.shelf.library().flatMap((entry: LibraryEntry) => (entry.kind === kind && !entry.archived ? [entry.item as LibraryItems[K]] : []));
@@ -141,7 +156,7 @@ export class ShelfPage {
     if (daysLeft === null) return { text: '', soon: false };
     if (daysLeft > FAR_DAYS) return { text: 'more than a year', soon: false };
     const days = Math.floor(daysLeft);
-    return { text: `${days} days, until ${dayAfter(dayHere(this.now()), days)}`, soon: days < 14 };
+    return { text: `${days} days, until ${dayText(dayAfter(dayHere(this.now()), days))}`, soon: days < 14 };
   }
 
   private soakText(kg: number): string {
