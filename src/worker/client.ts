@@ -1,9 +1,9 @@
 import { proxy, wrap } from 'comlink';
 import type { StudyKind } from '@esmero/core';
 import type { Job } from '@esmero/model';
-import type { Answer, Planner, Progress, StudyAnswer } from './protocol';
+import type { Answer, PlanBrief, Planner, Progress, StudyAnswer } from './protocol';
 
-export type { Answer, Planner, Progress, StudyAnswer } from './protocol';
+export type { Answer, PlanBrief, Planner, Progress, StudyAnswer } from './protocol';
 
 /** Asks the planner, wherever it runs. */
 type Ask = (job: Job) => Promise<Answer>;
@@ -50,6 +50,8 @@ const broken = (worker: Worker): Promise<never> =>
 /** What the application asks of the worker. */
 export interface Planning {
   plan(job: Job): Promise<Latest>;
+  /** For a list: every job that is asked about gets its answer. */
+  brief(job: Job): Promise<PlanBrief>;
   /** A long question; the same one about another job stops it. */
   study<K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>>;
   stop(kind: StudyKind): void;
@@ -64,6 +66,7 @@ export function workerPlanner(): Planning {
   const latest = new LatestOnly((job) => Promise.race([remote.plan(job), failure]));
   return {
     plan: (job) => latest.plan(job),
+    brief: (job) => Promise.race([remote.brief(job), failure]).catch(() => null),
     study: <K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>> =>
       Promise.race([remote.study(kind, job, proxy(progress)) as Promise<StudyAnswer<K>>, failure]).catch(
         (error: unknown) => ({

@@ -1,6 +1,6 @@
 import { type StudyKind, planRun, studies } from '@esmero/core';
 import type { Job } from '@esmero/model';
-import type { Answer, Planner, Progress, StudyAnswer } from './protocol';
+import type { Answer, PlanBrief, Planner, Progress, StudyAnswer } from './protocol';
 
 const failed = (error: unknown) => ({
   kind: 'failed' as const,
@@ -38,6 +38,14 @@ export const planner: Planner = {
       return { kind: 'plan', plan: planRun(job) };
     } catch (error) {
       return failed(error);
+    }
+  },
+  brief(job: Job): PlanBrief {
+    try {
+      const { method, totals } = planRun(job);
+      return { method, minutes: totals.minutes.value };
+    } catch {
+      return null;
     }
   },
   study: (kind, job, progress) => work(kind, job, progress).catch(failed),

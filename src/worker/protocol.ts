@@ -1,10 +1,13 @@
 import type { Plan, Studies, StudyKind } from '@esmero/core';
-import type { Job } from '@esmero/model';
+import type { Job, VehicleMethod } from '@esmero/model';
 
 /** What crosses to the planner and back is plain data; a thrown error comes back as a failure. */
 export type Answer =
   | { readonly kind: 'plan'; readonly plan: Plan }
   | { readonly kind: 'failed'; readonly message: string };
+
+/** What a list says of a plan; null where there could not be one. */
+export type PlanBrief = { readonly method: VehicleMethod; readonly minutes: number } | null;
 
 export type StudyAnswer<K extends StudyKind> =
   | { readonly kind: 'done'; readonly answer: Studies[K] }
@@ -17,6 +20,7 @@ export type Progress = (share: number) => void;
 
 export interface Planner {
   plan(job: Job): Answer;
+  brief(job: Job): PlanBrief;
   /** Works in slices, so that plans and calls to stop get through in between. */
   study<K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>>;
   stop(kind: StudyKind): void;

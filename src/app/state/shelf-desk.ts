@@ -16,6 +16,8 @@ export class ShelfDesk {
   private readonly now = inject(NOW);
 
   readonly ready = this.state.selectSignal(shelfFeature.selectReady);
+  /** Why nothing could be fetched. */
+  readonly unreadable = this.state.selectSignal(shelfFeature.selectUnreadable);
   /** Not all of it is kept yet. */
   readonly writing = this.state.selectSignal(shelfFeature.selectWriting);
   readonly kept = this.state.selectSignal(shelfFeature.selectMovements);
@@ -48,6 +50,11 @@ export class ShelfDesk {
   private readonly jobs = this.state.selectSignal(shelfFeature.selectJobs);
   /** Of the job that was last worked on. */
   readonly currency = computed(() => this.jobs()[0]?.job.currency ?? defaultCurrency);
+
+  /** Fetches all of it, anew after it could not be read. */
+  load(): void {
+    this.state.dispatch(shelfActions.load());
+  }
 
   time(): number {
     return this.now();

@@ -92,8 +92,8 @@ export const rescueAll = createEffect(
   (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>
     actions.pipe(
       ofType(shelfActions.rescueAll),
-      concatLatestFrom(() => [state.select(shelfFeature.selectShelfState), state.select(deskFeature.selectJob)]),
-      concatMap(async ([, { library, movements }, job]) => {
+      concatLatestFrom(() => [state.select(shelfFeature.selectLibrary), state.select(shelfFeature.selectMovements), state.select(deskFeature.selectJob)]),
+      concatMap(async ([, library, movements, job]) => {
         const kept = await store;
         const done = await kept.merge({ library, jobs: job ? [job] : [], movements, photos: [] });
         // No demo beside what was saved.

@@ -1,4 +1,5 @@
-import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
+import { type EntityState, createEntityAdapter } from '@ngrx/entity';
+import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import type { Job, LibraryEntry, Movement } from '@esmero/model';
 import { type Keeping, type StoredBrief, type StoredEntry, type StoredJob, briefOf, entryId } from '@esmero/store';
 
@@ -13,11 +14,11 @@ export interface EntryConflict {
 export interface ShelfState {
   readonly ready: boolean;
   readonly keeping: Keeping;
-  readonly library: readonly StoredEntry[];
+  readonly entries: EntityState<StoredEntry>;
   /** In brief, the last changed first. */
-  readonly jobs: readonly StoredBrief[];
+  readonly briefs: EntityState<StoredBrief>;
   /** All that moved, oldest first. */
-  readonly movements: readonly Movement[];
+  readonly moves: EntityState<Movement>;
   /** Writes that are under way. */
   readonly writing: number;
   /** What was fetched while a write was under way may lack it: fetched again afterwards. */
@@ -57,22 +58,21 @@ export const shelfActions = createActionGroup({
   },
 });
 
+const entryAdapter = createEntityAdapter<StoredEntry>({ selectId: entryId });
+const briefAdapter = createEntityAdapter<StoredBrief>();
+const moveAdapter = createEntityAdapter<Movement>();
+
 const initial: ShelfState = {
   ready: false,
   keeping: 'for-good',
-  library: [],
-  jobs: [],
-  movements: [],
+  entries: entryAdapter.getInitialState(),
+  briefs: briefAdapter.getInitialState(),
+  moves: moveAdapter.getInitialState(),
   writing: 0,
   stale: false,
   conflict: null,
   problem: null,
   unreadable: null,
-};
-
-const withEntry = (library: readonly StoredEntry[], stored: StoredEntry): readonly StoredEntry[] => {
-  const id = entryId(stored);
-  return library.some((one) => entryId(one) === id) ? library.map((one) => (entryId(one) === id ? stored : one)) : [...library, stored];
 };
 
 export const shelfFeature = createFeature({
@@ -81,19 +81,20 @@ export const shelfFeature = createFeature({
     initial,
     on(shelfActions.loaded, (state, { keeping, library, jobs, movements }): ShelfState => {
       const stale = state.writing > 0;
-      const kept = stale && state.ready ? state : { library, movements };
-      return { ...state, ready: true, keeping, jobs, library: kept.library, movements: kept.movements, stale, unreadable: null };
+      const kept = stale && state.ready ? state : { entries: entryAdapter.setAll([...library], state.entries), moves: moveAdapter.setAll([...movements], state.moves) };
+      return { ...state, ready: true, keeping, briefs: briefAdapter.setAll([...jobs], state.briefs), entries: kept.entries, moves: kept.moves, stale, unreadable: null };
     }),
     on(shelfActions.unreadable, (state, { message }): ShelfState => ({ ...state, unreadable: message })),
     on(shelfActions.listed, (state, { stored }): ShelfState => {
-      const known = state.jobs.find(({ id }) => id === stored.id);
+      const known = state.briefs.entities[stored.id];
       if (!state.ready || known?.revision === stored.revision) return state;
       // Archived or not, it stays: saving does not change that.
       const brief = { ...briefOf(stored), archived: known?.archived ?? stored.archived };
-      return { ...state, jobs: [brief, ...state.jobs.filter((one) => one !== known)] };
+      const others = briefAdapter.removeOne(stored.id, state.briefs);
+      return { ...state, briefs: { ids: [stored.id, ...(others.ids as string[])], entities: { ...others.entities, [stored.id]: brief } } };
     }),
     // Shown at once, so that a second tap counts with the first; what could not be kept goes again.
-    on(shelfActions.post, (state, { movements }): ShelfState => ({ ...state, movements: [...state.movements, ...movements] })),
+    on(shelfActions.post, (state, { movements }): ShelfState => ({ ...state, moves: moveAdapter.addMany([...movements], state.moves) })),
     on(
       ...[shelfActions.putEntry, shelfActions.deleteEntry, shelfActions.addJob, shelfActions.archiveJobs, shelfActions.deleteJobs, shelfActions.rescueAll, shelfActions.post],
       (state): ShelfState => ({ ...state, writing: state.writing + 1 }),
@@ -102,14 +103,19 @@ export const shelfFeature = createFeature({
       ...[shelfActions.written, shelfActions.posted, shelfActions.problem, shelfActions.entrySaved, shelfActions.entryConflict],
       (state): ShelfState => ({ ...state, writing: Math.max(0, state.writing - 1) }),
     ),
-    on(shelfActions.entrySaved, (state, { stored }): ShelfState => ({ ...state, library: withEntry(state.library, stored) })),
+    on(shelfActions.entrySaved, (state, { stored }): ShelfState => ({ ...state, entries: entryAdapter.upsertOne(stored, state.entries) })),
     on(shelfActions.entryConflict, (state, { mine, theirs, fields }): ShelfState => ({
       ...state,
-      library: withEntry(state.library, theirs),
+      entries: entryAdapter.upsertOne(theirs, state.entries),
       conflict: { mine, theirs, fields },
     })),
     on(shelfActions.conflictSettled, (state): ShelfState => ({ ...state, conflict: null })),
     on(shelfActions.problem, (state, { message }): ShelfState => ({ ...state, problem: message })),
     on(shelfActions.problemSeen, (state): ShelfState => ({ ...state, problem: null })),
   ),
+  extraSelectors: ({ selectEntries, selectBriefs, selectMoves }) => ({
+    selectLibrary: createSelector(selectEntries, entryAdapter.getSelectors().selectAll),
+    selectJobs: createSelector(selectBriefs, briefAdapter.getSelectors().selectAll),
+    selectMovements: createSelector(selectMoves, moveAdapter.getSelectors().selectAll),
+  }),
 });

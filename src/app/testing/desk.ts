@@ -32,6 +32,10 @@ export interface Desk {
 
 const planning: Planning = {
   plan: async (job: Job) => ({ kind: 'plan', plan: planRun(job) }),
+  brief: async (job: Job) => {
+    const { method, totals } = planRun(job);
+    return { method, minutes: totals.minutes.value };
+  },
   study: async (kind, job) => ({ kind: 'done', answer: finish(studies[kind](job)) }) as never,
   stop: () => undefined,
 };

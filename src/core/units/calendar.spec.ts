@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { dayAfter, dayAt, instantAt, isDay, monthName, monthOf } from './calendar';
+import { dayAfter, dayAt, daysBetween, instantAt, isDay, monthName, monthOf } from './calendar';
 
 describe('the calendar of a place', () => {
   it('begins the day where the place is', () => {
@@ -19,6 +19,8 @@ describe('the calendar of a place', () => {
     expect(dayAfter('2032-02-28', 1)).toBe('2032-02-29');
     expect(dayAfter('2031-12-31', 1)).toBe('2032-01-01');
     expect(dayAfter('2031-03-01', -1)).toBe('2031-02-28');
+    expect(daysBetween('2032-02-28', '2032-03-01')).toBe(2);
+    expect(daysBetween('2031-07-14', '2031-07-13')).toBe(-1);
     expect(monthName(monthOf('2031-07-14'))).toBe('July 2031');
   });
 

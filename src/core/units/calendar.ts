@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import { addDays, format, isValid } from 'date-fns';
+import { addDays, differenceInCalendarDays, format, isValid } from 'date-fns';
 
 /** A day of the calendar, written 2031-07-14. */
 export type Day = string;
@@ -28,6 +28,9 @@ export const instantAt = (day: Day, hour: number, offsetH: number): number => da
 
 /** @example dayAfter('2031-02-28', 1) // '2031-03-01' */
 export const dayAfter = (day: Day, days: number): Day => dayOf(addDays(dateOf(day), days));
+
+/** Days from one to the other; less than nothing where that lies before. */
+export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(dateOf(to), dateOf(from));
 
 export const isDay = (text: string): boolean => /^\d{4}-\d\d-\d\d$/.test(text) && isValid(dateOf(text)) && dayOf(dateOf(text)) === text;
 

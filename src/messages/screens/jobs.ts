@@ -1,4 +1,17 @@
+import { daysBetween } from '@esmero/units';
 import { worded } from '../english';
+
+/** Further off than this nobody counts days. */
+const NEAR_DAYS = 21;
+
+/** "today", "in 5 days", "3 days late": how a day that something is due on lies to today; nothing where it is far off. */
+export function dueText(day: string, today: string): string {
+  const days = daysBetween(today, day);
+  if (Math.abs(days) > NEAR_DAYS) return '';
+  if (days === 0) return 'today';
+  if (days === 1) return 'tomorrow';
+  return days > 0 ? `in ${days} days` : days === -1 ? '1 day late' : `${-days} days late`;
+}
 
 /** What comes in from a file. */
 export const importText = worded({
@@ -26,7 +39,6 @@ export const jobsText = worded({
   rescued: 'Not saved yet, from before this page was closed:',
   openIt: 'Open it to keep it.',
   archived: (count: number): string => `${count === 1 ? 'One job' : `${count} jobs`} archived.`,
-  unread: (why: string): string => `Your jobs could not be read: ${why}`,
 });
 
 /** Room on this device. */

@@ -15,5 +15,7 @@ export const partsText = worded({
   label: 'Not for drinking. Keep from children. Gloves, eye protection; read the product’s safety data sheet. Never add another product. Let pressure off before opening.',
   relative: ': a relative index of ours, not a measurement.',
   noPdf: (why: string): string => `Try again, or print the page. The PDF could not be made: ${why}`,
+  fetching: 'Fetching what is kept here …',
+  unread: (why: string): string => `Try again, or reload the page: nothing is lost by it. What is kept here could not be read: ${why}`,
   restsOn: 'Figures it rests on, for this job',
 });

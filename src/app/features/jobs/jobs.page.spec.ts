@@ -1,7 +1,8 @@
 import { describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { Router } from '@angular/router';
-import { startRun } from '@esmero/core';
+import { planRun, startRun } from '@esmero/core';
+import { dayAfter } from '@esmero/units';
 import type { Job } from '@esmero/model';
 import { writeJob } from '@esmero/exchange';
 import { type StoredJob, everyJob } from '@esmero/store';
@@ -9,6 +10,7 @@ import { type Choice, usual } from '@esmero/transfer';
 import { deskActions } from '../../state/desk';
 import { JobDesk } from '../../state/job-desk';
 import { shelfActions } from '../../state/shelf';
+import { today } from '../../state/today';
 import { TransferDesk } from '../../state/transfer-desk';
 import { deck, deskWith } from '../../testing/desk';
 import { pressable } from '../../testing/pressable';
@@ -67,6 +69,22 @@ describe('the list of jobs', () => {
     await settle();
     fixture.detectChanges();
     expect(element.querySelectorAll('.job')).toHaveLength(8);
+  });
+
+  it('says how each job is planned, and when it is due', async () => {
+    const { element, fixture, settle, store, state } = await show();
+    await store.saveJob({ ...deck, id: 'soon', name: 'Due tomorrow', date: dayAfter(today(), 1) }, null);
+    state.dispatch(shelfActions.load());
+    await settle();
+    fixture.detectChanges();
+    const row = (): HTMLElement => [...element.querySelectorAll<HTMLElement>('.job')].find(({ textContent }) => textContent?.includes('Due tomorrow'))!;
+    const { method, totals } = planRun(deck);
+    await vi.waitFor(() => {
+      fixture.detectChanges();
+      expect(row().querySelector('esm-method-mark')?.getAttribute('data-method')).toBe(method);
+    });
+    expect(row().textContent).toContain(`${Math.round(totals.minutes.value)} min`);
+    expect(row().querySelector('.day')!.textContent).toContain('tomorrow');
   });
 
   it('archives what is picked at once', async () => {

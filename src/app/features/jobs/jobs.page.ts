@@ -12,11 +12,10 @@ import { TableModule } from 'primeng/table';
 import { Tag } from 'primeng/tag';
 import { type OwnCar, type StageName, copyJob, hasWords, newJob, ownCarJob, wordsOf } from '@esmero/core';
 import type { Job, JobBrief } from '@esmero/model';
-import { dayText, runoffName, jobsText, momentText } from '@esmero/messages';
+import { dayText, dueText, runoffName, jobsText, momentText } from '@esmero/messages';
 import { freshId } from '@esmero/records';
-import type { StoredJob } from '@esmero/store';
 import { today } from '../../state/today';
-import { STORE } from '../../state/ports';
+import { JobReads } from '../../state/job-reads';
 import { rescuedIds } from '../../state/rescue';
 import { shelfActions, shelfFeature } from '../../state/shelf';
 import { ShelfDesk } from '../../state/shelf-desk';
@@ -25,6 +24,8 @@ import { download } from '../../ui/download';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { CarPictureComponent } from '../../ui/net/car-picture.component';
 import { TransferBusyComponent } from '../../ui/transfer-busy.component';
+import { FetchingComponent } from '../../ui/fetching.component';
+import { JobPlanComponent } from './job-plan.component';
 import { OwnCarComponent } from './own-car.component';
 
 /** What a column is sorted by: "vehicle.name" of a job. */
@@ -51,14 +52,14 @@ function inOrder(p: JobBrief, q: JobBrief): number {
 @Component({
   selector: 'esm-jobs-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, CarPictureComponent, ChoiceComponent, IconField, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, TransferBusyComponent, RouterLink, TableModule, Tag],
+  imports: [FetchingComponent, Button, ButtonDirective, CarPictureComponent, ChoiceComponent, IconField, JobPlanComponent, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, TransferBusyComponent, RouterLink, TableModule, Tag],
   templateUrl: './jobs.page.html',
   styleUrl: './jobs.page.css',
 })
 export class JobsPage {
   protected readonly wording = jobsText;
   private readonly state = inject(State);
-  private readonly store = inject(STORE);
+  private readonly reads = inject(JobReads);
   private readonly router = inject(Router);
   private readonly confirmation = inject(ConfirmationService);
   protected readonly transfer = inject(TransferDesk);
@@ -96,6 +97,7 @@ export class JobsPage {
   protected readonly lastArchived = signal<readonly string[]>([]);
   /** Vehicles by their id, to draw them; a job keeps only the name of its car in the list. */
   protected readonly cars = computed(() => new Map(this.library().flatMap((entry) => (entry.kind === 'vehicle' ? [[entry.item.id, entry.item] as const] : []))));
+  protected readonly revisions = computed(() => new Map(this.all().map(({ id, revision }) => [id, revision])));
   protected readonly items = signal<MenuItem[]>([]);
   protected readonly dayText = dayText;
   protected readonly archivedCount = computed(() => this.all().filter(({ archived }) => archived).length);
@@ -123,6 +125,11 @@ export class JobsPage {
     if (job.refused) return { text: 'Declined', severity: 'danger' };
     if (!job.run) return { text: 'Planned', severity: 'secondary' };
     return job.run.endedAt === null ? { text: 'In the run', severity: 'warn' } : { text: 'Done', severity: 'success' };
+  }
+
+  /** When it has to be done, as far as that is near. */
+  protected due(job: JobBrief): string {
+    return overAt(job) === null ? dueText(job.date, today()) : '';
   }
 
   protected ask(job: JobBrief, event: Event, menu: Menu): void {
@@ -157,7 +164,7 @@ export class JobsPage {
   }
 
   protected async copy(id: string): Promise<void> {
-    const job = (await this.whole(id))?.job;
+    const job = (await this.reads.whole(id))?.job;
     if (job) this.add(copyJob(job, freshId('job'), today()));
   }
 
@@ -191,12 +198,8 @@ export class JobsPage {
   }
 
   protected async exportJob(id: string): Promise<void> {
-    const [stored, { writeJob }] = await Promise.all([this.whole(id), import('@esmero/exchange')]);
+    const [stored, { writeJob }] = await Promise.all([this.reads.whole(id), import('@esmero/exchange')]);
     if (stored) download(`${id}.esmero-job.json`, writeJob(stored.job, stored));
-  }
-
-  private async whole(id: string): Promise<StoredJob | undefined> {
-    return (await this.store).job(id);
   }
 
   protected bringIn(input: HTMLInputElement): void {

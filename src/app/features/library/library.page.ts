@@ -16,6 +16,7 @@ import { ShelfDesk } from '../../state/shelf-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
 import { ReturnsFocusDirective } from '../../ui/returns-focus.directive';
 import { ItemFormComponent } from '../../ui/item-form/item-form.component';
+import { FetchingComponent } from '../../ui/fetching.component';
 
 const isKind = (text: string): text is LibraryKind => (libraryKinds as readonly string[]).includes(text);
 
@@ -23,7 +24,7 @@ const isKind = (text: string): text is LibraryKind => (libraryKinds as readonly 
 @Component({
   selector: 'esm-library-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, Button, Dialog, ItemFormComponent, ReturnsFocusDirective, RouterLink, RouterLinkActive],
+  imports: [FetchingComponent, ButtonDirective, Button, Dialog, ItemFormComponent, ReturnsFocusDirective, RouterLink, RouterLinkActive],
   templateUrl: './library.page.html',
   styleUrl: './library.page.css',
 })

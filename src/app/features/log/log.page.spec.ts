@@ -1,9 +1,10 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { learn, ratiosOf } from '@esmero/core';
 import { type Job, usedIn } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
 import { learnedSentence } from '@esmero/messages';
 import { LogPage } from './log.page';
+import { shelfActions } from '../../state/shelf';
 import { START, keep, slowRuns } from '../../testing/runs';
 import { show } from '../../testing/show';
 
@@ -28,6 +29,18 @@ describe('the log', () => {
     expect(names()).toEqual([slowRuns[2]!.name]);
     const lines = [...element.querySelectorAll('li')].map((li) => li.textContent!.trim());
     expect(lines.sort()).toEqual(learn(slowRuns).map(learnedSentence).sort());
+  });
+});
+
+describe('what cannot be read', () => {
+  it('is said with what to do, and is tried again', async () => {
+    const { element, settle, press, state, store } = await show(LogPage);
+    vi.spyOn(store, 'briefs').mockRejectedValueOnce(new Error('The disk is tired'));
+    state.dispatch(shelfActions.load());
+    await settle();
+    expect(element.querySelector('[role=alert]')?.textContent).toContain('The disk is tired');
+    await press('Try again');
+    expect(element.querySelector('[role=alert]')).toBeNull();
   });
 });
 

@@ -11,9 +11,10 @@ import { type Learned, type LogEntry, type LogQuery, type RunState, everything, 
 import { type Job, type VehicleMethod, isTick } from '@esmero/model';
 import { monthName } from '@esmero/units';
 import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText, logText } from '@esmero/messages';
-import { STORE } from '../../state/ports';
+import { JobReads } from '../../state/job-reads';
 import { settingsFeature } from '../../state/settings';
-import { shelfFeature } from '../../state/shelf';
+import { shelfActions, shelfFeature } from '../../state/shelf';
+import { FetchingComponent } from '../../ui/fetching.component';
 import { type Dot, DotsChartComponent } from './dots-chart.component';
 import { MonthComponent } from './month.component';
 
@@ -43,18 +44,19 @@ const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
 @Component({
   selector: 'esm-log-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, Dialog, DotsChartComponent, IconField, InputIcon, InputText, MonthComponent, RouterLink, TableModule],
+  imports: [FetchingComponent, Button, ButtonDirective, Dialog, DotsChartComponent, IconField, InputIcon, InputText, MonthComponent, RouterLink, TableModule],
   templateUrl: './log.page.html',
   styleUrls: ['../../ui/table-page.css', './log.page.css'],
 })
 export class LogPage {
   protected readonly wording = logText;
   private readonly state = inject(State);
-  private readonly store = inject(STORE);
+  private readonly reads = inject(JobReads);
 
   protected readonly monthOpen = signal(false);
   protected readonly dayText = dayText;
   protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
+  protected readonly unreadable = this.state.selectSignal(shelfFeature.selectUnreadable);
   private readonly stored = this.state.selectSignal(shelfFeature.selectJobs);
   private readonly system = this.state.selectSignal(settingsFeature.selectUnits);
   private readonly u = computed(() => unitsOf(this.system()));
@@ -99,10 +101,7 @@ export class LogPage {
   private readonly ofCar = resource({
     params: () => ({ ids: searchLog(this.log(), { ...everything, vehicle: this.vehicle() }).map(({ job }) => job.id), vehicle: this.vehicle() }),
     loader: async ({ params: { ids, vehicle } }): Promise<readonly Job[]> => {
-      if (vehicle === null) return [];
-      const store = await this.store;
-      const found = await Promise.all(ids.map((id) => store.job(id)));
-      return found.flatMap((stored) => (stored ? [stored.job] : []));
+      return vehicle === null ? [] : this.reads.all(ids);
     },
     defaultValue: [],
   });
@@ -145,6 +144,10 @@ export class LogPage {
     return one ? { low: one.low, middle: one.factor, high: one.high } : null;
   });
   protected readonly ratioText = (value: number): string => percent(value);
+
+  protected retry(): void {
+    this.state.dispatch(shelfActions.load());
+  }
 
   protected ask(part: Partial<LogQuery>): void {
     this.query.update((query) => ({ ...query, ...part }));

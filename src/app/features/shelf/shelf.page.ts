@@ -12,6 +12,7 @@ import { dayHere } from '../../state/today';
 import { ShelfDesk } from '../../state/shelf-desk';
 import { DayFieldComponent } from '../../ui/day-field.component';
 import { NumberComponent } from '../../ui/number.component';
+import { FetchingComponent } from '../../ui/fetching.component';
 
 const MOST_ML = 1_000_000;
 const MOST_TOWELS = 10_000;
@@ -36,7 +37,7 @@ const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and fold
 @Component({
   selector: 'esm-shelf-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, DayFieldComponent, NumberComponent, RouterLink, TableModule],
+  imports: [FetchingComponent, Button, ButtonDirective, DayFieldComponent, NumberComponent, RouterLink, TableModule],
   templateUrl: './shelf.page.html',
   styleUrls: ['../../ui/table-page.css', './shelf.page.css'],
 })
