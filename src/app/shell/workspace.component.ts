@@ -129,6 +129,10 @@ export class WorkspaceComponent {
     this.board.mode()?.press(id, stroke);
   }
 
+  protected callOff(stroke: string): void {
+    this.desk.callOff(stroke);
+  }
+
   protected key({ id, event }: { id: ZoneId; event: KeyboardEvent }): void {
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     if (this.board.mode()?.key?.(event.key, id)) event.preventDefault();

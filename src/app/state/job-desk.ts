@@ -16,6 +16,7 @@ export class JobDesk {
   readonly job = this.state.selectSignal(deskFeature.selectJob);
   readonly opening = this.state.selectSignal(deskFeature.selectOpening);
   readonly saving = this.state.selectSignal(deskFeature.selectSaving);
+  private readonly stroke = this.state.selectSignal(deskFeature.selectStroke);
   readonly canUndo = this.state.selectSignal(deskFeature.selectCanUndo);
   readonly canRedo = this.state.selectSignal(deskFeature.selectCanRedo);
   readonly plan = this.state.selectSignal(planFeature.selectPlan);
@@ -45,6 +46,11 @@ export class JobDesk {
   edit(cause: string, change: (job: Job) => Job, stroke: string | null = null): void {
     const job = this.job();
     if (job) this.state.dispatch(deskActions.edited({ job: change(job), cause, stroke }));
+  }
+
+  /** Takes a stroke back that was not meant, where nothing has been done since. */
+  callOff(stroke: string): void {
+    if (this.stroke() === stroke) this.undo();
   }
 
   /** Sets a figure of the model otherwise for this job; null goes back to ours. */

@@ -67,4 +67,36 @@ describe('looks', () => {
     expect(looks.get('roof')!.says).toContain('fixed by hand');
     for (const look of looks.values()) expect(look.mark).toMatch(/^↓?(W|R|P\+R|×)/);
   });
+
+  it('is brought closer by keys, and is whole again on another side', () => {
+    const { fixture, element, zone } = show();
+    const transform = (): string | null => element.querySelector('svg > g')!.getAttribute('transform');
+    const press = (key: string): void => {
+      zone('roof').dispatchEvent(new KeyboardEvent('keydown', { key }));
+      fixture.detectChanges();
+    };
+    expect(transform()).toBeNull();
+    press('+');
+    expect(transform()).toContain('scale(1.5)');
+    press('-');
+    expect(transform()).toBeNull();
+    press('+');
+    fixture.componentRef.setInput('side', 'top');
+    fixture.detectChanges();
+    expect(transform()).toBeNull();
+  });
+
+  it('calls a stroke off when a second finger comes', () => {
+    const { fixture, element, zone } = show();
+    fixture.componentRef.setInput('paints', true);
+    fixture.detectChanges();
+    const off: string[] = [];
+    const strokes: string[] = [];
+    fixture.componentInstance.pressed.subscribe(({ stroke }) => strokes.push(stroke));
+    fixture.componentInstance.calledOff.subscribe((stroke) => off.push(stroke));
+    zone('roof').dispatchEvent(new MouseEvent('pointerdown', { button: 0, bubbles: true }));
+    const touch = Object.assign(new Event('touchstart', { bubbles: true }), { touches: [{}, {}], changedTouches: [] });
+    element.querySelector('svg')!.dispatchEvent(touch);
+    expect(off).toEqual(strokes);
+  });
 });

@@ -8,10 +8,12 @@ import {
   output,
   signal,
 } from '@angular/core';
+import { Button } from 'primeng/button';
 import { detailsOf } from '@esmero/core';
 import type { Vehicle, View, Zone, ZoneId } from '@esmero/model';
 import { zoneName } from '@esmero/messages';
 import { type Direction, type Lie, type PlacedZone, netOf, neighbour, sideOf } from './net-layout';
+import { ZoomDirective } from './zoom.directive';
 import { type Looks, type ZoneLook, plainLook } from './zone-look';
 
 const arrows: Readonly<Record<string, Direction>> = {
@@ -20,6 +22,9 @@ const arrows: Readonly<Record<string, Direction>> = {
   ArrowUp: 'up',
   ArrowDown: 'down',
 };
+
+/** Keys that bring the car closer, and away again. */
+const closerBy: Readonly<Record<string, number>> = { '+': 1.5, '=': 1.5, '-': 1 / 1.5 };
 
 interface Drawn extends PlacedZone {
   readonly look: ZoneLook;
@@ -70,6 +75,7 @@ const textures: Readonly<Partial<Record<ZoneLook['fill'], string>>> = {
 @Component({
   selector: 'esm-car-net',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Button, ZoomDirective],
   templateUrl: './car-net.component.html',
   styleUrls: ['./details.css', './car-net.component.css'],
 })
@@ -90,6 +96,8 @@ export class CarNetComponent {
   readonly pressed = output<{ id: ZoneId; stroke: string }>();
   readonly pointed = output<ZoneId | null>();
   readonly focused = output<ZoneId>();
+  /** What this stroke has painted was not meant. */
+  readonly calledOff = output<string>();
   /** A key on a zone that the net itself has no use for. */
   readonly keyed = output<{ id: ZoneId; event: KeyboardEvent }>();
 
@@ -123,7 +131,8 @@ export class CarNetComponent {
   });
 
   protected press(event: PointerEvent, id: ZoneId): void {
-    if (event.button !== 0) return;
+    // A second finger moves the car.
+    if (event.button !== 0 || event.isPrimary === false) return;
     // Without capture, a drag over other zones reports those zones.
     (event.target as Element).releasePointerCapture?.(event.pointerId);
     this.stroke.set({ name: this.nextStroke(), last: id });
@@ -143,8 +152,16 @@ export class CarNetComponent {
     this.stroke.set(null);
   }
 
-  protected key(event: KeyboardEvent, id: ZoneId): void {
+  /** A second finger: it was to move the car, not to paint it. */
+  protected callOff(): void {
+    const stroke = this.stroke();
+    this.stroke.set(null);
+    if (stroke && this.paints()) this.calledOff.emit(stroke.name);
+  }
+
+  protected key(event: KeyboardEvent, id: ZoneId, zoom: ZoomDirective): void {
     const direction = arrows[event.key];
+    const closer = closerBy[event.key];
     if (direction) {
       event.preventDefault();
       const next = neighbour(this.net(), id, direction);
@@ -152,7 +169,8 @@ export class CarNetComponent {
     } else if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault();
       this.pressed.emit({ id, stroke: this.nextStroke() });
-    } else this.keyed.emit({ id, event });
+    } else if (closer) zoom.by(closer);
+    else this.keyed.emit({ id, event });
   }
 
   focus(id: ZoneId): void {

@@ -28,9 +28,9 @@ export const upright: Readonly<Record<View, (point: Point) => Point>> = {
   rear: ([across, up]) => [-across, -up],
 };
 
-/** An SVG path through rings of points, metres to the millimetre. */
+/** An SVG path through rings of points, metres to a tenth of a millimetre: what is drawn has the area that is computed. */
 export const pathOf = (polygons: readonly (readonly Point[])[]): string =>
-  polygons.map((polygon) => `M${polygon.map(([x, y]) => `${x.toFixed(3)} ${y.toFixed(3)}`).join('L')}Z`).join('');
+  polygons.map((polygon) => `M${polygon.map(([x, y]) => `${x.toFixed(4)} ${y.toFixed(4)}`).join('L')}Z`).join('');
 
 function boxOf(points: readonly Point[]): Box {
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
