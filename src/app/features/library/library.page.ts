@@ -5,11 +5,13 @@ import { ConfirmationService } from 'primeng/api';
 import { Button, ButtonDirective } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { newItem } from '@esmero/core';
-import { type LibraryEntry, type LibraryKind, libraryKinds } from '@esmero/model';
+import { type LibraryEntry, type LibraryKind, type Site, libraryKinds } from '@esmero/model';
 import type { Fault } from '@esmero/exchange';
 import { fieldsText, libraryName, originName, libraryText } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import { checked } from '../../state/checked';
+import { withPlaceClock } from '../../state/place-clock';
+import { today } from '../../state/today';
 import { JobDesk } from '../../state/job-desk';
 import { shelfActions, shelfFeature } from '../../state/shelf';
 import { ShelfDesk } from '../../state/shelf-desk';
@@ -115,7 +117,9 @@ export class LibraryPage {
     const faults = await checked(base.kind, draft);
     this.faults.set(faults);
     this.saved.set(faults.length === 0);
-    if (faults.length === 0) this.shelf.put({ kind: base.kind, archived: base.archived, item: draft } as LibraryEntry, base);
+    if (faults.length > 0) return;
+    const item = base.kind === 'site' ? await withPlaceClock(draft as Site, base.item, today()) : draft;
+    this.shelf.put({ kind: base.kind, archived: base.archived, item } as LibraryEntry, base);
   }
 
   /** Writes my version over theirs, or leaves theirs. */

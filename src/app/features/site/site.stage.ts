@@ -10,6 +10,7 @@ import type { Job, LibraryKind, RunoffRule, Site, Vehicle } from '@esmero/model'
 import { bodyName, colourName, faultHint, finishName, runoffName, siteText } from '@esmero/messages';
 import type { Fault } from '@esmero/exchange';
 import { checked } from '../../state/checked';
+import { onDay, withPlaceClock } from '../../state/place-clock';
 import { JobDesk } from '../../state/job-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
 import { ItemFormComponent } from '../../ui/item-form/item-form.component';
@@ -125,8 +126,10 @@ export class SiteStage {
   protected async change(part: Part, draft: AnyItem): Promise<void> {
     const faults = await checked(part, draft);
     this.faults.update((all) => ({ ...all, [part]: faults }));
-    if (faults.length === 0)
-      this.desk.edit(part === 'vehicle' ? 'Vehicle changed' : 'Site changed', (job) => ({ ...job, [part]: draft }));
+    const before = this.desk.job();
+    if (faults.length > 0 || !before) return;
+    const item = part === 'site' ? await withPlaceClock(draft as Site, before.site, before.date) : draft;
+    this.desk.edit(part === 'vehicle' ? 'Vehicle changed' : 'Site changed', (job) => ({ ...job, [part]: item }));
   }
 
   protected set(part: Partial<Site>, what: string): void {
@@ -156,7 +159,10 @@ export class SiteStage {
     this.desk.edit(`${key[0]!.toUpperCase()}${key.slice(1)} written`, (job: Job) => ({ ...job, [key]: value }), stroke);
   }
 
-  protected pickDay(date: string): void {
-    if (date !== '') this.desk.edit('Day changed', (job: Job) => ({ ...job, date }));
+  protected async pickDay(date: string): Promise<void> {
+    const before = this.desk.job();
+    if (date === '' || !before) return;
+    const { utcOffsetH } = await onDay(before.site, before.date, date);
+    this.desk.edit('Day changed', (job: Job) => ({ ...job, date, site: { ...job.site, utcOffsetH } }));
   }
 }

@@ -96,7 +96,7 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'steps', label: 'Steps or platform brought along', kind: 'flag' },
     { path: 'latitudeDeg', label: 'Latitude, north', kind: 'number', unit: '°' },
     { path: 'longitudeDeg', label: 'Longitude, east', kind: 'number', unit: '°' },
-    { path: 'utcOffsetH', label: 'Time zone, ahead of UTC', kind: 'number', unit: 'h' },
+    { path: 'utcOffsetH', label: 'Time zone, ahead of UTC', kind: 'number', unit: 'h', hint: 'Follows the place and the day; set it where that is wrong' },
     { path: 'headingDeg', label: 'Car faces, degrees from north', kind: 'number', unit: '°' },
     { path: 'shadeHours', label: 'In the shade at', kind: 'several', choices: dayHours },
     { path: 'airC', label: 'Air', kind: 'number', unit: 'temperature' },

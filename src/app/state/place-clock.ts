@@ -1,0 +1,27 @@
+import { tzOffset } from '@date-fns/tz';
+import type { Site } from '@esmero/model';
+
+type Place = Pick<Site, 'latitudeDeg' | 'longitudeDeg'>;
+
+/**
+ * How far the clock at a place is ahead of universal time at noon of a day, h.
+ * The map of time zones is fetched when a place or a day changes: few jobs need it.
+ */
+export async function clockAt({ latitudeDeg, longitudeDeg }: Place, day: string): Promise<number> {
+  const { default: zoneAt } = await import('@photostructure/tz-lookup');
+  return tzOffset(zoneAt(latitudeDeg, longitudeDeg), new Date(`${day}T12:00:00Z`)) / 60;
+}
+
+const isSamePlace = (p: Place, q: Place): boolean => p.latitudeDeg === q.latitudeDeg && p.longitudeDeg === q.longitudeDeg;
+
+/** A site whose clock follows its place, unless the clock was what somebody has set. */
+export async function withPlaceClock(site: Site, before: Site, day: string): Promise<Site> {
+  if (isSamePlace(site, before) || site.utcOffsetH !== before.utcOffsetH) return site;
+  return { ...site, utcOffsetH: await clockAt(site, day) };
+}
+
+/** On another day summer time may have begun or ended; a clock that was set by hand stays. */
+export async function onDay(site: Site, before: string, day: string): Promise<Site> {
+  const [old, now] = await Promise.all([clockAt(site, before), clockAt(site, day)]);
+  return site.utcOffsetH === old && old !== now ? { ...site, utcOffsetH: now } : site;
+}
