@@ -119,7 +119,7 @@ test('totals follow the brush, say what changed, and can say why', async ({ page
   await expect(total(page, 'minutes')).not.toHaveText(before!);
   await why.getByLabel('Added for folding, fetching and small steps').fill('7');
   await why.getByLabel('Added for folding, fetching and small steps').blur();
-  await expect(why).toContainText('From 0 to 1, please.');
+  await expect(why).toContainText('Should be a number from 0 to 1.');
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(total(page, 'minutes')).toHaveText(before!);

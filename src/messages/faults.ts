@@ -1,12 +1,19 @@
 import type { Expected, Fault, Unreadable } from '@esmero/exchange';
-import { fixed } from './units';
+import type { Bounds } from '@esmero/model';
+import { type Editable, fixed, plainUnit, threeDigits } from './units';
 
-function expectedText(expected: Expected): string {
+/** "a number from 0 to 5000 L", in the units of the reader. */
+function rangeText({ min, max, whole }: Bounds, as: Editable): string {
+  const said = (value: number): string => threeDigits(as.show(value));
+  return `${whole ? 'a whole number' : 'a number'} from ${said(min)} to ${said(max)}${as.unit ? ` ${as.unit}` : ''}`;
+}
+
+function expectedText(expected: Expected, as: Editable = plainUnit('')): string {
   switch (expected.code) {
     case 'number':
-      return `a number from ${expected.min} to ${expected.max}`;
+      return rangeText(expected, as);
     case 'whole':
-      return `a whole number from ${expected.min} to ${expected.max}`;
+      return rangeText({ ...expected, whole: true }, as);
     case 'one-of':
       return expected.values.length > 12
         ? `one of ${expected.values.length} known names, such as ${expected.values.slice(0, 3).join(', ')}`
@@ -69,7 +76,10 @@ export function faultSentence({ path, expected, found }: Fault): string {
 }
 
 /** The same beside a form's field: what is wanted there. */
-export const faultHint = ({ expected }: Fault): string => `Should be ${expectedText(expected)}.`;
+export const faultHint = ({ expected }: Fault, as?: Editable): string => `Should be ${expectedText(expected, as)}.`;
+
+/** The same for a field that knows its own bounds. */
+export const boundsHint = (bounds: Bounds, as: Editable): string => `Should be ${rangeText(bounds, as)}.`;
 
 const megabytes = (bytes: number): string => `${fixed(bytes / 1e6, 1)} MB`;
 const FAULTS_SHOWN = 6;

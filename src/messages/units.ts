@@ -30,7 +30,8 @@ const scaled = (unit: string, factor: number): Editable => ({
   read: (shown) => shown * factor,
 });
 
-const plain = (unit: string): Editable => scaled(unit, 1);
+/** A quantity that is shown as it is kept. */
+export const plainUnit = (unit: string): Editable => scaled(unit, 1);
 
 /** How quantities are written in one system of units. Minutes and shares are the same in both. */
 export interface Units {
@@ -61,13 +62,13 @@ const metric: Units = {
   temperature: (c) => `${fixed(c)} °C`,
   load: (gm2) => `${threeDigits(gm2)} g/m²`,
   edit: {
-    length: plain('m'),
-    distance: plain('km'),
+    length: plainUnit('m'),
+    distance: plainUnit('km'),
     towel: scaled('cm', 0.01),
-    water: plain('L'),
-    volume: plain('mL'),
-    temperature: plain('°C'),
-    wind: plain('m/s'),
+    water: plainUnit('L'),
+    volume: plainUnit('mL'),
+    temperature: plainUnit('°C'),
+    wind: plainUnit('m/s'),
     share: scaled('%', 0.01),
   },
 };

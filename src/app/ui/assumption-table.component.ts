@@ -1,6 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
-import { en, partsText } from '@esmero/messages';
+import { en } from '@esmero/messages';
 import { type AssumptionKey, type AssumptionOverrides, assumptionTable } from '@esmero/core';
 import { NumberComponent } from './number.component';
 
@@ -24,12 +24,9 @@ const originWord = { measured: 'measured', practice: 'common practice', judged: 
           <tr>
             <td>
               <label [for]="'a-' + row.key">{{ row.note }}</label>
-              @if (refused() === row.key) {
-                <div class="bad" role="alert">{{ wording.fromTo(row.min, row.max) }}</div>
-              }
             </td>
             <td class="value">
-              <esm-number [inputId]="'a-' + row.key" [digits]="6" [unit]="row.unit" [value]="row.value" (typed)="set(row.key, $event)" />
+              <esm-number [inputId]="'a-' + row.key" [digits]="6" [unit]="row.unit" [bounds]="row.bounds" [value]="row.value" (typed)="set(row.key, $event)" />
             </td>
             <td class="soft">
               @if (row.own) {
@@ -56,31 +53,22 @@ const originWord = { measured: 'measured', practice: 'common practice', judged: 
     esm-number {
       width: 9rem;
     }
-    .bad {
-      color: var(--rust);
-    }
   `,
 })
 export class AssumptionTableComponent {
-  protected readonly wording = partsText;
   readonly keys = input.required<readonly AssumptionKey[]>();
   readonly overrides = input.required<AssumptionOverrides>();
   readonly assumed = output<Assumed>();
 
-  protected readonly refused = signal<AssumptionKey | null>(null);
   protected readonly rows = computed(() =>
     this.keys().map((key) => {
       const { value, unit, origin, min, max } = assumptionTable[key];
       const own = this.overrides()[key];
-      return { key, note: en(assumptionTable[key].note), unit, min, max, ours: value, own: own !== undefined, value: own ?? value, origin: originWord[origin] };
+      return { key, note: en(assumptionTable[key].note), unit, bounds: { min, max }, ours: value, own: own !== undefined, value: own ?? value, origin: originWord[origin] };
     }),
   );
 
   protected set(key: AssumptionKey, value: number | null): void {
-    const { min, max } = assumptionTable[key];
-    if (value === null || value === (this.overrides()[key] ?? assumptionTable[key].value)) return this.refused.set(null);
-    const good = value >= min && value <= max;
-    this.refused.set(good ? null : key);
-    if (good) this.assumed.emit({ key, value });
+    if (value !== null && value !== (this.overrides()[key] ?? assumptionTable[key].value)) this.assumed.emit({ key, value });
   }
 }

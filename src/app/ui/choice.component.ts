@@ -1,5 +1,5 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, forwardRef, input, linkedSignal, output, signal } from '@angular/core';
+import { type ControlValueAccessor, FormsModule, NG_VALUE_ACCESSOR } from '@angular/forms';
 import { SelectButton } from 'primeng/selectbutton';
 
 /** One of the answers that may be pressed. */
@@ -19,6 +19,7 @@ export interface ChoiceOption<T> {
   selector: 'esm-choice',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [FormsModule, SelectButton],
+  providers: [{ provide: NG_VALUE_ACCESSOR, useExisting: forwardRef(() => ChoiceComponent), multi: true }],
   template: `
     <p-selectbutton
       [options]="$any(options())"
@@ -26,8 +27,9 @@ export interface ChoiceOption<T> {
       optionLabel="label"
       [allowEmpty]="false"
       [attr.aria-label]="label()"
-      [ngModel]="value()"
-      (ngModelChange)="chosen.emit($event)"
+      [disabled]="disabled()"
+      [ngModel]="held()"
+      (ngModelChange)="take($event)"
     >
       <ng-template #item let-option>
         @if (option.level !== undefined) {
@@ -40,9 +42,33 @@ export interface ChoiceOption<T> {
   `,
   styleUrl: './choice.component.css',
 })
-export class ChoiceComponent<T> {
+export class ChoiceComponent<T> implements ControlValueAccessor {
   readonly label = input.required<string>();
   readonly options = input.required<readonly ChoiceOption<T>[]>();
-  readonly value = input.required<T | null>();
+  readonly value = input<T | null>(null);
   readonly chosen = output<T>();
+  protected readonly held = linkedSignal<T | null>(() => this.value());
+  protected readonly disabled = signal(false);
+  private tell: (value: T) => void = () => undefined;
+
+  protected take(value: T): void {
+    this.tell(value);
+    this.chosen.emit(value);
+  }
+
+  writeValue(value: T | null): void {
+    this.held.set(value);
+  }
+
+  registerOnChange(tell: (value: T) => void): void {
+    this.tell = tell;
+  }
+
+  registerOnTouched(): void {
+    // A press is told at once: there is nothing to leave.
+  }
+
+  setDisabledState(disabled: boolean): void {
+    this.disabled.set(disabled);
+  }
 }

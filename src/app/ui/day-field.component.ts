@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, computed, forwardRef, input } from '@angular/core';
+import { FormsModule, NG_VALUE_ACCESSOR } from '@angular/forms';
 import { DatePicker } from 'primeng/datepicker';
+import { Control } from './control';
 
 const twoDigits = (value: number): string => String(value).padStart(2, '0');
 
@@ -11,19 +12,21 @@ const dateOf = (day: string): Date | null => {
 };
 const dayOf = (date: Date): string => `${date.getFullYear()}-${twoDigits(date.getMonth() + 1)}-${twoDigits(date.getDate())}`;
 
-/** A day to be typed or picked. */
+/** A day to be typed or picked: "2031-07-14". */
 @Component({
   selector: 'esm-day-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [DatePicker, FormsModule],
+  providers: [{ provide: NG_VALUE_ACCESSOR, useExisting: forwardRef(() => DayFieldComponent), multi: true }],
   template: `
     <p-datepicker
       [inputId]="inputId()"
       [ariaLabel]="name() || undefined"
       [ngModel]="date()"
-      (ngModelChange)="typed = $event"
-      (onSelect)="take($event)"
-      (onBlur)="take(typed)"
+      (ngModelChange)="draft = $event"
+      (onSelect)="read($event)"
+      (onBlur)="read(draft); touched()"
+      [disabled]="disabled()"
       dateFormat="d M yy"
       [showIcon]="true"
       iconDisplay="input"
@@ -39,24 +42,17 @@ const dayOf = (date: Date): string => `${date.getFullYear()}-${twoDigits(date.ge
     }
   `,
 })
-export class DayFieldComponent {
+export class DayFieldComponent extends Control<string> {
   readonly inputId = input.required<string>();
   readonly name = input('');
-  /** "2031-07-14"; empty for none. */
-  readonly day = input.required<string>();
-  readonly picked = output<string>();
-  /** What is in the field now, for whoever reads it at a press; empty for none. */
-  readonly entered = linkedSignal(() => this.day());
-
-  protected readonly date = computed(() => dateOf(this.day()));
+  protected readonly date = computed(() => dateOf(this.entered() ?? ''));
 
   /** A half-written year is a year, too: what is typed counts once the field is left. */
-  protected typed: Date | string | null = null;
+  protected draft: Date | string | null = null;
 
   /** What cannot be read as a day is left as it was. */
-  protected take(date: Date | string | null): void {
+  protected read(date: Date | string | null): void {
     if (!(date instanceof Date) || !(date.getFullYear() >= 1900 && date.getFullYear() < 2200)) return;
-    this.entered.set(dayOf(date));
-    if (dayOf(date) !== this.day()) this.picked.emit(dayOf(date));
+    if (dayOf(date) !== this.entered()) this.take(dayOf(date));
   }
 }

@@ -15,3 +15,5 @@ export * from './mark';
 export * from './movement';
 export * from './run';
 export * from './weather';
+export { bounds } from './bounds';
+export type { Bounds } from './bounds';

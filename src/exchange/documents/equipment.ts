@@ -1,5 +1,5 @@
-import { deviceKinds, folds, gearKinds, origins, piles, towelRoles, vesselKinds } from '@esmero/model';
-import { Between, Id, OneOf, OrNull, Text, WholeBetween, check } from './rules';
+import { bounds, deviceKinds, folds, gearKinds, origins, piles, towelRoles, vesselKinds } from '@esmero/model';
+import { Between, Id, OneOf, OrNull, Text, Within, check } from './rules';
 
 export class TowelBatchDocument {
   @Id() id!: string;
@@ -10,7 +10,7 @@ export class TowelBatchDocument {
   @Between(50, 3000) gsm!: number;
   @OneOf(piles) pile!: string;
   @OneOf(folds) sides!: number;
-  @WholeBetween(0, 10_000) clean!: number;
+  @Within(bounds.towels) clean!: number;
   @OneOf(origins) origin!: string;
 }
 
@@ -42,6 +42,6 @@ export class GearDocument {
 
 export class DeviceDocument {
   @OneOf(deviceKinds) kind!: string;
-  @Between(0.05, 1000) stepMl!: number;
+  @Within(bounds.stepMl) stepMl!: number;
   @Between(0.05, 10_000) capacityMl!: number;
 }

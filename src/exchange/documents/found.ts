@@ -1,10 +1,10 @@
-import { markKinds, pictureTimes, zoneIds } from '@esmero/model';
-import { Between, Day, Id, Moment, OneOf, OrNull, Path, Text } from './rules';
+import { bounds, markKinds, pictureTimes, zoneIds } from '@esmero/model';
+import { Day, Id, Moment, OneOf, OrNull, Path, Text, Within } from './rules';
 
 /** A panel read off with a thermometer. */
 export class ReadingDocument {
   @OneOf(zoneIds) zone!: string;
-  @Between(-40, 110) panelC!: number;
+  @Within(bounds.panelC) panelC!: number;
 }
 
 /** What was there before the wash. */

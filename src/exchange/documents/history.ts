@@ -1,11 +1,11 @@
-import { roads, shelters, surroundings } from '@esmero/model';
-import { Between, OneOf } from './rules';
+import { bounds, roads, shelters, surroundings } from '@esmero/model';
+import { OneOf, Within } from './rules';
 
 /** Days since the last wash with one kind of weather and roads. */
 export class LegDocument {
-  @Between(0, 3650) days!: number;
+  @Within(bounds.legDays) days!: number;
   @OneOf(surroundings) surroundings!: string;
   @OneOf(shelters) shelter!: string;
-  @Between(0, 200_000) km!: number;
+  @Within(bounds.legKm) km!: number;
   @OneOf(roads) road!: string;
 }

@@ -1,6 +1,6 @@
 import { readDilution } from '@esmero/core';
-import { finishes, labelReadings, mixPurposes, origins, surfaces } from '@esmero/model';
-import { Between, Flag, Id, Ids, Many, ManyOf, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, check } from './rules';
+import { bounds, finishes, labelReadings, mixPurposes, origins, surfaces } from '@esmero/model';
+import { Between, Flag, Id, Ids, Many, ManyOf, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, Within, check } from './rules';
 
 type Label = Parameters<typeof readDilution>[0];
 
@@ -34,7 +34,7 @@ export class ProductDocument {
   @Id() id!: string;
   @Text(120, 1) name!: string;
   @UniqueBy('purpose') @Many(() => ProductUseDocument, mixPurposes.length) uses!: ProductUseDocument[];
-  @Between(1, 1_000_000) sizeMl!: number;
+  @Within(bounds.bottleMl) sizeMl!: number;
   @OrNull() @WholeBetween(0, 100_000_000) priceMinor!: number | null;
   @OrNull() @Between(0, 120) maxPanelC!: number | null;
   @ManyOf(surfaces) notOnSurfaces!: string[];

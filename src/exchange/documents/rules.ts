@@ -18,6 +18,7 @@ import {
 } from 'class-validator';
 import { Type } from 'class-transformer';
 import type { Expected } from '../fault';
+import type { Bounds } from '@esmero/model';
 import { isDay } from '@esmero/units';
 import { isPlain, nests } from '../nested';
 
@@ -40,6 +41,9 @@ export const Between = (min: number, max: number): Decorator => {
     Max(max, options),
   );
 };
+
+/** A figure that is typed beside the forms of items, too. */
+export const Within = (bounds: Bounds): Decorator => (bounds.whole ? WholeBetween(bounds.min, bounds.max) : Between(bounds.min, bounds.max));
 
 /** Milliseconds since 1970, up to the year 2286. */
 export const Moment = (): Decorator => Between(0, 1e13);

@@ -1,5 +1,5 @@
-import { type RunEvent, mixPurposes, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/model';
-import { Between, Flag, Id, Many, ManyOf, Maybe, Moment, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, belongs } from './rules';
+import { bounds, type RunEvent, mixPurposes, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/model';
+import { Between, Flag, Id, Many, ManyOf, Maybe, Moment, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, Within, belongs } from './rules';
 
 const vesselMixes = mixPurposes.filter((purpose) => purpose !== 'solvent');
 
@@ -37,25 +37,25 @@ export class RunEventDocument {
   @Maybe() @OrNull() @OneOf([0, 1]) by?: number | null;
   @Maybe() @OneOf([0, 1]) worker?: number;
   @Maybe() @OneOf([1, 2]) workers?: number;
-  @Maybe() @Between(-40, 110) panelC?: number;
+  @Maybe() @Within(bounds.panelC) panelC?: number;
   @Maybe() @OneOf([1, -1]) steps?: number;
   @Maybe() @OneOf(weatherChanges) weather?: string;
   @Maybe() @OneOf(vesselMixes) purpose?: string;
-  @Maybe() @Between(0, 1_000_000) ml?: number;
-  @Maybe() @Between(0, 5000) litres?: number;
+  @Maybe() @Within(bounds.countedMl) ml?: number;
+  @Maybe() @Within(bounds.waterL) litres?: number;
   @Maybe() @ManyOf(zoneIds) zones?: string[];
 }
 
 export class MixUseDocument {
   @OneOf(mixPurposes) purpose!: string;
   @Between(0, 1_000_000) plannedMl!: number;
-  @Between(0, 1_000_000) usedMl!: number;
+  @Within(bounds.countedMl) usedMl!: number;
 }
 
 export class TowelUseDocument {
   @OneOf(towelRoles) role!: string;
-  @WholeBetween(0, 10_000) planned!: number;
-  @WholeBetween(0, 10_000) opened!: number;
+  @Within(bounds.towels) planned!: number;
+  @Within(bounds.towels) opened!: number;
 }
 
 export class PaceDocument {

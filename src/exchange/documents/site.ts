@@ -1,23 +1,23 @@
-import { runoffRules } from '@esmero/model';
-import { Between, Flag, Hours, Id, OneOf, OrNull, Text } from './rules';
+import { bounds, runoffRules } from '@esmero/model';
+import { Between, Flag, Hours, Id, OneOf, OrNull, Text, Within } from './rules';
 
 export class SiteDocument {
   @Id() id!: string;
   @Text(120, 1) name!: string;
-  @Between(0, 5000) waterL!: number;
+  @Within(bounds.waterL) waterL!: number;
   @Flag() tap!: boolean;
   @Flag() power!: boolean;
   @OneOf(runoffRules) runoff!: string;
-  @Between(0, 5000) captureL!: number;
+  @Within(bounds.waterL) captureL!: number;
   @Flag() indoors!: boolean;
-  @Between(1, 1440) minutes!: number;
+  @Within(bounds.minutes) minutes!: number;
   @OneOf([1, 2]) workers!: number;
   @Between(-40, 55) airC!: number;
   @Between(0, 1) humidity!: number;
   @Between(0, 20) windMs!: number;
   @Flag() shade!: boolean;
   @Between(0, 1400) sunWm2!: number;
-  @OrNull() @Between(-40, 110) panelC!: number | null;
+  @OrNull() @Within(bounds.panelC) panelC!: number | null;
   @Between(0, 90) liquidC!: number;
   @Flag() bay!: boolean;
   @OrNull() @Between(30, 130) noiseDb!: number | null;

@@ -3,7 +3,6 @@ import { worded } from '../english';
 /** The mixing page. */
 export const mixingText = worded({
   noMix: 'This number makes no mix under this reading.',
-  volumeTo: (most: string): string => `A volume of more than nothing, up to ${most}, please.`,
   cap: 'Measure your cap first: fill it with water, weigh it, and type what it holds.',
   apart: (percent: string): string => `Read one way it takes ${percent} % more product than read the other way.`,
   timesAsMuch: (times: string): string => `Ready to use costs ${times} times as much for each car.`,

@@ -4,7 +4,6 @@ import { worded } from '../english';
 export const partsText = worded({
   methodSays: 'Method says why, and what the car needs.',
   noMix: 'This number makes no mix under this reading.',
-  fromTo: (least: number, most: number): string => `From ${least} to ${most}, please.`,
   localFirst: 'Local codes, product sheets and licensed practice come before anything said here.',
   pictureElsewhere: 'The picture is kept on another machine.',
   window: 'time used before it dries; dry at the line',

@@ -3,7 +3,6 @@ import { worded } from '../english';
 /** The van stock. */
 export const stockText = worded({
   soak: (loads: number, water: string, product: string): string => `${loads === 1 ? 'One load' : `${loads} loads`}: ${water} warm water with ${product} of rinseless concentrate.`,
-  sizeTo: (most: string): string => `A size of more than nothing, up to ${most}, please.`,
   nothingToBuy: 'Nothing: all lasts a fortnight at the present pace.',
   nothingMixed: 'No mix is left in a vessel.',
   noBatteries: 'Nothing runs on batteries.',

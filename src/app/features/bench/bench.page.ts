@@ -4,7 +4,7 @@ import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { type Dilution, type Fill, type FillMode, apart, costPerCar, fillModes, fillVolumes, fillWith, newItem, notations, readDilution } from '@esmero/core';
-import { type DeviceKind, type LabelReading, type MeasuringDevice, type Vessel, deviceKinds, labelReadings } from '@esmero/model';
+import { bounds, type DeviceKind, type LabelReading, type MeasuringDevice, type Vessel, deviceKinds, labelReadings } from '@esmero/model';
 import { ml, toMinor } from '@esmero/units';
 import { today } from '../../state/today';
 import { deviceName, fillSentence, fixed, money, readingName, mixingText } from '@esmero/messages';
@@ -32,7 +32,6 @@ const fillName: Readonly<Record<FillMode, string>> = {
 /** Product steps that devices commonly have; a cap has none before it is measured. */
 const usualSteps: Readonly<Record<DeviceKind, number | null>> = { cup: 5, syringe: 1, cap: null, pump: 2 };
 
-const MOST_ML = 1_000_000;
 
 /** Any dilution, apart from any job: vessel, lines, rounding, both readings of a label, cost, label. */
 @Component({
@@ -45,7 +44,7 @@ const MOST_ML = 1_000_000;
 export class BenchPage {
   protected readonly wording = mixingText;
   protected readonly desk = inject(JobDesk);
-  private readonly u = this.desk.units;
+  protected readonly u = this.desk.units;
 
   protected readonly readings = labelReadings.map((value) => ({ value, label: readingName[value] }));
   protected readonly modes = fillModes.map((value) => ({ value, label: fillName[value] }));
@@ -89,7 +88,6 @@ export class BenchPage {
   });
   protected readonly problem = computed(() => {
     if (this.fault()) return this.fault();
-    if (!(this.volume() > 0 && this.volume() <= MOST_ML)) return mixingText.volumeTo(this.u().volume(MOST_ML));
     return this.device() ? null : mixingText.cap;
   });
 
@@ -151,24 +149,7 @@ export class BenchPage {
     this.step.set(usualSteps[kind]);
   }
 
-  protected shown(volumeMl: number | null): number | null {
-    return volumeMl === null ? null : Number(this.u().edit.volume.show(volumeMl).toPrecision(5));
-  }
-
-  protected read(shown: number | null): number {
-    return this.u().edit.volume.read(shown ?? 0);
-  }
-
-  protected readonly volumeStep = computed(() => (this.u().system === 'us' ? 16 : 500));
-
-  protected typeStep(shown: number | null): void {
-    const value = this.read(shown);
-    this.step.set(value >= 0.05 && value <= 1000 ? value : null);
-  }
-
-  protected typeVolume(shown: number | null): void {
-    this.volume.set(this.read(shown));
-  }
+  protected readonly bounds = bounds;
 
   // Cost by the car.
   protected readonly currency = inject(ShelfDesk).currency;

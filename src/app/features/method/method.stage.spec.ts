@@ -38,7 +38,7 @@ describe('method', () => {
     };
     type('101');
     expect(job.job()!.choices.assumptions).toEqual({});
-    expect(element.querySelector('.bad')?.textContent).toContain('From 1 to 100');
+    expect(element.querySelector('.fault')?.textContent).toContain('from 1 to 100');
     type('20');
     expect(job.job()!.choices.assumptions).toEqual({ limitBalanced: 20 });
     const back = [...element.querySelectorAll('button')].find((b) => b.textContent?.includes('Back to 30'))!;

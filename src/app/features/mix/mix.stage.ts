@@ -4,7 +4,7 @@ import { Button, ButtonDirective } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
 import type { Advice, Caution, AdviceReason, Dosed, Mix, Fill } from '@esmero/core';
-import { type DeviceKind, type Job, deviceKinds } from '@esmero/model';
+import { bounds, type DeviceKind, type Job, deviceKinds } from '@esmero/model';
 import { defaultCurrency, ml } from '@esmero/units';
 import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, percent, mixText, dayText, partsText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
@@ -72,10 +72,6 @@ const devices: Readonly<Record<Exclude<DeviceKind, 'cap'>, { readonly stepMl: nu
   syringe: { stepMl: 1, capacityMl: 60 },
   pump: { stepMl: 2, capacityMl: 2 },
 };
-
-/** Steps that a measuring device may have. */
-const LEAST_STEP_ML = 0.05;
-const MOST_STEP_ML = 1000;
 
 /** The first product with the purpose is the one that serves it. */
 function withStrength(products: Job['products'], purpose: Advice['purpose'], waterParts: number): Job['products'] {
@@ -230,22 +226,11 @@ export class MixStage {
     }));
   }
 
-  protected readonly stepRefused = signal(false);
-  protected readonly stepBounds = computed(() => {
-    const u = this.desk.units();
-    return `From ${u.volume(LEAST_STEP_ML)} to ${u.volume(MOST_STEP_ML)}, please.`;
-  });
+  protected readonly bounds = bounds;
+  protected readonly step = computed(() => (this.capAsked() ? null : (this.desk.job()?.device.stepMl ?? null)));
 
-  protected readonly shownStep = computed(() => {
-    const step = this.desk.job()?.device.stepMl;
-    return this.capAsked() || step === undefined ? null : Number(this.desk.units().edit.volume.show(step).toPrecision(4));
-  });
-
-  protected setStep(shown: number | null): void {
-    const step = this.desk.units().edit.volume.read(shown ?? 0);
-    const good = step >= LEAST_STEP_ML && step <= MOST_STEP_ML;
-    this.stepRefused.set(!good);
-    if (!good) return;
+  protected setStep(step: number | null): void {
+    if (step === null) return;
     const cap = this.capAsked();
     this.capAsked.set(false);
     this.desk.edit(cap ? 'Measured with a cap' : 'Measuring step changed', (job) => ({

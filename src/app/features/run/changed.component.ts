@@ -1,16 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
-import { type ReplanEvent, type VesselMix, mixPurposes, weatherChanges } from '@esmero/model';
+import { type ReplanEvent, type VesselMix, bounds, mixPurposes, weatherChanges } from '@esmero/model';
 import { celsius, ml } from '@esmero/units';
-import { type Editable, contentName, weatherName, zoneName, runText } from '@esmero/messages';
+import { contentName, weatherName, zoneName, runText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { NumberComponent } from '../../ui/number.component';
-
-const COLDEST_C = -40;
-const HOTTEST_C = 110;
-const MOST_ML = 100_000;
-const MOST_LITRES = 5000;
 
 /** A turn before it has a time. */
 export type Turned = ReplanEvent extends infer T ? (T extends ReplanEvent ? Omit<T, 'at'> : never) : never;
@@ -36,7 +31,7 @@ const isVesselMix = (content: string): content is VesselMix => content !== 'solv
           {{ alone() ? 'A second person came' : 'The second person left' }}
         </button>
         <label for="panels-now">Panels measured</label>
-        <esm-number inputId="panels-now" [digits]="1" [unit]="edit().temperature.unit" [value]="null" (typed)="panels($event)" />
+        <esm-number inputId="panels-now" [digits]="1" [as]="edit().temperature" [bounds]="bounds.panelC" (typed)="$event !== null && turn.emit({ kind: 'panels', panelC: celsius($event) })" />
       </div>
       @if (outdoors()) {
         <div class="row" role="group" aria-label="Weather">
@@ -48,18 +43,15 @@ const isVesselMix = (content: string): content is VesselMix => content !== 'solv
       @for (mix of mixes(); track mix) {
         <div class="row" role="group" [attr.aria-label]="contentName[mix]">
           <label [for]="'left-' + mix">{{ contentName[mix] }} left</label>
-          <esm-number [inputId]="'left-' + mix" [unit]="edit().volume.unit" [value]="null" (typed)="left(mix, $event)" />
+          <esm-number [inputId]="'left-' + mix" [as]="edit().volume" [bounds]="bounds.countedMl" (typed)="$event !== null && turn.emit({ kind: 'mix-left', purpose: mix, ml: ml($event) })" />
           <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'product-out', purpose: mix })">Mix and product used up</button>
         </div>
       }
       @if (carried()) {
         <div class="row">
           <label for="tank-now">Water left in the tank</label>
-          <esm-number inputId="tank-now" [unit]="edit().water.unit" [value]="null" (typed)="water($event)" />
+          <esm-number inputId="tank-now" [as]="edit().water" [bounds]="bounds.waterL" (typed)="$event !== null && turn.emit({ kind: 'water-left', litres: $event })" />
         </div>
-      }
-      @if (fault(); as fault) {
-        <p class="fault" role="alert">{{ fault }}</p>
       }
       <p class="soft">{{ wording.replans }}</p>
   `,
@@ -76,9 +68,6 @@ const isVesselMix = (content: string): content is VesselMix => content !== 'solv
     .row + .row {
       margin-top: 0.5rem;
     }
-    .fault {
-      color: var(--rust);
-    }
     esm-number {
       width: 8.5rem;
     }
@@ -90,6 +79,9 @@ export class ChangedComponent {
 
   private readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
+  protected readonly bounds = bounds;
+  protected readonly celsius = celsius;
+  protected readonly ml = ml;
   protected readonly contentName = contentName;
   protected readonly weatherTurns = weatherChanges;
   protected readonly weatherName = weatherName;
@@ -113,27 +105,4 @@ export class ChangedComponent {
     const last = [...(job?.run?.events ?? [])].reverse().find((event) => event.kind === 'workers');
     return (last?.kind === 'workers' ? last.workers : job?.site.workers) === 1;
   });
-
-  protected readonly fault = signal('');
-
-  protected panels(shown: number | null): void {
-    this.read(shown, this.edit().temperature, COLDEST_C, HOTTEST_C, (value) => ({ kind: 'panels', panelC: celsius(value) }));
-  }
-
-  protected left(purpose: VesselMix, shown: number | null): void {
-    this.read(shown, this.edit().volume, 0, MOST_ML, (value) => ({ kind: 'mix-left', purpose, ml: ml(value) }));
-  }
-
-  protected water(shown: number | null): void {
-    this.read(shown, this.edit().water, 0, MOST_LITRES, (litres) => ({ kind: 'water-left', litres }));
-  }
-
-  /** What is out of bounds stays in its field and is pointed out. */
-  private read(shown: number | null, { read, show, unit }: Editable, least: number, most: number, turn: (value: number) => Turned): void {
-    if (shown === null) return;
-    const value = read(shown);
-    const fits = value >= least && value <= most;
-    this.fault.set(fits ? '' : `From ${Math.round(show(least))} to ${Math.round(show(most))} ${unit}, please.`);
-    if (fits) this.turn.emit(turn(value));
-  }
 }

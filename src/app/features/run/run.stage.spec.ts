@@ -128,7 +128,7 @@ describe('the run', () => {
     const ticks = job.job()!.run!.events;
     await press('Something else');
     await write('#panels-now', '500');
-    expect(drawer().querySelector('.fault')!.textContent).toContain('From -40 to 110');
+    expect(drawer().querySelector('.fault')!.textContent).toContain('from −40 to 110 °C');
     expect(job.job()!.run!.events).toEqual(ticks);
     await write('[id^=left-]', '120');
     expect(job.job()!.run!.events.at(-1)).toMatchObject({ kind: 'mix-left', ml: 120 });

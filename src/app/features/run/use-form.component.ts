@@ -1,10 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { FormControl, FormRecord, ReactiveFormsModule, Validators } from '@angular/forms';
 import { Button, ButtonDirective } from 'primeng/button';
-import { InputNumber } from 'primeng/inputnumber';
 import { InputText } from 'primeng/inputtext';
 import { type UsageAccount, bookingOut, isBooked, noteUse, useOf } from '@esmero/core';
-import { type RunUse, type TowelRole, towelRoles, usedIn } from '@esmero/model';
+import { type RunUse, type TowelRole, bounds, towelRoles, usedIn } from '@esmero/model';
 import { capital, contentName, roleName, useText } from '@esmero/messages';
 import { NumberComponent } from '../../ui/number.component';
 import { NOW } from '../../state/clock';
@@ -12,15 +11,11 @@ import { JobDesk } from '../../state/job-desk';
 import { ShelfDesk } from '../../state/shelf-desk';
 import { studyOf } from '../../state/study';
 
-const MOST_ML = 100_000;
-const MOST_TOWELS = 10_000;
-
-
 /** What is left in the vessels and how many towels were opened, counted when the run is over, and taken off stock. */
 @Component({
   selector: 'esm-use-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, InputNumber, InputText, NumberComponent, ReactiveFormsModule],
+  imports: [Button, ButtonDirective, InputText, NumberComponent, ReactiveFormsModule],
   template: `
     <h3>What was used</h3>
     @if (study.failure(); as failure) {
@@ -32,13 +27,13 @@ const MOST_TOWELS = 10_000;
       @for (field of fields(); track field.name) {
         <div class="field">
           <label [for]="'use-' + field.name">{{ field.label }}</label>
-          <p-inputnumber [formControlName]="field.name" [inputId]="'use-' + field.name" [name]="field.name" [min]="0" [max]="field.most" [maxFractionDigits]="field.isMix ? 1 : 0" [useGrouping]="false" [suffix]="field.isMix ? ' ' + volumeUnit() : undefined" [fluid]="true" />
+          <esm-number [formControlName]="field.name" [inputId]="'use-' + field.name" [as]="field.isMix ? volume() : null" [bounds]="field.isMix ? bounds.countedMl : bounds.towels" [digits]="field.isMix ? 1 : 0" />
           @if (field.isMix) {
             <p-button [label]="weighing() === field.name ? 'Type it instead' : 'Weigh it instead'" [ariaLabel]="'Weigh it instead: ' + field.label" size="small" severity="secondary" [text]="true" [attr.aria-expanded]="weighing() === field.name" (onClick)="weighing.set(weighing() === field.name ? null : field.name)" />
             @if (weighing() === field.name) {
               <div class="scale">
-                <esm-number name="On the scale" unit="g" [least]="0" [value]="null" (typed)="weighed(field.name, full.entered(), empty.entered())" #full />
-                <esm-number name="The empty vessel" unit="g" [least]="0" [value]="null" (typed)="weighed(field.name, full.entered(), empty.entered())" #empty />
+                <esm-number name="On the scale" unit="g" [bounds]="bounds.scaleG" (typed)="weighed(field.name, full.entered(), empty.entered())" #full />
+                <esm-number name="The empty vessel" unit="g" [bounds]="bounds.scaleG" (typed)="weighed(field.name, full.entered(), empty.entered())" #empty />
               </div>
               <span class="soft">{{ wording.scale }}</span>
               @if (scaleFault()) {
@@ -108,15 +103,14 @@ export class UseFormComponent {
     const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
     if (!job || !reckoning) return [];
     const usual = reckoning.expected.opened;
-    const volume = this.desk.units().edit.volume;
     const opened = (role: TowelRole): number => used?.towels.find((one) => one.role === role)?.opened ?? usual[role] ?? 0;
     const vessel = (id: string): string => job.vessels.find((one) => one.id === id)?.name ?? 'its vessel';
     const mixes = reckoning.vessels.filter(({ content }) => (reckoning.spent.productMl[content] ?? 0) > 0);
     return [
-      ...mixes.map(({ content, vesselId }) => ({ name: `ml.${content}`, isMix: true, label: `${contentName[content]} left in ${vessel(vesselId)}`, value: volume.show(leftOf(content, reckoning, used)), most: volume.show(MOST_ML) })),
+      ...mixes.map(({ content, vesselId }) => ({ name: `ml.${content}`, isMix: true, label: `${contentName[content]} left in ${vessel(vesselId)}`, value: leftOf(content, reckoning, used) })),
       ...towelRoles
         .filter((role) => (usual[role] ?? 0) > 0 || opened(role) > 0)
-        .map((role) => ({ name: `towels.${role}`, isMix: false, label: `${capital(roleName[role])} opened`, value: opened(role), most: MOST_TOWELS })),
+        .map((role) => ({ name: `towels.${role}`, isMix: false, label: `${capital(roleName[role])} opened`, value: opened(role) })),
     ];
   });
 
@@ -126,10 +120,11 @@ export class UseFormComponent {
     });
   }
 
-  protected readonly volumeUnit = computed(() => this.desk.units().edit.volume.unit);
+  protected readonly bounds = bounds;
+  protected readonly volume = computed(() => this.desk.units().edit.volume);
   /** Made anew when there is something else to count: as counted before, or as planned. */
   protected readonly form = computed(
-    () => new FormRecord(Object.fromEntries(this.fields().map(({ name, value, most }) => [name, new FormControl<number | null>(Math.round(value * 10) / 10, [Validators.required, Validators.min(0), Validators.max(most)])]))),
+    () => new FormRecord(Object.fromEntries(this.fields().map(({ name, value }) => [name, new FormControl<number | null>(value, Validators.required)]))),
   );
   protected readonly because = new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.maxLength(500)] });
   protected readonly weighing = signal<string | null>(null);
@@ -140,7 +135,7 @@ export class UseFormComponent {
     if (fullG === null || emptyG === null) return;
     const ml = fullG - emptyG;
     this.scaleFault.set(ml < 0 ? useText.lighterThanEmpty : '');
-    if (ml >= 0) this.form().controls[name]!.setValue(Math.round(this.desk.units().edit.volume.show(ml) * 10) / 10);
+    if (ml >= 0) this.form().controls[name]!.setValue(ml);
   }
 
   protected note(): void {
@@ -149,10 +144,9 @@ export class UseFormComponent {
     form.markAllAsTouched();
     this.because.markAsTouched();
     if (!reckoning || form.invalid || (this.noted() && this.because.invalid)) return;
-    const { read } = this.desk.units().edit.volume;
     const values = Object.entries(form.getRawValue());
-    const of = (start: string, made: (value: number) => number) => Object.fromEntries(values.flatMap(([name, value]) => (name.startsWith(start) ? [[name.slice(start.length), made(value ?? 0)]] : [])));
-    const use = useOf(reckoning, { leftMl: of('ml.', read), opened: of('towels.', (count) => count) }, this.now(), this.noted() ? this.because.value.trim() : '');
+    const of = (start: string) => Object.fromEntries(values.flatMap(([name, value]) => (name.startsWith(start) ? [[name.slice(start.length), value ?? 0]] : [])));
+    const use = useOf(reckoning, { leftMl: of('ml.'), opened: of('towels.') }, this.now(), this.noted() ? this.because.value.trim() : '');
     this.desk.edit('What was used', (job) => noteUse(job, use));
     this.because.reset();
   }

@@ -15,7 +15,7 @@ describe('what was used', () => {
     await press('The run is over');
     await settle();
     const plan = planJob({ ...job.job()!, run: null });
-    const field = (name: string): HTMLInputElement => element.querySelector<HTMLInputElement>(`input[name="${name}"]`)!;
+    const field = (name: string): HTMLInputElement => element.querySelector<HTMLInputElement>(`[id="use-${name}"]`)!;
     const submit = async (): Promise<void> => {
       element.querySelector('esm-use-form form')!.dispatchEvent(new Event('submit'));
       await settle();
@@ -71,7 +71,7 @@ describe('what was used', () => {
     expect(element.textContent).toContain('Taken off stock');
     const entry = TestBed.inject(ShelfDesk).library().find(({ item }) => item.id === wash.id)!;
     expect(entry.item).toMatchObject({ clean: at('shelf') });
-    const field = element.querySelector<HTMLInputElement>('input[name="towels.wash"]')!;
+    const field = element.querySelector<HTMLInputElement>('[id="use-towels.wash"]')!;
     const before = at('dirty');
     field.value = String(before - 1);
     field.dispatchEvent(new Event('blur'));

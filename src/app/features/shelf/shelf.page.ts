@@ -4,6 +4,7 @@ import { Store as State } from '@ngrx/store';
 import { Button, ButtonDirective } from 'primeng/button';
 import { type Draft, type LaundryGroup, type LaundryStep, amountAt, assumptionTable, counting, draft, expiry, groupOf, laundering, laundryGroups, laundrySteps, lotsOf, moved, outlookOf, resolveAssumptions, retiring, shoppingList, soakFor, stockItem, takingBack, washesOf, weightKg } from '@esmero/core';
 import { TableModule } from 'primeng/table';
+import { bounds } from '@esmero/model';
 import type { LibraryEntry, LibraryItems, LibraryKind, Movement, Place, StockItem } from '@esmero/model';
 import { dayAfter } from '@esmero/units';
 import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf, stockText, dayText } from '@esmero/messages';
@@ -14,8 +15,6 @@ import { DayFieldComponent } from '../../ui/day-field.component';
 import { NumberComponent } from '../../ui/number.component';
 import { FetchingComponent } from '../../ui/fetching.component';
 
-const MOST_ML = 1_000_000;
-const MOST_TOWELS = 10_000;
 /** From so many movements on only the rows in sight are drawn. */
 const MANY = 60;
 const ROW_PX = 56;
@@ -52,7 +51,7 @@ export class ShelfPage {
   protected readonly steps = laundrySteps;
   protected readonly stepName = stepName;
   protected readonly awayNames = away.map(({ name }) => name);
-  protected readonly most = MOST_TOWELS;
+  protected readonly bounds = bounds;
   /** The product that is being bought or counted. */
   protected readonly opened = signal<StockItem | null>(null);
   /** What went wrong with the last movement; empty when nothing did. */
@@ -166,23 +165,14 @@ export class ShelfPage {
     return stockText.soak(loads, this.u().water(soakL), this.u().volume(productMl));
   }
 
-  /** A volume as a form shows it, to the tenth. */
-  protected shown(ml: number): number {
-    return Math.round(this.u().edit.volume.show(ml) * 10) / 10;
-  }
-
   /** A bottle of whatever size it was sold in. */
-  protected buy(item: StockItem, size: number | null, expires: string): void {
-    const ml = this.u().edit.volume.read(size ?? 0);
-    if (!(ml > 0 && ml <= MOST_ML)) return this.problem.set(stockText.sizeTo(this.u().volume(MOST_ML)));
-    this.post([draft('bought', moved(item, 'outside', 'shelf', ml), { expiresOn: expires || null })]);
+  protected buy(item: StockItem, sizeMl: number | null, expires: string | null): void {
+    if (sizeMl !== null) this.post([draft('bought', moved(item, 'outside', 'shelf', sizeMl), { expiresOn: expires })]);
   }
 
-  /** What was counted, in the unit that is shown. */
-  protected count(item: StockItem, shown: number | null): void {
-    if (shown === null) return;
-    const read = item.startsWith('product/') ? this.u().edit.volume.read(shown) : shown;
-    if (read <= MOST_ML) this.post(counting(item, 'shelf', read, this.shelf.balances()));
+  /** What was counted: mL, or towels. */
+  protected count(item: StockItem, counted: number | null): void {
+    if (counted !== null) this.post(counting(item, 'shelf', counted, this.shelf.balances()));
   }
 
   protected launder(group: LaundryGroup, step: LaundryStep): void {

@@ -6,7 +6,7 @@ import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
 import type { Caution } from '@esmero/core';
-import type { Job, LibraryKind, RunoffRule, Site, Vehicle } from '@esmero/model';
+import { type Job, type LibraryKind, type RunoffRule, type Site, type Vehicle, bounds } from '@esmero/model';
 import { bodyName, colourName, faultHint, finishName, runoffName, siteText } from '@esmero/messages';
 import type { Fault } from '@esmero/exchange';
 import { checked } from '../../state/checked';
@@ -80,6 +80,7 @@ export class SiteStage {
   protected readonly vehicles = computed(() => this.onShelf('vehicle', this.desk.job()!.vehicle));
   protected readonly sites = computed(() => this.onShelf('site', this.desk.job()!.site));
 
+  protected readonly bounds = bounds;
   protected readonly there = there;
   protected readonly runoffs = runoffs;
   protected readonly people = people;
@@ -141,27 +142,15 @@ export class SiteStage {
     this.desk.edit(`${name}: ${now ? 'yes' : 'no'}`, (job) => ({ ...job, site: { ...job.site, [key]: now } }));
   }
 
-  protected shownWater(litres: number): number {
-    return Number(this.desk.units().edit.water.show(litres).toPrecision(6));
-  }
-
-  protected water(key: 'waterL' | 'captureL', shown: number | null): void {
-    if (shown !== null) void this.change('site', { ...this.desk.job()!.site, [key]: Number(this.desk.units().edit.water.read(shown).toPrecision(6)) });
-  }
-
-  protected minutes(minutes: number | null): void {
-    if (minutes !== null) void this.change('site', { ...this.desk.job()!.site, minutes });
-  }
-
   protected write(key: 'name' | 'client' | 'note', { text, stroke }: Typed): void {
     const value = text.trim();
     if (key === 'name' && value === '') return;
     this.desk.edit(`${key[0]!.toUpperCase()}${key.slice(1)} written`, (job: Job) => ({ ...job, [key]: value }), stroke);
   }
 
-  protected async pickDay(date: string): Promise<void> {
+  protected async pickDay(date: string | null): Promise<void> {
     const before = this.desk.job();
-    if (date === '' || !before) return;
+    if (!date || !before) return;
     const { utcOffsetH } = await onDay(before.site, before.date, date);
     this.desk.edit('Day changed', (job: Job) => ({ ...job, date, site: { ...job.site, utcOffsetH } }));
   }

@@ -1,19 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { ButtonDirective } from 'primeng/button';
 import { DragDropModule } from 'primeng/dragdrop';
 import { Select } from 'primeng/select';
 import { type StepKind, type UsedTowel, handMovesIn, towelFillAt, mayBecome, setAside } from '@esmero/core';
-import { type CleanlinessClass, type TowelBatch, type TowelRole, type ZoneId, towelRoles } from '@esmero/model';
+import { type CleanlinessClass, type TowelBatch, type TowelRole, type ZoneId, bounds, towelRoles } from '@esmero/model';
 import { className, clock, mittSentence, passZones, ranges, roleName, sidesSentence, stepText, towelName, towelsText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { NumberComponent } from '../../ui/number.component';
 import { PlayBarComponent } from '../../ui/play-bar.component';
 import { TowelSquareComponent } from '../../ui/towel/towel-square.component';
-
-/** Most towels of one batch that a job may count. */
-export const MOST_TOWELS = 10_000;
 
 const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 
@@ -30,14 +27,12 @@ const filling: readonly StepKind[] = ['wipe', 'finish', 'dry', 'glass'];
 })
 export class PileComponent {
   protected readonly wording = towelsText;
-  /** The batch whose count was not taken. */
-  readonly refused = input<string | null>(null);
-  readonly counted = output<{ readonly batch: TowelBatch; readonly clean: number | null }>();
+  readonly counted = output<{ readonly batch: TowelBatch; readonly clean: number }>();
 
   private readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
 
-  protected readonly most = MOST_TOWELS;
+  protected readonly bounds = bounds;
   protected readonly classes = classes;
   protected readonly className = className;
   protected readonly roleName = roleName;

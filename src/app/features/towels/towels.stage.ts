@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Button } from 'primeng/button';
 import { Tab, TabList, TabPanel, TabPanels, Tabs } from 'primeng/tabs';
 import { afterwards, liquidOf, setChoices, withChange } from '@esmero/core';
@@ -11,7 +11,7 @@ import { ChoiceComponent } from '../../ui/choice.component';
 import { LiquidBarComponent } from '../../ui/liquid-bar.component';
 import { BucketsComponent } from './buckets.component';
 import { CarryComponent } from './carry.component';
-import { MOST_TOWELS, PileComponent } from './pile.component';
+import { PileComponent } from './pile.component';
 
 
 /** Every towel with its sides, and the buckets. */
@@ -36,7 +36,6 @@ export class TowelsStage {
     { value: 'retire', label: 'Done for today' },
   ];
   /** The batch whose count was not taken. */
-  protected readonly refused = signal<string | null>(null);
 
   protected readonly towels = computed(() => this.desk.plan()?.towels ?? []);
   protected readonly missing = computed(() => this.towels().filter(({ missing }) => missing).length);
@@ -87,11 +86,8 @@ export class TowelsStage {
     this.desk.edit('The rest is done, these wait', (job) => withChange(job, { code: 'leave', zones: this.waiting() }));
   }
 
-  protected count(batch: TowelBatch, clean: number | null): void {
-    if (clean === null || clean === batch.clean) return this.refused.set(null);
-    const good = clean >= 0 && clean <= MOST_TOWELS;
-    this.refused.set(good ? null : batch.id);
-    if (!good) return;
+  protected count(batch: TowelBatch, clean: number): void {
+    if (clean === batch.clean) return;
     this.desk.edit(`${batch.name}: ${clean} clean`, (job: Job) => ({
       ...job,
       towels: job.towels.map((one) => (one.id === batch.id ? { ...one, clean } : one)),

@@ -1,15 +1,12 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { Button } from 'primeng/button';
 import { panelAt, setReading } from '@esmero/core';
-import type { ZoneId } from '@esmero/model';
+import { type ZoneId, bounds } from '@esmero/model';
 import { celsius } from '@esmero/units';
 import { zoneName, walkText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { NumberComponent } from '../../ui/number.component';
 import { simulatedReading } from './thermometer';
-
-const LEAST_C = -40;
-const MOST_C = 110;
 
 /** How warm the panel is: computed, typed, or read off with the simulated instrument. */
 @Component({
@@ -17,18 +14,14 @@ const MOST_C = 110;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, NumberComponent],
   template: `
-    
     <div class="row">
       <label for="panel-reading">Panel</label>
-      <esm-number inputId="panel-reading" [value]="shown()" [unit]="unit()" [digits]="1" [placeholder]="computedC()" (typed)="type($event)" />
+      <esm-number inputId="panel-reading" [as]="edit()" [bounds]="bounds.panelC" [digits]="1" [value]="reading()" [placeholder]="computedC()" (typed)="set($event)" />
       <p-button label="Thermometer (simulated)" severity="secondary" [outlined]="true" size="small" (onClick)="simulate()" />
       @if (reading() !== null) {
         <p-button label="Clear reading" severity="secondary" [text]="true" size="small" (onClick)="set(null)" />
       }
     </div>
-    @if (refused()) {
-      <span class="fault" role="alert">{{ bounds() }}</span>
-    }
     <p class="soft num">{{ says() }}</p>
   `,
   styles: `
@@ -44,40 +37,22 @@ export class ReadingComponent {
   readonly zone = input.required<ZoneId>();
 
   private readonly desk = inject(JobDesk);
-  private readonly edit = computed(() => this.desk.units().edit.temperature);
-  protected readonly unit = computed(() => this.edit().unit);
-  protected readonly refused = signal(false);
+  protected readonly bounds = bounds;
+  protected readonly edit = computed(() => this.desk.units().edit.temperature);
   protected readonly reading = computed(() => this.desk.job()?.readings[this.zone()] ?? null);
-  protected readonly shown = computed(() => {
-    const reading = this.reading();
-    return reading === null ? null : Number(this.edit().show(reading).toFixed(1));
-  });
   private readonly workedOut = computed(() => {
     const job = this.desk.job();
     return job ? panelAt({ ...job, readings: {} }, this.zone()) : null;
   });
   protected readonly computedC = computed(() => {
     const c = this.workedOut();
-    return c === null ? '' : `${this.edit().show(c).toFixed(0)} ${this.unit()}`;
+    return c === null ? '' : `${this.edit().show(c).toFixed(0)} ${this.edit().unit}`;
   });
   protected readonly says = computed(() => {
     const c = this.workedOut();
     if (c === null) return '';
     return walkText.reckoned(this.desk.units().temperature(c));
   });
-  protected readonly bounds = computed(() => {
-    const { show, unit } = this.edit();
-    return `From ${show(LEAST_C).toFixed(0)} to ${show(MOST_C).toFixed(0)} ${unit}, please.`;
-  });
-
-  protected type(shown: number | null): void {
-    if (shown === null) return this.set(null);
-    const c = this.edit().read(shown);
-    const good = c >= LEAST_C && c <= MOST_C;
-    this.refused.set(!good);
-    if (good) this.set(c);
-  }
-
   protected simulate(): void {
     const job = this.desk.job();
     const c = job ? simulatedReading(job, this.zone()) : null;

@@ -26,7 +26,9 @@ describe('the walk-round', () => {
     await press('Add a period');
     expect(job.job()!.since).toHaveLength(2);
     type(element.querySelectorAll<HTMLInputElement>('esm-since input')[1]!, '-4');
-    expect(job.job()!.since[0]!.km).toBe(0);
+    expect(job.job()!.since[0]!.km).toBe(140);
+    await settle();
+    expect(element.querySelector('esm-since .fault')?.textContent).toContain('from 0 to 200000 km');
     type(element.querySelectorAll<HTMLInputElement>('esm-since input')[1]!, '200');
     await settle();
     expect(job.job()!.since[0]!.km).toBe(200);

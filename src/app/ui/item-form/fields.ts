@@ -28,7 +28,8 @@ export type Field = {
   readonly label: string;
   readonly hint?: string;
 } & (
-  | { readonly kind: 'text' | 'flag' }
+  | { readonly kind: 'text'; readonly long?: true }
+  | { readonly kind: 'flag' }
   | { readonly kind: 'number'; readonly unit?: keyof Units['edit'] | string; readonly nullable?: boolean }
   | { readonly kind: 'choice'; readonly choices: readonly Choice[] }
   | { readonly kind: 'several'; readonly choices: readonly Choice[] }
@@ -126,7 +127,7 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'leavesLayer', label: 'Leaves wax or gloss', kind: 'flag' },
     { path: 'notOnFinishes', label: 'Not on paint that is', kind: 'several', choices: choices(finishes, finishName) },
     { path: 'notWith', label: 'Never on a panel with', kind: 'others' },
-    { path: 'safety', label: 'Safety, from its sheet', kind: 'text' },
+    { path: 'safety', label: 'Safety, from its sheet', kind: 'text', long: true },
   ],
   towel: [
     name,

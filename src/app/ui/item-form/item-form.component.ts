@@ -4,12 +4,13 @@ import { FormsModule } from '@angular/forms';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
+import { Textarea } from 'primeng/textarea';
 import { ToggleSwitch } from 'primeng/toggleswitch';
 import { defaultDimensions } from '@esmero/core';
 import type { Body, LibraryKind } from '@esmero/model';
 import { defaultCurrency, fromMinor, toMinor } from '@esmero/units';
 import type { Fault } from '@esmero/exchange';
-import { type Editable, type Units, faultHint } from '@esmero/messages';
+import { type Editable, type Units, faultHint, plainUnit } from '@esmero/messages';
 import { type AnyItem, type Choice, type Field, fieldsOf, valueAt, withValue } from './fields';
 import { NumberComponent } from '../number.component';
 import { TypedTextDirective } from '../typed-text.directive';
@@ -19,20 +20,17 @@ interface Shown {
   readonly field: Field;
   readonly id: string;
   readonly value: unknown;
-  readonly unit: string;
+  readonly as: Editable | null;
   readonly fault: string | null;
 }
 
 let forms = 0;
 
-/** Reads quantities to the precision that a person types. */
-const tidy = (value: number): number => Number(value.toPrecision(6));
-
 /** A form for one library item: what it holds is a draft until whoever shows it has checked it. */
 @Component({
   selector: 'esm-item-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, FormsModule, NumberComponent, InputText, NgTemplateOutlet, ProductUsesComponent, Select, ToggleSwitch, TypedTextDirective],
+  imports: [ButtonDirective, FormsModule, NumberComponent, InputText, NgTemplateOutlet, ProductUsesComponent, Select, Textarea, ToggleSwitch, TypedTextDirective],
   templateUrl: './item-form.component.html',
 })
 export class ItemFormComponent {
@@ -61,31 +59,17 @@ export class ItemFormComponent {
     return {
       field,
       id: `${this.form}-${field.path}`,
-      value: this.display(field, value),
-      unit: this.unitOf(field),
-      fault: fault ? faultHint(fault) : null,
+      value,
+      as: this.editable(field),
+      fault: fault ? faultHint(fault, this.editable(field) ?? undefined) : null,
     };
   }
 
+  /** How a figure is typed: in the units of the reader, or in whole units of the currency. */
   private editable(field: Field): Editable | null {
+    if (field.kind === 'money') return { unit: this.currency(), show: (minor) => fromMinor(minor, this.currency()), read: (shown) => toMinor(shown, this.currency()) };
     if (field.kind !== 'number') return null;
-    return this.units().edit[field.unit as keyof Units['edit']] ?? null;
-  }
-
-  private unitOf(field: Field): string {
-    if (field.kind !== 'number') return '';
-    return this.editable(field)?.unit ?? field.unit ?? '';
-  }
-
-  private display(field: Field, value: unknown): unknown {
-    if (typeof value !== 'number') return value;
-    if (field.kind === 'money') return fromMinor(value, this.currency());
-    return tidy(this.editable(field)?.show(value) ?? value);
-  }
-
-  protected typed(field: Field, number: number | null): void {
-    if (field.kind === 'money') this.set(field.path, number === null ? null : toMinor(number, this.currency()));
-    else this.set(field.path, number === null ? null : tidy(this.editable(field)?.read(number) ?? number));
+    return this.units().edit[field.unit as keyof Units['edit']] ?? plainUnit(field.unit ?? '');
   }
 
   protected set(path: string, value: unknown): void {
