@@ -27,6 +27,8 @@ export type Field = {
   readonly path: string;
   readonly label: string;
   readonly hint?: string;
+  /** Fields of one group stand together under its name. */
+  readonly group?: string;
 } & (
   | { readonly kind: 'text'; readonly long?: true }
   | { readonly kind: 'flag' }
@@ -55,6 +57,8 @@ const origin: Field = {
   choices: choices(origins, originName),
 };
 
+const inGroup = (group: string, ...fields: readonly Field[]): readonly Field[] => fields.map((field) => Object.defineProperties({ group } as Field, Object.getOwnPropertyDescriptors(field)));
+
 /** Hours at which somebody might wash a car. */
 const dayHours: readonly Choice[] = Array.from({ length: 16 }, (_, i) => ({ value: i + 6, label: `${i + 6}` }));
 
@@ -66,21 +70,27 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'finish', label: 'Finish', kind: 'choice', choices: choices(finishes, finishName) },
     { path: 'colour', get label() { return en('Colour'); }, kind: 'choice', choices: choices(colours, colourName) },
     { path: 'cladding', get label() { return en('Sills and lower bumpers in unpainted plastic'); }, kind: 'flag' },
+    ...inGroup('Size',
     { path: 'dimensions.lengthM', label: 'Length', kind: 'number', unit: 'length' },
     { path: 'dimensions.widthM', label: 'Width', kind: 'number', unit: 'length' },
     { path: 'dimensions.heightM', label: 'Height', kind: 'number', unit: 'length' },
     { path: 'dimensions.wheelbaseM', label: 'Wheelbase', kind: 'number', unit: 'length' },
     { path: 'dimensions.clearanceM', label: 'Ground clearance', kind: 'number', unit: 'length' },
     { path: 'dimensions.wheelDiameterM', get label() { return en('Wheel with tyre'); }, kind: 'number', unit: 'length' },
+    ),
   ],
   site: [
     name,
+    ...inGroup('Water and power',
     { path: 'runoff', label: 'Run-off', kind: 'choice', choices: choices(runoffRules, runoffName) },
     { path: 'captureL', label: 'Mat holds', kind: 'number', unit: 'water' },
     { path: 'waterL', label: 'Water brought along', kind: 'number', unit: 'water' },
     { path: 'tap', label: 'Tap on site', kind: 'flag' },
     { path: 'power', label: 'Mains power', kind: 'flag' },
     { path: 'indoors', label: 'Indoors', kind: 'flag' },
+    { path: 'bay', label: 'Wash bay at hand', kind: 'flag' },
+    ),
+    ...inGroup('Work there',
     { path: 'minutes', label: 'Time there', kind: 'number', unit: 'min' },
     {
       path: 'workers',
@@ -91,15 +101,18 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
         { value: 2, label: 'Two' },
       ],
     },
-    { path: 'bay', label: 'Wash bay at hand', kind: 'flag' },
     { path: 'noiseDb', label: 'Noise at most', kind: 'number', unit: 'dB', nullable: true, hint: 'Empty: nobody minds' },
     { path: 'slope', label: 'Slope', kind: 'number', unit: 'share', hint: 'Where it is steepest; 0 is level' },
     { path: 'steps', label: 'Steps or platform brought along', kind: 'flag' },
+    ),
+    ...inGroup('Where it lies',
     { path: 'latitudeDeg', label: 'Latitude, north', kind: 'number', unit: '°' },
     { path: 'longitudeDeg', label: 'Longitude, east', kind: 'number', unit: '°' },
     { path: 'utcOffsetH', label: 'Time zone, ahead of UTC', kind: 'number', unit: 'h', hint: 'Follows the place and the day; set it where that is wrong' },
     { path: 'headingDeg', label: 'Car faces, degrees from north', kind: 'number', unit: '°' },
     { path: 'shadeHours', label: 'In the shade at', kind: 'several', choices: dayHours },
+    ),
+    ...inGroup('Weather, as typed',
     { path: 'airC', label: 'Air', kind: 'number', unit: 'temperature' },
     { path: 'humidity', label: 'Humidity', kind: 'number', unit: 'share' },
     { path: 'windMs', label: 'Wind', kind: 'number', unit: 'wind' },
@@ -114,6 +127,7 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
       hint: 'Empty: computed',
     },
     { path: 'liquidC', label: 'Water temperature', kind: 'number', unit: 'temperature' },
+    ),
   ],
   product: [
     name,
@@ -122,12 +136,14 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'maxPanelC', label: 'Max panel temperature', kind: 'number', unit: 'temperature', nullable: true, hint: 'Empty: the label does not say' },
     { path: 'filmFactor', label: 'Uses more or less than usual', kind: 'number', unit: '×' },
     origin,
-    { path: 'uses', label: 'Uses and strengths', kind: 'uses' },
+    ...inGroup('Uses and strengths', { path: 'uses', label: 'Uses and strengths', kind: 'uses' }),
+    ...inGroup('What to keep it from',
     { path: 'notOnSurfaces', label: 'Not on', kind: 'several', choices: choices(surfaces, surfaceName) },
     { path: 'leavesLayer', label: 'Leaves wax or gloss', kind: 'flag' },
     { path: 'notOnFinishes', label: 'Not on paint that is', kind: 'several', choices: choices(finishes, finishName) },
     { path: 'notWith', label: 'Never on a panel with', kind: 'others' },
-    { path: 'safety', label: 'Safety, from its sheet', kind: 'text', long: true },
+    ),
+    ...inGroup('Safety', { path: 'safety', label: 'Safety, from its sheet', kind: 'text', long: true }),
   ],
   towel: [
     name,

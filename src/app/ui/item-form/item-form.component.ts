@@ -32,6 +32,13 @@ let forms = 0;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ButtonDirective, FormsModule, NumberComponent, InputText, NgTemplateOutlet, ProductUsesComponent, Select, Textarea, ToggleSwitch, TypedTextDirective],
   templateUrl: './item-form.component.html',
+  styles: `
+    .group {
+      margin: 0.6rem 0 0;
+      padding-top: 0.6rem;
+      border-top: 1px solid var(--line);
+    }
+  `,
 })
 export class ItemFormComponent {
   readonly kind = input.required<LibraryKind>();
@@ -50,7 +57,9 @@ export class ItemFormComponent {
   protected readonly draft = linkedSignal(() => this.item());
 
   protected readonly shown = computed(() =>
-    fieldsOf[this.kind()].filter(({ path }) => !this.without().includes(path)).map((field) => this.show(field)),
+    fieldsOf[this.kind()]
+      .filter(({ path }) => !this.without().includes(path))
+      .map((field, i, all) => ({ ...this.show(field), begins: field.group !== all[i - 1]?.group ? field.group : undefined })),
   );
 
   private show(field: Field): Shown {

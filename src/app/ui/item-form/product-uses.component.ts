@@ -40,19 +40,17 @@ function meaning({ dilution }: ProductUse): string {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ButtonDirective, FormsModule, InputText, NumberComponent, Select],
   template: `
+    <div class="row" role="group" aria-label="Uses">
+      @for (row of rows(); track row.purpose) {
+        <button pButton type="button" severity="secondary" outlined [attr.aria-pressed]="row.use !== undefined" (click)="row.use ? remove(row.purpose) : put(fresh(row.purpose))">
+          {{ row.name }}
+        </button>
+      }
+    </div>
     @for (row of rows(); track row.purpose) {
-      <fieldset>
-        <legend>
-          <button pButton
-            type="button"
-            severity="secondary" outlined
-            [attr.aria-pressed]="row.use !== undefined"
-            (click)="row.use ? remove(row.purpose) : put(fresh(row.purpose))"
-          >
-            {{ row.name }}
-          </button>
-        </legend>
-        @if (row.use; as use) {
+      @if (row.use; as use) {
+        <fieldset>
+          <legend>{{ row.name }}</legend>
           <div class="fields">
             <div class="field">
               <label [for]="'n-' + row.purpose">Number on the label (N)</label>
@@ -93,18 +91,23 @@ function meaning({ dilution }: ProductUse): string {
             </div>
             <p class="wide soft num">{{ row.means }}</p>
           </div>
-        }
-      </fieldset>
+        </fieldset>
+      }
     }
   `,
   styles: `
+    .row {
+      margin-bottom: 0.6rem;
+    }
     fieldset {
-      border: 0;
-      padding: 0;
+      border: 1px solid var(--line);
+      border-radius: 10px;
+      padding: 0.4rem 0.8rem 0.7rem;
       margin: 0 0 0.6rem;
     }
     legend {
-      padding: 0 0 0.35rem;
+      padding: 0 0.35rem;
+      font-weight: 600;
     }
     p {
       margin: 0;
