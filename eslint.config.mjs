@@ -19,17 +19,17 @@ export const rooms = [
   { room: 'src/demo', uses: ['core'] },
   { room: 'src/cli', uses: ['core', 'exchange', 'messages', 'demo'] },
   { room: 'src/app/theme', uses: [] },
-  { room: 'src/app/state', uses: ['core', 'records', 'exchange', 'messages', 'store', 'transfer', 'worker', 'demo'] },
+  { room: 'src/app/state', uses: ['core', 'records', 'exchange', 'messages', 'frame', 'store', 'transfer', 'worker', 'demo'] },
   { room: 'src/app/ui', uses: ['core', 'records', 'exchange', 'messages', 'papers'] },
   { room: 'src/app/features', uses: ['core', 'records', 'exchange', 'messages', 'papers', 'store', 'transfer', 'worker'] },
-  { room: 'src/app/shell', uses: ['core', 'records', 'messages', 'store', 'worker'] },
+  { room: 'src/app/shell', uses: ['core', 'records', 'messages', 'frame', 'store', 'worker'] },
   { room: 'server', uses: ['core', 'exchange'] },
   { room: 'e2e', uses: [] },
 ];
 
 /** What a job and its parts are made of, and its units, are known wherever the core is. */
 const ground = ['model', 'units'];
-const doors = [...ground, 'core', 'records', 'exchange', 'transfer', 'messages', 'papers', 'worker', 'store', 'demo'];
+const doors = [...ground, 'core', 'records', 'exchange', 'transfer', 'messages', 'frame', 'papers', 'worker', 'store', 'demo'];
 
 /** Ways into parts of the application that stand above a room. */
 const above = {
@@ -97,7 +97,7 @@ export default tseslint.config(
       '@angular-eslint/component-class-suffix': 'off',
       // An effect that is one pipe reads best as one expression.
       '@ngrx/prefer-effect-callback-in-block-statement': 'off',
-      '@angular-eslint/component-selector': ['error', { type: 'element', prefix: 'esm', style: 'kebab-case' }],
+      '@angular-eslint/component-selector': ['error', [{ type: 'element', prefix: 'esm', style: 'kebab-case' }, { type: 'attribute', prefix: 'esm', style: 'camelCase' }]],
     },
   },
   {

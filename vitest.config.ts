@@ -9,6 +9,7 @@ const alias = {
   '@esmero/units': at('./src/core/units/index.ts'),
   '@esmero/records': at('./src/records/index.ts'),
   '@esmero/exchange': at('./src/exchange/index.ts'),
+  '@esmero/frame': at('./src/messages/frame.ts'),
   '@esmero/messages': at('./src/messages/index.ts'),
   '@esmero/worker': at('./src/worker/client.ts'),
   '@esmero/store': at('./src/store/index.ts'),

@@ -131,8 +131,9 @@ test('shortcuts of the installed application lead to a new job and to the run', 
 
 test('dialogs have a named close button, and focus goes back to where it came from', async ({ page }) => {
   await page.goto('/jobs');
-  const opener = page.getByRole('button', { name: /keyboard|shortcuts/i });
-  await opener.click();
+  const opener = page.getByRole('link', { name: 'Help' });
+  await opener.focus();
+  await page.keyboard.press('?');
   await page.getByRole('button', { name: 'Close the shortcuts' }).click();
   await expect(page.getByRole('dialog', { name: 'Keyboard' })).toBeHidden();
   await expect(opener).toBeFocused();

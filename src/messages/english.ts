@@ -49,6 +49,7 @@ const inUs = (british: string): string =>
 export const en = (british: string): string => (spoken === 'us' ? inUs(british) : british);
 
 /** A table of texts, each in the English that is spoken when it is read. */
+/* @__NO_SIDE_EFFECTS__ */
 export function worded<T extends object>(table: T): T {
   const read = (value: unknown): unknown => (typeof value === 'string' ? en(value) : typeof value === 'object' && value !== null ? worded(value) : value);
   return Object.defineProperties(Array.isArray(table) ? [] : {}, Object.fromEntries(Object.entries(table).map(([key, value]) => [key, { enumerable: true, get: () => read(value) }]))) as T;

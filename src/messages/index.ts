@@ -1,3 +1,5 @@
+export { unitSystems } from './unit-systems';
+export type { UnitSystem } from './unit-systems';
 export { en, englishes, locale, speak, worded } from './english';
 export type { English } from './english';
 export * from './capital';

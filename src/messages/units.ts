@@ -1,8 +1,7 @@
 import { M2_PER_FT2, ML_PER_US_FL_OZ, ML_PER_US_GAL, M_PER_INCH, celsiusToFahrenheit, fahrenheitToCelsius, moneyText } from '@esmero/units';
 import { locale } from './english';
+import type { UnitSystem } from './unit-systems';
 
-export const unitSystems = ['metric', 'us'] as const;
-export type UnitSystem = (typeof unitSystems)[number];
 
 /** A number with so many digits after the point, with a true minus, never "-0". */
 export const fixed = (value: number, digits = 0): string => {

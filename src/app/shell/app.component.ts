@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, effect, inject, untracked
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
-import { frameText } from '@esmero/messages';
+import { frameText } from '@esmero/frame';
 import type { TabMessage } from '@esmero/store';
 import { Toast } from 'primeng/toast';
 import { deskActions, deskFeature } from '../state/desk';

@@ -3,7 +3,7 @@ import type { CanDeactivateFn } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { ConfirmationService } from 'primeng/api';
 import { Observable, filter, of, race, switchMap, take, timer, withLatestFrom } from 'rxjs';
-import { frameText } from '@esmero/messages';
+import { frameText } from '@esmero/frame';
 import { deskActions, deskFeature } from '../state/desk';
 import { rescueOf } from '../state/rescue';
 import { faultText } from '../state/shelf.effects';

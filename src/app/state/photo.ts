@@ -1,4 +1,4 @@
-import { storeText } from '@esmero/messages';
+import { storeText } from '@esmero/frame';
 /** Longer side of a picture that is kept, px: enough to see a scratch, small enough for hundreds. */
 const LONGER_SIDE = 1280;
 const QUALITY = 0.8;

@@ -1,5 +1,5 @@
 import { DestroyRef, type Signal, effect, inject, signal, untracked } from '@angular/core';
-import { storeText } from '@esmero/messages';
+import { storeText } from '@esmero/frame';
 import { freshId } from '@esmero/records';
 import { STORE } from './ports';
 import { scaledDown } from './photo';

@@ -3,7 +3,7 @@ import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
 import { EMPTY, catchError, concatMap, from, fromEvent, map, merge, of, startWith, switchMap, tap } from 'rxjs';
-import { locale, speak } from '@esmero/messages';
+import { locale, speak } from '@esmero/frame';
 import { STORE, TABS } from './ports';
 import { settingsActions, settingsFeature, settingsFrom } from './settings';
 

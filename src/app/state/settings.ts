@@ -1,5 +1,5 @@
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
-import { type English, type UnitSystem, englishes, unitSystems } from '@esmero/messages';
+import { type English, type UnitSystem, englishes, unitSystems } from '@esmero/frame';
 
 export const themes = ['system', 'light', 'dark'] as const;
 export type Theme = (typeof themes)[number];

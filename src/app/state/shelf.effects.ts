@@ -3,7 +3,7 @@ import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
 import { catchError, concatMap, filter, from, map, mergeMap, of, switchMap, tap } from 'rxjs';
-import { storeText } from '@esmero/messages';
+import { storeText } from '@esmero/frame';
 import type { KeepFault, Kept, Store } from '@esmero/store';
 import { deskFeature } from './desk';
 import { STORE, TABS } from './ports';

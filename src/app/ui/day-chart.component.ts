@@ -4,6 +4,7 @@ import { line } from 'd3-shape';
 import type { HoursOfDay, PanelHour } from '@esmero/core';
 import type { ZoneId } from '@esmero/model';
 import { type Units, hourText, zoneName } from '@esmero/messages';
+import { AxisComponent, type Tick } from './axis.component';
 
 interface Curve {
   readonly name: string;
@@ -11,11 +12,6 @@ interface Curve {
   readonly dash: string;
   /** Where the panel cannot be worked. */
   readonly bad: readonly { readonly x: number; readonly y: number }[];
-}
-
-interface Tick {
-  readonly at: number;
-  readonly text: string;
 }
 
 const WIDTH = 640;
@@ -37,6 +33,7 @@ const nameOf = (id: ZoneId): string => zoneName(id).replace(/ front door, upper$
 @Component({
   selector: 'esm-day-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AxisComponent],
   template: `
     <svg [attr.viewBox]="'0 0 ${WIDTH} ${2 * PART + GAP + TOP + 24}'" role="img" [attr.aria-label]="says()">
       @for (band of shade(); track band.x) {
@@ -44,10 +41,7 @@ const nameOf = (id: ZoneId): string => zoneName(id).replace(/ front door, upper$
       }
       @for (part of parts(); track part.title) {
         <text x="4" [attr.y]="part.top - 7" class="title">{{ part.title }}</text>
-        @for (tick of part.ticks; track tick.at) {
-          <path class="grid" [attr.d]="'M${LEFT} ' + tick.at + 'H${WIDTH - RIGHT}'" />
-          <text x="${LEFT - 5}" [attr.y]="tick.at" text-anchor="end" dominant-baseline="central">{{ tick.text }}</text>
-        }
+        <g [esmAxis]="part.ticks" side="left" from="${LEFT}" to="${WIDTH - RIGHT}" />
         @for (curve of part.curves; track curve.name) {
           <path class="curve" [attr.d]="curve.path" [attr.stroke-dasharray]="curve.dash" />
           @for (dot of curve.bad; track dot.x) {
@@ -63,9 +57,7 @@ const nameOf = (id: ZoneId): string => zoneName(id).replace(/ front door, upper$
         <path class="curve" [attr.d]="'M${WIDTH - RIGHT + 10} ' + one.y + 'h30'" [attr.stroke-dasharray]="one.dash" />
         <text x="${WIDTH - RIGHT + 46}" [attr.y]="one.y" dominant-baseline="central">{{ one.name }}</text>
       }
-      @for (tick of hours(); track tick.at) {
-        <text [attr.x]="tick.at" y="${TOP + 2 * PART + GAP + 18}" text-anchor="middle">{{ tick.text }}</text>
-      }
+      <g [esmAxis]="hours()" side="below" from="${TOP}" to="${TOP + 2 * PART + GAP}" />
       <path class="now" [attr.d]="'M' + now() + ' ${TOP}V${TOP + 2 * PART + GAP}'" />
       <text class="now-text" [attr.x]="now()" y="12" text-anchor="middle">{{ nowText() }}</text>
     </svg>
@@ -81,9 +73,6 @@ const nameOf = (id: ZoneId): string => zoneName(id).replace(/ front door, upper$
     }
     .title {
       font-weight: 600;
-    }
-    .grid {
-      stroke: var(--line);
     }
     .shade {
       fill: var(--sunk);

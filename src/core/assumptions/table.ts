@@ -35,9 +35,9 @@ const share = (value: number, note: string): AssumptionEntry => judged(value, ''
 const soilTable = {
   soilLevel0: practice(0.1, 'g/m²', 0, 1, 'Load of level 0, clean'),
   soilLevel1: practice(0.5, 'g/m²', 0, 5, 'Load of level 1, dust you can write in'),
-  soilLevel2: practice(2, 'g/m²', 0, 10, 'Load of level 2, even film'),
+  soilLevel2: practice(2, 'g/m²', 0, 10, 'Load of level 2, light film'),
   soilLevel3: practice(5, 'g/m²', 0, 20, 'Load of level 3, colour dulled'),
-  soilLevel4: practice(12, 'g/m²', 0, 50, 'Load of level 4, gritty to the eye'),
+  soilLevel4: practice(12, 'g/m²', 0, 50, 'Load of level 4, visible grit'),
   soilLevel5: practice(30, 'g/m²', 0, 200, 'Load of level 5, caked'),
   hardDust: practice(0.3, '', 0, 1, 'Hard-grit mass fraction of dust'),
   hardPollen: practice(0.1, '', 0, 1, 'Hard-grit mass fraction of pollen'),
@@ -58,6 +58,7 @@ const soilTable = {
 } as const;
 
 const forecastTable = {
+  kmADay: judged(30, 'km', 0, 1000, 'Driven on an ordinary day, until somebody says'),
   shedDays: practice(40, 'days', 1, 400, 'Time in which wind and rain shed two thirds of the soil'),
   airCoast: practice(0.08, 'g/m² a day', 0, 5, 'Falls from the air on a level panel at the coast'),
   airTown: practice(0.15, 'g/m² a day', 0, 5, 'Falls from the air on a level panel in town'),

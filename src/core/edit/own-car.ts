@@ -1,3 +1,4 @@
+import { defaultAssumptions } from '../assumptions';
 import type { Body, Colour, Job, LibraryEntry, Shelter } from '../model';
 import { defaultDimensions } from '../vehicle';
 import { newItem, newJob } from './create';
@@ -14,9 +15,6 @@ export interface OwnCar {
   /** Since the last wash. */
   readonly days: number;
 }
-
-/** Driven on an ordinary day, km; our judgement. */
-const KM_A_DAY = 30;
 
 interface Place {
   readonly shelter: Shelter;
@@ -40,6 +38,6 @@ export function ownCarJob(id: string, date: string, library: readonly LibraryEnt
     name: 'My own car',
     vehicle: { ...newItem.vehicle(`${id}.car`), name: 'My own car', body, colour, dimensions: defaultDimensions(body) },
     site: { ...newItem.site(`${id}.site`), name: 'Where it stands', shade, indoors, runoff: mayRunOff ? 'allowed' : 'forbidden' },
-    since: days > 0 ? [{ days, km: days * KM_A_DAY, road: 'dry', surroundings: 'town', shelter }] : [],
+    since: days > 0 ? [{ days, km: days * defaultAssumptions.kmADay, road: 'dry', surroundings: 'town', shelter }] : [],
   };
 }

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { scaleLinear } from 'd3-scale';
 import type { Lasts, LowWater } from '@esmero/core';
 import { lastsText, methodName, handoverText } from '@esmero/messages';
+import { AxisComponent } from '../../ui/axis.component';
 
 /** A part of the car, or all of it, with how long each method will do for it. */
 export interface LastsRow {
@@ -23,12 +24,10 @@ const methods: readonly LowWater[] = ['waterless', 'rinseless'];
 @Component({
   selector: 'esm-lasts-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AxisComponent],
   template: `
     <svg [attr.viewBox]="'0 0 ${WIDTH} ' + height()" role="img" [attr.aria-label]="says()">
-      @for (tick of ticks(); track tick.x) {
-        <path class="grid" [attr.d]="'M' + tick.x + ' ${TOP}V' + height()" />
-        <text [attr.x]="tick.x" y="12" text-anchor="middle">{{ tick.text }}</text>
-      }
+      <g [esmAxis]="ticks()" side="above" from="${TOP}" [to]="height()" width="${WIDTH}" />
       @for (row of drawn(); track row.name) {
         <text x="${LEFT - 8}" [attr.y]="row.y + 13" text-anchor="end" dominant-baseline="central">{{ row.name }}</text>
         @for (bar of row.bars; track bar.method) {
@@ -65,7 +64,7 @@ export class LastsChartComponent {
   protected readonly ticks = computed(() =>
     this.days()
       .ticks(8)
-      .map((day) => ({ x: LEFT + this.days()(day), text: String(day) })),
+      .map((day) => ({ at: LEFT + this.days()(day), text: String(day) })),
   );
   protected readonly drawn = computed(() => {
     const x = this.days();

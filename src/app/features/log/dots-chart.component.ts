@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { dayText } from '@esmero/messages';
 import { dayHere } from '../../state/today';
 import { scaleLinear, scaleLog } from 'd3-scale';
+import { AxisComponent } from '../../ui/axis.component';
 
 /** Something measured at a time. */
 export interface Dot {
@@ -29,16 +31,14 @@ const LEAST_RATIO = 1.25;
 @Component({
   selector: 'esm-dots-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AxisComponent],
   template: `
     <svg viewBox="0 0 ${WIDTH} ${HEIGHT}" role="img" [attr.aria-label]="caption()">
       @if (band(); as band) {
         <rect class="band" x="${LEFT}" width="${WIDTH - LEFT - RIGHT}" [attr.y]="band.top" [attr.height]="band.height" />
         <path class="middle" [attr.d]="'M${LEFT} ' + band.middle + 'H${WIDTH - RIGHT}'" />
       }
-      @for (tick of ticks(); track tick.y) {
-        <path class="grid" [attr.d]="'M${LEFT} ' + tick.y + 'H${WIDTH - RIGHT}'" />
-        <text x="${LEFT - 8}" [attr.y]="tick.y" text-anchor="end" dominant-baseline="central">{{ tick.text }}</text>
-      }
+      <g [esmAxis]="ticks()" side="left" from="${LEFT}" to="${WIDTH - RIGHT}" />
       @for (dot of drawn(); track $index) {
         <circle [attr.cx]="dot.x" [attr.cy]="dot.y" r="5"><title>{{ dot.says }}</title></circle>
       }
@@ -93,10 +93,10 @@ export class DotsChartComponent {
   protected readonly ticks = computed(() => {
     const [low, high] = this.y().domain() as [number, number];
     const at = this.ratio() ? [low, Math.sqrt(low), 1, Math.sqrt(high), high] : scaleLinear([low, high], [0, 1]).ticks(4);
-    return at.map((value) => ({ y: this.y()(value), text: this.text()(value) }));
+    return at.map((value) => ({ at: this.y()(value), text: this.text()(value) }));
   });
   protected readonly ends = computed((): readonly [string, string] => {
     const dots = this.dots();
-    return dots.length > 1 ? [dayHere(dots[0]!.at), dayHere(dots.at(-1)!.at)] : [dots[0] ? dayHere(dots[0].at) : '', ''];
+    return dots.length > 1 ? [dayText(dayHere(dots[0]!.at)), dayText(dayHere(dots.at(-1)!.at))] : [dots[0] ? dayText(dayHere(dots[0].at)) : '', ''];
   });
 }

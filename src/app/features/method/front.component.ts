@@ -5,6 +5,7 @@ import { fixed, indexText, methodName, minutes, methodText } from '@esmero/messa
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
 import { StudyBarComponent } from '../../ui/study-bar.component';
+import { AxisComponent, ticksOf } from '../../ui/axis.component';
 
 interface Dot {
   readonly point: TradeOff;
@@ -31,19 +32,13 @@ function padded(values: readonly number[]): [number, number] {
 @Component({
   selector: 'esm-front',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [StudyBarComponent],
+  imports: [AxisComponent, StudyBarComponent],
   template: `
     @if (study.answer()) {
       @if (dots().length > 0) {
         <svg [attr.viewBox]="'0 0 ' + width + ' ' + height" role="group" [attr.aria-label]="wording.tradeLabel">
-          @for (tick of xTicks(); track tick.at) {
-            <path class="grid" [attr.d]="'M' + tick.at + ' ${EDGE.top}V' + bottom" />
-            <text [attr.x]="tick.at" [attr.y]="bottom + 16" text-anchor="middle">{{ tick.text }}</text>
-          }
-          @for (tick of yTicks(); track tick.at) {
-            <path class="grid" [attr.d]="'M${EDGE.left} ' + tick.at + 'H' + right" />
-            <text x="${EDGE.left - 6}" [attr.y]="tick.at" text-anchor="end" dominant-baseline="central">{{ tick.text }}</text>
-          }
+          <g [esmAxis]="xTicks()" side="below" from="${EDGE.top}" [to]="bottom" />
+          <g [esmAxis]="yTicks()" side="left" from="${EDGE.left}" [to]="right" />
           <text [attr.x]="right" [attr.y]="bottom + 34" text-anchor="end">minutes</text>
           <text x="4" y="10">mean index</text>
           @for (dot of dots(); track dot.says) {
@@ -116,8 +111,8 @@ export class FrontComponent {
   private readonly points = computed(() => this.study.answer() ?? []);
   private readonly x = computed(() => scaleLinear(padded(this.points().map((p) => p.minutes)), [EDGE.left, this.right]));
   private readonly y = computed(() => scaleLinear(padded(this.points().map((p) => p.index)), [this.bottom, EDGE.top]));
-  protected readonly xTicks = computed(() => this.x().ticks(6).map((value) => ({ at: this.x()(value), text: fixed(value) })));
-  protected readonly yTicks = computed(() => this.y().ticks(4).map((value) => ({ at: this.y()(value), text: fixed(value, 1) })));
+  protected readonly xTicks = computed(() => ticksOf(this.x(), 6, fixed));
+  protected readonly yTicks = computed(() => ticksOf(this.y(), 4, (value) => fixed(value, 1)));
 
   protected readonly dots = computed((): readonly Dot[] => {
     const u = this.desk.units();

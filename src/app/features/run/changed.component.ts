@@ -71,6 +71,25 @@ const isVesselMix = (content: string): content is VesselMix => content !== 'solv
     esm-number {
       width: 8.5rem;
     }
+    /* Two even columns for a gloved thumb; a name stands above what belongs to it. */
+    @media (max-width: 47.99rem) {
+      .row {
+        display: grid;
+        grid-template-columns: 1fr 1fr;
+        align-items: center;
+      }
+      .name {
+        grid-column: 1 / -1;
+      }
+      .row + .row {
+        border-top: 1px solid var(--line);
+        padding-top: 0.5rem;
+      }
+      .big,
+      esm-number {
+        width: 100%;
+      }
+    }
   `,
 })
 export class ChangedComponent {

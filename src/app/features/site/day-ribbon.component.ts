@@ -3,6 +3,7 @@ import { scaleLinear } from 'd3-scale';
 import type { HoursOfDay, PanelHour } from '@esmero/core';
 import type { DayWeather } from '@esmero/model';
 import { type Units, hourText, zoneName } from '@esmero/messages';
+import { AxisComponent, ticksOf } from '../../ui/axis.component';
 
 interface Cell {
   readonly x: number;
@@ -39,6 +40,7 @@ const stateText: Readonly<Record<Cell['state'], string>> = { good: 'good to work
 @Component({
   selector: 'esm-day-ribbon',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AxisComponent],
   template: `
     <svg [attr.viewBox]="'0 0 ${WIDTH} ' + height()" role="img" [attr.aria-label]="says()">
       <defs>
@@ -49,10 +51,7 @@ const stateText: Readonly<Record<Cell['state'], string>> = { good: 'good to work
       @for (band of shade(); track band.x) {
         <rect class="shade" [attr.x]="band.x" y="20" [attr.width]="band.width" [attr.height]="height() - 20" />
       }
-      @for (tick of hours(); track tick.x) {
-        <text [attr.x]="tick.x" y="13" text-anchor="middle">{{ tick.text }}</text>
-        <path class="grid" [attr.d]="'M' + tick.x + ' 20V' + height()" />
-      }
+      <g [esmAxis]="hours()" side="above" [from]="20" [to]="height()" width="${WIDTH}" />
       @if (air().length > 0) {
         <text x="0" y="42">Air</text>
       }
@@ -104,7 +103,7 @@ export class DayRibbonComponent {
   private readonly top = computed(() => (this.air().length > 0 ? TOP.air : TOP.none));
   protected readonly height = computed(() => this.top() + this.day().panels.length * ROW);
   protected readonly now = computed(() => this.x().clamp(true)(this.hour()));
-  protected readonly hours = computed(() => this.x().ticks(8).map((hour) => ({ x: this.x()(hour), text: hourText(hour) })));
+  protected readonly hours = computed(() => ticksOf(this.x(), 8, hourText));
   protected readonly shade = computed(() => {
     const [from, to] = this.span();
     return this.shadeHours()

@@ -3,6 +3,7 @@ import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import type { Dip, SystemRun } from '@esmero/core';
 import { fixed, grams, wayName } from '@esmero/messages';
+import { AxisComponent, ticksOf } from '../axis.component';
 
 const WIDTH = 560;
 const HEIGHT = 240;
@@ -23,16 +24,11 @@ interface Curve {
 @Component({
   selector: 'esm-bucket-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AxisComponent],
   template: `
     <svg [attr.viewBox]="'0 0 ${WIDTH} ${HEIGHT}'" role="img" [attr.aria-label]="says()">
-      @for (tick of xTicks(); track tick.at) {
-        <path class="grid" [attr.d]="'M' + tick.at + ' ${EDGE.top}V${HEIGHT - EDGE.bottom}'" />
-        <text [attr.x]="tick.at" y="${HEIGHT - EDGE.bottom + 14}" text-anchor="middle">{{ tick.text }}</text>
-      }
-      @for (tick of yTicks(); track tick.at) {
-        <path class="grid" [attr.d]="'M${EDGE.left} ' + tick.at + 'H${WIDTH - EDGE.right}'" />
-        <text x="${EDGE.left - 6}" [attr.y]="tick.at" text-anchor="end" dominant-baseline="central">{{ tick.text }}</text>
-      }
+      <g [esmAxis]="xTicks()" side="below" from="${EDGE.top}" to="${HEIGHT - EDGE.bottom}" />
+      <g [esmAxis]="yTicks()" side="left" from="${EDGE.left}" to="${WIDTH - EDGE.right}" />
       <text x="${WIDTH - EDGE.right}" y="${HEIGHT - 6}" text-anchor="end">m² washed</text>
       <text x="2" y="${EDGE.top - 2}">g</text>
       @for (curve of curves(); track curve.name) {
@@ -71,11 +67,10 @@ export class BucketChartComponent {
   private readonly y = computed(() =>
     scaleLinear([0, Math.max(0.01, ...this.runs().map(({ run }) => run.carriedG))], [HEIGHT - EDGE.bottom, EDGE.top]),
   );
-  protected readonly xTicks = computed(() => this.x().ticks(6).map((value) => ({ at: this.x()(value), text: fixed(value) })));
+  protected readonly xTicks = computed(() => ticksOf(this.x(), 6, fixed));
   protected readonly yTicks = computed(() => {
-    const step = this.y().ticks(4);
-    const digits = (step[1] ?? 1) < 1 ? 1 : 0;
-    return step.map((value) => ({ at: this.y()(value), text: fixed(value, digits) }));
+    const digits = (this.y().ticks(4)[1] ?? 1) < 1 ? 1 : 0;
+    return ticksOf(this.y(), 4, (value) => fixed(value, digits));
   });
   protected readonly curves = computed(() => {
     const drawn = line<Pick<Dip, 'washedM2' | 'broughtG'>>((dip) => this.x()(dip.washedM2), (dip) => this.y()(dip.broughtG));

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, input } from '@angular/co
 import { scaleLinear } from 'd3-scale';
 import { type Plan, type Step, type StepKind, criticalPath, windowsOf } from '@esmero/core';
 import { clock, stepText, windowText, partsText } from '@esmero/messages';
+import { AxisComponent, ticksOf } from '../axis.component';
 
 /** Steps of one pass that follow each other in one pair of hands. */
 interface Bar {
@@ -60,12 +61,10 @@ const ROOM = WINDOW + 12;
 @Component({
   selector: 'esm-run-chart',
   changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [AxisComponent],
   template: `
     <svg [attr.viewBox]="'0 0 ' + width + ' ' + height()" role="img" [attr.aria-label]="says()">
-      @for (tick of ticks(); track tick.x) {
-        <path class="tick" [attr.d]="'M' + tick.x + ' 20V' + height()" />
-        <text [attr.x]="tick.x" y="13" [attr.text-anchor]="tick.x < 10 ? 'start' : tick.x > 1060 ? 'end' : 'middle'">{{ tick.text }}</text>
-      }
+      <g [esmAxis]="ticks()" side="above" [from]="20" [to]="height()" [width]="width" />
       @for (bar of bars(); track $index) {
         <rect [attr.x]="bar.x" [attr.y]="bar.y" [attr.width]="bar.width" [attr.height]="barHeight" [attr.rx]="bar.width > 12 ? 6 : 2" [attr.data-kind]="bar.kind">
           <title>{{ bar.says }}</title>
@@ -130,9 +129,7 @@ export class RunChartComponent {
     scaleLinear([0, Math.max(1, this.plan().timeline.elapsedS / 60)], [0, WIDTH]),
   );
   protected readonly ticks = computed(() =>
-    this.minute()
-      .ticks(7)
-      .map((minute) => ({ x: this.minute()(minute), text: String(minute) })),
+    ticksOf(this.minute(), 7),
   );
   protected readonly bars = computed(() => {
     const { steps } = this.plan().timeline;
