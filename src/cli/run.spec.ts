@@ -64,6 +64,13 @@ describe('the command line', () => {
     expect(ask({ productMl: 74, waterMl: 9460 }).code).toBe(0);
   });
 
+  it('speaks British or American', () => {
+    const sheet = (english: string): string => run(['plan', 'deck.json', '--format', 'md', '--english', english], around()).out;
+    expect(sheet('us')).toMatch(/Hood[^]*Windshield/);
+    expect(sheet('gb')).toMatch(/Bonnet[^]*Windscreen/);
+    expect(run(['plan', 'deck.json', '--english', 'old'], around()).code).not.toBe(0);
+  });
+
   it('prints a readable sheet in either system of units, and tables', () => {
     expect(run(['plan', 'deck.json', '--format', 'md'], around()).out).toMatch(/\d\.\d L/);
     expect(run(['plan', 'deck.json', '--format', 'md', '--units', 'us'], around()).out).toContain('gal');

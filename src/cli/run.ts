@@ -2,7 +2,7 @@ import { parseArgs } from 'node:util';
 import { type Plan, finish, helpOf, planJob } from '@esmero/core';
 import type { Job } from '@esmero/model';
 import { type FilledUp, type Read, calc as answersTo, calcTopics, exampleShortJob, mixesCsv, readJob, readShortJob, shortJobFormat, stepsCsv, towelsCsv } from '@esmero/exchange';
-import { type UnitSystem, assumedText, planSheet, unitSystems, unitsOf, unreadableText, verdictSentence, whatIfSentence } from '@esmero/messages';
+import { type UnitSystem, assumedText, englishes, planSheet, speak, unitSystems, unitsOf, unreadableText, verdictSentence, whatIfSentence } from '@esmero/messages';
 import { templates } from './templates';
 
 /** What the command line needs of its surroundings. */
@@ -18,7 +18,7 @@ export interface Outcome {
 }
 
 const usage = `Usage:
-  npm run --silent plan -- FILE.json [--format json|md|csv] [--units metric|us]
+  npm run --silent plan -- FILE.json [--format json|md|csv] [--units metric|us] [--english gb|us]
   npm run --silent plan -- --example
   npm run --silent calc -- ${calcTopics.join('|')} < INPUT.json
 `;
@@ -87,15 +87,18 @@ function plan(args: readonly string[], around: Surroundings): Outcome {
     options: {
       format: { type: 'string', default: 'json' },
       units: { type: 'string', default: 'metric' },
+      english: { type: 'string', default: 'gb' },
       example: { type: 'boolean', default: false },
     },
   });
   if (values.example) return fine(exampleShortJob('harbour', 'courtyard'));
-  const { format, units } = values;
+  const { format, units, english } = values;
   const [path] = positionals;
   if (!path || positionals.length > 1) return wrong(usage);
   if (!isOneOf(planFormats, format)) return wrong(`--format is one of ${planFormats.join(', ')}.`);
   if (!isOneOf(unitSystems, units)) return wrong(`--units is one of ${unitSystems.join(', ')}.`);
+  if (!isOneOf(englishes, english)) return wrong(`--english is one of ${englishes.join(', ')}.`);
+  speak(english);
   const content = contentOf(path, around);
   if ('code' in content) return content;
   if (!content.ok) return said(content);
