@@ -61,6 +61,9 @@ const importRule = ({ room, uses }, files = `${room}/**/*.ts`) => ({
               .filter((pattern) => room !== 'src/core' || pattern === '**/src/**'),
             message: 'Other rooms are entered by their alias, @esmero/….',
           },
+          ...(room === 'src/app/features' && !files.includes('spec')
+            ? [{ group: ['**/state/ports', '**/state/weather'], message: 'Store, worker and weather are the state’s: ask one of its desks.' }]
+            : []),
           ...(room === 'src/app/features'
             ? [{ regex: '^\\.\\./(?!\\.\\./)', message: 'A feature does not know another feature.' }]
             : []),

@@ -3,12 +3,12 @@ import { FormsModule } from '@angular/forms';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Slider } from 'primeng/slider';
-import { type HoursOfDay, type HoursAdvice, atHour, withChange, withWeather } from '@esmero/core';
+import { type HoursOfDay, type HoursAdvice, atHour, withChange } from '@esmero/core';
 import type { Job, ZoneId } from '@esmero/model';
 import { fixed, hourText, zoneList, siteText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { studyOf } from '../../state/study';
-import { WEATHER } from '../../state/weather';
+import { WeatherDesk } from '../../state/weather-desk';
 import { DayChartComponent } from '../../ui/day-chart.component';
 import { DayRibbonComponent } from './day-ribbon.component';
 
@@ -43,6 +43,7 @@ const why = {
   selector: 'esm-day',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, DayChartComponent, DayRibbonComponent, Dialog, FormsModule, Slider],
+  providers: [WeatherDesk],
   template: `
     @if (desk.job(); as job) {
       <div class="head">
@@ -68,9 +69,9 @@ const why = {
         <esm-day-ribbon [day]="day" [hour]="job.hour" [weather]="job.weather" [shadeHours]="job.site.shadeHours" [units]="desk.units()" (begun)="begin($event)" />
       }
       <div class="row foot">
-        <p-button [label]="asking() ? 'Asking …' : 'Weather by the hour (simulated service)'" icon="pi pi-sun" size="small" severity="secondary" [outlined]="true" [disabled]="asking()" (onClick)="fetch()" />
+        <p-button [label]="weather.asking() ? 'Asking …' : 'Weather by the hour (simulated service)'" icon="pi pi-sun" size="small" severity="secondary" [outlined]="true" [disabled]="weather.asking()" (onClick)="weather.fetch()" />
         @if (job.weather) {
-          <p-button label="Type the weather" size="small" severity="secondary" [text]="true" (onClick)="byHand()" />
+          <p-button label="Type the weather" size="small" severity="secondary" [text]="true" (onClick)="weather.byHand()" />
         }
         <p-button label="Panel temperatures as curves" icon="pi pi-chart-line" size="small" severity="secondary" [text]="true" (onClick)="curves.set(true)" />
       </div>
@@ -122,7 +123,7 @@ const why = {
 export class DayComponent {
   protected readonly wording = siteText;
   protected readonly desk = inject(JobDesk);
-  private readonly weather = inject(WEATHER);
+  protected readonly weather = inject(WeatherDesk);
   protected readonly hourText = hourText;
   private readonly study = studyOf('hours-of-day', { atOnce: true });
 
@@ -133,8 +134,10 @@ export class DayComponent {
   });
   protected readonly suggestions = computed(() => (this.day()?.advice ?? []).map(suggestion));
   protected readonly curves = signal(false);
-  protected readonly asking = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  protected readonly problem = computed(() => {
+    const missing = this.weather.missing();
+    return missing && why[missing];
+  });
   /** Where a move of the slider began: every step of it starts from there. */
   private from: { readonly job: Job; readonly stroke: string } | null = null;
   private strokes = 0;
@@ -167,20 +170,6 @@ export class DayComponent {
   /** The next move of the slider is a step of its own to undo. */
   protected settle(): void {
     this.from = null;
-  }
-
-  protected async fetch(): Promise<void> {
-    const job = this.desk.job();
-    if (!job) return;
-    this.asking.set(true);
-    const found = await this.weather(job);
-    this.asking.set(false);
-    this.problem.set(found.ok ? null : why[found.why]);
-    if (found.ok) this.desk.edit(`Weather: ${found.weather.source}`, (now) => withWeather(now, found.weather));
-  }
-
-  protected byHand(): void {
-    this.desk.edit('Weather by hand', (job) => withWeather(job, null));
   }
 
   protected take(advice: HoursAdvice): void {
