@@ -11,7 +11,7 @@ for (const theme of ['light', 'dark'] as const) {
       const errors = watchErrors(page);
       await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
       await page.goto(path);
-      await expect(page.locator('main .num, main ul, main .note').first()).toBeVisible();
+      await expect(page.locator('main .num, main ul, main .note, main .card').first()).toBeVisible();
       if (path.startsWith('/library')) await page.locator('.item').first().click();
       if (path.startsWith('/job/')) {
         await expect(page.locator('esm-totals-strip .method strong')).not.toHaveText('…');

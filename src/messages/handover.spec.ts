@@ -13,7 +13,7 @@ describe('the handover in words', () => {
   it('counts every part of the car once', () => {
     const { zones } = planJob(demoJobs[0]!);
     const lines = doneSentences(zones);
-    const counted = lines.map((line) => Number(/: (\d+) parts/.exec(line)?.[1] ?? line.split(/;| and /).length));
+    const counted = lines.map((line) => Number(/: (\d+) panels/.exec(line)?.[1] ?? line.split(/;| and /).length));
     expect(counted.reduce((sum, one) => sum + one, 0)).toBe(zones.length);
   });
 

@@ -41,7 +41,7 @@ export function doneSentences(zones: readonly ZonePlan[]): readonly string[] {
   }
   return [...by]
     .sort(([, p], [, q]) => q.length - p.length)
-    .map(([name, ids]) => (ids.length > 6 ? `${name}: ${ids.length} parts` : `${name}: ${zoneList(ids, 6)}`));
+    .map(([name, ids]) => (ids.length > 6 ? `${name}: ${ids.length} panels` : `${name}: ${zoneList(ids, 6)}`));
 }
 
 /** What a client can do, and had better not, until then. */

@@ -30,7 +30,7 @@ describe('the handover', () => {
     job.edit('run', (one) => ({ ...one, run: { startedAt: 1, endedAt: 2, events, counts: [], punch: [] } }));
     await settle();
     expect(element.textContent).toContain('What was done');
-    expect(element.textContent).toContain(`Left as it was: ${plan.zones.length - whole} parts`);
+    expect(element.textContent).toContain(`Left as it was: ${plan.zones.length - whole} panels`);
   });
 
   it('follows how the car is used, without touching the job', async () => {

@@ -1,26 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import type { Type } from '@angular/core';
-import { bucketSpread, compareBuckets, finish, planJob, setChoices } from '@esmero/core';
-import type { Job } from '@esmero/model';
+import { bucketSpread, compareBuckets, finish, planJob } from '@esmero/core';
 import { grams } from '@esmero/messages';
 import { BucketsComponent } from './buckets.component';
-import { show } from '../../testing/show';
-
-/** Plenty of everything, washed from two buckets. */
-const bucketed = (one: Job): Job =>
-  setChoices(
-    { ...one, site: { ...one.site, waterL: 60, minutes: 300 }, towels: one.towels.map((towel) => ({ ...towel, clean: 20 })) },
-    { method: 'rinseless', bucket: 'two-buckets' },
-  );
-
-const shown = async <T>(part: Type<T>) => {
-  const all = await show(part, [], bucketed);
-  return { ...all, desk: all.job, job: all.job.job()! };
-};
+import { showWithTwoBuckets } from '../../testing/two-buckets';
 
 describe('the buckets', () => {
   it('show each dip as the core has it, and light its zone', async () => {
-    const { element, press, job, view } = await shown(BucketsComponent);
+    const { element, press, job, view } = await showWithTwoBuckets(BucketsComponent);
     const own = compareBuckets(job, planJob(job)).find(({ system, guards }) => system === 'two-buckets' && guards)!;
     expect(element.querySelectorAll('esm-bucket-section .wall')).toHaveLength(2);
     await press('One on');
@@ -32,7 +18,7 @@ describe('the buckets', () => {
   });
 
   it('say how sure that is when asked', async () => {
-    const { element, press, settle, job } = await shown(BucketsComponent);
+    const { element, press, settle, job } = await showWithTwoBuckets(BucketsComponent);
     await press('How sure');
     await settle();
     const spread = finish(bucketSpread(job, planJob(job)));

@@ -1,26 +1,13 @@
 import { describe, expect, it } from 'vitest';
-import type { Type } from '@angular/core';
-import { planJob, setChoices } from '@esmero/core';
+import { planJob } from '@esmero/core';
 import type { Job } from '@esmero/model';
 import { roleName } from '@esmero/messages';
 import { PileComponent } from './pile.component';
-import { show } from '../../testing/show';
-
-/** Plenty of everything, washed from two buckets. */
-const bucketed = (one: Job): Job =>
-  setChoices(
-    { ...one, site: { ...one.site, waterL: 60, minutes: 300 }, towels: one.towels.map((towel) => ({ ...towel, clean: 20 })) },
-    { method: 'rinseless', bucket: 'two-buckets' },
-  );
-
-const shown = async <T>(part: Type<T>) => {
-  const all = await show(part, [], bucketed);
-  return { ...all, desk: all.job, job: all.job.job()! };
-};
+import { showWithTwoBuckets } from '../../testing/two-buckets';
 
 describe('the pile', () => {
   it('draws every towel of the plan, lights the zones of a side, and says the sides of a zone', async () => {
-    const { element, settle, view, job } = await shown(PileComponent);
+    const { element, settle, view, job } = await showWithTwoBuckets(PileComponent);
     const { towels, mitts } = planJob(job);
     expect(element.querySelectorAll('esm-towel-square')).toHaveLength(towels.length);
     expect(element.querySelectorAll('.mitts li')).toHaveLength(mitts.length);
@@ -35,7 +22,7 @@ describe('the pile', () => {
   });
 
   it('empties the towels at the start of the run', async () => {
-    const { element, settle } = await shown(PileComponent);
+    const { element, settle } = await showWithTwoBuckets(PileComponent);
     element.querySelector<HTMLElement>('[role=slider]')!.dispatchEvent(new KeyboardEvent('keydown', { code: 'Home', bubbles: true }));
     await settle();
     const heights = [...element.querySelectorAll('.used')].map((used) => Number(used.getAttribute('height')));
@@ -44,7 +31,7 @@ describe('the pile', () => {
   });
 
   it('sets a towel aside for what is chosen beside its name, but no wheel towel', async () => {
-    const { element, settle, job, desk } = await shown(PileComponent);
+    const { element, settle, job, desk } = await showWithTwoBuckets(PileComponent);
     const first = desk.plan()!.towels[0]!.role;
     const [from, to] = [first, first === 'glass' ? ('wash' as const) : ('glass' as const)];
     const clean = (role: string, one: Job): number => one.towels.filter((batch) => batch.role === role).reduce((sum, batch) => sum + batch.clean, 0);

@@ -1,26 +1,12 @@
 import { describe, expect, it } from 'vitest';
-import type { Type } from '@angular/core';
-import { finish, workOrdersOf, setChoices } from '@esmero/core';
-import type { Job } from '@esmero/model';
+import { finish, workOrdersOf } from '@esmero/core';
 import { orderingText } from '@esmero/messages';
 import { OrdersComponent } from './orders.component';
-import { show } from '../../testing/show';
-
-/** Plenty of everything, washed from two buckets. */
-const bucketed = (one: Job): Job =>
-  setChoices(
-    { ...one, site: { ...one.site, waterL: 60, minutes: 300 }, towels: one.towels.map((towel) => ({ ...towel, clean: 20 })) },
-    { method: 'rinseless', bucket: 'two-buckets' },
-  );
-
-const shown = async <T>(part: Type<T>) => {
-  const all = await show(part, [], bucketed);
-  return { ...all, desk: all.job, job: all.job.job()! };
-};
+import { showWithTwoBuckets } from '../../testing/two-buckets';
 
 describe('the orders of work', () => {
   it('are laid side by side when asked, and one is taken by a press', async () => {
-    const { element, settle, job, desk } = await shown(OrdersComponent);
+    const { element, settle, job, desk } = await showWithTwoBuckets(OrdersComponent);
     const answer = finish(workOrdersOf(job));
     expect([...element.querySelectorAll('li .words')].map((one) => one.textContent!.split(': ')[0])).toEqual(answer.map((one) => orderingText(one, job.site.workers)));
     const other = answer.find(({ now }) => !now)!;
