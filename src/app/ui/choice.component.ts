@@ -1,6 +1,7 @@
-import { ChangeDetectionStrategy, Component, forwardRef, input, linkedSignal, output, signal } from '@angular/core';
-import { type ControlValueAccessor, FormsModule, NG_VALUE_ACCESSOR } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, forwardRef, input, output } from '@angular/core';
+import { FormsModule, NG_VALUE_ACCESSOR } from '@angular/forms';
 import { SelectButton } from 'primeng/selectbutton';
+import { Control } from './control';
 
 /** One of the answers that may be pressed. */
 export interface ChoiceOption<T> {
@@ -28,8 +29,8 @@ export interface ChoiceOption<T> {
       [allowEmpty]="false"
       [attr.aria-label]="label()"
       [disabled]="disabled()"
-      [ngModel]="held()"
-      (ngModelChange)="take($event)"
+      [ngModel]="entered()"
+      (ngModelChange)="choose($event)"
     >
       <ng-template #item let-option>
         @if (option.level !== undefined) {
@@ -42,33 +43,14 @@ export interface ChoiceOption<T> {
   `,
   styleUrl: './choice.component.css',
 })
-export class ChoiceComponent<T> implements ControlValueAccessor {
+export class ChoiceComponent<T> extends Control<T> {
   readonly label = input.required<string>();
   readonly options = input.required<readonly ChoiceOption<T>[]>();
-  readonly value = input<T | null>(null);
+  /** As `typed`, but never nothing: one of the answers always is. */
   readonly chosen = output<T>();
-  protected readonly held = linkedSignal<T | null>(() => this.value());
-  protected readonly disabled = signal(false);
-  private tell: (value: T) => void = () => undefined;
 
-  protected take(value: T): void {
-    this.tell(value);
+  protected choose(value: T): void {
+    this.take(value);
     this.chosen.emit(value);
-  }
-
-  writeValue(value: T | null): void {
-    this.held.set(value);
-  }
-
-  registerOnChange(tell: (value: T) => void): void {
-    this.tell = tell;
-  }
-
-  registerOnTouched(): void {
-    // A press is told at once: there is nothing to leave.
-  }
-
-  setDisabledState(disabled: boolean): void {
-    this.disabled.set(disabled);
   }
 }

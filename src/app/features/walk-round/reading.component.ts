@@ -51,7 +51,7 @@ export class ReadingComponent {
   protected readonly says = computed(() => {
     const c = this.workedOut();
     if (c === null) return '';
-    return walkText.reckoned(this.desk.units().temperature(c));
+    return walkText.computed(this.desk.units().temperature(c));
   });
   protected simulate(): void {
     const job = this.desk.job();
