@@ -6,7 +6,6 @@ import { Button, ButtonDirective } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { newItem } from '@esmero/core';
 import { type LibraryEntry, type LibraryKind, type Site, libraryKinds } from '@esmero/model';
-import type { Fault } from '@esmero/exchange';
 import { fieldsText, libraryName, originName, libraryText } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import { checked } from '../../state/checked';
@@ -74,12 +73,11 @@ export class LibraryPage {
       .filter((entry) => entry.kind === this.shown() && entry.item.id !== this.open()?.item.id)
       .map(({ item }) => ({ value: item.id, label: item.name })),
   );
-  protected readonly faults = signal<readonly Fault[]>([]);
+  protected readonly rules = checked;
   protected readonly saved = signal(false);
 
   protected pick(entry: LibraryEntry | null): void {
     this.picked.set(entry?.item.id ?? null);
-    this.faults.set([]);
     this.saved.set(false);
   }
 
@@ -114,10 +112,7 @@ export class LibraryPage {
   protected async change(draft: AnyItem): Promise<void> {
     const base = this.open();
     if (!base) return;
-    const faults = await checked(base.kind, draft);
-    this.faults.set(faults);
-    this.saved.set(faults.length === 0);
-    if (faults.length > 0) return;
+    this.saved.set(true);
     const item = base.kind === 'site' ? await withPlaceClock(draft as Site, base.item, today()) : draft;
     this.shelf.put({ kind: base.kind, archived: base.archived, item } as LibraryEntry, base);
   }

@@ -7,8 +7,7 @@ import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
 import type { Caution } from '@esmero/core';
 import { type Job, type LibraryKind, type RunoffRule, type Site, type Vehicle, bounds } from '@esmero/model';
-import { bodyName, colourName, faultHint, finishName, runoffName, siteText } from '@esmero/messages';
-import type { Fault } from '@esmero/exchange';
+import { bodyName, colourName, finishName, runoffName, siteText } from '@esmero/messages';
 import { checked } from '../../state/checked';
 import { onDay, withPlaceClock } from '../../state/place-clock';
 import { JobDesk } from '../../state/job-desk';
@@ -75,7 +74,7 @@ const people = [
 export class SiteStage {
   protected readonly wording = siteText;
   protected readonly desk = inject(JobDesk);
-  protected readonly faults = signal<Readonly<Record<Part, readonly Fault[]>>>({ vehicle: [], site: [] });
+  protected readonly rules = checked;
 
   protected readonly vehicles = computed(() => this.onShelf('vehicle', this.desk.job()!.vehicle));
   protected readonly sites = computed(() => this.onShelf('site', this.desk.job()!.site));
@@ -84,7 +83,6 @@ export class SiteStage {
   protected readonly there = there;
   protected readonly runoffs = runoffs;
   protected readonly people = people;
-  protected readonly hint = faultHint;
   protected readonly open = signal<Part | null>(null);
   protected readonly close = closeButton;
 
@@ -120,15 +118,12 @@ export class SiteStage {
     const list: readonly (Vehicle | Site)[] = part === 'vehicle' ? this.vehicles() : this.sites();
     const item = list.find((one) => one.id === id);
     if (!item) return;
-    this.faults.update((faults) => ({ ...faults, [part]: [] }));
     this.desk.edit(`${part === 'vehicle' ? 'Vehicle' : 'Site'}: ${item.name}`, (job) => ({ ...job, [part]: item }));
   }
 
   protected async change(part: Part, draft: AnyItem): Promise<void> {
-    const faults = await checked(part, draft);
-    this.faults.update((all) => ({ ...all, [part]: faults }));
     const before = this.desk.job();
-    if (faults.length > 0 || !before) return;
+    if (!before) return;
     const item = part === 'site' ? await withPlaceClock(draft as Site, before.site, before.date) : draft;
     this.desk.edit(part === 'vehicle' ? 'Vehicle changed' : 'Site changed', (job) => ({ ...job, [part]: item }));
   }

@@ -1,6 +1,6 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { FormsModule } from '@angular/forms';
+import { ChangeDetectionStrategy, Component, computed, effect, input, linkedSignal, output, signal, untracked } from '@angular/core';
+import { FormControl, FormRecord, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
@@ -19,18 +19,23 @@ import { ProductUsesComponent } from './product-uses.component';
 interface Shown {
   readonly field: Field;
   readonly id: string;
-  readonly value: unknown;
+  readonly control: FormControl<unknown>;
   readonly as: Editable | null;
+  /** Name of the group that it is the first of. */
+  readonly begins: string | undefined;
   readonly fault: string | null;
 }
 
 let forms = 0;
 
-/** A form for one library item: what it holds is a draft until whoever shows it has checked it. */
+/** Says what is wrong with an item, by the rules that files are held to. */
+export type ItemRules = (kind: LibraryKind, item: AnyItem) => Promise<readonly Fault[]>;
+
+/** A form for one library item. Its validator is the document of that item; what it finds wrong stays in the form and is told to nobody. */
 @Component({
   selector: 'esm-item-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, FormsModule, NumberComponent, InputText, NgTemplateOutlet, ProductUsesComponent, Select, Textarea, ToggleSwitch, TypedTextDirective],
+  imports: [ButtonDirective, NumberComponent, InputText, NgTemplateOutlet, ProductUsesComponent, ReactiveFormsModule, Select, Textarea, ToggleSwitch, TypedTextDirective],
   templateUrl: './item-form.component.html',
   styles: `
     .group {
@@ -43,35 +48,59 @@ let forms = 0;
 export class ItemFormComponent {
   readonly kind = input.required<LibraryKind>();
   readonly item = input.required<AnyItem>();
+  readonly rules = input.required<ItemRules>();
   readonly units = input.required<Units>();
-  readonly faults = input<readonly Fault[]>([]);
   /** Fields to leave out, by path. */
   readonly without = input<readonly string[]>([]);
   /** Other items of this kind, for fields that point at them. */
   readonly others = input<readonly Choice[]>([]);
   /** In which prices are typed: whole units of it, with its own digits. */
   readonly currency = input(defaultCurrency);
+  /** A sound item. */
   readonly changed = output<AnyItem>();
+  /** What is wrong with the item as it stands in the form; nothing once it is sound. */
+  readonly faults = signal<readonly Fault[]>([]);
 
-  private readonly form = `form-${++forms}`;
-  protected readonly draft = linkedSignal(() => this.item());
+  private readonly prefix = `form-${++forms}`;
+  private readonly draft = linkedSignal(() => this.item());
+  private readonly fields = computed(() => fieldsOf[this.kind()].filter(({ path }) => !this.without().includes(path)));
+  private readonly id = computed(() => this.item().id);
 
+  /** A control a field; made anew for another item. */
+  protected readonly form = computed(() => {
+    this.id();
+    return untracked(() => new FormRecord(Object.fromEntries(this.fields().map(({ path }) => [path, new FormControl<unknown>(valueAt(this.item(), path))])), { asyncValidators: () => this.check() }));
+  });
   protected readonly shown = computed(() =>
-    fieldsOf[this.kind()]
-      .filter(({ path }) => !this.without().includes(path))
-      .map((field, i, all) => ({ ...this.show(field), begins: field.group !== all[i - 1]?.group ? field.group : undefined })),
+    this.fields().map((field, i, all): Shown => {
+      const as = this.editable(field);
+      const fault = this.faults().find(({ path }) => path === field.path || path.startsWith(`${field.path}[`));
+      return {
+        field,
+        id: `${this.prefix}-${field.path}`,
+        control: this.form().controls[field.path]!,
+        as,
+        begins: field.group !== all[i - 1]?.group ? field.group : undefined,
+        fault: fault ? faultHint(fault, as ?? undefined) : null,
+      };
+    }),
   );
 
-  private show(field: Field): Shown {
-    const value = valueAt(this.draft(), field.path);
-    const fault = this.faults().find(({ path }) => path === field.path || path.startsWith(`${field.path}[`));
-    return {
-      field,
-      id: `${this.form}-${field.path}`,
-      value,
-      as: this.editable(field),
-      fault: fault ? faultHint(fault, this.editable(field) ?? undefined) : null,
-    };
+  constructor() {
+    effect((onCleanup) => {
+      const form = this.form();
+      untracked(() => this.faults.set([]));
+      const told = [
+        ...Object.entries(form.controls).map(([path, control]) => control.valueChanges.subscribe((value) => this.write(path, value))),
+        form.statusChanges.subscribe((status) => status === 'VALID' && this.draft() !== this.item() && this.changed.emit(this.draft())),
+      ];
+      onCleanup(() => told.forEach((one) => one.unsubscribe()));
+    });
+    // What came of it elsewhere, and what one field makes of others; a check that is under way goes on.
+    effect(() => {
+      const draft = this.draft();
+      for (const [path, control] of Object.entries(this.form().controls)) if (control.value !== valueAt(draft, path)) control.setValue(valueAt(draft, path), { emitEvent: false, onlySelf: true });
+    });
   }
 
   /** How a figure is typed: in the units of the reader, or in whole units of the currency. */
@@ -81,24 +110,28 @@ export class ItemFormComponent {
     return this.units().edit[field.unit as keyof Units['edit']] ?? plainUnit(field.unit ?? '');
   }
 
-  protected set(path: string, value: unknown): void {
-    let next = withValue(this.draft(), path, value);
+  private write(path: string, value: unknown): void {
+    const next = withValue(this.draft(), path, value);
     // Another body starts from its own proportions.
-    if (path === 'body') next = { ...next, dimensions: defaultDimensions(value as Body) } as AnyItem;
-    this.draft.set(next);
-    this.changed.emit(next);
+    this.draft.set(path === 'body' ? ({ ...next, dimensions: defaultDimensions(value as Body) } as AnyItem) : next);
   }
 
-  protected toggle(path: string, value: string | number, on: boolean): void {
-    const list = valueAt(this.draft(), path) as readonly (string | number)[];
-    this.set(path, on ? [...list, value] : list.filter((one) => one !== value));
+  private async check(): Promise<ValidationErrors | null> {
+    const faults = await this.rules()(this.kind(), this.draft());
+    this.faults.set(faults);
+    return faults.length > 0 ? { document: true } : null;
+  }
+
+  protected toggle({ control }: Shown, value: string | number, on: boolean): void {
+    const list = control.value as readonly (string | number)[];
+    control.setValue(on ? [...list, value] : list.filter((one) => one !== value));
   }
 
   protected choicesOf(field: Field): readonly Choice[] {
     return field.kind === 'several' ? field.choices : this.others();
   }
 
-  protected has(path: string, value: string | number): boolean {
-    return (valueAt(this.draft(), path) as readonly (string | number)[]).includes(value);
+  protected has({ control }: Shown, value: string | number): boolean {
+    return (control.value as readonly (string | number)[]).includes(value);
   }
 }

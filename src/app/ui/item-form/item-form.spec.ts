@@ -1,64 +1,74 @@
-import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { newItem } from '@esmero/core';
-import { type LibraryKind, libraryKinds } from '@esmero/model';
-import { unitsOf } from '@esmero/messages';
+import { describe, expect, it, vi } from 'vitest';
+import { defaultDimensions, newItem } from '@esmero/core';
 import { faultsInItem } from '@esmero/exchange';
-import { type AnyItem, fieldsOf, valueAt, withValue } from './fields';
+import { unitsOf } from '@esmero/messages';
+import type { LibraryItems, LibraryKind } from '@esmero/model';
+import { type } from '../../testing/type';
+import type { AnyItem } from './fields';
 import { ItemFormComponent } from './item-form.component';
 
-function show(kind: LibraryKind, units = unitsOf('metric')) {
+async function show(kind: LibraryKind, item: AnyItem) {
   const fixture = TestBed.createComponent(ItemFormComponent);
-  fixture.componentRef.setInput('kind', kind);
-  fixture.componentRef.setInput('item', newItem[kind]('x'));
-  fixture.componentRef.setInput('units', units);
-  fixture.detectChanges();
-  const drafts: AnyItem[] = [];
-  fixture.componentInstance.changed.subscribe((draft) => drafts.push(draft));
-  const element = fixture.nativeElement as HTMLElement;
-  const type = async (label: string, text: string): Promise<void> => {
-    await fixture.whenStable();
-    const found = [...element.querySelectorAll('label')].find((one) => one.textContent?.startsWith(label));
-    const input = element.querySelector<HTMLInputElement>(`[id="${found?.htmlFor}"]`)!;
-    input.value = text;
-    // A number is told once its field is left.
-    input.dispatchEvent(new Event('blur'));
-    fixture.detectChanges();
+  const set = (name: string, value: unknown): void => fixture.componentRef.setInput(name, value);
+  set('kind', kind);
+  set('item', item);
+  set('units', unitsOf('metric'));
+  set('rules', async (of: LibraryKind, draft: AnyItem) => faultsInItem(of, draft));
+  const told: AnyItem[] = [];
+  fixture.componentInstance.changed.subscribe((one) => told.push(one));
+  const settle = async (): Promise<void> => {
+    for (let turn = 0; turn < 4; turn++) {
+      fixture.detectChanges();
+      await fixture.whenStable();
+      await new Promise((resolve) => setTimeout(resolve, 5));
+    }
   };
-  return { fixture, element, drafts, type };
+  await settle();
+  const element = fixture.nativeElement as HTMLElement;
+  const field = (label: string): HTMLInputElement => {
+    const found = [...element.querySelectorAll('label')].find(({ textContent }) => textContent === label)!;
+    return element.querySelector<HTMLInputElement>(`[id="${found.htmlFor}"]`)!;
+  };
+  return { element, field, settle, told, set, form: fixture.componentInstance };
 }
 
-describe('the form', () => {
-  it.each(libraryKinds)('has a field for everything of a %s', (kind) => {
-    const item = newItem[kind]('x');
-    for (const { path } of fieldsOf[kind]) expect(valueAt(item, path), path).not.toBeUndefined();
+describe('the form of an item', () => {
+  it('tells of a sound item, and keeps to itself what its document finds wrong', async () => {
+    const { element, field, settle, told } = await show('vehicle', newItem.vehicle('v'));
+    expect(told).toEqual([]);
+    type(field('Length'), '40');
+    await settle();
+    expect(told).toEqual([]);
+    expect(element.querySelector('.fault')?.textContent).toContain('from 1.5 to 9 m');
+    type(field('Length'), '4.2');
+    await settle();
+    expect(told).toHaveLength(1);
+    expect((told[0] as LibraryItems['vehicle']).dimensions.lengthM).toBe(4.2);
+    expect(element.querySelector('.fault')).toBeNull();
   });
 
-  it.each(libraryKinds)('starts a %s that the rules accept', async (kind) => {
-    expect(faultsInItem(kind, newItem[kind]('x'))).toEqual([]);
+  it('starts another body from its own proportions', async () => {
+    const { form, field, settle, told } = await show('vehicle', newItem.vehicle('v'));
+    (form as unknown as { form(): { controls: Record<string, { setValue(value: unknown): void }> } }).form().controls['body']!.setValue('van');
+    await settle();
+    await vi.waitFor(() => expect(told).toHaveLength(1));
+    expect((told[0] as LibraryItems['vehicle']).dimensions).toEqual(defaultDimensions('van'));
+    expect(field('Length').value).toBe(`${defaultDimensions('van').lengthM} m`);
   });
 
-  it('reads lengths in the units that it shows', async () => {
-    const { drafts, type } = show('vehicle', unitsOf('us'));
-    await type('Length', '100');
-    expect(valueAt(drafts.at(-1), 'dimensions.lengthM')).toBeCloseTo(2.54, 9);
-  });
-
-  it('takes an empty reading for none, and money in whole units', async () => {
-    const site = show('site');
-    await site.type('Panels', '31');
-    await site.type('Panels', '');
-    expect(site.drafts.map((draft) => valueAt(draft, 'panelC'))).toEqual([31, null]);
-    const product = show('product');
-    await product.type('Price', '19.5');
-    expect(valueAt(product.drafts.at(-1), 'priceMinor')).toBe(1950);
-  });
-
-  it('shows a fault beside its field', async () => {
-    const { fixture, element } = show('vehicle');
-    const faults = faultsInItem('vehicle', withValue(newItem.vehicle('x'), 'dimensions.lengthM', -1));
-    fixture.componentRef.setInput('faults', faults);
-    fixture.detectChanges();
-    expect(element.querySelector('.fault')?.textContent).toContain('a number from 1.5 to 9');
+  it('follows what becomes of the item elsewhere, and begins anew with another one', async () => {
+    const first = newItem.vehicle('v');
+    const { element, field, set, settle, told } = await show('vehicle', first);
+    set('item', { ...first, dimensions: { ...first.dimensions, lengthM: 4.4 } });
+    await settle();
+    expect(field('Length').value).toBe('4.4 m');
+    type(field('Length'), '40');
+    await settle();
+    expect(element.querySelector('.fault')).not.toBeNull();
+    set('item', newItem.vehicle('w'));
+    await settle();
+    expect(element.querySelector('.fault')).toBeNull();
+    expect(told).toEqual([]);
   });
 });
