@@ -1,7 +1,6 @@
 import type { Afterwards, LaundryLoad, LeftOver } from '@esmero/core';
 import { en } from './english';
 import type { Units } from './units';
-import { fixed } from './units';
 import { contentName } from './words';
 
 const groupName = { paint: 'Paint', glass: 'Glass', wheels: 'Wheels' } as const;
@@ -9,7 +8,7 @@ const groupName = { paint: 'Paint', glass: 'Glass', wheels: 'Wheels' } as const;
 const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
 
 const laundrySentence = ({ group, towels, kg, loads, soakL, productMl }: LaundryLoad, u: Units): string =>
-  `${groupName[group]}: ${plural(towels, 'towel')}, ${fixed(kg, 2)} kg dry, ${plural(loads, 'load')}; soak in ${u.water(soakL)} of warm water with ${u.volume(productMl)} of rinseless concentrate.`;
+  `${groupName[group]}: ${plural(towels, 'towel')}, ${u.weight(kg)} dry, ${plural(loads, 'load')}; soak in ${u.water(soakL)} of warm water with ${u.volume(productMl)} of rinseless concentrate.`;
 
 function leftOverSentence({ content, ml, keeping }: LeftOver, u: Units): string {
   const what = `${contentName[content]}: ${u.volume(ml)} left`;

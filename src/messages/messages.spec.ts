@@ -1,12 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { type Figure, type Gate, cautions, planJob, zoneTreatments } from '@esmero/core';
+import { type Figure, type Gate, afterwards, cautions, planJob, zoneTreatments } from '@esmero/core';
 import { type Job, treatmentIds, zoneIds } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
 import { jobFormat, readJob } from '@esmero/exchange';
 import {
+  afterSentences,
   cautionSentence,
   clock,
   figureText,
+  mixSentences,
   fixed,
   gateSentence,
   money,
@@ -68,8 +70,19 @@ describe('units', () => {
     expect(us.area(0.09290304 * 12)).toBe('12.0 ft²');
   });
 
-  it.each(['length', 'towel', 'water', 'volume', 'temperature', 'wind', 'share'] as const)('reads back the %s that it shows', (what) => {
+  it.each(['length', 'towel', 'water', 'volume', 'temperature', 'wind', 'flow', 'share'] as const)('reads back the %s that it shows', (what) => {
     for (const { edit } of [metric, us]) expect(edit[what].read(edit[what].show(12.34))).toBeCloseTo(12.34, 9);
+  });
+
+  it('weighs laundry, and leaves nothing metric on a sheet for the US', () => {
+    expect([metric.weight(1.5), us.weight(1.5)]).toEqual(['1.50 kg', '3.3 lb']);
+    expect(us.edit.flow.read(1)).toBeCloseTo(3.7854, 4);
+    for (const job of demoJobs) {
+      const plan = planJob(job);
+      const said = [planSheet(job, plan, us), ...afterSentences(afterwards(job, plan), us), ...plan.mix.mixes.flatMap((mix) => mixSentences(mix, us))].join('\n');
+      // A vessel keeps the name that somebody gave it.
+      expect(job.vessels.reduce((text, { name }) => text.replaceAll(name, ''), said)).not.toMatch(/\d (mL|L|kg|km|m²|°C)\b/);
+    }
   });
 
   it('never writes a negative nothing, and reads a clock', () => {

@@ -47,7 +47,9 @@ export interface Units {
   distance(km: number): string;
   temperature(c: number): string;
   load(gm2: number): string;
-  readonly edit: Readonly<Record<'length' | 'distance' | 'towel' | 'water' | 'volume' | 'temperature' | 'wind' | 'share', Editable>>;
+  /** Of laundry: kg or lb. */
+  weight(kg: number): string;
+  readonly edit: Readonly<Record<'length' | 'distance' | 'towel' | 'water' | 'volume' | 'temperature' | 'wind' | 'flow' | 'share', Editable>>;
 }
 
 const metric: Units = {
@@ -60,6 +62,7 @@ const metric: Units = {
   distance: (km) => `${fixed(km)} km`,
   temperature: (c) => `${fixed(c)} °C`,
   load: (gm2) => `${threeDigits(gm2)} g/m²`,
+  weight: (kg) => `${fixed(kg, 2)} kg`,
   edit: {
     length: plainUnit('m'),
     distance: plainUnit('km'),
@@ -68,6 +71,7 @@ const metric: Units = {
     volume: plainUnit('mL'),
     temperature: plainUnit('°C'),
     wind: plainUnit('m/s'),
+    flow: plainUnit('L/min'),
     share: scaled('%', 0.01),
   },
 };
@@ -95,6 +99,7 @@ const us: Units = {
   distance: (km) => `${fixed(km / KM_PER_MILE)} mi`,
   temperature: (c) => `${fixed(celsiusToFahrenheit(c))} °F`,
   load: (gm2) => `${threeDigits((gm2 * M2_PER_FT2) / OUNCE_G)} oz/ft²`,
+  weight: (kg) => `${fixed((kg * 1000) / (16 * OUNCE_G), 1)} lb`,
   edit: {
     length: scaled('in', M_PER_INCH),
     distance: scaled('mi', KM_PER_MILE),
@@ -103,6 +108,7 @@ const us: Units = {
     volume: scaled('fl oz', ML_PER_US_FL_OZ),
     temperature: { unit: '°F', show: celsiusToFahrenheit, read: fahrenheitToCelsius },
     wind: scaled('mph', MS_PER_MPH),
+    flow: scaled('gal/min', LITRES_PER_GAL),
     share: scaled('%', 0.01),
   },
 };

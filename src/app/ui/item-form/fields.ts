@@ -175,7 +175,7 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
   gear: [
     name,
     { path: 'kind', label: 'Kind', kind: 'choice', choices: choices(gearKinds, gearName) },
-    { path: 'flowLMin', label: 'Flow', kind: 'number', unit: 'L/min' },
+    { path: 'flowLMin', label: 'Flow', kind: 'number', unit: 'flow' },
     { path: 'batteryMin', label: 'Batteries last', kind: 'number', unit: 'min', nullable: true, hint: 'Empty: on mains' },
     { path: 'noiseDb', label: 'Noise at the operator', kind: 'number', unit: 'dB' },
     origin,
