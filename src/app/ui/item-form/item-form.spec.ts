@@ -3,17 +3,17 @@ import { describe, expect, it, vi } from 'vitest';
 import { defaultDimensions, newItem } from '@esmero/core';
 import { faultsInItem } from '@esmero/exchange';
 import { unitsOf } from '@esmero/messages';
-import type { LibraryItems, LibraryKind } from '@esmero/model';
+import { type LibraryItems, type LibraryKind, libraryKinds } from '@esmero/model';
 import { type } from '../../testing/type';
-import type { AnyItem } from './fields';
+import { type AnyItem, fieldsOf, valueAt } from './fields';
 import { ItemFormComponent } from './item-form.component';
 
-async function show(kind: LibraryKind, item: AnyItem) {
+async function show(kind: LibraryKind, item: AnyItem, units = unitsOf('metric')) {
   const fixture = TestBed.createComponent(ItemFormComponent);
   const set = (name: string, value: unknown): void => fixture.componentRef.setInput(name, value);
   set('kind', kind);
   set('item', item);
-  set('units', unitsOf('metric'));
+  set('units', units);
   set('rules', async (of: LibraryKind, draft: AnyItem) => faultsInItem(of, draft));
   const told: AnyItem[] = [];
   fixture.componentInstance.changed.subscribe((one) => told.push(one));
@@ -34,6 +34,35 @@ async function show(kind: LibraryKind, item: AnyItem) {
 }
 
 describe('the form of an item', () => {
+  it.each(libraryKinds)('has a field for everything of a %s', (kind) => {
+    const item = newItem[kind]('x');
+    for (const { path } of fieldsOf[kind]) expect(valueAt(item, path), path).not.toBeUndefined();
+  });
+
+  it.each(libraryKinds)('starts a %s that the rules accept', (kind) => {
+    expect(faultsInItem(kind, newItem[kind]('x'))).toEqual([]);
+  });
+
+  it('reads lengths in the units that it shows', async () => {
+    const { field, settle, told } = await show('vehicle', newItem.vehicle('x'), unitsOf('us'));
+    type(field('Length'), '170');
+    await settle();
+    expect(valueAt(told.at(-1), 'dimensions.lengthM')).toBeCloseTo(4.318, 9);
+  });
+
+  it('takes an empty reading for none, and money in whole units', async () => {
+    const site = await show('site', newItem.site('x'));
+    for (const text of ['31', '']) {
+      type(site.field('Panels, measured'), text);
+      await site.settle();
+    }
+    expect(site.told.map((draft) => valueAt(draft, 'panelC'))).toEqual([31, null]);
+    const product = await show('product', newItem.product('x'));
+    type(product.field('Price of the bottle'), '19.5');
+    await product.settle();
+    expect(valueAt(product.told.at(-1), 'priceMinor')).toBe(1950);
+  });
+
   it('tells of a sound item, and keeps to itself what its document finds wrong', async () => {
     const { element, field, settle, told } = await show('vehicle', newItem.vehicle('v'));
     expect(told).toEqual([]);
