@@ -10,26 +10,27 @@ import tseslint from 'typescript-eslint';
 export const rooms = [
   { room: 'src/core', uses: [] },
   { room: 'src/records', uses: ['model', 'units'] },
-  { room: 'src/exchange', uses: ['core', 'records'] },
+  { room: 'src/migrations', uses: ['model', 'units', 'records'] },
+  { room: 'src/exchange', uses: ['core', 'records', 'migrations'] },
   { room: 'src/messages', uses: ['core', 'exchange'] },
   { room: 'src/worker', uses: ['core'] },
-  { room: 'src/store', uses: ['model', 'units', 'records'] },
+  { room: 'src/store', uses: ['model', 'units', 'records', 'migrations'] },
   { room: 'src/transfer', uses: ['core', 'records', 'exchange', 'store'] },
   { room: 'src/papers', uses: [] },
   { room: 'src/demo', uses: ['core'] },
   { room: 'src/cli', uses: ['core', 'exchange', 'messages', 'demo'] },
   { room: 'src/app/theme', uses: [] },
-  { room: 'src/app/state', uses: ['core', 'records', 'exchange', 'messages', 'frame', 'store', 'transfer', 'worker', 'demo'] },
+  { room: 'src/app/state', uses: ['core', 'records', 'migrations', 'exchange', 'messages', 'frame', 'kept', 'store', 'transfer', 'worker', 'demo'] },
   { room: 'src/app/ui', uses: ['core', 'records', 'exchange', 'messages', 'papers'] },
   { room: 'src/app/features', uses: ['core', 'records', 'exchange', 'messages', 'papers', 'store', 'transfer', 'worker'] },
-  { room: 'src/app/shell', uses: ['core', 'records', 'messages', 'frame', 'store', 'worker'] },
+  { room: 'src/app/shell', uses: ['core', 'records', 'messages', 'frame', 'kept', 'store', 'worker'] },
   { room: 'server', uses: ['core', 'exchange'] },
   { room: 'e2e', uses: [] },
 ];
 
 /** What a job and its parts are made of, and its units, are known wherever the core is. */
 const ground = ['model', 'units'];
-const doors = [...ground, 'core', 'records', 'exchange', 'transfer', 'messages', 'frame', 'papers', 'worker', 'store', 'demo'];
+const doors = [...ground, 'core', 'records', 'migrations', 'exchange', 'transfer', 'messages', 'frame', 'papers', 'worker', 'kept', 'store', 'demo'];
 
 /** Ways into parts of the application that stand above a room. */
 const above = {

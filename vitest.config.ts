@@ -8,10 +8,12 @@ const alias = {
   '@esmero/model': at('./src/core/model/index.ts'),
   '@esmero/units': at('./src/core/units/index.ts'),
   '@esmero/records': at('./src/records/index.ts'),
+  '@esmero/migrations': at('./src/migrations/index.ts'),
   '@esmero/exchange': at('./src/exchange/index.ts'),
   '@esmero/frame': at('./src/messages/frame.ts'),
   '@esmero/messages': at('./src/messages/index.ts'),
   '@esmero/worker': at('./src/worker/client.ts'),
+  '@esmero/kept': at('./src/store/kept.ts'),
   '@esmero/store': at('./src/store/index.ts'),
   '@esmero/transfer': at('./src/transfer/index.ts'),
   '@esmero/papers': at('./src/papers/index.ts'),
@@ -32,7 +34,7 @@ export default defineConfig({
     projects: [
       project('core', ['src/core/**/*.spec.ts']),
       project('edges', [
-        'src/{records,transfer,papers,exchange,messages,worker,store,demo,cli}/**/*.spec.ts',
+        'src/{records,migrations,transfer,papers,exchange,messages,worker,store,demo,cli}/**/*.spec.ts',
         'scripts/**/*.spec.ts',
       ]),
       project('server', ['server/**/*.spec.ts']),

@@ -52,7 +52,7 @@ const playwright = () => {
   return counted(ok, stats && { passed: stats.expected + stats.flaky, failed: stats.unexpected });
 };
 
-const typeChecked = ['src/core', 'src/core/tsconfig.spec.json', 'src/records', 'src/transfer', 'src/exchange', 'src/messages', 'src/papers', 'src/worker', 'src/store', 'src/demo', 'src/cli', 'server', 'scripts', 'bench', 'e2e'];
+const typeChecked = ['src/core', 'src/core/tsconfig.spec.json', 'src/records', 'src/migrations', 'src/transfer', 'src/exchange', 'src/messages', 'src/papers', 'src/worker', 'src/store', 'src/demo', 'src/cli', 'server', 'scripts', 'bench', 'e2e'];
 
 const checks = [
   ['lint and import rules', check('npx', ['eslint', '.', '--max-warnings', '0'])],

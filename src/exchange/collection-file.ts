@@ -1,14 +1,6 @@
 import { type LibraryEntry, type LibraryKind, type Movement, type Photo, libraryKinds } from '@esmero/model';
-import {
-  type Holdings,
-  type KeptEntry,
-  type KeptJob,
-  collectionMigrations,
-  collectionVersion,
-  jobDocument,
-  jobFrom,
-  listNames,
-} from '@esmero/records';
+import { collectionMigrations, listNames } from '@esmero/migrations';
+import { type Holdings, type KeptEntry, type KeptJob, collectionVersion, jobDocument, jobFrom } from '@esmero/records';
 import { CollectionDocument, JobEntryDocument } from './documents/library';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Fault, Read } from './fault';

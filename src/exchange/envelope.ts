@@ -1,4 +1,4 @@
-import { type Migration, migrate } from '@esmero/records';
+import { type Migration, migrate } from '@esmero/migrations';
 import type { Read, Unreadable } from './fault';
 import { isPlain } from './nested';
 

@@ -1,5 +1,6 @@
 import type { Job } from '@esmero/model';
-import { type KeptJob, type Stamp, jobDocument, jobFrom, jobMigrations, jobVersion, unstamped } from '@esmero/records';
+import { jobMigrations } from '@esmero/migrations';
+import { type KeptJob, type Stamp, jobDocument, jobFrom, jobVersion, unstamped } from '@esmero/records';
 import { JobDocument } from './documents/job';
 import { StampDocument } from './documents/library';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';

@@ -1,6 +1,4 @@
 import type { Job } from '@esmero/model';
-import { jobMigrations, jobVersion } from './job-versions';
-import { migrate } from './steps';
 
 /** A job as it stands in files and in the browser's store: lists where the core has records with keys. */
 export type JobDocument = Readonly<Record<string, unknown>>;
@@ -46,7 +44,3 @@ export function jobDocument({ soil, choices, readings, ...same }: Job): JobDocum
     },
   };
 }
-
-/** A document that this application or an older one has written, as a job of today. */
-export const readDocument = (document: object, version: number): Job =>
-  version === jobVersion ? jobFrom(document) : jobFrom(migrate(document, version, jobMigrations) as object);

@@ -1,5 +1,6 @@
 import { type IDBPDatabase, type IDBPTransaction, openDB } from 'idb';
-import { collectionVersion, heaterBefore4, jobVersion, movementsInOrder } from '@esmero/records';
+import { heaterBefore4, movementsInOrder } from '@esmero/migrations';
+import { collectionVersion, jobVersion } from '@esmero/records';
 import { documentOf } from './before';
 import { type Rows, type Table, type Tables, type Transaction, keyOf, outOfLine, tables } from './tables';
 

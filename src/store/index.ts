@@ -1,8 +1,6 @@
 export { idbStore, memoryStore, openStore } from './open';
 export { DB_NAME } from './idb-tables';
-export { tabs } from './tabs';
 export type { TabMessage, Tabs } from './tabs';
-export { briefOf } from './brief';
 export type { StoredBrief } from './brief';
 export { blobOf } from './photo';
 export { everything, everyJob, keptEntry } from './everything';

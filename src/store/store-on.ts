@@ -1,5 +1,6 @@
 import type { Job, LibraryEntry, Movement } from '@esmero/model';
-import { type Stamp, advanced, collectionVersion, jobDocument, jobVersion, merged, migrateItem, readDocument, same } from '@esmero/records';
+import { migrateItem, readDocument } from '@esmero/migrations';
+import { type Stamp, advanced, collectionVersion, jobDocument, jobVersion, merged, same } from '@esmero/records';
 import { briefOf, isOfToday, BRIEFS } from './brief';
 import { blobOf } from './photo';
 import { type Change, type KeepFault, type Kept, type Keeping, type Store, entryId } from './store';

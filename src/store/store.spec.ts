@@ -7,7 +7,8 @@ import { readCollection, readJob, writeCollection, writeJob } from '@esmero/exch
 import { blobOf } from './photo';
 import { held } from '@esmero/records';
 import { demo, demoJobs } from '@esmero/demo';
-import { type Store, type StoredBrief, briefOf, everyJob, idbStore, memoryStore, openStore } from '.';
+import { type Store, type StoredBrief, everyJob, idbStore, memoryStore, openStore } from '.';
+import { briefOf } from './kept';
 
 const job = demoJobs[0]!;
 let names = 0;

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, effect, inject, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DOCUMENT, effect, inject } from '@angular/core';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
@@ -7,8 +7,7 @@ import type { TabMessage } from '@esmero/store';
 import { Toast } from 'primeng/toast';
 import { deskActions, deskFeature } from '../state/desk';
 import { TABS } from '../state/ports';
-import { rescueOf } from '../state/rescue';
-import { SpaceDesk } from '../state/space';
+import { isLeftBehind } from '../state/rescue';
 import { settingsActions, settingsFeature } from '../state/settings';
 import { shelfActions, shelfFeature } from '../state/shelf';
 import { ConfirmComponent } from './confirm.component';
@@ -53,7 +52,6 @@ export class AppComponent {
   protected readonly keeping = this.state.selectSignal(shelfFeature.selectKeeping);
   private readonly desk = this.state.selectSignal(deskFeature.selectDeskState);
   private readonly writing = this.state.selectSignal(shelfFeature.selectWriting);
-  private readonly space = inject(SpaceDesk);
   private readonly problem = this.state.selectSignal(shelfFeature.selectProblem);
   protected readonly places = places;
   protected readonly footPlaces = footPlaces;
@@ -62,10 +60,6 @@ export class AppComponent {
     this.state.dispatch(settingsActions.load());
     this.state.dispatch(shelfActions.load());
     inject(TABS).onMessage((message) => this.hear(message));
-    // From the first change of one's own there is something to lose.
-    effect(() => {
-      if (this.desk().past.length > 0) untracked(() => void this.space.makeLasting());
-    });
     effect(() => {
       const problem = this.problem();
       if (!problem) return;
@@ -90,7 +84,7 @@ export class AppComponent {
     const { job, saving, past } = this.desk();
     if (!job) return;
     // Saving is under way, and if it is cut off the next page finds the job: nobody needs to be asked.
-    const isSafe = saving.kind === 'clean' || (saving.kind === 'dirty' && rescueOf(job.id) !== null);
+    const isSafe = saving.kind === 'clean' || (saving.kind === 'dirty' && isLeftBehind(job.id));
     const isLost = this.keeping() !== 'for-good' && past.length > 0;
     if (!isSafe || isLost) event.preventDefault();
   }

@@ -1,6 +1,8 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, untracked } from '@angular/core';
+import { Store as State } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { noticeAction, noticeText } from '@esmero/messages';
+import { deskFeature } from '../state/desk';
 import { type NoticeKind, Notices } from '../state/notices';
 import { SpaceDesk } from '../state/space';
 
@@ -47,5 +49,11 @@ export class NoticesComponent {
 
   constructor() {
     inject(DestroyRef).onDestroy(this.space.watch());
+    void this.notices.keepForOffline();
+    const desk = inject(State).selectSignal(deskFeature.selectDeskState);
+    // From the first change of one's own there is something to lose.
+    effect(() => {
+      if (desk().past.length > 0) untracked(() => void this.space.makeLasting());
+    });
   }
 }

@@ -7,9 +7,13 @@ import type { Job } from '@esmero/model';
 import type { Store, Tabs } from '@esmero/store';
 import { deskActions, deskFeature } from './desk';
 import { PLANNING, SAVE_AFTER, STORE, TABS } from './ports';
-import { forget, leaveBehind, soundRescueOf, whileSending } from './rescue';
+import { type Rescue, forget, isLeftBehind, leaveBehind, whileSending } from './rescue';
 import { planActions } from './plan';
 import { shelfActions } from './shelf';
+
+/** What was left behind is read, with the steps from older versions, where there is something. */
+const rescueOf = async (id: string): Promise<Rescue | null> =>
+  isLeftBehind(id) ? (await import('./rescue-taken-up')).soundRescueOf(id) : null;
 
 /** Brings a job from the store onto the desk. */
 export const openJob = createEffect(
@@ -17,7 +21,7 @@ export const openJob = createEffect(
     actions.pipe(
       ofType(deskActions.open),
       switchMap(({ id }) =>
-        from(store.then(async (s) => ({ stored: await s.job(id), rescue: await soundRescueOf(id) }))).pipe(
+        from(store.then(async (s) => ({ stored: await s.job(id), rescue: await rescueOf(id) }))).pipe(
           map(({ stored, rescue }) => {
             if (rescue) return deskActions.rescued({ rescue, stored: stored ?? null });
             return stored ? deskActions.opened({ stored }) : deskActions.missing();

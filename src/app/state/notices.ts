@@ -1,5 +1,5 @@
-import { DOCUMENT, ErrorHandler, Injectable, computed, inject, signal } from '@angular/core';
-import { SwUpdate, type VersionEvent } from '@angular/service-worker';
+import { DOCUMENT, EnvironmentInjector, ErrorHandler, Injectable, computed, inject, isDevMode, signal } from '@angular/core';
+import type { SwUpdate } from '@angular/service-worker';
 import { Store as State } from '@ngrx/store';
 import { deskActions } from './desk';
 import { STORE } from './ports';
@@ -16,7 +16,8 @@ export const isMissingPart = (error: unknown): boolean =>
 /** Notices of the frame: a newer application, data that was deleted underneath, what plain http lacks. */
 @Injectable({ providedIn: 'root' })
 export class Notices {
-  private readonly updates = inject(SwUpdate, { optional: true });
+  private readonly injector = inject(EnvironmentInjector);
+  private updates: SwUpdate | null = null;
   private readonly state = inject(State);
   private readonly document = inject(DOCUMENT);
   private readonly window = this.document.defaultView;
@@ -24,9 +25,6 @@ export class Notices {
   readonly all = computed(() => noticeKinds.filter((kind) => this.shown().has(kind)));
 
   constructor() {
-    this.updates?.versionUpdates.subscribe((event: VersionEvent) => {
-      if (event.type === 'VERSION_READY') this.show('update');
-    });
     if (this.window && !this.window.isSecureContext) this.show('plain-http');
     void inject(STORE).then((store) => {
       if (store.keeping === 'newer') this.show('newer-data');
@@ -35,6 +33,15 @@ export class Notices {
         // What is on the page is the only copy now.
         if (what === 'lost') this.state.dispatch(shelfActions.rescueAll());
       });
+    });
+  }
+
+  /** From now on the application opens without a network; nothing but the weather service needs one. */
+  async keepForOffline(): Promise<void> {
+    if (isDevMode()) return;
+    this.updates = (await import('./updates')).keptForOffline(this.injector);
+    this.updates.versionUpdates.subscribe(({ type }) => {
+      if (type === 'VERSION_READY') this.show('update');
     });
   }
 

@@ -4,7 +4,8 @@ import { type Saved, type Store, memoryStore } from '@esmero/store';
 import { deck, deskWith } from '../testing/desk';
 import { deskActions } from './desk';
 import { JobDesk } from './job-desk';
-import { forget, leaveBehind, rescueOf, rescuedIds, soundRescueOf, takenUp, whileSending } from './rescue';
+import { forget, leaveBehind, rescuedIds, whileSending } from './rescue';
+import { rescueOf, soundRescueOf, takenUp } from './rescue-taken-up';
 
 const lasting = (): Promise<Store> => memoryStore('for-good');
 const half = { job: { ...deck, name: 'Half done' }, kept: deck, base: 1 };

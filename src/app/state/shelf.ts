@@ -1,7 +1,8 @@
 import { type EntityState, createEntityAdapter } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import type { Job, LibraryEntry, Movement } from '@esmero/model';
-import { type Keeping, type StoredBrief, type StoredEntry, type StoredJob, briefOf, entryId } from '@esmero/store';
+import { briefOf, entryId } from '@esmero/kept';
+import type { Keeping, StoredBrief, StoredEntry, StoredJob } from '@esmero/store';
 
 /** Two people have changed the same fields of an item: one of them is asked. */
 export interface EntryConflict {

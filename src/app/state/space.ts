@@ -2,7 +2,7 @@ import { DOCUMENT, Injectable, computed, inject, signal } from '@angular/core';
 import type { Store } from '@esmero/store';
 import { NOW } from './clock';
 import { STORE } from './ports';
-import { rescuedPhotos } from './rescue';
+import { rescuedIds } from './rescue';
 
 /** Said before it is full: above this share of what the browser gives. */
 const NEARLY = 0.85;
@@ -89,7 +89,7 @@ export class SpaceDesk {
     const keys = await store.photoKeys();
     if (keys.length === 0) return [];
     const used = await store.usedPhotos();
-    const unsaved = rescuedPhotos();
+    const unsaved = rescuedIds().length > 0 ? (await import('./rescue-taken-up')).rescuedPhotos() : new Set<string>();
     return keys.filter((key) => !used.has(key) && !unsaved.has(key));
   }
 }

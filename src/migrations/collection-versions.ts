@@ -86,6 +86,3 @@ export const collectionMigrations: readonly Migration[] = collectionSteps.map(co
 /** One item of the library, as a collection of that version had it, taken to the present. */
 export const migrateItem = (kind: string, item: unknown, version: number): unknown =>
   migrate(item, version, collectionSteps.map(({ items }) => items?.[kind] ?? ((same) => same)));
-
-/** The version that is written. */
-export const collectionVersion = collectionMigrations.length + 1;

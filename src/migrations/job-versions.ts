@@ -154,6 +154,3 @@ export const jobMigrations: readonly Migration[] = [
   jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9,
   jobFrom9To10, jobFrom10To11, jobFrom11To12,
 ];
-
-/** The version that is written. */
-export const jobVersion = jobMigrations.length + 1;
