@@ -139,7 +139,7 @@ for (const [name, asked] of [
 /** Long questions, which the worker answers in slices with their progress shown. */
 const studies: readonly (readonly [string, (job: Job) => Study<unknown>])[] = [
   ['what would change', (job) => whatIf(job, planJob(job))],
-  ['where the school mattered', approachEffectsOf],
+  ['where the approach mattered', approachEffectsOf],
   ['front', tradeOffsOf],
   ['the day', hoursOfDay],
   ['other orders of work', workOrdersOf],

@@ -168,8 +168,8 @@ for (const [size, viewport] of [
       const wide = await again.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect(wide).toBeLessThanOrEqual(0);
       await context.setOffline(false);
-      await again.goto('/shelf');
-      await expect(again.locator('esm-shelf-page')).toContainText(/Put to soak: [1-9]/);
+      await again.goto('/stock');
+      await expect(again.locator('esm-stock-page')).toContainText(/Put to soak: [1-9]/);
       expect(errors).toEqual([]);
     });
   });

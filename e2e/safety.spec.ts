@@ -200,7 +200,7 @@ test('a stale tab of the library does not set the stock back', async ({ context 
   await library.evaluate(() => {
     Object.defineProperty(BroadcastChannel.prototype, 'onmessage', { set: () => undefined });
   });
-  await stock.goto('/shelf');
+  await stock.goto('/stock');
   const counted = stock.getByLabel(/^Clean Wash towels.*counted$/);
   await counted.fill(String(before - 5));
   await counted.press('Enter');

@@ -68,7 +68,7 @@ const views = [
       await page.locator('.stage').evaluate((one) => one.scrollTo(0, 0));
     },
   },
-  { name: 'shelf', path: 'shelf' },
+  { name: 'stock', path: 'stock' },
   {
     name: 'log',
     path: 'job/demo-deck/run',

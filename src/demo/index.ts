@@ -1,10 +1,10 @@
 import type { Collection, LibraryEntry } from '@esmero/model';
 import { dayAfter } from '@esmero/units';
 import { jobs } from './jobs';
-import { movements } from './shelf';
+import { movements } from './stock';
 import { foamer, gear, habits, products, sites, spareGear, towels, vehicles, vessels } from './library';
 
-const shelf = [
+const library = [
   ...Object.values(vehicles).map((item) => ({ kind: 'vehicle', item })),
   ...Object.values(sites).map((item) => ({ kind: 'site', item })),
   ...Object.values(products).map((item) => ({ kind: 'product', item })),
@@ -19,7 +19,7 @@ export const demo: Collection = {
   jobs,
   movements,
   photos: [],
-  library: shelf.map((entry) => ({ ...entry, archived: false }) as LibraryEntry),
+  library: library.map((entry) => ({ ...entry, archived: false }) as LibraryEntry),
 };
 
 const DAY_MS = 86_400_000;

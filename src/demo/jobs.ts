@@ -109,7 +109,7 @@ export const jobs: readonly Job[] = [
       date: '2031-07-16',
       vehicle: vehicles.school,
       site: sites.yard,
-      choices: { ...choices, school: 'cautious', glass: 'last', bucket: 'two-buckets' },
+      choices: { ...choices, approach: 'cautious', glass: 'last', bucket: 'two-buckets' },
     },
     {
       top: ['road-film', 2],
@@ -127,7 +127,7 @@ export const jobs: readonly Job[] = [
       vehicle: vehicles.show,
       site: sites.hall,
       vessels: [...Object.values(vessels), foamer],
-      choices: { ...choices, school: 'cautious', glass: 'last' },
+      choices: { ...choices, approach: 'cautious', glass: 'last' },
     },
     { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },
   ),

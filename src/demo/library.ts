@@ -183,7 +183,7 @@ export const gear = {
   wand: gearOf('g-wand', 'Cordless washer, two packs', 'cordless-wand', 3.2, 24, 74),
 } as const;
 
-/** On the shelf, but seldom in the van. */
+/** In the library, but seldom in the van. */
 export const spareGear = {
   steamer: gearOf('g-steam', 'Small steamer', 'steamer', 0.06, null, 66),
   blower: gearOf('g-blower', 'Small blower, one pack', 'blower', 0, 12, 78),
@@ -196,7 +196,7 @@ export const habits = {
     ...defaultHabits,
     id: 'h-gentle',
     name: 'Gentle: many towels, long dwell',
-    school: 'cautious',
+    approach: 'cautious',
     spray: 'liberal',
     dwell: 'long',
     wiping: 'rolled',
@@ -208,7 +208,7 @@ export const habits = {
     ...defaultHabits,
     id: 'h-quick',
     name: 'Quick: thin film, short dwell',
-    school: 'permissive',
+    approach: 'permissive',
     spray: 'thin',
     dwell: 'short',
     brush: 'lubricated',
@@ -270,7 +270,7 @@ export const vessels = {
   bucketB: vessel('k-bucket-b', 'Rinse bucket, 12 L', 'bucket', 12000, 0.8, 4000),
 } as const;
 
-/** On the shelf, and taken along where it is wanted. */
+/** In the library, and taken along where it is wanted. */
 export const foamer = vessel('k-foam', 'Pump foamer, 1.5 L', 'foam-sprayer', 1500, 0.66, 60);
 
 export const device: MeasuringDevice = { kind: 'syringe', stepMl: ml(1), capacityMl: ml(60) };

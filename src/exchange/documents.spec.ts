@@ -27,7 +27,7 @@ describe('what a job may say', () => {
     ['a picture that is a path', 'job.marks[0].photo', (job) => (job.marks[0].photo = '../etc/passwd')],
     ['weather at hour 24', 'job.weather.hours[0].hour', (job) => (job.weather = { source: 's', hours: [{ hour: 24, airC: 1, humidity: 0.5, windMs: 1, sunWm2: 0 }] })],
     ['nobody’s consent', 'job.consent.by', (job) => (job.consent = { by: '', on: '2031-07-14', note: '' })],
-    ['a wish for the moon', 'job.wishes.school', (job) => (job.wishes = { school: 'reckless' })],
+    ['a wish for the moon', 'job.wishes.approach', (job) => (job.wishes = { approach: 'reckless' })],
     ['a wish about nothing', 'job.wishes.colour', (job) => (job.wishes = { colour: 'red' })],
     ['a run that happened never', 'job.run.events[0].at', (job) => (job.run = { startedAt: 1, endedAt: null, counts: [], punch: [], events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, by: 0, at: -1 }] })],
     ['a dance on the roof', 'job.run.events[0].kind', (job) => (job.run = { startedAt: 1, endedAt: null, counts: [], punch: [], events: [{ kind: 'dance', zone: 'roof', section: 1, of: 1, by: 0, at: 1 }] })],

@@ -272,6 +272,20 @@ describe('published schemas', () => {
     expect(read.ok && read.value.choices.assumptions).toEqual({ walking: 0.2 });
   });
 
+  it('takes the approach from before version 13, of jobs, wishes and saved habits', () => {
+    const before = ({ approach, ...others }: Record<string, unknown>): Record<string, unknown> => ({ ...others, school: approach });
+    const cautious = { ...deck, wishes: { approach: 'permissive' as const }, choices: { ...deck.choices, approach: 'cautious' as const } };
+    const file = JSON.parse(writeJob(cautious));
+    const job = { ...file.job, choices: before(file.job.choices), wishes: before(file.job.wishes) };
+    const read = readJob(JSON.stringify({ ...file, version: 12, job }));
+    expect(read.ok && read.value).toEqual(cautious);
+    const all = JSON.parse(writeCollection(held(demo)));
+    const habits = all.collection.habits.map((one: { item: Record<string, unknown> }) => ({ ...one, item: before(one.item) }));
+    const jobs = all.collection.jobs.map((one: { job: any }) => ({ ...one, job: { ...one.job, choices: before(one.job.choices), wishes: {} } }));
+    const again = readCollection(JSON.stringify({ ...all, version: 11, collection: { ...all.collection, habits, jobs } }));
+    expect(again.ok && again.value).toEqual(held(demo));
+  });
+
   it('answers what version 12 asks as everybody did before, and keeps passes that were changed by hand', () => {
     const file = JSON.parse(writeJob(deck));
     const { rinseWith: _1, standing: _2, pair: _3, passes: _4, ...before } = file.job.choices;

@@ -74,7 +74,7 @@ function vehicleOf({ body, lengthM, widthM, heightM, finish = 'clear-coat', colo
 const choicesOf = ({ method, approach, bucket }: ShortJobDocument, choices: Choices): Choices => ({
   ...choices,
   ...(method ? { method: method as Choices['method'] } : {}),
-  ...(approach ? { school: approach as Choices['school'] } : {}),
+  ...(approach ? { approach: approach as Choices['approach'] } : {}),
   ...(bucket ? { bucket: bucket as Choices['bucket'] } : {}),
 });
 

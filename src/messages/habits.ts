@@ -1,6 +1,6 @@
 import type { Habits } from '@esmero/model';
 import { worded } from './english';
-import { bucketName, schoolName } from './words';
+import { bucketName, approachName } from './words';
 
 /** A question on which practitioners differ, and what they answer. */
 export interface HabitWords<K extends keyof Habits = keyof Habits> {
@@ -12,7 +12,7 @@ type AllWords = { readonly [K in keyof Habits]: HabitWords<K> };
 
 /** In the order in which they come up during the work. */
 export const habitWords: AllWords = worded({
-  school: { question: 'Marring risk that is accepted', answers: schoolName },
+  approach: { question: 'Marring risk that is accepted', answers: approachName },
   dirtLimit: {
     question: 'What a waterless product may touch',
     answers: { 'only-dust': 'Only dust', 'light-film': 'Up to a light film', index: 'Whatever the marring index allows' },

@@ -7,7 +7,7 @@ import {
   gearName,
   methodName,
   roleName,
-  schoolName,
+  approachName,
   soilName,
   spotName,
   surfaceName,
@@ -64,7 +64,7 @@ export function gateSentence(gate: Gate, u: Units): string {
       return 'A jet would drive water past the door’s seals and into the car.';
     case 'steam-off':
       return steamOff[gate.why];
-    case 'sun-school':
+    case 'sun-habit':
       return 'Shade the panel: your approach works in shade only.';
     case 'leaves-layer':
       return 'The product leaves a layer, and this finish should not get one.';
@@ -97,7 +97,7 @@ export function gateSentence(gate: Gate, u: Units): string {
     case 'finish':
       return `The product’s label excludes this finish: ${finishName[gate.finish].toLowerCase()}.`;
     case 'index-over-limit':
-      return `Marring index ${indexText(gate.index)} is over the ${indexText(gate.limit)} of the ${schoolName[gate.school].toLowerCase()} approach.`;
+      return `Marring index ${indexText(gate.index)} is over the ${indexText(gate.limit)} of the ${approachName[gate.approach].toLowerCase()} approach.`;
     case 'dirt-limit':
       return gate.limit === 'only-dust'
         ? `There is more than dust on it: ${soilName[gate.kind].toLowerCase()}. The approach lets waterless touch only dust.`
@@ -141,7 +141,7 @@ function partHelp(because: Obstacle, gate: Gate | null): string {
       return gate.why === 'no-steps' ? 'Bring steps.' : 'Park on level ground.';
     case 'panel-too-hot':
     case 'dries-first':
-    case 'sun-school':
+    case 'sun-habit':
       return 'Shade it, let it cool, or come at another hour.';
     case 'index-over-limit':
     case 'lumps':

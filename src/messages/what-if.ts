@@ -1,12 +1,12 @@
 import type { Change, WhatIf } from '@esmero/core';
 import { type Units, hourText, minutes } from './units';
-import { gearName, levelName, methodName, roleName, schoolName, zoneList, zoneName } from './words';
+import { gearName, levelName, methodName, roleName, approachName, zoneList, zoneName } from './words';
 
 /** A change as a condition, and as what pressing it does. */
 export function changeText(change: Change, u: Units): string {
   switch (change.code) {
-    case 'school':
-      return `With the ${schoolName[change.school].toLowerCase()} approach`;
+    case 'approach':
+      return `With the ${approachName[change.approach].toLowerCase()} approach`;
     case 'shade':
       return 'In the shade, panels cooled';
     case 'cool-panels':

@@ -1,5 +1,5 @@
 import type { Mix, BucketName, SystemRun, Content, Kit, SideUse } from '@esmero/core';
-import type { Body, BucketSystem, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, School, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
+import type { Body, BucketSystem, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
 import { partsOf } from '@esmero/model';
 import { worded } from './english';
 
@@ -261,7 +261,7 @@ export const sideUseName: Readonly<Record<SideUse, string>> = {
   drying: 'dries',
 };
 
-export const schoolName: Readonly<Record<School, string>> = {
+export const approachName: Readonly<Record<Approach, string>> = {
   cautious: 'Cautious',
   balanced: 'Balanced',
   permissive: 'Permissive',

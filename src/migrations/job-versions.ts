@@ -149,8 +149,19 @@ export const habitsBefore12 = { rinseWith: 'water', standing: 'blower', pair: 's
 export const jobFrom11To12: Migration = (content) =>
   isRecord(content) && isRecord(content['choices']) ? { ...content, choices: { ...habitsBefore12, passes: [], ...content['choices'] } } : content;
 
+const renamed = (value: unknown): unknown => {
+  if (!isRecord(value) || !('school' in value)) return value;
+  const { school, ...others } = value;
+  return { ...others, approach: school };
+};
+
+/** Version 13 calls the accepted risk what everybody calls it: the approach. */
+export const habitsFrom12To13: Migration = renamed;
+export const jobFrom12To13: Migration = (content) =>
+  isRecord(content) ? { ...content, choices: renamed(content['choices']), wishes: renamed(content['wishes']) } : content;
+
 /** Steps of the job file, from version 1. */
 export const jobMigrations: readonly Migration[] = [
   jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9,
-  jobFrom9To10, jobFrom10To11, jobFrom11To12,
+  jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13,
 ];

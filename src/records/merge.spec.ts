@@ -18,7 +18,7 @@ const edits: readonly ((job: Job) => Job)[] = [
   (job) => paint(job, ['roof'], { deposit: { kind: 'mud', level: 4 }, onTop: false }),
   (job) => paint(job, ['left-sill'], { deposit: { kind: 'mud', level: 3 }, onTop: false }),
   (job) => putMark(job, mark),
-  (job) => setChoices(job, { school: 'permissive' }),
+  (job) => setChoices(job, { approach: 'permissive' }),
   (job) => ({ ...job, towels: job.towels.map((one, i) => (i === 0 ? { ...one, clean: 3 } : one)) }),
   (job) => ({ ...job, towels: job.towels.slice(0, -1) }),
   (job) => ({ ...job, readings: { ...job.readings, bonnet: 31 as never } }),

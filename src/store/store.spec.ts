@@ -126,7 +126,7 @@ describe.each<[string, () => Promise<Store>]>([
     expect((await store.briefs()).map(({ id }) => id)).not.toContain(job.id);
   });
 
-  it('keeps what moved on the shelf, oldest first, and adds to it', async () => {
+  it('keeps what moved in the van stock, oldest first, and adds to it', async () => {
     await store.merge(demo);
     const [first, ...others] = demo.movements;
     expect(await store.movements()).toEqual(demo.movements);
@@ -154,14 +154,14 @@ describe('the database', () => {
     const before = (record: object, later: readonly string[]) =>
       Object.fromEntries(Object.entries(record).filter(([key]) => !later.includes(key)));
     const site = before(job.site, [...Object.keys(calmShade), ...Object.keys(somewhere)]);
-    const { school, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions } = job.choices;
+    const { approach, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions } = job.choices;
     const first = {
       ...before(job, ['hour', 'gear', 'since', 'readings', 'marks', 'weather', 'consent', 'refused', 'wishes', 'pictures', 'signed']),
       site,
       run: { startedAt: 1, endedAt: 9, events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, at: 3 }, { kind: 'again', zone: 'roof', section: 0, of: 0, at: 4 }], used: null },
       towels: job.towels.map((towel) => before(towel, ['pile', 'sides'])),
       products: job.products.map((product) => before(product, ['leavesLayer', 'notWith', 'safety'])),
-      choices: { school, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions },
+      choices: { approach, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions },
     };
     await old.put('jobs', { id: job.id, job: first, revision: 4 });
     await old.put('library', { id: 'towel/t', kind: 'towel', archived: false, item: before(job.towels[0]!, ['pile', 'sides']) });

@@ -9,7 +9,7 @@ import { deskActions, deskFeature } from '../state/desk';
 import { TABS } from '../state/ports';
 import { isLeftBehind } from '../state/rescue';
 import { settingsActions, settingsFeature } from '../state/settings';
-import { shelfActions, shelfFeature } from '../state/shelf';
+import { collectionActions, collectionFeature } from '../state/collection';
 import { ConfirmComponent } from './confirm.component';
 import { NoticesComponent } from './notices.component';
 import { ShortcutsComponent } from './shortcuts.component';
@@ -17,7 +17,7 @@ import { ShortcutsComponent } from './shortcuts.component';
 /** Where one goes, in the order of how often. */
 const places = [
   { path: '/jobs', name: 'Jobs', icon: 'pi pi-car' },
-  { path: '/shelf', name: 'Van stock', icon: 'pi pi-box' },
+  { path: '/stock', name: 'Van stock', icon: 'pi pi-box' },
   { path: '/log', name: 'Log', icon: 'pi pi-list-check' },
   { path: '/bench', name: 'Mixing', icon: 'pi pi-calculator' },
   { path: '/library/vehicle', name: 'Library', icon: 'pi pi-book' },
@@ -49,22 +49,22 @@ export class AppComponent {
   private readonly messages = inject(MessageService);
 
   protected readonly english = this.state.selectSignal(settingsFeature.selectEnglish);
-  protected readonly keeping = this.state.selectSignal(shelfFeature.selectKeeping);
+  protected readonly keeping = this.state.selectSignal(collectionFeature.selectKeeping);
   private readonly desk = this.state.selectSignal(deskFeature.selectDeskState);
-  private readonly writing = this.state.selectSignal(shelfFeature.selectWriting);
-  private readonly problem = this.state.selectSignal(shelfFeature.selectProblem);
+  private readonly writing = this.state.selectSignal(collectionFeature.selectWriting);
+  private readonly problem = this.state.selectSignal(collectionFeature.selectProblem);
   protected readonly places = places;
   protected readonly footPlaces = footPlaces;
 
   constructor() {
     this.state.dispatch(settingsActions.load());
-    this.state.dispatch(shelfActions.load());
+    this.state.dispatch(collectionActions.load());
     inject(TABS).onMessage((message) => this.hear(message));
     effect(() => {
       const problem = this.problem();
       if (!problem) return;
       this.messages.add({ severity: 'error', summary: 'Not stored', detail: problem, sticky: true });
-      this.state.dispatch(shelfActions.problemSeen());
+      this.state.dispatch(collectionActions.problemSeen());
     });
   }
 
@@ -94,11 +94,11 @@ export class AppComponent {
       case 'job-saved':
         return this.state.dispatch(deskActions.savedElsewhere(message));
       case 'library-changed':
-        return this.state.dispatch(shelfActions.load());
+        return this.state.dispatch(collectionActions.load());
       case 'settings-changed':
         return this.state.dispatch(settingsActions.load());
       case 'everything-changed': {
-        this.state.dispatch(shelfActions.load());
+        this.state.dispatch(collectionActions.load());
         const { job } = this.desk();
         if (job) this.state.dispatch(deskActions.savedElsewhere({ id: job.id, revision: Number.MAX_SAFE_INTEGER }));
       }

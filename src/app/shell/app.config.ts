@@ -15,9 +15,9 @@ import * as settingsEffects from '../state/settings.effects';
 import { rescuedIds } from '../state/rescue';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
-import { shelfFeature } from '../state/shelf';
+import { collectionFeature } from '../state/collection';
 import { MissingPartHandler } from '../state/notices';
-import { loadShelf, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeShelf } from '../state/shelf.effects';
+import { loadCollection, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges } from '../state/collection.effects';
 import { esmeroPreset } from '../theme/preset';
 import { routes } from './routes';
 
@@ -40,9 +40,9 @@ export const appConfig: ApplicationConfig = {
     provideStore(),
     provideState(deskFeature),
     provideState(planFeature),
-    provideState(shelfFeature),
+    provideState(collectionFeature),
     provideState(settingsFeature),
-    provideEffects(deskEffects, { loadShelf, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeShelf }, settingsEffects),
+    provideEffects(deskEffects, { loadCollection, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges }, settingsEffects),
     { provide: STORE, useFactory: opened },
     { provide: TABS, useFactory: tabs },
     { provide: PLANNING, useFactory: workerPlanner },

@@ -6,7 +6,7 @@ import { Observable, filter, of, race, switchMap, take, timer, withLatestFrom } 
 import { frameText } from '@esmero/frame';
 import { deskActions, deskFeature } from '../state/desk';
 import { isLeftBehind } from '../state/rescue';
-import { faultText } from '../state/shelf.effects';
+import { faultText } from '../state/collection.effects';
 import type { Saving } from '../state/desk';
 
 /** Longest that leaving a job waits for it to be saved. */

@@ -19,7 +19,7 @@ export const routes: Routes = [
   {
     path: 'shelf',
     title: 'Van stock · Esmero',
-    loadComponent: () => import('../features/shelf/shelf.page').then((m) => m.ShelfPage),
+    loadComponent: () => import('../features/stock/stock.page').then((m) => m.StockPage),
   },
   {
     path: 'log',

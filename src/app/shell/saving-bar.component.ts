@@ -7,7 +7,7 @@ import { deskActions } from '../state/desk';
 import type { Job } from '@esmero/model';
 import { fieldsText, frameText, timeOfDay } from '@esmero/messages';
 import { JobDesk } from '../state/job-desk';
-import { faultText } from '../state/shelf.effects';
+import { faultText } from '../state/collection.effects';
 
 /** Says when the job on the desk is not safely kept, and what can be done about it. */
 @Component({

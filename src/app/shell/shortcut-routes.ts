@@ -4,7 +4,7 @@ import { Store as State } from '@ngrx/store';
 import { freshId } from '@esmero/records';
 import type { StoredBrief } from '@esmero/store';
 import { STORE } from '../state/ports';
-import { shelfActions } from '../state/shelf';
+import { collectionActions } from '../state/collection';
 
 /** A new job, from the icon of the installed application. */
 export const newJobRoute: CanActivateFn = async () => {
@@ -14,7 +14,7 @@ export const newJobRoute: CanActivateFn = async () => {
   const kept = await store;
   const job = newJob(freshId('job'), today(), await kept.library());
   await kept.saveJob(job, 0);
-  state.dispatch(shelfActions.load());
+  state.dispatch(collectionActions.load());
   return router.createUrlTree(['/job', job.id, 'site']);
 };
 

@@ -22,11 +22,11 @@ describe('the desk at work', () => {
   it('plans and saves what is changed, and tells the other tabs', async () => {
     const { store, told, settle } = await deskWith();
     const desk = TestBed.inject(JobDesk);
-    desk.edit('School', (job) => setChoices(job, { method: 'decline' }));
+    desk.edit('Approach', (job) => setChoices(job, { method: 'decline' }));
     expect(savingOf()).toBe('dirty');
     await settle();
     expect(desk.plan()?.method).toBe('decline');
-    expect(desk.planState().cause).toBe('School');
+    expect(desk.planState().cause).toBe('Approach');
     expect(savingOf()).toBe('clean');
     expect((await store.job(deck.id))?.job.choices.method).toBe('decline');
     expect(told).toContainEqual({ kind: 'job-saved', id: deck.id, revision: 2 });

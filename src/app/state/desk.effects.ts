@@ -9,7 +9,7 @@ import { deskActions, deskFeature } from './desk';
 import { PLANNING, SAVE_AFTER, STORE, TABS } from './ports';
 import { type Rescue, forget, isLeftBehind, leaveBehind, whileSending } from './rescue';
 import { planActions } from './plan';
-import { shelfActions } from './shelf';
+import { collectionActions } from './collection';
 
 /** What was left behind is read, with the steps from older versions, where there is something. */
 const rescueOf = async (id: string): Promise<Rescue | null> =>
@@ -181,9 +181,9 @@ export const relistAfterSave = createEffect(
     actions.pipe(
       ofType(deskActions.saved, deskActions.opened),
       map((action) => {
-        if (action.type === deskActions.opened.type) return shelfActions.listed({ stored: action.stored });
+        if (action.type === deskActions.opened.type) return collectionActions.listed({ stored: action.stored });
         const { job, revision } = action;
-        return shelfActions.listed({ stored: { id: job.id, job, revision, changedAt: Date.now(), vector: {}, archived: false } });
+        return collectionActions.listed({ stored: { id: job.id, job, revision, changedAt: Date.now(), vector: {}, archived: false } });
       }),
     ),
   { functional: true },
@@ -195,7 +195,7 @@ export const relistSavedElsewhere = createEffect(
     actions.pipe(
       ofType(deskActions.savedElsewhere),
       mergeMap(({ id }) => from(store.then((kept) => kept.job(id))).pipe(catchError(() => EMPTY))),
-      mergeMap((stored) => (stored ? of(shelfActions.listed({ stored })) : EMPTY)),
+      mergeMap((stored) => (stored ? of(collectionActions.listed({ stored })) : EMPTY)),
     ),
   { functional: true },
 );

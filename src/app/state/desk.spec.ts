@@ -8,7 +8,7 @@ const { reducer } = deskFeature;
 const stored = { id: deck.id, job: deck, revision: 3, changedAt: 1, vector: {}, archived: false };
 const opened = reducer(undefined, deskActions.opened({ stored }));
 const dusty = (job: Job): Job => paint(job, ['roof'], { deposit: { kind: 'dust', level: 3 }, onTop: false });
-const strict = (job: Job): Job => setChoices(job, { school: 'cautious' });
+const strict = (job: Job): Job => setChoices(job, { approach: 'cautious' });
 const edit = (state: DeskState, change: (job: Job) => Job, stroke: string | null = null): DeskState =>
   reducer(state, deskActions.edited({ job: change(state.job!), cause: 'changed', stroke }));
 

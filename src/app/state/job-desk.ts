@@ -6,7 +6,7 @@ import { en, unitsOf } from '@esmero/messages';
 import { deskActions, deskFeature } from './desk';
 import { planFeature } from './plan';
 import { settingsFeature } from './settings';
-import { ShelfDesk } from './shelf-desk';
+import { CollectionDesk } from './collection-desk';
 
 /** The job on the desk as signals, and the one way to change it. */
 @Injectable({ providedIn: 'root' })
@@ -21,7 +21,7 @@ export class JobDesk {
   readonly canRedo = this.state.selectSignal(deskFeature.selectCanRedo);
   readonly plan = this.state.selectSignal(planFeature.selectPlan);
   readonly planState = this.state.selectSignal(planFeature.selectPlanState);
-  readonly library = inject(ShelfDesk).library;
+  readonly library = inject(CollectionDesk).library;
   readonly units = computed(() => unitsOf(this.unitSystem()));
   private readonly unitSystem = this.state.selectSignal(settingsFeature.selectUnits);
 

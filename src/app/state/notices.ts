@@ -3,7 +3,7 @@ import type { SwUpdate } from '@angular/service-worker';
 import { Store as State } from '@ngrx/store';
 import { deskActions } from './desk';
 import { STORE } from './ports';
-import { shelfActions } from './shelf';
+import { collectionActions } from './collection';
 
 /** What the frame says about the page as a whole, and what can be done. */
 export const noticeKinds = ['new-version', 'offline', 'newer-data', 'update', 'lost', 'plain-http'] as const;
@@ -31,7 +31,7 @@ export class Notices {
       store.onTrouble((what) => {
         this.show(what === 'newer' ? 'newer-data' : 'lost');
         // What is on the page is the only copy now.
-        if (what === 'lost') this.state.dispatch(shelfActions.rescueAll());
+        if (what === 'lost') this.state.dispatch(collectionActions.rescueAll());
       });
     });
   }

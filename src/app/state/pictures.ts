@@ -3,7 +3,7 @@ import { storeText } from '@esmero/frame';
 import { freshId } from '@esmero/records';
 import { STORE } from './ports';
 import { scaledDown } from './photo';
-import { faultText } from './shelf.effects';
+import { faultText } from './collection.effects';
 
 /** A picture that was kept, by its key, or why it was not. */
 export type KeptPicture = { readonly key: string } | { readonly problem: string };

@@ -3,7 +3,7 @@ import type { Store } from '@esmero/store';
 export const SEEDED = 'seeded';
 
 /**
- * The store with the demo on the shelf, if this is a first visit. Everyone waits for it: a first
+ * The store with the demo in it, if this is a first visit. Everyone waits for it: a first
  * visit may well begin at the address of a demo job.
  */
 export async function seeded(store: Store): Promise<Store> {

@@ -7,8 +7,8 @@ import { deskActions, deskFeature } from './desk';
 import { today } from './today';
 import { STORE, TABS } from './ports';
 import { settingsActions } from './settings';
-import { shelfActions } from './shelf';
-import { faultText } from './shelf.effects';
+import { collectionActions } from './collection';
+import { faultText } from './collection.effects';
 
 /** What a long transfer is at. */
 export interface Busy {
@@ -143,7 +143,7 @@ export class TransferDesk {
   private async followed(): Promise<void> {
     await this.lookUp();
     this.tabs.tell({ kind: 'everything-changed' });
-    this.state.dispatch(shelfActions.load());
+    this.state.dispatch(collectionActions.load());
     this.state.dispatch(settingsActions.load());
     const job = this.openJob();
     if (job) this.state.dispatch(deskActions.savedElsewhere({ id: job.id, revision: Number.MAX_SAFE_INTEGER }));

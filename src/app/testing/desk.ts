@@ -16,8 +16,8 @@ import type { Planning } from '@esmero/worker';
 import { PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
-import { shelfActions, shelfFeature } from '../state/shelf';
-import { loadShelf, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeShelf } from '../state/shelf.effects';
+import { collectionActions, collectionFeature } from '../state/collection';
+import { loadCollection, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges } from '../state/collection.effects';
 
 export const deck = demoJobs[0]!;
 
@@ -67,9 +67,9 @@ export async function deskWith(
       provideStore(),
       provideState(deskFeature),
       provideState(planFeature),
-      provideState(shelfFeature),
+      provideState(collectionFeature),
       provideState(settingsFeature),
-      provideEffects(deskEffects, { loadShelf, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeShelf }),
+      provideEffects(deskEffects, { loadCollection, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges }),
       provideRouter([]),
       MessageService,
       ConfirmationService,
@@ -82,7 +82,7 @@ export async function deskWith(
   });
   const state = TestBed.inject(State);
   const settle = () => untilStill(state);
-  state.dispatch(shelfActions.load());
+  state.dispatch(collectionActions.load());
   state.dispatch(deskActions.open({ id: deck.id }));
   await settle();
   return { state, store, told, settle };

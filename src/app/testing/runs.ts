@@ -4,7 +4,7 @@ import { endRun, noteEvents, noteUse, planJob, startRun, tasksOf, ticksOf, usage
 import { demoJobs } from '@esmero/demo';
 import type { Job } from '@esmero/model';
 import { STORE } from '../state/ports';
-import { shelfActions } from '../state/shelf';
+import { collectionActions } from '../state/collection';
 
 /** When runs of tests begin, ms of the epoch. */
 export const START = 1_900_000_000_000;
@@ -25,5 +25,5 @@ export const slowRuns = [over(demoJobs[0]!, 1.5, 1), over(demoJobs[1]!, 1.5, 2),
 /** Lays runs into the store and fetches what is there. */
 export async function keep(jobs: readonly Job[]): Promise<void> {
   await (await TestBed.inject(STORE)).merge({ library: [], movements: [], photos: [], jobs });
-  TestBed.inject(State).dispatch(shelfActions.load());
+  TestBed.inject(State).dispatch(collectionActions.load());
 }

@@ -1,11 +1,11 @@
-import type { GearKind, Habits, Job, School, SoilLevel, TowelRole, ZoneId } from '../model';
+import type { GearKind, Habits, Job, Approach, SoilLevel, TowelRole, ZoneId } from '../model';
 import type { Celsius } from '../units';
 import { newItem } from './create';
 import { atHour } from './hour';
 
 /** One thing that might be otherwise. */
 export type Change =
-  | { readonly code: 'school'; readonly school: School }
+  | { readonly code: 'approach'; readonly approach: Approach }
   | { readonly code: 'shade' }
   | { readonly code: 'hour'; readonly hour: number }
   | { readonly code: 'cool-panels'; readonly panelC: Celsius }
@@ -73,8 +73,8 @@ export const leaving = (job: Job, zones: readonly ZoneId[]): Job => ({
 /** The job with the one thing changed. */
 export function withChange(job: Job, change: Change): Job {
   switch (change.code) {
-    case 'school':
-      return withHabits(job, { school: change.school });
+    case 'approach':
+      return withHabits(job, { approach: change.approach });
     case 'shade':
       return { ...withSite(job, { shade: true, sunWm2: 0, panelC: null }), readings: {} };
     case 'hour':

@@ -2,9 +2,9 @@ import { type Choices, type Habits, type HabitSet, type Job, type LibraryEntry, 
 import { celsius, defaultCurrency, metres, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
 
-/** Habits that most would have; each is a school that a job may change. */
+/** Habits that most would have; a job may change each. */
 export const defaultHabits: Habits = {
-  school: 'balanced',
+  approach: 'balanced',
   dirtLimit: 'light-film',
   parts: 'leave-out',
   strength: 'product',
@@ -118,7 +118,7 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
   habits: (id) => ({ ...defaultHabits, id, name: 'New habits' }),
 };
 
-const onShelf = <K extends LibraryKind>(library: readonly LibraryEntry[], kind: K): LibraryItems[K][] =>
+const offered = <K extends LibraryKind>(library: readonly LibraryEntry[], kind: K): LibraryItems[K][] =>
   library.filter((e) => e.kind === kind && !e.archived).map((e) => e.item as LibraryItems[K]);
 
 /** A set of habits without its name. */
@@ -128,9 +128,9 @@ export function habitsIn(set: HabitSet | undefined): Partial<Habits> {
   return habits;
 }
 
-/** A new job on what is on the shelf; nothing has been looked at yet. */
+/** A new job with what is in the library; nothing has been looked at yet. */
 export function newJob(id: string, date: string, library: readonly LibraryEntry[]): Job {
-  const vehicle = onShelf(library, 'vehicle')[0] ?? newItem.vehicle('vehicle');
+  const vehicle = offered(library, 'vehicle')[0] ?? newItem.vehicle('vehicle');
   return {
     id,
     name: 'New job',
@@ -140,11 +140,11 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     note: '',
     currency: defaultCurrency,
     vehicle,
-    site: onShelf(library, 'site')[0] ?? newItem.site('site'),
-    products: onShelf(library, 'product'),
-    vessels: onShelf(library, 'vessel'),
-    towels: onShelf(library, 'towel'),
-    gear: onShelf(library, 'gear'),
+    site: offered(library, 'site')[0] ?? newItem.site('site'),
+    products: offered(library, 'product'),
+    vessels: offered(library, 'vessel'),
+    towels: offered(library, 'towel'),
+    gear: offered(library, 'gear'),
     device: syringe,
     soil: {},
     since: [],
@@ -157,7 +157,7 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     pictures: [],
     signed: null,
     wishes: {},
-    choices: { ...defaultChoices, ...habitsIn(onShelf(library, 'habits')[0]) },
+    choices: { ...defaultChoices, ...habitsIn(offered(library, 'habits')[0]) },
   };
 }
 

@@ -80,7 +80,7 @@ describe('choices', () => {
 });
 
 describe('new things', () => {
-  it('start from what is on the shelf and not put away', () => {
+  it('start from what is in the library and not archived', () => {
     const library = [
       { kind: 'vehicle', archived: true, item: { ...newItem.vehicle('gone'), name: 'Gone' } },
       { kind: 'vehicle', archived: false, item: newItem.vehicle('here') },
@@ -91,7 +91,7 @@ describe('new things', () => {
     expect(made.towels.map(({ id }) => id)).toEqual(['t']);
   });
 
-  it('make a job that can be planned even from an empty shelf', () => {
+  it('make a job that can be planned even with an empty library', () => {
     const plan = planJob(newJob('j', '2031-05-05', []));
     expect(plan.method).toBe('decline');
     expect(plan.verdicts.length).toBeGreaterThan(0);

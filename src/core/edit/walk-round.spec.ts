@@ -27,13 +27,13 @@ describe('readings, marks and days', () => {
 });
 
 describe('a new job', () => {
-  it('takes the van’s gear and the first set of habits from the shelf', () => {
+  it('takes the van’s gear and the first set of habits from the library', () => {
     const entry = (kind: 'gear' | 'habits', item: object) => ({ kind, archived: false, item }) as never;
     const gear = newItem.gear('g');
-    const habits = { ...newItem.habits('h'), school: 'cautious' as const };
+    const habits = { ...newItem.habits('h'), approach: 'cautious' as const };
     const job = newJob('j', '2031-01-01', [entry('gear', gear), entry('habits', habits)]);
     expect(job.gear).toEqual([gear]);
-    expect(job.choices.school).toBe('cautious');
+    expect(job.choices.approach).toBe('cautious');
     expect(job.choices).not.toHaveProperty('name');
     expect(habitsIn(undefined)).toEqual({});
   });

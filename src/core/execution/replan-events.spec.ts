@@ -196,13 +196,13 @@ describe('what is left', () => {
       }
   });
 
-  it('leaves as much to do on zones that are begun as was left before, in every school', () => {
-    const schools = fc.record({ glass: fc.constantFrom('first' as const, 'last' as const), drying: fc.constantFrom('panel' as const, 'body' as const), pair: fc.constantFrom('sides' as const, 'lift-finish' as const, 'one-panel' as const), order: fc.constantFrom('top-down' as const, 'dirtiest-first' as const) });
+  it('leaves as much to do on zones that are begun as was left before, in every approach', () => {
+    const approaches = fc.record({ glass: fc.constantFrom('first' as const, 'last' as const), drying: fc.constantFrom('panel' as const, 'body' as const), pair: fc.constantFrom('sides' as const, 'lift-finish' as const, 'one-panel' as const), order: fc.constantFrom('top-down' as const, 'dirtiest-first' as const) });
     const soils = fc.constantFrom(['dust', 1], ['road-film', 2], ['salt', 3], ['mud', 2]) as fc.Arbitrary<['dust' | 'road-film' | 'salt' | 'mud', 1 | 2 | 3]>;
     fc.assert(
-      fc.property(schools, soils, fc.constantFrom<1 | 2>(1, 2), fc.integer({ min: 1, max: 22 }), (school, [kind, level], workers, count) => {
+      fc.property(approaches, soils, fc.constantFrom<1 | 2>(1, 2), fc.integer({ min: 1, max: 22 }), (approach, [kind, level], workers, count) => {
         const plain = sampleJob({ soil: soilAll(kind, level), site: { ...sampleSite, workers, runoff: 'allowed', waterL: 60, minutes: 900 } });
-        const before = work(startRun({ ...plain, choices: { ...plain.choices, ...school } }, START), count);
+        const before = work(startRun({ ...plain, choices: { ...plain.choices, ...approach } }, START), count);
         const after = noteEvent(before, { kind: 'workers', workers: 1, at: START });
         const [was, is] = [planRun(before), planRun(after)];
         if (was.method === 'decline') return;

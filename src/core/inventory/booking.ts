@@ -38,7 +38,7 @@ export function reservedFor(movements: readonly Movement[], job: string): Readon
   return new Map([...own.keys()].flatMap((item): [StockItem, number][] => (amountAt(own, item, 'reserved') > 0 ? [[item, amountAt(own, item, 'reserved')]] : [])));
 }
 
-/** Sets aside for a job what its plan takes, as far as it is on the shelf; what was set aside for it before goes back first. */
+/** Sets aside for a job what its plan takes, as far as it is in stock; what was set aside for it before goes back first. */
 export function reserving(job: Job, plan: Plan, movements: readonly Movement[]): readonly Draft[] {
   const back = releasing(job.id, movements);
   const balances = balancesOf([...movements, ...back]);

@@ -99,7 +99,7 @@ describe('the ledger', () => {
   });
 });
 
-describe('a job on the shelf', () => {
+describe('a job and the stock', () => {
   const plan = planJob(job);
   const total = (movements: readonly Movement[], place: Place): number => [...balancesOf(movements).keys()].filter((one) => one.startsWith('towel/')).reduce((sum, one) => sum + amountAt(balancesOf(movements), one, place), 0);
 

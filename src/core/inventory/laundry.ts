@@ -3,7 +3,7 @@ import { type LaundryGroup, groupOf } from '../towel';
 import { type Draft, draft } from './booking';
 import { type Balances, amountAt, moved, stockItem } from './ledger';
 
-/** The way of a used towel back to the shelf. */
+/** The way of a used towel back into stock. */
 export const laundrySteps = [
   { kind: 'soaked', from: 'dirty', to: 'soaking' },
   { kind: 'washed', from: 'soaking', to: 'drying' },

@@ -15,7 +15,7 @@ const EXPIRES_DAYS = 30;
 /** How fast an item goes, and how long it lasts at that pace. */
 export interface Outlook {
   readonly item: StockItem;
-  readonly onShelf: number;
+  readonly inStock: number;
   readonly reserved: number;
   readonly perDay: number;
   /** null while nothing is being used. */
@@ -35,9 +35,9 @@ export function outlookOf(item: StockItem, movements: readonly Movement[], balan
   const first = movements.find(({ entries }) => entries.some((entry) => entry.item === item))?.at ?? now;
   const since = Math.max(Math.min(first, now), now - PACE_DAYS * DAY_MS);
   const days = Math.max(LEAST_DAYS, (now - since) / DAY_MS);
-  const [onShelf, reserved] = [amountAt(balances, item, 'shelf'), amountAt(balances, item, 'reserved')];
+  const [inStock, reserved] = [amountAt(balances, item, 'shelf'), amountAt(balances, item, 'reserved')];
   const perDay = usedBetween(movements, item, since, now) / days;
-  return { item, onShelf, reserved, perDay, daysLeft: perDay > 0 ? (onShelf + reserved) / perDay : null };
+  return { item, inStock, reserved, perDay, daysLeft: perDay > 0 ? (inStock + reserved) / perDay : null };
 }
 
 /** What was bought with a day on it, as far as it should still be there: the oldest goes first. */
@@ -124,9 +124,9 @@ export function washesOf(batch: TowelBatch, movements: readonly Movement[], bala
 
 function productWanted(product: Product, { movements, balances }: Stock, { now, today }: When): readonly ToBuy[] {
   const item = stockItem('product', product.id);
-  const { onShelf, reserved, perDay, daysLeft } = outlookOf(item, movements, balances, now);
+  const { inStock, reserved, perDay, daysLeft } = outlookOf(item, movements, balances, now);
   const gone = lotsOf(item, movements).filter((lot) => expiry(lot, today) === 'over').reduce((sum, { left }) => sum + left, 0);
-  const lacking = Math.max(0, perDay * ENOUGH_DAYS - (onShelf + reserved - gone));
+  const lacking = Math.max(0, perDay * ENOUGH_DAYS - (inStock + reserved - gone));
   const soon = daysLeft !== null && daysLeft < SOON_DAYS;
   if (!soon && gone === 0) return [];
   const count = Math.max(1, Math.ceil(lacking / product.sizeMl - 1e-9));

@@ -17,8 +17,8 @@ export interface Recipe {
   readonly minorPerMl: number;
 }
 
-/** The rinseless wash may be mixed at a school's strength; everything else is as its label says. */
-function ofSchool(use: ProductUse, { choices: { strength } }: Job): ProductUse {
+/** The rinseless wash may be mixed at a strength of habit; everything else is as its label says. */
+function ofHabit(use: ProductUse, { choices: { strength } }: Job): ProductUse {
   return use.purpose === 'wash' && strength !== 'product'
     ? { ...use, dilution: { label: strength, reading: 'water' }, origin: 'practice' }
     : use;
@@ -28,7 +28,7 @@ function ofSchool(use: ProductUse, { choices: { strength } }: Job): ProductUse {
 export function recipeFor(job: Job, purpose: MixPurpose): Recipe | undefined {
   for (const product of job.products) {
     const labelled = product.uses.find((candidate) => candidate.purpose === purpose);
-    const use = labelled && ofSchool(labelled, job);
+    const use = labelled && ofHabit(labelled, job);
     const read = use && readDilution(use.dilution);
     if (!use || !read?.ok) continue;
     const share = toNumber(productShare(read.dilution));

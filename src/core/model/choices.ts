@@ -3,22 +3,22 @@ import type { TreatmentId } from './treatment';
 import type { ZoneId } from './zone';
 
 /** How much marring risk is accepted. */
-export const schools = ['cautious', 'balanced', 'permissive'] as const;
-export type School = (typeof schools)[number];
+export const approaches = ['cautious', 'balanced', 'permissive'] as const;
+export type Approach = (typeof approaches)[number];
 
-export const wheelSchools = ['auto', 'first', 'last'] as const;
-export type WheelSchool = (typeof wheelSchools)[number];
+export const wheelOrders = ['auto', 'first', 'last'] as const;
+export type WheelOrder = (typeof wheelOrders)[number];
 
-export const glassSchools = ['first', 'last'] as const;
-export type GlassSchool = (typeof glassSchools)[number];
+export const glassOrders = ['first', 'last'] as const;
+export type GlassOrder = (typeof glassOrders)[number];
 
 /** How the rinseless medium is kept clean. */
 export const bucketSystems = ['many-towels', 'one-guarded', 'two-buckets', 'three-buckets'] as const;
 export type BucketSystem = (typeof bucketSystems)[number];
 
 /** A damp buffing towel leaves the job, or goes down to sills, shuts and wheels. */
-export const soakedTowelSchools = ['retire', 'demote'] as const;
-export type SoakedTowelSchool = (typeof soakedTowelSchools)[number];
+export const soakedTowelHabits = ['retire', 'demote'] as const;
+export type SoakedTowelHabit = (typeof soakedTowelHabits)[number];
 
 /** Glass is finished with towels of its own; with the paint's drying towel where there is one; or with whatever finishes the paint. */
 export const glassTowelHabits = ['own', 'drying', 'shared'] as const;
@@ -87,9 +87,9 @@ export type DryingHabit = (typeof dryings)[number];
 export const vehicleMethods = ['waterless', 'rinseless', 'hybrid', 'decline'] as const;
 export type VehicleMethod = (typeof vehicleMethods)[number];
 
-/** What good practitioners do differently; each is a school of its own. */
+/** What good practitioners do differently; all of them together are an approach. */
 export interface Habits {
-  readonly school: School;
+  readonly approach: Approach;
   readonly dirtLimit: DirtLimit;
   readonly parts: PartsHabit;
   readonly strength: Strength;
@@ -106,16 +106,16 @@ export interface Habits {
   readonly topping: Topping;
   readonly brush: BrushHabit;
   readonly droppings: DroppingsHabit;
-  readonly wheels: WheelSchool;
-  readonly glass: GlassSchool;
+  readonly wheels: WheelOrder;
+  readonly glass: GlassOrder;
   readonly bucket: BucketSystem;
-  readonly soakedTowel: SoakedTowelSchool;
+  readonly soakedTowel: SoakedTowelHabit;
   readonly glassTowels: GlassTowelHabit;
   /** Sides used of a pre-soaked towel: four, or all eight with solution poured on from a cup. */
   readonly soakedSides: 4 | 8;
 }
 
-/** A named set of habits on the shelf. */
+/** A named set of habits in the library. */
 export interface HabitSet extends Habits {
   readonly id: string;
   readonly name: string;

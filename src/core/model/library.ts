@@ -22,7 +22,7 @@ export interface LibraryItems {
   readonly habits: HabitSet;
 }
 
-/** An item on the shelf; archived ones stay for old jobs but are not offered. */
+/** An item of the library; archived ones stay for old jobs but are not offered. */
 export type LibraryEntry<K extends LibraryKind = LibraryKind> = {
   readonly [Kind in K]: {
     readonly kind: Kind;
@@ -35,7 +35,7 @@ export type LibraryEntry<K extends LibraryKind = LibraryKind> = {
 export interface Collection {
   readonly library: readonly LibraryEntry[];
   readonly jobs: readonly Job[];
-  /** All that ever moved on the shelf, oldest first. */
+  /** All that ever moved in the van stock, oldest first. */
   readonly movements: readonly Movement[];
   /** Pictures of the jobs, as far as they are in it. */
   readonly photos: readonly Photo[];

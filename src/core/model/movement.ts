@@ -1,4 +1,4 @@
-/** Where things of the shelf are. Only what is outside has no bottom: it is bought from there and goes there when used. */
+/** Where things of the van stock are. Only what is outside has no bottom: it is bought from there and goes there when used. */
 export const places = ['outside', 'shelf', 'reserved', 'dirty', 'soaking', 'drying', 'retired'] as const;
 export type Place = (typeof places)[number];
 
@@ -21,7 +21,7 @@ export const movementKinds = [
 ] as const;
 export type MovementKind = (typeof movementKinds)[number];
 
-/** What the shelf counts: product in mL, towels in pieces, a mix in its vessel in mL, a battery in minutes. */
+/** What the van stock counts: product in mL, towels in pieces, a mix in its vessel in mL, a battery in minutes. */
 export const stockKinds = ['product', 'towel', 'mix', 'gear'] as const;
 export type StockKind = (typeof stockKinds)[number];
 export type StockItem = `${StockKind}/${string}`;

@@ -18,7 +18,7 @@ const said = (plan: Plan) => plan.verdicts.filter((verdict) => verdict.code === 
 
 const anyJob = anyJobWith({
   site: { waterL: fc.constant(400), minutes: fc.constant(900), runoff: fc.constantFrom('allowed', 'forbidden') },
-  choices: { school: fc.constantFrom('cautious', 'balanced', 'permissive') },
+  choices: { approach: fc.constantFrom('cautious', 'balanced', 'permissive') },
   towels: 99,
 });
 
@@ -118,7 +118,7 @@ describe('a budget', () => {
 
 describe('how dirty a waterless product may meet the paint', () => {
   const under = (dirtLimit: Job['choices']['dirtLimit'], kind: SoilKind, level: SoilLevel, site: Partial<Job['site']> = {}): Job =>
-    withSite(site, { soil: soilAll(kind, level), choices: { ...choices, school: 'permissive', dirtLimit } });
+    withSite(site, { soil: soilAll(kind, level), choices: { ...choices, approach: 'permissive', dirtLimit } });
   const treatmentsOn = (job: Job): readonly string[] => planJob(job).zones.filter(({ option }) => option?.ofBody).map(({ treatment }) => treatment);
 
   it('is a gate before the index: only dust, a light film, or whatever the index allows', () => {

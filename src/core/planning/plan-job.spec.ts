@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Job, type SoilKind, type SoilLevel, type VehicleMethod, type Working, type ZoneId, bodies, schools, soilKinds } from '../model';
+import { type Job, type SoilKind, type SoilLevel, type VehicleMethod, type Working, type ZoneId, bodies, approaches, soilKinds } from '../model';
 import { celsius } from '../units';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { planJob } from './plan-job';
@@ -25,19 +25,19 @@ const anyJob = fc
     body: fc.constantFrom(...bodies),
     kind: fc.constantFrom<SoilKind>(...soilKinds),
     level: fc.constantFrom<SoilLevel>(0, 1, 2, 3, 4),
-    school: fc.constantFrom(...schools),
+    approach: fc.constantFrom(...approaches),
     runoff: fc.constantFrom<Job['site']['runoff']>('forbidden', 'captured', 'allowed'),
     waterL: fc.integer({ min: 0, max: 60 }),
     minutes: fc.integer({ min: 10, max: 200 }),
     workers: fc.constantFrom<1 | 2>(1, 2),
     bucket: fc.constantFrom<Job['choices']['bucket']>('many-towels', 'one-guarded', 'two-buckets'),
   })
-  .map(({ body, kind, level, school, runoff, waterL, minutes, workers, bucket }) =>
+  .map(({ body, kind, level, approach, runoff, waterL, minutes, workers, bucket }) =>
     sampleJob({
       vehicle: sampleVehicle(body),
       soil: soilAll(kind, level),
       site: { ...sampleSite, runoff, waterL, minutes, workers, captureL: 10 },
-      choices: { ...dusty.choices, school, bucket },
+      choices: { ...dusty.choices, approach, bucket },
     }),
   );
 
@@ -80,7 +80,7 @@ describe('planning a job', () => {
     fc.assert(
       fc.property(anyJob, (job) => {
         const plan = planJob(job);
-        const limit = { cautious: 15, balanced: 30, permissive: 50 }[job.choices.school];
+        const limit = { cautious: 15, balanced: 30, permissive: 50 }[job.choices.approach];
         for (const { option } of plan.zones) {
           if (!option) continue;
           expect(option.gates).toEqual([]);
@@ -112,11 +112,11 @@ describe('planning a job', () => {
     );
   });
 
-  it('never raises the mean index under a stricter school, where both have a plan', () => {
+  it('never raises the mean index under a stricter approach, where both have a plan', () => {
     fc.assert(
       fc.property(anyJob, (job) => {
-        const [strict, loose] = (['cautious', 'permissive'] as const).map((school) =>
-          planJob({ ...job, choices: { ...job.choices, school } }),
+        const [strict, loose] = (['cautious', 'permissive'] as const).map((approach) =>
+          planJob({ ...job, choices: { ...job.choices, approach } }),
         );
         if (strict!.method === 'decline' || loose!.method === 'decline') return;
         const worst = (plan: typeof strict) => Math.max(...plan!.zones.map(({ option }) => (option?.ofBody ? option.marring.index : 0)));
@@ -194,9 +194,9 @@ describe('the method', () => {
     expect(own).toMatchObject({ cost: Math.min(...costs) });
   });
 
-  it('refuses grit on matte black paint where nothing may run off, under every school', () => {
-    for (const school of schools) {
-      const job = withChoices({ school }, {
+  it('refuses grit on matte black paint where nothing may run off, under every approach', () => {
+    for (const approach of approaches) {
+      const job = withChoices({ approach }, {
         vehicle: { ...sampleVehicle('van', 'matte'), colour: 'black' },
         soil: soilAll('grit', 4),
         site: { ...sampleSite, runoff: 'forbidden' },
@@ -284,7 +284,7 @@ describe('weather', () => {
   });
 });
 
-describe('schools of order', () => {
+describe('approaches of order', () => {
   const order = (job: Job): string[] =>
     planJob(job).timeline.steps.filter(({ kind }) => kind === 'wipe').map(({ zoneId }) => zoneId!);
 

@@ -168,7 +168,7 @@ function spotsLeft(realised: Realised | null): Verdict[] {
 /** Zones that are only touched because the client wants it so. */
 function adviceAgainst({ job, a }: PlanningContext, realised: Realised | null): Verdict[] {
   if (!job.consent || !realised) return [];
-  const advised = limitOf(job.choices.school, a);
+  const advised = limitOf(job.choices.approach, a);
   const zones = [...realised.choice.picks.values()].filter(({ marring }) => marring.index > advised).length;
   return [{ code: 'against-advice', by: job.consent.by, zones }];
 }

@@ -77,7 +77,7 @@ describe('practice agrees', () => {
         vehicle,
         gear: [sampleGear('heater')],
         soil: soilBy(vehicle, ({ cleanliness, view }) => ['salt', cleanliness >= 2 ? 3 : view === 'top' ? 1 : 2]),
-        choices: { ...choices, school: 'permissive', dirtLimit: 'light-film', fixed: Object.fromEntries(zonesOf(vehicle).filter(({ cleanliness }) => cleanliness <= 2).map(({ id }) => [id, 'hot-pump/waterless' as const])) },
+        choices: { ...choices, approach: 'permissive', dirtLimit: 'light-film', fixed: Object.fromEntries(zonesOf(vehicle).filter(({ cleanliness }) => cleanliness <= 2).map(({ id }) => [id, 'hot-pump/waterless' as const])) },
       },
     );
     expect(zoneTreatments(frost, 'bonnet').find(({ treatment }) => treatment === 'none/waterless')!.gates.map(({ code }) => code)).toContain('freezes');
@@ -113,7 +113,7 @@ describe('practice agrees', () => {
         at({ indoors: false, runoff: 'allowed' }, {
           vehicle: small,
           soil: soilBy(small, ({ cleanliness }) => (cleanliness >= 4 ? ['brake-dust', brake] : ['fallout', 3])),
-          choices: { ...choices, school: 'permissive', dirtLimit },
+          choices: { ...choices, approach: 'permissive', dirtLimit },
         }),
       ).method;
     for (const brake of [1, 4] as const) {

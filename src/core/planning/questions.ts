@@ -20,7 +20,7 @@ const MOST = 4;
 const indexAt = (index: number, times: number): number => 100 * (1 - (1 - Math.min(index, 99.999) / 100) ** times);
 
 /**
- * Zones that are treated within the school's limit, and would not be if they are dirtier by as much
+ * Zones that are treated within the approach's limit, and would not be if they are dirtier by as much
  * as eye or forecast may be wrong. The nearest to the limit come first.
  */
 export function questionsOf({ choice }: Realised, context: PlanningContext): readonly Question[] {

@@ -1,4 +1,4 @@
-import type { DirtLimit, Finish, GearKind, MixPurpose, RunoffRule, School, SoilKind, SpotKind, Surface, VehicleMethod, VesselKind, ZoneId } from '../model';
+import type { DirtLimit, Finish, GearKind, MixPurpose, RunoffRule, Approach, SoilKind, SpotKind, Surface, VehicleMethod, VesselKind, ZoneId } from '../model';
 
 /** Things that limit a job as a whole; the last five are clean towels by role. */
 export const budgets = [
@@ -26,7 +26,7 @@ export type Gate =
   /** A jet would drive water into the car. */
   | { readonly code: 'opening' }
   | { readonly code: 'steam-off'; readonly why: 'seams-only' | 'film' | 'cold-glass' }
-  | { readonly code: 'sun-school' }
+  | { readonly code: 'sun-habit' }
   | { readonly code: 'leaves-layer' }
   | { readonly code: 'incompatible'; readonly purposes: readonly [MixPurpose | 'water', MixPurpose | 'water'] }
   | { readonly code: 'runoff-forbidden'; readonly litres: number; readonly rule: RunoffRule }
@@ -53,7 +53,7 @@ export type Gate =
       readonly code: 'index-over-limit';
       readonly index: number;
       readonly limit: number;
-      readonly school: School;
+      readonly approach: Approach;
     }
   /** Dirtier than the approach lets a waterless product touch. */
   | { readonly code: 'dirt-limit'; readonly limit: Exclude<DirtLimit, 'index'>; readonly kind: SoilKind; readonly loadGm2: number }
@@ -104,7 +104,7 @@ export type Verdict =
   | (ShortBudget & { readonly code: 'over-budget' })
   | { readonly code: 'missing'; readonly gate: Gate }
   | { readonly code: 'spots-left'; readonly kind: SpotKind; readonly count: number; readonly why: SpotLeft }
-  /** The school's limit was lifted on the client's word. */
+  /** The approach's limit was lifted on the client's word. */
   | { readonly code: 'against-advice'; readonly by: string; readonly zones: number }
   | { readonly code: 'not-seen'; readonly zones: number; readonly forecast: boolean };
 

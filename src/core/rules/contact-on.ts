@@ -5,12 +5,12 @@ import type { Flushed } from './flushed';
 
 const PAINTED_OR_GLASS = 3;
 
-/** Sprayed film against common practice, without the product's own: school, heat and cold. */
+/** Sprayed film against common practice, without the product's own: habit, heat and cold. */
 function sprayFactor({ panel }: SoiledZone, { a, job: { choices, site } }: PlanningContext): number {
-  const school = choices.spray === 'thin' ? a.sprayThin : choices.spray === 'liberal' ? a.sprayLiberal : 1;
+  const habit = choices.spray === 'thin' ? a.sprayThin : choices.spray === 'liberal' ? a.sprayLiberal : 1;
   const hot = 1 + a.filmHotPerK * Math.max(0, panel.panelC - a.filmHotFromC);
   const cold = choices.cold === 'plenty' ? 1 : 1 - a.filmColdPerK * Math.max(0, a.filmColdFromC - site.airC);
-  return school * hot * Math.max(a.filmColdLeast, cold);
+  return habit * hot * Math.max(a.filmColdLeast, cold);
 }
 
 /**
@@ -26,7 +26,7 @@ export function strengthFactor(strength: number, { strengthCurve, strengthMost }
 export const isBrushed = ({ zone: { id, cleanliness } }: SoiledZone, { job: { choices } }: PlanningContext): boolean =>
   choices.brush === 'lubricated' && (cleanliness > PAINTED_OR_GLASS || id === 'grille' || id === 'badges');
 
-/** What a contact comes to on a zone, under the schools that count and the day's heat or cold. */
+/** What a contact comes to on a zone, under the habits that count and the day's heat or cold. */
 export function contactOn(soiled: SoiledZone, rule: ContactRule, { loadGm2, standsUm, strength: standing }: Pick<Flushed, 'loadGm2' | 'standsUm' | 'strength'>, context: PlanningContext): Contacted {
   const {
     a,

@@ -107,7 +107,7 @@ function sharedContextFor(job: Job): SharedContext {
     totalAreaM2: [...panels.keys()].reduce((sum, { areaM2 }) => sum + areaM2, 0),
     recipes,
     treatments: availableTreatments({ job, gear, recipes }),
-    limit: job.consent ? NO_LIMIT : limitOf(job.choices.school, a),
+    limit: job.consent ? NO_LIMIT : limitOf(job.choices.approach, a),
     roles: rolesAtHand(job.towels),
     typicalTowel: Object.fromEntries(
       [...job.towels].reverse().filter((b) => b.clean > 0).map((batch) => [batch.role, batch]),

@@ -11,7 +11,7 @@ export function productCost(laidMl: Laid, { a, recipes }: PlanningContext): numb
 
 /** J of section 5 of the model: marring by area, time, water, product cost and towels, weighted. */
 export function weightedCost(area: number, index: number, usage: Usage, minor: number, { a, totalAreaM2, job }: PlanningContext): number {
-  const weight = a.weightMarring * (job.choices.school === 'permissive' ? a.marringPermissive : 1);
+  const weight = a.weightMarring * (job.choices.approach === 'permissive' ? a.marringPermissive : 1);
   return (weight * area * index) / totalAreaM2 + usageCost(usage, minor, a);
 }
 

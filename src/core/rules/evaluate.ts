@@ -36,7 +36,7 @@ function laidOn(soiled: SoiledZone, flushed: Flushed, contact: Contacted, spots:
   return laid;
 }
 
-/** Film of a dedicated glass finish, where the school asks for one and there is a product. */
+/** Film of a dedicated glass finish, where the approach asks for one and there is a product. */
 const glassFilm = ({ zone }: SoiledZone, { a, job, recipes }: PlanningContext): number =>
   zone.surface === 'glass' && job.choices.glass === 'last' && recipes.glass ? a.glassFilm : 0;
 

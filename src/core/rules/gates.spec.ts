@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type GearKind, type Job, type Working, type ZoneId, schools } from '../model';
+import { type GearKind, type Job, type Working, type ZoneId, approaches } from '../model';
 import { planJob } from '../planning/plan-job';
 import { finish } from '../studies/study';
 import { whatIf } from '../studies/what-if';
@@ -92,18 +92,18 @@ describe('wands, bay and steam', () => {
   });
 });
 
-describe('schools and finishes', () => {
-  it('refuses a matte black car with grit under every school', () => {
-    for (const school of schools) {
+describe('approaches and finishes', () => {
+  it('refuses a matte black car with grit under every approach', () => {
+    for (const approach of approaches) {
       const vehicle = { ...sampleVehicle('sedan', 'matte'), colour: 'black' as const };
-      const job = choosing({ school }, { vehicle, soil: soilAll('grit', 4), site: { ...sampleSite, runoff: 'forbidden' } });
+      const job = choosing({ approach }, { vehicle, soil: soilAll('grit', 4), site: { ...sampleSite, runoff: 'forbidden' } });
       expect(planJob(job).method).toBe('decline');
     }
   });
 
   it('lets the client’s word lift the index limit and nothing else', () => {
     const consent = { by: 'The owner', on: '2031-05-05', note: '' };
-    const filmy = choosing({ school: 'cautious', bucket: 'one-guarded' }, { soil: soilAll('grit', 3), site: { ...sampleSite, runoff: 'forbidden' } });
+    const filmy = choosing({ approach: 'cautious', bucket: 'one-guarded' }, { soil: soilAll('grit', 3), site: { ...sampleSite, runoff: 'forbidden' } });
     expect(planJob(filmy).method).toBe('decline');
     const agreed = planJob({ ...filmy, consent });
     expect(agreed.method).not.toBe('decline');
@@ -114,7 +114,7 @@ describe('schools and finishes', () => {
 
   it('keeps to the shade, off layers on coatings, and products apart that must not meet', () => {
     const sunny = { ...sampleSite, shade: false, sunWm2: 500 };
-    expect(codes(choosing({ sun: 'shade-only' }, { site: sunny }), 'roof', 'none/rinseless')).toContain('sun-school');
+    expect(codes(choosing({ sun: 'shade-only' }, { site: sunny }), 'roof', 'none/rinseless')).toContain('sun-habit');
     const [rinseless, ...others] = sampleJob().products;
     const waxy = { vehicle: sampleVehicle('sedan', 'coated'), products: [{ ...rinseless!, leavesLayer: true }, ...others] };
     expect(codes(sampleJob(waxy), 'roof', 'none/rinseless')).toContain('leaves-layer');
@@ -126,8 +126,8 @@ describe('schools and finishes', () => {
   });
 
   it('puts the client’s wish over the house, and the finish over both', () => {
-    const house = choosing({ school: 'permissive' });
-    expect(planJob({ ...house, wishes: { school: 'cautious' } }).zones.every(({ option: one }) => one!.marring.index <= 15)).toBe(true);
+    const house = choosing({ approach: 'permissive' });
+    expect(planJob({ ...house, wishes: { approach: 'cautious' } }).zones.every(({ option: one }) => one!.marring.index <= 15)).toBe(true);
     const matte = sampleJob({ vehicle: sampleVehicle('sedan', 'matte'), wishes: { brush: 'lubricated' } });
     const brushed = sampleJob({ wishes: { brush: 'lubricated' } });
     const wheel = (job: Job) => option(job, 'left-front-wheel', 'none/waterless')!.work.wipe;
@@ -135,7 +135,7 @@ describe('schools and finishes', () => {
     expect(wheel(matte)).toBe(wheel(sampleJob()));
   });
 
-  it('lays more film on hot panels and for the liberal school, less in the cold unless plenty is wanted', () => {
+  it('lays more film on hot panels and for the liberal approach, less in the cold unless plenty is wanted', () => {
     const film = (job: Job) => option(job, 'bonnet', 'none/waterless')!.filmUm;
     const common = film(sampleJob());
     expect(film(sampleJob({ site: { ...sampleSite, panelC: celsius(38) } }))).toBeGreaterThan(common);
@@ -146,7 +146,7 @@ describe('schools and finishes', () => {
     expect(film(choosing({ cold: 'plenty' }, cool))).toBeCloseTo(common, 9);
   });
 
-  it('dwells longer, rolls the towel, or mixes the wash at the strength that a school asks for', () => {
+  it('dwells longer, rolls the towel, or mixes the wash at the strength that an approach asks for', () => {
     const roof = (job: Job, treatment: Working = 'none/waterless') => option(job, 'roof', treatment)!;
     expect(roof(choosing({ dwell: 'long' })).marring.index).toBeLessThan(roof(sampleJob()).marring.index);
     expect(roof(choosing({ wiping: 'rolled' })).marring.index).toBeLessThan(roof(sampleJob()).marring.index);

@@ -77,7 +77,7 @@ function runoffGates(runoffMl: number, { a, job: { site } }: PlanningContext): G
 }
 
 const sunGates = (soiled: SoiledZone, context: PlanningContext): Gate[] =>
-  context.job.choices.sun === 'shade-only' && isInSun(soiled, context) ? [{ code: 'sun-school' }] : [];
+  context.job.choices.sun === 'shade-only' && isInSun(soiled, context) ? [{ code: 'sun-habit' }] : [];
 
 /** A high roof asks for steps, and steps for level ground. */
 function reachGates({ zone: { heightM } }: SoiledZone, { a, job: { site } }: PlanningContext): Gate[] {
@@ -134,7 +134,7 @@ function freezing({ panel }: SoiledZone, flushed: Flushed, { layers }: Contacted
 
 /**
  * What forbids it because of the film that is laid and the index that comes of it. The index limit
- * belongs to the school; no school lifts any of the others.
+ * belongs to the approach; no approach lifts any of the others.
  */
 export function filmGates(soiled: SoiledZone, flushed: Flushed, gated: Gated, context: PlanningContext): readonly Gate[] {
   const { a, job } = context;
@@ -145,6 +145,6 @@ export function filmGates(soiled: SoiledZone, flushed: Flushed, gated: Gated, co
   const mixC = landedC(soiled, flushed, contact, context);
   if (mixC <= a.slushC) gates.push(freezing(soiled, flushed, contact, mixC, context));
   else gates.push(...windowGates(soiled.zone, drying, a));
-  if (index > limit) gates.push({ code: 'index-over-limit', index, limit, school: job.choices.school });
+  if (index > limit) gates.push({ code: 'index-over-limit', index, limit, approach: job.choices.approach });
   return gates;
 }

@@ -40,7 +40,7 @@ export function contentsOf(set: readonly Kit[], job: Job, glassFinish: boolean):
   ];
 }
 
-/** Is there a dedicated glass cleaner, and does the school want it used? */
+/** Is there a dedicated glass cleaner, and does the approach want it used? */
 export const finishesGlass = ({ job, recipes }: PlanningContext): boolean =>
   job.choices.glass === 'last' && recipes.glass !== undefined;
 

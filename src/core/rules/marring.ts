@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { Colour, Finish, School, SoilKind, Surface, Vehicle } from '../model';
+import type { Colour, Finish, Approach, SoilKind, Surface, Vehicle } from '../model';
 import { type Load, grainOf, hardShareOf } from '../soil';
 import type { Micrometres } from '../units';
 
@@ -98,9 +98,9 @@ export function sensitivityOf(surface: Surface, vehicle: Vehicle, a: Assumptions
   }
 }
 
-/** The highest index a school accepts on any zone. */
-export function limitOf(school: School, a: Assumptions): number {
-  switch (school) {
+/** The highest index an approach accepts on any zone. */
+export function limitOf(approach: Approach, a: Assumptions): number {
+  switch (approach) {
     case 'cautious':
       return a.limitCautious;
     case 'balanced':

@@ -53,7 +53,7 @@ describe('a pre-rinse', () => {
   it('comes in three amounts, each with less left on the panel; only those are kept that are worth their water', () => {
     const films = flushRules.pump.amounts.map((amount) => flushRules.pump.filmUm(amount, a));
     expect(films).toEqual([450, 900, 1350]);
-    const gritty = (level: SoilLevel): Job => withSite({}, { soil: soilAll('grit', level), choices: { ...sampleJob().choices, school: 'permissive' } });
+    const gritty = (level: SoilLevel): Job => withSite({}, { soil: soilAll('grit', level), choices: { ...sampleJob().choices, approach: 'permissive' } });
     const amounts = (level: SoilLevel): readonly number[] => planJob(gritty(level)).zones.flatMap(({ option }) => (option?.ofBody && option.rinseLM2 > 0 ? [option.rinseLM2] : []));
     expect(Math.max(...amounts(4))).toBeGreaterThanOrEqual(Math.max(0, ...amounts(2)));
     expect(new Set([...amounts(2), ...amounts(3), ...amounts(4)]).size).toBeGreaterThan(1);

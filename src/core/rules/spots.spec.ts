@@ -19,7 +19,7 @@ describe('spots', () => {
     expect(spots.every(({ left, ml, seconds, dwellS }) => left === null && ml > 0 && seconds > 0 && dwellS > 0)).toBe(true);
   });
 
-  it('stay, and the plan says why: no product, a label, warmth, sun, or a school', () => {
+  it('stay, and the plan says why: no product, a label, warmth, sun, or an approach', () => {
     const tar: SpotCounts = { tar: 1 };
     const products = (change: object) => sampleJob().products.map((product) => (product.id === 'solvent' ? { ...product, ...change } : product));
     expect(leftOf(spotted(tar, { products: sampleJob().products.filter(({ id }) => id !== 'solvent') }))).toEqual(['no-product']);

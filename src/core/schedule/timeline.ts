@@ -30,7 +30,7 @@ export interface Timeline {
   readonly refused: readonly RefusedChange[];
 }
 
-/** One school rinses where it is dirtiest first, so that it works longest there. */
+/** One approach rinses where it is dirtiest first, so that it works longest there. */
 const rinseOrder = (chosen: readonly Chosen[], order: Order): readonly Chosen[] =>
   order === 'top-down' ? chosen : [...chosen].sort((p, q) => q.option.loadBeforeGm2 - p.option.loadBeforeGm2);
 

@@ -1,11 +1,11 @@
-import { type Habits, type Job, brushes, bucketSystems, coldHabits, dirtLimits, droppingsHabits, dryings, dwellHabits, glassSchools, glassTowelHabits, orders, pairWays, partsHabits, rinseLiquids, schools, soakedTowelSchools, sprayHabits, standingHabits, strengths, sunHabits, toppings, wheelSchools, wipings } from '../model';
+import { type Habits, type Job, brushes, bucketSystems, coldHabits, dirtLimits, droppingsHabits, dryings, dwellHabits, glassOrders, glassTowelHabits, orders, pairWays, partsHabits, rinseLiquids, approaches, soakedTowelHabits, sprayHabits, standingHabits, strengths, sunHabits, toppings, wheelOrders, wipings } from '../model';
 import { type Outcome, outcomeOf } from '../planning';
 import { choicesOf } from '../rules';
 import type { Study } from './study';
 
 /** Every answer that may be given to each question. */
 export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] } = {
-  school: schools,
+  approach: approaches,
   dirtLimit: dirtLimits,
   parts: partsHabits,
   strength: strengths,
@@ -13,7 +13,7 @@ export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] 
   dwell: dwellHabits,
   bucket: bucketSystems,
   soakedSides: [4, 8],
-  soakedTowel: soakedTowelSchools,
+  soakedTowel: soakedTowelHabits,
   glassTowels: glassTowelHabits,
   wiping: wipings,
   drying: dryings,
@@ -21,8 +21,8 @@ export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] 
   rinseWith: rinseLiquids,
   standing: standingHabits,
   pair: pairWays,
-  wheels: wheelSchools,
-  glass: glassSchools,
+  wheels: wheelOrders,
+  glass: glassOrders,
   sun: sunHabits,
   cold: coldHabits,
   topping: toppings,
@@ -46,7 +46,7 @@ const noticed = (p: Outcome, q: Outcome): boolean =>
   Math.abs(p.index - q.index) >= 0.5 ||
   p.towels !== q.towels;
 
-/** Where the choice of school mattered in this job: each other answer, with what it would change. */
+/** Where the choice of approach mattered in this job: each other answer, with what it would change. */
 export function* approachEffectsOf(job: Job): Study<readonly ApproachEffect[]> {
   // As if nobody had wished otherwise: a wish that is asked about must not undo the answer.
   const settled: Job = { ...job, wishes: {}, choices: { ...choicesOf(job), method: 'auto' } };

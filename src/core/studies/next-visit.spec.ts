@@ -39,8 +39,8 @@ describe('the next visit', () => {
     );
   });
 
-  it('comes no later under a stricter school', () => {
-    const under = (school: Job['choices']['school']): NextVisit => visit(sampleJob({ choices: { ...sampleJob().choices, school } }));
+  it('comes no later under a stricter approach', () => {
+    const under = (approach: Job['choices']['approach']): NextVisit => visit(sampleJob({ choices: { ...sampleJob().choices, approach } }));
     const [strict, usual, loose] = [under('cautious'), under('balanced'), under('permissive')];
     expect(strict.car.waterless.likely).toBeLessThanOrEqual(usual.car.waterless.likely);
     expect(usual.car.waterless.likely).toBeLessThanOrEqual(loose.car.waterless.likely);

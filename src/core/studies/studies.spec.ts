@@ -51,7 +51,7 @@ describe('the front of marring, minutes and litres', () => {
   });
 });
 
-describe('where the school mattered', () => {
+describe('where the approach mattered', () => {
   it('says what the other answer makes of the job', () => {
     const found = finish(approachEffectsOf(filmy));
     expect(found.length).toBeGreaterThan(2);
@@ -150,7 +150,7 @@ describe('frost and sun', () => {
         { deposits: [zone.cleanliness >= 2 ? ({ kind: 'salt', level: 4 } as const) : ({ kind: 'dust', level: 1 } as const)], spots: {} },
       ]),
     );
-    const plan = planJob(sampleJob({ soil, choices: { ...sampleJob().choices, school: 'cautious' } }));
+    const plan = planJob(sampleJob({ soil, choices: { ...sampleJob().choices, approach: 'cautious' } }));
     const of = (upper: boolean) => plan.zones.filter(({ zone }) => zone.cleanliness < 2 === upper && zone.surface === 'paint');
     expect(of(false).filter(({ zone }) => zone.cleanliness === 2).every(({ treatment }) => !treatment.startsWith('none/'))).toBe(true);
     expect(of(true).every(({ treatment }) => treatment.startsWith('none/'))).toBe(true);

@@ -1,5 +1,5 @@
 import { type Change, atHour, withChange } from '../edit';
-import { type GearKind, type Job, type SoilLevel, type TowelRole, type VehicleMethod, type ZoneId, gearKinds, schools, towelRoles } from '../model';
+import { type GearKind, type Job, type SoilLevel, type TowelRole, type VehicleMethod, type ZoneId, gearKinds, approaches, towelRoles } from '../model';
 import { type Answer, type Plan, type PlanningProblem, answerWithin, isUnbound, outcomeOf, planJob, planningProblem } from '../planning';
 import type { Gate, ShortBudget } from '../reasons';
 import { choicesOf } from '../rules';
@@ -66,11 +66,11 @@ function plainWays(job: Job, plan: Plan): readonly Ways[] {
   const waiting = blocked.length > 0 ? blocked : plan.verdicts.flatMap((one) => (one.code === 'zones-wait' ? one.zones : []));
   // Half a car is not a wash.
   const some = waiting.length > 0 && waiting.length * 2 < plan.zones.length;
-  const own = job.wishes.school ?? job.choices.school;
+  const own = job.wishes.approach ?? job.choices.approach;
   const later = hoursAfter(job);
   const warmer = WARM_LIQUIDS_C.filter((c) => site.airC < COLD_AIR_C && c > site.liquidC);
   return [
-    ...schools.map((school) => one(school !== own, { code: 'school', school })),
+    ...approaches.map((approach) => one(approach !== own, { code: 'approach', approach })),
     one(!site.shade, { code: 'shade' }),
     site.indoors ? [] : later.map((hour) => ({ code: 'hour', hour }) as const),
     one(site.panelC !== null && site.panelC > site.airC + 3, { code: 'cool-panels', panelC: celsius(site.airC) }),
@@ -217,7 +217,7 @@ function gateWays({ code }: Gate, job: Job): readonly Ways[] {
       return [one(!site.steps, { code: 'steps' })];
     case 'panel-too-hot':
     case 'dries-first':
-    case 'sun-school':
+    case 'sun-habit':
       return [one(!site.shade, { code: 'shade' }), site.indoors ? [] : hoursAfter(job).map((hour) => ({ code: 'hour', hour }) as const)];
     case 'freezes':
     case 'freezes-first':

@@ -1,4 +1,4 @@
-import { type Choices, type Job, glassSchools, orders, pairWays } from '../model';
+import { type Choices, type Job, glassOrders, orders, pairWays } from '../model';
 import { type Outcome, outcomeOf } from '../planning';
 import { choicesOf } from '../rules';
 import type { Study } from './study';
@@ -12,7 +12,7 @@ export interface Ordering extends Omit<Outcome, 'method' | 'index'>, RunOrdering
 }
 
 const orderings: readonly Omit<RunOrdering, 'pair'>[] = orders.flatMap((order) =>
-  (['first', 'last'] as const).flatMap((wheels) => glassSchools.map((glass) => ({ order, wheels, glass }))),
+  (['first', 'last'] as const).flatMap((wheels) => glassOrders.map((glass) => ({ order, wheels, glass }))),
 );
 
 /**

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type loadHighs from 'highs';
-import { type Job, type SoilKind, type SoilLevel, bodies, schools, soilKinds } from '../model';
+import { type Job, type SoilKind, type SoilLevel, bodies, approaches, soilKinds } from '../model';
 import { type Prepared, prepare } from '../planning/choose';
 import { type Budget, budgets } from '../reasons';
 import { zoneOptions } from '../rules/evaluate';
@@ -72,16 +72,16 @@ export const anyMixedJob = fc
       fc.record({ kind: fc.constantFrom<SoilKind>(...soilKinds), level: fc.constantFrom<SoilLevel>(0, 1, 2, 3) }),
       { minLength: 53, maxLength: 53 },
     ),
-    school: fc.constantFrom(...schools),
+    approach: fc.constantFrom(...approaches),
     bucket: fc.constantFrom<Job['choices']['bucket']>('many-towels', 'one-guarded', 'two-buckets'),
   })
-  .map(({ body, marks, school, bucket }) =>
+  .map(({ body, marks, approach, bucket }) =>
     sampleJob({
       vehicle: sampleVehicle(body),
       site: { ...sampleSite, runoff: 'captured' },
       soil: Object.fromEntries(
         Object.keys(soilAll('dust', 0)).map((id, i) => [id, { deposits: [marks[i % marks.length]!], spots: {} }]),
       ),
-      choices: { ...sampleJob().choices, school, bucket },
+      choices: { ...sampleJob().choices, approach, bucket },
     }),
   );

@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { CleanlinessClass, SoakedTowelSchool, TowelBatch, TowelRole } from '../model';
+import type { CleanlinessClass, SoakedTowelHabit, TowelBatch, TowelRole } from '../model';
 import { type Fill, type Hand, type PutDown, type Towel, EMPTY, ROUNDING, fillOn, filled, fits, goesOn, inHand, isFresh, putDown, takenUp, turned } from './hand';
 import type { Filling, TowelNeed } from './need';
 import { type Slot, slotAt, slotOf, slots } from './slot';
@@ -8,7 +8,7 @@ import type { Wiping } from './wiping';
 
 export interface LedgerRules {
   readonly soakedSides: 4 | 8;
-  readonly soakedTowel: SoakedTowelSchool;
+  readonly soakedTowel: SoakedTowelHabit;
   /** Ways that are followed at a time; the fewer, the quicker, and now and then a towel more. */
   readonly mostWays?: number;
 }

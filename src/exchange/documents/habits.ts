@@ -3,7 +3,7 @@ import { Id, Maybe, OneOf, Text } from './rules';
 
 /** What practitioners do differently, one field a question. */
 export class HabitsDocument {
-  @OneOf(habitAnswers.school) school!: string;
+  @OneOf(habitAnswers.approach) approach!: string;
   @OneOf(habitAnswers.dirtLimit) dirtLimit!: string;
   @OneOf(habitAnswers.parts) parts!: string;
   @OneOf(habitAnswers.strength) strength!: string;
@@ -35,7 +35,7 @@ export class HabitSetDocument extends HabitsDocument {
 
 /** A client's wishes: the same questions, each of which may be left open. */
 export class WishesDocument {
-  @Maybe() @OneOf(habitAnswers.school) school?: string;
+  @Maybe() @OneOf(habitAnswers.approach) approach?: string;
   @Maybe() @OneOf(habitAnswers.dirtLimit) dirtLimit?: string;
   @Maybe() @OneOf(habitAnswers.parts) parts?: string;
   @Maybe() @OneOf(habitAnswers.strength) strength?: string;

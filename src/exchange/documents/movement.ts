@@ -14,7 +14,7 @@ export class EntryDocument {
   @Between(-100_000_000, 100_000_000) amount!: number;
 }
 
-/** Something that was moved on the shelf. */
+/** Something that was moved in the van stock. */
 export class MovementDocument {
   @Id() id!: string;
   @WholeBetween(1, 1_000_000_000) seq!: number;

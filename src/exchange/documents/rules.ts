@@ -72,7 +72,7 @@ const DAY = /^\d{4}-\d{2}-\d{2}$/;
 const ID = /^[\w.-]{1,80}$/;
 export const Id = (): Decorator => Matches(ID, says({ code: 'id' }));
 
-/** What the shelf counts: its kind, and which of that kind. */
+/** What the van stock counts: its kind, and which of that kind. */
 export const StockId = (): Decorator => Matches(/^(product|towel|mix|gear)\/[\w./-]{1,160}$/, says({ code: 'id' }));
 
 /** A day of the calendar, written 2031-07-14. */

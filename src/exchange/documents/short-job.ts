@@ -1,4 +1,4 @@
-import { bodies, bucketSystems, colours, finishes, schools, vehicleMethods } from '@esmero/model';
+import { bodies, bucketSystems, colours, finishes, approaches, vehicleMethods } from '@esmero/model';
 import { Between, Maybe, One, OneOf, Text, check } from './rules';
 
 /** Parts of a car that are spoken of together, from the cleanest down. */
@@ -48,7 +48,7 @@ export class ShortJobDocument {
   })
   soil!: string[];
   @Maybe() @OneOf(['auto', ...vehicleMethods]) method?: string;
-  @Maybe() @OneOf(schools) approach?: string;
+  @Maybe() @OneOf(approaches) approach?: string;
   @Maybe() @OneOf(bucketSystems) bucket?: string;
   @Maybe() @Between(1, 2) people?: number;
 }

@@ -9,7 +9,7 @@ import { ml, toMinor } from '@esmero/units';
 import { today } from '../../state/today';
 import { deviceName, fillSentence, fixed, money, readingName, mixingText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
-import { ShelfDesk } from '../../state/shelf-desk';
+import { CollectionDesk } from '../../state/collection-desk';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { NumberComponent } from '../../ui/number.component';
 import { VesselDrawingComponent } from '../../ui/vessel/vessel-drawing.component';
@@ -152,7 +152,7 @@ export class BenchPage {
   protected readonly bounds = bounds;
 
   // Cost by the car.
-  protected readonly currency = inject(ShelfDesk).currency;
+  protected readonly currency = inject(CollectionDesk).currency;
   protected readonly costsOpen = signal(false);
   protected readonly perCar = signal(500);
   protected readonly price = signal(26);

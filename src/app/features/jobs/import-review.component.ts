@@ -8,7 +8,7 @@ import { TableModule } from 'primeng/table';
 import { amountText, balanceText, choiceName, countedText, freshChoiceName, importCount, importKindName, standingName, standingsText, importText, momentText } from '@esmero/messages';
 import { type Choice, type ReviewRow, type Standing, offered, standings, usual } from '@esmero/transfer';
 import { JobDesk } from '../../state/job-desk';
-import { ShelfDesk } from '../../state/shelf-desk';
+import { CollectionDesk } from '../../state/collection-desk';
 import { TransferDesk } from '../../state/transfer-desk';
 import { ReturnsFocusDirective } from '../../ui/returns-focus.directive';
 
@@ -30,7 +30,7 @@ const SEEN = 5;
 export class ImportReviewComponent {
   protected readonly wording = importText;
   protected readonly desk = inject(TransferDesk);
-  private readonly shelf = inject(ShelfDesk);
+  private readonly collection = inject(CollectionDesk);
   private readonly units = inject(JobDesk).units;
 
   protected readonly rowHeight = ROW;
@@ -72,7 +72,7 @@ export class ImportReviewComponent {
   protected readonly tableHeight = computed(() => `${Math.min(SEEN, Math.max(1, this.open().length)) * ROW + 8}px`);
   protected readonly balances = computed(() => {
     const units = this.units();
-    return (this.review()?.stock.changes ?? []).map(({ item, before, after }) => balanceText(this.shelf.nameOf(item), amountText(item, before, units), amountText(item, after, units)));
+    return (this.review()?.stock.changes ?? []).map(({ item, before, after }) => balanceText(this.collection.nameOf(item), amountText(item, before, units), amountText(item, after, units)));
   });
   protected readonly pictures = computed(() => countedText({ pictures: this.review()?.pictures.fresh ?? 0 }));
   protected readonly nothing = computed(() => !this.stock() && Object.values(this.picked()).every((choice) => choice === 'mine'));

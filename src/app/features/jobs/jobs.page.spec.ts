@@ -9,7 +9,7 @@ import { type StoredJob, everyJob } from '@esmero/store';
 import { type Choice, usual } from '@esmero/transfer';
 import { deskActions } from '../../state/desk';
 import { JobDesk } from '../../state/job-desk';
-import { shelfActions } from '../../state/shelf';
+import { collectionActions } from '../../state/collection';
 import { today } from '../../state/today';
 import { TransferDesk } from '../../state/transfer-desk';
 import { deck, deskWith } from '../../testing/desk';
@@ -74,7 +74,7 @@ describe('the list of jobs', () => {
   it('says how each job is planned, and when it is due', async () => {
     const { element, fixture, settle, store, state } = await show();
     await store.saveJob({ ...deck, id: 'soon', name: 'Due tomorrow', date: dayAfter(today(), 1) }, null);
-    state.dispatch(shelfActions.load());
+    state.dispatch(collectionActions.load());
     await settle();
     fixture.detectChanges();
     const row = (): HTMLElement => [...element.querySelectorAll<HTMLElement>('.job')].find(({ textContent }) => textContent?.includes('Due tomorrow'))!;
@@ -114,7 +114,7 @@ describe('the list of jobs', () => {
     const { element, fixture, settle, store, state } = await show();
     const over = (id: string, endedAt: number): Job => ({ ...deck, id, name: `Visit ${id}`, run: { ...startRun(deck, 1).run!, endedAt } });
     await store.merge({ library: [], movements: [], photos: [], jobs: [...Array.from({ length: 20 }, (_, i) => over(`old-${i}`, 1000 + i)), over('last', 5000)] });
-    state.dispatch(shelfActions.load());
+    state.dispatch(collectionActions.load());
     for (let i = 0; i < 3; i++) await settle();
     fixture.detectChanges();
     const names = (): string[] => [...element.querySelectorAll('.job .open strong')].map((one) => one.textContent!);
@@ -184,9 +184,9 @@ describe('the list of jobs', () => {
 
   it('deletes an archived job for good', async () => {
     const { settle, state, store } = await show();
-    state.dispatch(shelfActions.archiveJobs({ ids: ['demo-deck'], archived: true }));
+    state.dispatch(collectionActions.archiveJobs({ ids: ['demo-deck'], archived: true }));
     await settle();
-    state.dispatch(shelfActions.deleteJobs({ ids: ['demo-deck'] }));
+    state.dispatch(collectionActions.deleteJobs({ ids: ['demo-deck'] }));
     await settle();
     expect(await store.job('demo-deck')).toBeUndefined();
     state.dispatch(deskActions.open({ id: 'demo-deck' }));

@@ -17,8 +17,8 @@ import { freshId } from '@esmero/records';
 import { today } from '../../state/today';
 import { JobReads } from '../../state/job-reads';
 import { rescuedIds } from '../../state/rescue';
-import { shelfActions, shelfFeature } from '../../state/shelf';
-import { ShelfDesk } from '../../state/shelf-desk';
+import { collectionActions, collectionFeature } from '../../state/collection';
+import { CollectionDesk } from '../../state/collection-desk';
 import { TransferDesk } from '../../state/transfer-desk';
 import { download } from '../../ui/download';
 import { ChoiceComponent } from '../../ui/choice.component';
@@ -63,11 +63,11 @@ export class JobsPage {
   private readonly router = inject(Router);
   private readonly confirmation = inject(ConfirmationService);
   protected readonly transfer = inject(TransferDesk);
-  private readonly library = inject(ShelfDesk).library;
+  private readonly library = inject(CollectionDesk).library;
 
-  protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
-  protected readonly unreadable = this.state.selectSignal(shelfFeature.selectUnreadable);
-  private readonly all = this.state.selectSignal(shelfFeature.selectJobs);
+  protected readonly ready = this.state.selectSignal(collectionFeature.selectReady);
+  protected readonly unreadable = this.state.selectSignal(collectionFeature.selectUnreadable);
+  private readonly all = this.state.selectSignal(collectionFeature.selectJobs);
   protected readonly archived = signal(false);
   protected readonly busy = this.transfer.busy;
 
@@ -144,7 +144,7 @@ export class JobsPage {
   }
 
   protected retry(): void {
-    this.state.dispatch(shelfActions.load());
+    this.state.dispatch(collectionActions.load());
   }
 
   /** Nothing but the demo is here, and nobody has said that they want to be left alone. */
@@ -169,7 +169,7 @@ export class JobsPage {
   }
 
   private add(job: Job, stage: StageName = 'site'): void {
-    this.state.dispatch(shelfActions.addJob({ job }));
+    this.state.dispatch(collectionActions.addJob({ job }));
     void this.router.navigate(['/job', job.id, stage]);
   }
 
@@ -179,7 +179,7 @@ export class JobsPage {
   }
 
   protected archive(ids: readonly string[], archived: boolean): void {
-    this.state.dispatch(shelfActions.archiveJobs({ ids, archived }));
+    this.state.dispatch(collectionActions.archiveJobs({ ids, archived }));
     this.lastArchived.set(archived ? ids : []);
   }
 
@@ -193,7 +193,7 @@ export class JobsPage {
       message: jobsText.forGood(name),
       acceptLabel: 'Delete',
       rejectLabel: 'Keep',
-      accept: () => this.state.dispatch(shelfActions.deleteJobs({ ids: [id] })),
+      accept: () => this.state.dispatch(collectionActions.deleteJobs({ ids: [id] })),
     });
   }
 

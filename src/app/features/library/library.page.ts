@@ -12,8 +12,8 @@ import { checked } from '../../state/checked';
 import { withPlaceClock } from '../../state/place-clock';
 import { today } from '../../state/today';
 import { JobDesk } from '../../state/job-desk';
-import { shelfActions, shelfFeature } from '../../state/shelf';
-import { ShelfDesk } from '../../state/shelf-desk';
+import { collectionActions, collectionFeature } from '../../state/collection';
+import { CollectionDesk } from '../../state/collection-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
 import { ReturnsFocusDirective } from '../../ui/returns-focus.directive';
 import { ItemFormComponent } from '../../ui/item-form/item-form.component';
@@ -35,7 +35,7 @@ export class LibraryPage {
 
   private readonly state = inject(State);
   protected readonly desk = inject(JobDesk);
-  protected readonly shelf = inject(ShelfDesk);
+  protected readonly collection = inject(CollectionDesk);
   private readonly confirmation = inject(ConfirmationService);
   protected readonly kinds = libraryKinds;
   protected readonly names = libraryName;
@@ -61,7 +61,7 @@ export class LibraryPage {
   });
   private readonly added = signal<LibraryEntry | null>(null);
   /** Somebody else has changed the same fields. */
-  private readonly conflicting = this.state.selectSignal(shelfFeature.selectConflict);
+  private readonly conflicting = this.state.selectSignal(collectionFeature.selectConflict);
   protected readonly conflict = computed(() => {
     const conflict = this.conflicting();
     return conflict && { ...conflict, what: fieldsText(conflict.fields) };
@@ -92,7 +92,7 @@ export class LibraryPage {
   }
 
   protected archive(entry: LibraryEntry): void {
-    this.shelf.put({ ...entry, archived: !entry.archived }, entry);
+    this.collection.put({ ...entry, archived: !entry.archived }, entry);
     this.pick(null);
   }
 
@@ -103,7 +103,7 @@ export class LibraryPage {
       acceptLabel: 'Delete',
       rejectLabel: 'Keep',
       accept: () => {
-        this.state.dispatch(shelfActions.deleteEntry({ entry }));
+        this.state.dispatch(collectionActions.deleteEntry({ entry }));
         this.pick(null);
       },
     });
@@ -114,18 +114,18 @@ export class LibraryPage {
     if (!base) return;
     this.saved.set(true);
     const item = base.kind === 'site' ? await withPlaceClock(draft as Site, base.item, today()) : draft;
-    this.shelf.put({ kind: base.kind, archived: base.archived, item } as LibraryEntry, base);
+    this.collection.put({ kind: base.kind, archived: base.archived, item } as LibraryEntry, base);
   }
 
   /** Writes my version over theirs, or leaves theirs. */
   protected settle(mine: boolean): void {
     const conflict = this.conflict();
-    this.state.dispatch(shelfActions.conflictSettled());
-    if (conflict && mine) this.shelf.put(conflict.mine, conflict.theirs);
+    this.state.dispatch(collectionActions.conflictSettled());
+    if (conflict && mine) this.collection.put(conflict.mine, conflict.theirs);
   }
 
   private begin(entry: LibraryEntry): void {
-    this.shelf.put(entry, null);
+    this.collection.put(entry, null);
     this.added.set(entry);
     this.pick(entry);
   }

@@ -4,7 +4,7 @@ import { type Job, usedIn } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
 import { learnedSentence } from '@esmero/messages';
 import { LogPage } from './log.page';
-import { shelfActions } from '../../state/shelf';
+import { collectionActions } from '../../state/collection';
 import { START, keep, slowRuns } from '../../testing/runs';
 import { show } from '../../testing/show';
 
@@ -36,7 +36,7 @@ describe('what cannot be read', () => {
   it('is said with what to do, and is tried again', async () => {
     const { element, settle, press, state, store } = await show(LogPage);
     vi.spyOn(store, 'briefs').mockRejectedValueOnce(new Error('The disk is tired'));
-    state.dispatch(shelfActions.load());
+    state.dispatch(collectionActions.load());
     await settle();
     expect(element.querySelector('[role=alert]')?.textContent).toContain('The disk is tired');
     await press('Try again');

@@ -13,7 +13,7 @@ import { monthName } from '@esmero/units';
 import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText, logText } from '@esmero/messages';
 import { JobReads } from '../../state/job-reads';
 import { settingsFeature } from '../../state/settings';
-import { shelfActions, shelfFeature } from '../../state/shelf';
+import { collectionActions, collectionFeature } from '../../state/collection';
 import { FetchingComponent } from '../../ui/fetching.component';
 import { type Dot, DotsChartComponent } from './dots-chart.component';
 import { MonthComponent } from './month.component';
@@ -55,9 +55,9 @@ export class LogPage {
 
   protected readonly monthOpen = signal(false);
   protected readonly dayText = dayText;
-  protected readonly ready = this.state.selectSignal(shelfFeature.selectReady);
-  protected readonly unreadable = this.state.selectSignal(shelfFeature.selectUnreadable);
-  private readonly stored = this.state.selectSignal(shelfFeature.selectJobs);
+  protected readonly ready = this.state.selectSignal(collectionFeature.selectReady);
+  protected readonly unreadable = this.state.selectSignal(collectionFeature.selectUnreadable);
+  private readonly stored = this.state.selectSignal(collectionFeature.selectJobs);
   private readonly system = this.state.selectSignal(settingsFeature.selectUnits);
   private readonly u = computed(() => unitsOf(this.system()));
   private readonly log = computed(() => logOf(this.stored().map(({ job }) => job)));
@@ -146,7 +146,7 @@ export class LogPage {
   protected readonly ratioText = (value: number): string => percent(value);
 
   protected retry(): void {
-    this.state.dispatch(shelfActions.load());
+    this.state.dispatch(collectionActions.load());
   }
 
   protected ask(part: Partial<LogQuery>): void {

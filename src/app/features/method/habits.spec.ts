@@ -7,10 +7,10 @@ describe('habits', () => {
   it('are taken over as a set, and made a wish of the client', async () => {
     const { press, element, job } = await show(HabitsComponent);
     await press('Gentle');
-    expect(job.job()!.choices).toMatchObject({ school: 'cautious', wiping: 'rolled' });
+    expect(job.job()!.choices).toMatchObject({ approach: 'cautious', wiping: 'rolled' });
     expect(element.querySelectorAll('tbody tr')).toHaveLength(habitKeys.length);
     await press('House habit');
-    expect(job.job()!.wishes).toEqual({ school: 'cautious' });
+    expect(job.job()!.wishes).toEqual({ approach: 'cautious' });
     await press('Wished');
     expect(job.job()!.wishes).toEqual({});
   });

@@ -4,7 +4,7 @@ import { ButtonDirective } from 'primeng/button';
 import { type AssumptionKey, isUseful, learn, withLearned, withoutLearned } from '@esmero/core';
 import { learnedSentence, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
-import { shelfFeature } from '../../state/shelf';
+import { collectionFeature } from '../../state/collection';
 
 /** What the log teaches, offered to this plan; nothing of it is used unasked. */
 @Component({
@@ -38,7 +38,7 @@ import { shelfFeature } from '../../state/shelf';
 export class LearnedComponent {
   protected readonly wording = methodText;
   private readonly desk = inject(JobDesk);
-  private readonly jobs = inject(State).selectSignal(shelfFeature.selectJobs);
+  private readonly jobs = inject(State).selectSignal(collectionFeature.selectJobs);
 
   /** Of the job, only what the lessons depend on: a stroke of the brush teaches nothing. */
   private readonly id = computed(() => this.desk.job()?.id);

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { ButtonDirective } from 'primeng/button';
 import { Drawer } from 'primeng/drawer';
 import { type AssumptionGroup, type AssumptionKey, type Caution, type Verdict, assumptionGroups, setChoices } from '@esmero/core';
-import { type School, schools } from '@esmero/model';
-import { schoolName, verdictSentence, methodText } from '@esmero/messages';
+import { type Approach, approaches } from '@esmero/model';
+import { approachName, verdictSentence, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { AssumptionTableComponent } from '../../ui/assumption-table.component';
 import { CautionsComponent } from '../../ui/cautions.component';
@@ -72,8 +72,8 @@ export class MethodStage {
   protected readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
 
-  protected readonly schools = schools.map((value) => ({ value, label: schoolName[value] }));
-  protected readonly school = computed(() => this.desk.job()?.wishes.school ?? this.desk.job()?.choices.school ?? null);
+  protected readonly approaches = approaches.map((value) => ({ value, label: approachName[value] }));
+  protected readonly approach = computed(() => this.desk.job()?.wishes.approach ?? this.desk.job()?.choices.approach ?? null);
   protected readonly figures = figures;
   protected readonly more = more;
   protected readonly topic = signal<Topic | null>(null);
@@ -104,10 +104,10 @@ export class MethodStage {
   }
 
   /** What is chosen here and now goes over what was wished before. */
-  protected approach(school: School): void {
-    this.desk.edit(`${schoolName[school]} approach`, (job) => {
-      const { school: _wish, ...wishes } = job.wishes;
-      return setChoices({ ...job, wishes }, { school });
+  protected accept(approach: Approach): void {
+    this.desk.edit(`${approachName[approach]} approach`, (job) => {
+      const { approach: _wish, ...wishes } = job.wishes;
+      return setChoices({ ...job, wishes }, { approach });
     });
   }
 }

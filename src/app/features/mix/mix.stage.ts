@@ -196,14 +196,14 @@ export class MixStage {
   /** All vessels are drawn to the scale of the largest. */
   protected readonly largestMl = computed(() => Math.max(1, ...this.benches().map(({ mix }) => mix.vessel.capacityMl)));
 
-  /** Everything on the shelf, and what the job has that is no longer there. */
+  /** Everything in the library, and what the job has that is no longer there. */
   private carried(kind: 'product' | 'vessel' | 'gear', own: readonly Named[]) {
-    const shelf: readonly Named[] = this.desk
+    const offered: readonly Named[] = this.desk
       .library()
       .filter((entry) => entry.kind === kind && !entry.archived)
       .map(({ item }) => item);
-    const gone = own.filter(({ id }) => !shelf.some((one) => one.id === id));
-    return [...shelf, ...gone].map((item) => ({ item, on: own.some(({ id }) => id === item.id) }));
+    const gone = own.filter(({ id }) => !offered.some((one) => one.id === id));
+    return [...offered, ...gone].map((item) => ({ item, on: own.some(({ id }) => id === item.id) }));
   }
 
   protected carry(part: 'products' | 'vessels' | 'gear', item: Named, on: boolean): void {

@@ -11,7 +11,7 @@ import { cautionSentence, clock, markName, mixTitle, mixSentences, oneTowel, rep
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { type Speech, settingsActions, settingsFeature } from '../../state/settings';
-import { ShelfDesk } from '../../state/shelf-desk';
+import { CollectionDesk } from '../../state/collection-desk';
 import { SignaturePadComponent } from '../../ui/signature-pad.component';
 import { closeButton } from '../../ui/close-button';
 import { ChoiceComponent } from '../../ui/choice.component';
@@ -45,7 +45,7 @@ export class RunStage {
   private readonly view = inject(ZoneInView);
   private readonly now = inject(NOW);
   private readonly state = inject(State);
-  private readonly shelf = inject(ShelfDesk);
+  private readonly collection = inject(CollectionDesk);
   private readonly call = caller();
   protected readonly sound = this.state.selectSignal(settingsFeature.selectSound);
   protected readonly time = ticking();
@@ -169,7 +169,7 @@ export class RunStage {
   protected start(): void {
     const [job, plan] = [this.desk.job(), this.planned()];
     if (!job || !plan) return;
-    this.shelf.post(reserving(job, plan, this.shelf.movements()));
+    this.collection.post(reserving(job, plan, this.collection.movements()));
     this.change('The run is begun', (one) => startRun(one, this.now()));
   }
 
@@ -234,7 +234,7 @@ export class RunStage {
 
   protected forget(): void {
     const job = this.desk.job();
-    if (job) this.shelf.post(releasing(job.id, this.shelf.movements()));
+    if (job) this.collection.post(releasing(job.id, this.collection.movements()));
     this.change('The run is forgotten', dropRun);
   }
 

@@ -8,7 +8,7 @@ import { capital, contentName, roleName, useText } from '@esmero/messages';
 import { NumberComponent } from '../../ui/number.component';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
-import { ShelfDesk } from '../../state/shelf-desk';
+import { CollectionDesk } from '../../state/collection-desk';
 import { studyOf } from '../../state/study';
 
 /** What is left in the vessels and how many towels were opened, counted when the run is over, and taken off stock. */
@@ -62,7 +62,7 @@ import { studyOf } from '../../state/study';
         <p class="soft">{{ wording.booked }}</p>
       }
       @if (toBook().length > 0) {
-        <button pButton type="button" class="big" severity="secondary" outlined (click)="shelf.post(toBook())">{{ booked() ? 'Correct the stock' : 'Take it off stock' }}</button>
+        <button pButton type="button" class="big" severity="secondary" outlined (click)="collection.post(toBook())">{{ booked() ? 'Correct the stock' : 'Take it off stock' }}</button>
       }
     }
   `,
@@ -84,7 +84,7 @@ import { studyOf } from '../../state/study';
 export class UseFormComponent {
   protected readonly wording = useText;
   private readonly desk = inject(JobDesk);
-  protected readonly shelf = inject(ShelfDesk);
+  protected readonly collection = inject(CollectionDesk);
   private readonly now = inject(NOW);
   protected readonly study = studyOf('usage-account');
 
@@ -92,12 +92,12 @@ export class UseFormComponent {
   private readonly used = computed((): RunUse | null => usedIn({ counts: this.counts() }));
   protected readonly noted = computed(() => this.used() !== null);
   protected readonly earlier = computed(() => this.counts().length - 1);
-  protected readonly booked = computed(() => isBooked(this.shelf.kept(), this.desk.job()?.id ?? ''));
+  protected readonly booked = computed(() => isBooked(this.collection.kept(), this.desk.job()?.id ?? ''));
   /** All that was used, or after a correction what it differs by. */
   protected readonly toBook = computed(() => {
     const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
     if (!job || !reckoning || !used || (this.booked() && this.earlier() === 0)) return [];
-    return bookingOut(job, reckoning, used, this.shelf.movements());
+    return bookingOut(job, reckoning, used, this.collection.movements());
   });
   protected readonly fields = computed(() => {
     const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];

@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { amountAt, planJob, stockItem, tasksOf } from '@esmero/core';
 import { type Place, usedIn } from '@esmero/model';
 import { RunStage } from './run.stage';
-import { ShelfDesk } from '../../state/shelf-desk';
+import { CollectionDesk } from '../../state/collection-desk';
 import { show } from '../../testing/show';
 
 describe('what was used', () => {
@@ -50,9 +50,9 @@ describe('what was used', () => {
 
   it('is taken off stock: towels to the laundry, product out of its bottle', async () => {
     const { element, press, settle, job } = await show(RunStage);
-    const shelf = TestBed.inject(ShelfDesk);
+    const collection = TestBed.inject(CollectionDesk);
     const wash = job.job()!.towels.find(({ role }) => role === 'wash')!;
-    const at = (place: Place): number => amountAt(shelf.balances(), stockItem('towel', wash.id), place);
+    const at = (place: Place): number => amountAt(collection.balances(), stockItem('towel', wash.id), place);
     const whole = at('shelf');
     const tasks = tasksOf(job.plan()!);
     await press('Begin');
@@ -69,7 +69,7 @@ describe('what was used', () => {
     expect(at('dirty')).toBe(usedIn(job.job()!.run!)!.towels.find(({ role }) => role === 'wash')!.opened);
     expect(at('shelf') + at('dirty')).toBe(whole);
     expect(element.textContent).toContain('Taken off stock');
-    const entry = TestBed.inject(ShelfDesk).library().find(({ item }) => item.id === wash.id)!;
+    const entry = TestBed.inject(CollectionDesk).library().find(({ item }) => item.id === wash.id)!;
     expect(entry.item).toMatchObject({ clean: at('shelf') });
     const field = element.querySelector<HTMLInputElement>('[id="use-towels.wash"]')!;
     const before = at('dirty');

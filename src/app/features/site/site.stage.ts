@@ -76,8 +76,8 @@ export class SiteStage {
   protected readonly desk = inject(JobDesk);
   protected readonly rules = checked;
 
-  protected readonly vehicles = computed(() => this.onShelf('vehicle', this.desk.job()!.vehicle));
-  protected readonly sites = computed(() => this.onShelf('site', this.desk.job()!.site));
+  protected readonly vehicles = computed(() => this.inStock('vehicle', this.desk.job()!.vehicle));
+  protected readonly sites = computed(() => this.inStock('site', this.desk.job()!.site));
 
   protected readonly bounds = bounds;
   protected readonly there = there;
@@ -105,13 +105,13 @@ export class SiteStage {
     });
   }
 
-  /** What the shelf offers, and what the job has, if that is not on the shelf any more. */
-  private onShelf<T extends Vehicle | Site>(kind: LibraryKind, own: T): readonly T[] {
-    const shelf = this.desk
+  /** What the library offers, and what the job has, if that is not in it any more. */
+  private inStock<T extends Vehicle | Site>(kind: LibraryKind, own: T): readonly T[] {
+    const offered = this.desk
       .library()
       .filter((entry) => entry.kind === kind && !entry.archived)
       .map(({ item }) => item as T);
-    return shelf.some(({ id }) => id === own.id) ? shelf : [own, ...shelf];
+    return offered.some(({ id }) => id === own.id) ? offered : [own, ...offered];
   }
 
   protected take(part: Part, id: string): void {

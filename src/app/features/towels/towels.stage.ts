@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { Button } from 'primeng/button';
 import { Tab, TabList, TabPanel, TabPanels, Tabs } from 'primeng/tabs';
 import { afterwards, liquidOf, setChoices, withChange } from '@esmero/core';
-import { type BucketSystem, type Job, type SoakedTowelSchool, type TowelBatch, bucketSystems } from '@esmero/model';
+import { type BucketSystem, type Job, type SoakedTowelHabit, type TowelBatch, bucketSystems } from '@esmero/model';
 import { afterSentences, bucketName, mixTitle, verdictSentence, towelsText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
@@ -31,7 +31,7 @@ export class TowelsStage {
     { value: 4, label: 'Four sides, then a new one' },
     { value: 8, label: 'All eight, re-wetted from a cup' },
   ] as const;
-  protected readonly damp: readonly { readonly value: SoakedTowelSchool; readonly label: string }[] = [
+  protected readonly damp: readonly { readonly value: SoakedTowelHabit; readonly label: string }[] = [
     { value: 'demote', label: towelsText.demoted },
     { value: 'retire', label: 'Done for today' },
   ];
@@ -102,7 +102,7 @@ export class TowelsStage {
     this.desk.edit(`${soakedSides} sides of a pre-soaked towel`, (job) => setChoices(job, { soakedSides }));
   }
 
-  protected soakedTowel(soakedTowel: SoakedTowelSchool): void {
+  protected soakedTowel(soakedTowel: SoakedTowelHabit): void {
     this.desk.edit(soakedTowel === 'demote' ? 'Damp towels go down' : 'Damp towels are done for today', (job) =>
       setChoices(job, { soakedTowel }),
     );

@@ -3,7 +3,7 @@ import { show } from '../../testing/show';
 import { WorkOrderStage } from './work-order.stage';
 
 describe('the work order', () => {
-  it('names what was there before, what stays, and dries the body where that is the school', async () => {
+  it('names what was there before, what stays, and dries the body where that is the approach', async () => {
     const { element, job, settle } = await show(WorkOrderStage);
     expect(element.textContent).toContain('Existing marks: Left front door, lower: scratch');
     job.edit('tar', (one) => ({

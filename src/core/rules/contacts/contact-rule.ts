@@ -30,7 +30,7 @@ export interface Contacted {
 export interface Touching {
   /** Load when the liquid is laid, after any flush. */
   readonly loadGm2: number;
-  /** Of what is sprayed, against common practice: product, school, heat and cold together. */
+  /** Of what is sprayed, against common practice: product, habit, heat and cold together. */
   readonly filmFactor: number;
   readonly dwell: DwellHabit;
   readonly wiping: WipingHabit;
@@ -53,9 +53,9 @@ export const encapsulated = (most: number, dwellS: number, tauS: number): number
 /** Nobody waits longer on a panel, s. */
 const LONGEST_DWELL_S = 300;
 
-/** Seconds of a dwell in a school; a long one ends after five minutes, or where common practice does. */
-export function dwellOf(commonS: number, school: DwellHabit, a: Assumptions): number {
-  switch (school) {
+/** Seconds of a dwell by habit; a long one ends after five minutes, or where common practice does. */
+export function dwellOf(commonS: number, habit: DwellHabit, a: Assumptions): number {
+  switch (habit) {
     case 'short':
       return commonS * a.dwellShort;
     case 'common':

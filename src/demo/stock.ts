@@ -52,7 +52,7 @@ const used = ['2031-05-12', '2031-05-19', '2031-05-27', '2031-06-03', '2031-06-1
   ...washed(`m-w${i}`, day),
 ]);
 
-/** What has moved on the shelf of the harbour town's van. */
+/** What has moved in the van stock of the harbour town's van. */
 export const movements: readonly Movement[] = [...bought, ...counted, charged, ...used]
   .sort((p, q) => p.at - q.at)
   .map((one, i) => ({ ...one, seq: i + 1 }));

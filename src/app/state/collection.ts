@@ -12,7 +12,7 @@ export interface EntryConflict {
 }
 
 /** What is kept on this machine besides the job on the desk. */
-export interface ShelfState {
+export interface CollectionState {
   readonly ready: boolean;
   readonly keeping: Keeping;
   readonly entries: EntityState<StoredEntry>;
@@ -30,8 +30,8 @@ export interface ShelfState {
   readonly unreadable: string | null;
 }
 
-export const shelfActions = createActionGroup({
-  source: 'Shelf',
+export const collectionActions = createActionGroup({
+  source: 'Collection',
   events: {
     Load: emptyProps(),
     Loaded: props<{ keeping: Keeping; library: readonly StoredEntry[]; jobs: readonly StoredBrief[]; movements: readonly Movement[] }>(),
@@ -63,7 +63,7 @@ const entryAdapter = createEntityAdapter<StoredEntry>({ selectId: entryId });
 const briefAdapter = createEntityAdapter<StoredBrief>();
 const moveAdapter = createEntityAdapter<Movement>();
 
-const initial: ShelfState = {
+const initial: CollectionState = {
   ready: false,
   keeping: 'for-good',
   entries: entryAdapter.getInitialState(),
@@ -76,17 +76,17 @@ const initial: ShelfState = {
   unreadable: null,
 };
 
-export const shelfFeature = createFeature({
+export const collectionFeature = createFeature({
   name: 'shelf',
   reducer: createReducer(
     initial,
-    on(shelfActions.loaded, (state, { keeping, library, jobs, movements }): ShelfState => {
+    on(collectionActions.loaded, (state, { keeping, library, jobs, movements }): CollectionState => {
       const stale = state.writing > 0;
       const kept = stale && state.ready ? state : { entries: entryAdapter.setAll([...library], state.entries), moves: moveAdapter.setAll([...movements], state.moves) };
       return { ...state, ready: true, keeping, briefs: briefAdapter.setAll([...jobs], state.briefs), entries: kept.entries, moves: kept.moves, stale, unreadable: null };
     }),
-    on(shelfActions.unreadable, (state, { message }): ShelfState => ({ ...state, unreadable: message })),
-    on(shelfActions.listed, (state, { stored }): ShelfState => {
+    on(collectionActions.unreadable, (state, { message }): CollectionState => ({ ...state, unreadable: message })),
+    on(collectionActions.listed, (state, { stored }): CollectionState => {
       const known = state.briefs.entities[stored.id];
       if (!state.ready || known?.revision === stored.revision) return state;
       // Archived or not, it stays: saving does not change that.
@@ -95,24 +95,24 @@ export const shelfFeature = createFeature({
       return { ...state, briefs: { ids: [stored.id, ...(others.ids as string[])], entities: { ...others.entities, [stored.id]: brief } } };
     }),
     // Shown at once, so that a second tap counts with the first; what could not be kept goes again.
-    on(shelfActions.post, (state, { movements }): ShelfState => ({ ...state, moves: moveAdapter.addMany([...movements], state.moves) })),
+    on(collectionActions.post, (state, { movements }): CollectionState => ({ ...state, moves: moveAdapter.addMany([...movements], state.moves) })),
     on(
-      ...[shelfActions.putEntry, shelfActions.deleteEntry, shelfActions.addJob, shelfActions.archiveJobs, shelfActions.deleteJobs, shelfActions.rescueAll, shelfActions.post],
-      (state): ShelfState => ({ ...state, writing: state.writing + 1 }),
+      ...[collectionActions.putEntry, collectionActions.deleteEntry, collectionActions.addJob, collectionActions.archiveJobs, collectionActions.deleteJobs, collectionActions.rescueAll, collectionActions.post],
+      (state): CollectionState => ({ ...state, writing: state.writing + 1 }),
     ),
     on(
-      ...[shelfActions.written, shelfActions.posted, shelfActions.problem, shelfActions.entrySaved, shelfActions.entryConflict],
-      (state): ShelfState => ({ ...state, writing: Math.max(0, state.writing - 1) }),
+      ...[collectionActions.written, collectionActions.posted, collectionActions.problem, collectionActions.entrySaved, collectionActions.entryConflict],
+      (state): CollectionState => ({ ...state, writing: Math.max(0, state.writing - 1) }),
     ),
-    on(shelfActions.entrySaved, (state, { stored }): ShelfState => ({ ...state, entries: entryAdapter.upsertOne(stored, state.entries) })),
-    on(shelfActions.entryConflict, (state, { mine, theirs, fields }): ShelfState => ({
+    on(collectionActions.entrySaved, (state, { stored }): CollectionState => ({ ...state, entries: entryAdapter.upsertOne(stored, state.entries) })),
+    on(collectionActions.entryConflict, (state, { mine, theirs, fields }): CollectionState => ({
       ...state,
       entries: entryAdapter.upsertOne(theirs, state.entries),
       conflict: { mine, theirs, fields },
     })),
-    on(shelfActions.conflictSettled, (state): ShelfState => ({ ...state, conflict: null })),
-    on(shelfActions.problem, (state, { message }): ShelfState => ({ ...state, problem: message })),
-    on(shelfActions.problemSeen, (state): ShelfState => ({ ...state, problem: null })),
+    on(collectionActions.conflictSettled, (state): CollectionState => ({ ...state, conflict: null })),
+    on(collectionActions.problem, (state, { message }): CollectionState => ({ ...state, problem: message })),
+    on(collectionActions.problemSeen, (state): CollectionState => ({ ...state, problem: null })),
   ),
   extraSelectors: ({ selectEntries, selectBriefs, selectMoves }) => ({
     selectLibrary: createSelector(selectEntries, entryAdapter.getSelectors().selectAll),

@@ -8,11 +8,11 @@ import type { KeepFault, Kept, Store } from '@esmero/store';
 import { deskFeature } from './desk';
 import { STORE, TABS } from './ports';
 import { SEEDED } from './seeded';
-import { shelfActions, shelfFeature } from './shelf';
+import { collectionActions, collectionFeature } from './collection';
 
 async function contents(store: Store) {
   const [library, jobs, movements] = await Promise.all([store.library(), store.briefs(), store.movements()]);
-  return shelfActions.loaded({ keeping: store.keeping, library, jobs, movements });
+  return collectionActions.loaded({ keeping: store.keeping, library, jobs, movements });
 }
 
 const textOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
@@ -29,14 +29,14 @@ export function faultText(fault: KeepFault): string {
   }
 }
 
-const outcome = (kept: Kept, done: ReturnType<typeof shelfActions.written> | ReturnType<typeof shelfActions.posted>) =>
-  kept.kind === 'kept' ? done : shelfActions.problem({ message: faultText(kept) });
+const outcome = (kept: Kept, done: ReturnType<typeof collectionActions.written> | ReturnType<typeof collectionActions.posted>) =>
+  kept.kind === 'kept' ? done : collectionActions.problem({ message: faultText(kept) });
 
-export const loadShelf = createEffect(
+export const loadCollection = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
-      ofType(shelfActions.load),
-      switchMap(() => from(store.then(contents)).pipe(catchError((error: unknown) => of(shelfActions.unreadable({ message: textOf(error) }))))),
+      ofType(collectionActions.load),
+      switchMap(() => from(store.then(contents)).pipe(catchError((error: unknown) => of(collectionActions.unreadable({ message: textOf(error) }))))),
     ),
   { functional: true },
 );
@@ -45,16 +45,16 @@ export const loadShelf = createEffect(
 export const writeEntry = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
-      ofType(shelfActions.putEntry),
+      ofType(collectionActions.putEntry),
       concatMap(async ({ entry, base }) => {
         const saved = await (await store).saveEntry(entry, base);
         switch (saved.kind) {
           case 'saved':
-            return shelfActions.entrySaved({ stored: saved.stored });
+            return collectionActions.entrySaved({ stored: saved.stored });
           case 'conflict':
-            return shelfActions.entryConflict({ mine: saved.mine, theirs: saved.theirs, fields: saved.fields });
+            return collectionActions.entryConflict({ mine: saved.mine, theirs: saved.theirs, fields: saved.fields });
           default:
-            return shelfActions.problem({ message: faultText(saved) });
+            return collectionActions.problem({ message: faultText(saved) });
         }
       }),
     ),
@@ -62,25 +62,25 @@ export const writeEntry = createEffect(
 );
 
 /** Every other write. */
-export const writeShelf = createEffect(
+export const writeChanges = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
-      ofType(shelfActions.deleteEntry, shelfActions.addJob, shelfActions.archiveJobs, shelfActions.deleteJobs, shelfActions.post),
+      ofType(collectionActions.deleteEntry, collectionActions.addJob, collectionActions.archiveJobs, collectionActions.deleteJobs, collectionActions.post),
       mergeMap(async (action) => {
         const kept = await store;
         switch (action.type) {
-          case shelfActions.deleteEntry.type:
-            return outcome(await kept.deleteEntry(action.entry), shelfActions.written());
-          case shelfActions.addJob.type: {
+          case collectionActions.deleteEntry.type:
+            return outcome(await kept.deleteEntry(action.entry), collectionActions.written());
+          case collectionActions.addJob.type: {
             const saved = await kept.saveJob(action.job, null);
-            return outcome(saved.kind === 'saved' || saved.kind === 'conflict' ? { kind: 'kept' } : saved, shelfActions.written());
+            return outcome(saved.kind === 'saved' || saved.kind === 'conflict' ? { kind: 'kept' } : saved, collectionActions.written());
           }
-          case shelfActions.archiveJobs.type:
-            return outcome(await kept.archiveJobs(action.ids, action.archived), shelfActions.written());
-          case shelfActions.deleteJobs.type:
-            return outcome(await kept.deleteJobs(action.ids), shelfActions.written());
-          case shelfActions.post.type:
-            return outcome(await kept.post(action.movements), shelfActions.posted());
+          case collectionActions.archiveJobs.type:
+            return outcome(await kept.archiveJobs(action.ids, action.archived), collectionActions.written());
+          case collectionActions.deleteJobs.type:
+            return outcome(await kept.deleteJobs(action.ids), collectionActions.written());
+          case collectionActions.post.type:
+            return outcome(await kept.post(action.movements), collectionActions.posted());
         }
       }),
     ),
@@ -91,14 +91,14 @@ export const writeShelf = createEffect(
 export const rescueAll = createEffect(
   (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>
     actions.pipe(
-      ofType(shelfActions.rescueAll),
-      concatLatestFrom(() => [state.select(shelfFeature.selectLibrary), state.select(shelfFeature.selectMovements), state.select(deskFeature.selectJob)]),
+      ofType(collectionActions.rescueAll),
+      concatLatestFrom(() => [state.select(collectionFeature.selectLibrary), state.select(collectionFeature.selectMovements), state.select(deskFeature.selectJob)]),
       concatMap(async ([, library, movements, job]) => {
         const kept = await store;
         const done = await kept.merge({ library, jobs: job ? [job] : [], movements, photos: [] });
         // No demo beside what was saved.
         await kept.keepSetting(SEEDED, true);
-        return outcome(done, shelfActions.written());
+        return outcome(done, collectionActions.written());
       }),
     ),
   { functional: true },
@@ -108,10 +108,10 @@ export const rescueAll = createEffect(
 export const reloadAfterWrite = createEffect(
   (actions = inject(Actions), state = inject(State)) =>
     actions.pipe(
-      ofType(shelfActions.written, shelfActions.posted, shelfActions.entrySaved, shelfActions.problem),
-      concatLatestFrom(() => state.select(shelfFeature.selectStale)),
-      filter(([{ type }, stale]) => type === shelfActions.written.type || type === shelfActions.problem.type || stale),
-      map(() => shelfActions.load()),
+      ofType(collectionActions.written, collectionActions.posted, collectionActions.entrySaved, collectionActions.problem),
+      concatLatestFrom(() => state.select(collectionFeature.selectStale)),
+      filter(([{ type }, stale]) => type === collectionActions.written.type || type === collectionActions.problem.type || stale),
+      map(() => collectionActions.load()),
     ),
   { functional: true },
 );
@@ -119,7 +119,7 @@ export const reloadAfterWrite = createEffect(
 export const tellAfterWrite = createEffect(
   (actions = inject(Actions), tabs = inject(TABS)) =>
     actions.pipe(
-      ofType(shelfActions.written, shelfActions.posted, shelfActions.entrySaved),
+      ofType(collectionActions.written, collectionActions.posted, collectionActions.entrySaved),
       tap(() => tabs.tell({ kind: 'library-changed' })),
     ),
   { functional: true, dispatch: false },

@@ -7,21 +7,21 @@ import { mixName } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import type { StoredEntry } from '@esmero/store';
 import { NOW } from './clock';
-import { shelfActions, shelfFeature } from './shelf';
+import { collectionActions, collectionFeature } from './collection';
 
 /** The stock and the library as signals, and the one way to change them. */
 @Injectable({ providedIn: 'root' })
-export class ShelfDesk {
+export class CollectionDesk {
   private readonly state = inject(State);
   private readonly now = inject(NOW);
 
-  readonly ready = this.state.selectSignal(shelfFeature.selectReady);
+  readonly ready = this.state.selectSignal(collectionFeature.selectReady);
   /** Why nothing could be fetched. */
-  readonly unreadable = this.state.selectSignal(shelfFeature.selectUnreadable);
+  readonly unreadable = this.state.selectSignal(collectionFeature.selectUnreadable);
   /** Not all of it is kept yet. */
-  readonly writing = this.state.selectSignal(shelfFeature.selectWriting);
-  readonly kept = this.state.selectSignal(shelfFeature.selectMovements);
-  private readonly asKept = this.state.selectSignal(shelfFeature.selectLibrary);
+  readonly writing = this.state.selectSignal(collectionFeature.selectWriting);
+  readonly kept = this.state.selectSignal(collectionFeature.selectMovements);
+  private readonly asKept = this.state.selectSignal(collectionFeature.selectLibrary);
 
   /**
    * Towels that the stock has never seen begin with what the library says of them; from then on only movements count,
@@ -47,13 +47,13 @@ export class ShelfDesk {
     });
   });
 
-  private readonly jobs = this.state.selectSignal(shelfFeature.selectJobs);
+  private readonly jobs = this.state.selectSignal(collectionFeature.selectJobs);
   /** Of the job that was last worked on. */
   readonly currency = computed(() => this.jobs()[0]?.job.currency ?? defaultCurrency);
 
   /** Fetches all of it, anew after it could not be read. */
   load(): void {
-    this.state.dispatch(shelfActions.load());
+    this.state.dispatch(collectionActions.load());
   }
 
   time(): number {
@@ -69,7 +69,7 @@ export class ShelfDesk {
     const added = drafts.map((one, i): Movement => ({ ...one, id: freshId('m'), at: this.now(), seq: from + i }));
     const lacking = missingFor(this.balances(), { entries: drafts.flatMap(({ entries }) => entries) });
     if (lacking.length > 0 || added.length === 0) return lacking;
-    this.state.dispatch(shelfActions.post({ movements: [...this.openings(), ...added] }));
+    this.state.dispatch(collectionActions.post({ movements: [...this.openings(), ...added] }));
     return [];
   }
 
@@ -78,7 +78,7 @@ export class ShelfDesk {
    * @param base the item that the change was made on; null for a new one
    */
   put(entry: LibraryEntry, base: LibraryEntry | null): void {
-    this.state.dispatch(shelfActions.putEntry({ entry, base }));
+    this.state.dispatch(collectionActions.putEntry({ entry, base }));
     if (entry.kind !== 'towel' || base?.kind !== 'towel' || entry.item.clean === base.item.clean) return;
     this.post(counting(stockItem('towel', entry.item.id), 'shelf', entry.item.clean, this.balances()));
   }

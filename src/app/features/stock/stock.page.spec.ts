@@ -1,19 +1,19 @@
 import { describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { amountAt, draft, moved, stockItem } from '@esmero/core';
-import { ShelfPage } from './shelf.page';
+import { StockPage } from './stock.page';
 import { STORE } from '../../state/ports';
-import { shelfActions } from '../../state/shelf';
-import { ShelfDesk } from '../../state/shelf-desk';
+import { collectionActions } from '../../state/collection';
+import { CollectionDesk } from '../../state/collection-desk';
 import { show } from '../../testing/show';
 
 const amber = stockItem('product', 'p-amber');
 const wash = stockItem('towel', 't-wash');
 
-async function shelf() {
-  const all = await show(ShelfPage);
+async function collection() {
+  const all = await show(StockPage);
   await all.settle();
-  const desk = TestBed.inject(ShelfDesk);
+  const desk = TestBed.inject(CollectionDesk);
   const set = async (label: string, value: string): Promise<void> => {
     const field = all.element.querySelector<HTMLInputElement>(`input[aria-label="${label}"]`)!;
     field.value = value;
@@ -24,9 +24,9 @@ async function shelf() {
   return { ...all, desk, set, at: (item: typeof amber, place: 'shelf' | 'dirty' | 'soaking' | 'drying' = 'shelf') => amountAt(desk.balances(), item, place) };
 }
 
-describe('the shelf', () => {
+describe('the van stock', () => {
   it('says what is there, how long it lasts, what goes off and what to buy', async () => {
-    const { element } = await shelf();
+    const { element } = await collection();
     const text = element.textContent!;
     expect(text).toContain('180 mL');
     expect(text).toContain('2 × Waterless concentrate, amber cap: runs out within a fortnight');
@@ -36,7 +36,7 @@ describe('the shelf', () => {
   });
 
   it('buys a bottle and counts what is there; both stay in the list', async () => {
-    const { element, press, set, at, desk } = await shelf();
+    const { element, press, set, at, desk } = await collection();
     const before = desk.kept().length;
     await press('Bought or counted: Waterless');
     await press('One bought of Waterless');
@@ -57,7 +57,7 @@ describe('the shelf', () => {
   });
 
   it('reckons a second tap with the first, before either is stored; what is not kept goes again', async () => {
-    const { desk, at, settle } = await shelf();
+    const { desk, at, settle } = await collection();
     const before = desk.kept().length;
     desk.post([draft('bought', moved(amber, 'outside', 'shelf', 750))]);
     desk.post([draft('bought', moved(amber, 'outside', 'shelf', 750))]);
@@ -77,7 +77,7 @@ describe('the shelf', () => {
   });
 
   it('keeps what is being stored while something else is fetched, and fetches again afterwards', async () => {
-    const { desk, at, settle, state } = await shelf();
+    const { desk, at, settle, state } = await collection();
     const store = await TestBed.inject(STORE);
     const post = store.post.bind(store);
     let release = (): void => undefined;
@@ -86,7 +86,7 @@ describe('the shelf', () => {
       return post(what);
     });
     desk.post([draft('bought', moved(amber, 'outside', 'shelf', 750))]);
-    state.dispatch(shelfActions.load());
+    state.dispatch(collectionActions.load());
     await settle();
     expect(at(amber)).toBe(930);
     await post([{ ...draft('bought', moved(amber, 'outside', 'shelf', 100)), id: 'elsewhere', at: desk.time(), seq: 900 }]);
@@ -96,7 +96,7 @@ describe('the shelf', () => {
   });
 
   it('takes towels through the laundry, hands one down, and keeps the library in step', async () => {
-    const { element, press, set, settle, at, desk, job } = await shelf();
+    const { element, press, set, settle, at, desk, job } = await collection();
     await set('Clean Wash towels, grey edge, counted', '10');
     expect(job.library().find(({ item }) => item.id === 't-wash')!.item).toMatchObject({ clean: 10 });
     await press('One to wheels: Wash towels, grey edge');
@@ -112,7 +112,7 @@ describe('the shelf', () => {
   });
 
   it('refuses what would leave less than nothing, and says so', async () => {
-    const { desk } = await shelf();
+    const { desk } = await collection();
     const lacking = desk.post([draft('used', moved(amber, 'shelf', 'outside', 500))]);
     expect(lacking).toEqual([{ item: amber, place: 'shelf', amount: 320 }]);
   });

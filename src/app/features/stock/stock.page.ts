@@ -10,7 +10,7 @@ import { dayAfter } from '@esmero/units';
 import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf, stockText, dayText } from '@esmero/messages';
 import { settingsFeature } from '../../state/settings';
 import { dayHere } from '../../state/today';
-import { ShelfDesk } from '../../state/shelf-desk';
+import { CollectionDesk } from '../../state/collection-desk';
 import { DayFieldComponent } from '../../ui/day-field.component';
 import { NumberComponent } from '../../ui/number.component';
 import { FetchingComponent } from '../../ui/fetching.component';
@@ -34,15 +34,15 @@ const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and fold
 
 /** What is in the van and at home, with the laundry and in the vessels; how long it lasts; what to buy. */
 @Component({
-  selector: 'esm-shelf-page',
+  selector: 'esm-stock-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [FetchingComponent, Button, ButtonDirective, DayFieldComponent, NumberComponent, RouterLink, TableModule],
-  templateUrl: './shelf.page.html',
-  styleUrls: ['../../ui/table-page.css', './shelf.page.css'],
+  templateUrl: './stock.page.html',
+  styleUrls: ['../../ui/table-page.css', './stock.page.css'],
 })
-export class ShelfPage {
+export class StockPage {
   protected readonly wording = stockText;
-  protected readonly shelf = inject(ShelfDesk);
+  protected readonly collection = inject(CollectionDesk);
   private readonly state = inject(State);
 
   private readonly system = this.state.selectSignal(settingsFeature.selectUnits);
@@ -57,22 +57,22 @@ export class ShelfPage {
   /** What went wrong with the last movement; empty when nothing did. */
   protected readonly problem = signal('');
 
-  private readonly now = computed(() => (this.shelf.movements(), this.shelf.time()));
+  private readonly now = computed(() => (this.collection.movements(), this.collection.time()));
   private readonly lifeWashes = assumptionTable.towelLifeWashes.value;
 
   protected readonly products = computed(() =>
     this.kept('product').map((product) => {
       const item = stockItem('product', product.id);
-      const { onShelf, reserved, perDay, daysLeft } = outlookOf(item, this.shelf.movements(), this.shelf.balances(), this.now());
+      const { inStock, reserved, perDay, daysLeft } = outlookOf(item, this.collection.movements(), this.collection.balances(), this.now());
       return {
         product,
         item,
-        onShelf,
-        stock: this.amount(item, onShelf),
+        inStock,
+        stock: this.amount(item, inStock),
         reserved: reserved > 0 ? this.amount(item, reserved) : '',
         lasts: this.lasts(daysLeft),
         pace: perDay > 0 ? `${this.amount(item, perDay * 7)} a week` : 'not used of late',
-        lots: lotsOf(item, this.shelf.movements()).map(({ left, openedAt, expiresOn }) => ({
+        lots: lotsOf(item, this.collection.movements()).map(({ left, openedAt, expiresOn }) => ({
           text: `${this.amount(item, left)}${openedAt === null ? ', closed' : `, opened ${dayText(dayHere(openedAt))}`}${expiresOn ? `, good until ${dayText(expiresOn)}` : ''}`,
           bad: expiry({ expiresOn }, dayHere(this.now())),
         })),
@@ -82,8 +82,8 @@ export class ShelfPage {
   protected readonly towels = computed(() =>
     this.kept('towel').map((batch) => {
       const item = stockItem('towel', batch.id);
-      const at = (place: Place): number => amountAt(this.shelf.balances(), item, place);
-      const washes = washesOf(batch, this.shelf.movements(), this.shelf.balances());
+      const at = (place: Place): number => amountAt(this.collection.balances(), item, place);
+      const washes = washesOf(batch, this.collection.movements(), this.collection.balances());
       return {
         batch,
         item,
@@ -98,18 +98,18 @@ export class ShelfPage {
   protected readonly laundry = computed(() =>
     laundryGroups.map((group) => {
       const own = this.kept('towel').filter(({ role }) => groupOf[role] === group);
-      const at = (place: Place): number => own.reduce((sum, { id }) => sum + amountAt(this.shelf.balances(), stockItem('towel', id), place), 0);
-      const kg = own.reduce((sum, batch) => sum + amountAt(this.shelf.balances(), stockItem('towel', batch.id), 'dirty') * weightKg(batch), 0);
+      const at = (place: Place): number => own.reduce((sum, { id }) => sum + amountAt(this.collection.balances(), stockItem('towel', id), place), 0);
+      const kg = own.reduce((sum, batch) => sum + amountAt(this.collection.balances(), stockItem('towel', batch.id), 'dirty') * weightKg(batch), 0);
       return { group, name: laundryName[group], waiting: laundrySteps.map(({ from }) => at(from)), soak: this.soakText(kg) };
     }),
   );
   protected readonly mixes = computed(() =>
-    [...this.shelf.balances().keys()]
-      .filter((item) => item.startsWith('mix/') && amountAt(this.shelf.balances(), item, 'shelf') > 0)
+    [...this.collection.balances().keys()]
+      .filter((item) => item.startsWith('mix/') && amountAt(this.collection.balances(), item, 'shelf') > 0)
       .map((item) => {
-        const since = [...this.shelf.movements()].reverse().find(({ entries }) => entries.some((entry) => entry.item === item))!.at;
+        const since = [...this.collection.movements()].reverse().find(({ entries }) => entries.some((entry) => entry.item === item))!.at;
         const days = Math.floor((this.now() - since) / 86_400_000);
-        return { item, name: this.shelf.nameOf(item), amount: this.amount(item, amountAt(this.shelf.balances(), item, 'shelf')), age: days === 0 ? 'since today' : `for ${days} days`, old: days > assumptionTable.keepsDays.value };
+        return { item, name: this.collection.nameOf(item), amount: this.amount(item, amountAt(this.collection.balances(), item, 'shelf')), age: days === 0 ? 'since today' : `for ${days} days`, old: days > assumptionTable.keepsDays.value };
       }),
   );
   protected readonly batteries = computed(() =>
@@ -117,20 +117,20 @@ export class ShelfPage {
       .filter(({ batteryMin }) => batteryMin !== null)
       .map((gear) => {
         const item = stockItem('gear', gear.id);
-        return { gear, item, charge: amountAt(this.shelf.balances(), item, 'shelf'), full: gear.batteryMin! };
+        return { gear, item, charge: amountAt(this.collection.balances(), item, 'shelf'), full: gear.batteryMin! };
       }),
   );
   protected readonly toBuy = computed(() =>
-    shoppingList(this.kept('product'), this.kept('towel'), { movements: this.shelf.movements(), balances: this.shelf.balances() }, this.lifeWashes, { now: this.now(), today: dayHere(this.now()) }).map((one) => ({
+    shoppingList(this.kept('product'), this.kept('towel'), { movements: this.collection.movements(), balances: this.collection.balances() }, this.lifeWashes, { now: this.now(), today: dayHere(this.now()) }).map((one) => ({
       text: buyText(one),
-      cost: one.costMinor === null ? '' : money(one.costMinor, this.shelf.currency()),
+      cost: one.costMinor === null ? '' : money(one.costMinor, this.collection.currency()),
     })),
   );
-  protected readonly many = computed(() => this.shelf.kept().length > MANY);
+  protected readonly many = computed(() => this.collection.kept().length > MANY);
   protected readonly rowHeight = ROW_PX;
   /** What is sorted by; the words of a row are made when it is in sight. */
   protected readonly history = computed(() => {
-    const kept = this.shelf.kept();
+    const kept = this.collection.kept();
     return kept.map((movement, i) => ({ movement, id: movement.id, at: movement.at, kind: movement.kind, last: i === kept.length - 1 }));
   });
 
@@ -139,13 +139,13 @@ export class ShelfPage {
   }
 
   protected textOf(movement: Movement): string {
-    return movementText(movement, this.shelf.nameOf, this.u());
+    return movementText(movement, this.collection.nameOf, this.u());
   }
 
   protected readonly byItem = (_index: number, { item }: { readonly item: StockItem }): string => item;
 
   private kept<K extends LibraryKind>(kind: K): readonly LibraryItems[K][] {
-    return this.shelf.library().flatMap((entry: LibraryEntry) => (entry.kind === kind && !entry.archived ? [entry.item as LibraryItems[K]] : []));
+    return this.collection.library().flatMap((entry: LibraryEntry) => (entry.kind === kind && !entry.archived ? [entry.item as LibraryItems[K]] : []));
   }
 
   protected amount(item: StockItem, amount: number): string {
@@ -172,11 +172,11 @@ export class ShelfPage {
 
   /** What was counted: mL, or towels. */
   protected count(item: StockItem, counted: number | null): void {
-    if (counted !== null) this.post(counting(item, 'shelf', counted, this.shelf.balances()));
+    if (counted !== null) this.post(counting(item, 'shelf', counted, this.collection.balances()));
   }
 
   protected launder(group: LaundryGroup, step: LaundryStep): void {
-    this.post(laundering(group, step, this.kept('towel'), this.shelf.balances()));
+    this.post(laundering(group, step, this.kept('towel'), this.collection.balances()));
   }
 
   protected retire(batch: LibraryItems['towel']): void {
@@ -185,11 +185,11 @@ export class ShelfPage {
   }
 
   protected pourAway(item: StockItem): void {
-    this.post([draft('poured-away', moved(item, 'shelf', 'outside', amountAt(this.shelf.balances(), item, 'shelf')))]);
+    this.post([draft('poured-away', moved(item, 'shelf', 'outside', amountAt(this.collection.balances(), item, 'shelf')))]);
   }
 
   protected charge(item: StockItem, full: number): void {
-    this.post(counting(item, 'shelf', full, this.shelf.balances()).map((one) => ({ ...one, kind: 'charged' as const })));
+    this.post(counting(item, 'shelf', full, this.collection.balances()).map((one) => ({ ...one, kind: 'charged' as const })));
   }
 
   protected takeBack(movement: Movement): void {
@@ -197,7 +197,7 @@ export class ShelfPage {
   }
 
   private post(drafts: readonly Draft[]): void {
-    const lacking = this.shelf.post(drafts);
-    this.problem.set(lacking.length > 0 ? lackingText(lacking, this.shelf.nameOf, this.u()) : '');
+    const lacking = this.collection.post(drafts);
+    this.problem.set(lacking.length > 0 ? lackingText(lacking, this.collection.nameOf, this.u()) : '');
   }
 }
