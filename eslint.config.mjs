@@ -13,7 +13,7 @@ export const rooms = [
   { room: 'src/migrations', uses: ['model', 'units', 'records'] },
   { room: 'src/exchange', uses: ['core', 'records', 'migrations'] },
   { room: 'src/messages', uses: ['core', 'exchange'] },
-  { room: 'src/worker', uses: ['core'] },
+  { room: 'src/worker', uses: ['core', 'demo'] },
   { room: 'src/store', uses: ['model', 'units', 'records', 'migrations'] },
   { room: 'src/transfer', uses: ['core', 'records', 'exchange', 'store'] },
   { room: 'src/papers', uses: [] },

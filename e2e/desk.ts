@@ -13,6 +13,12 @@ export async function openStage(page: Page, stage: string, job = deck): Promise<
   await expect(method(page)).not.toHaveText('…');
 }
 
+/** The list of jobs with all of the demo in it, its past as well. */
+export async function wholeDemo(page: Page): Promise<void> {
+  await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(8);
+  await expect(page.locator('.job', { hasText: 'Done' })).toHaveCount(16);
+}
+
 /** What is in the hand, onto a whole area at one press. */
 export async function paintArea(page: Page, name: string): Promise<void> {
   await page.getByRole('button', { name: 'Whole area' }).click();

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { type Page, expect, test } from '@playwright/test';
-import { jobMenu, openStage, storedJob } from './desk';
+import { type Page, expect } from '@playwright/test';
+import { pinned, test } from './test';
+import { jobMenu, openStage, storedJob, wholeDemo } from './desk';
 
 async function give(page: Page, name: string, content: string | Buffer): Promise<void> {
   await page.locator('input[type="file"][aria-label="Import a file"]').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
@@ -20,6 +21,7 @@ async function withoutPicker(page: Page): Promise<void> {
 
 async function backedUp(page: Page): Promise<Buffer> {
   await page.goto('/jobs');
+  await wholeDemo(page);
   const download = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save a backup' }).click();
   return readFileSync(await (await download).path());
@@ -62,11 +64,11 @@ test('an import over what is here asks, keeps what was chosen, and is taken back
     }
     await dialog(page).getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.locator('[data-last-import]')).toContainText('theirs.json');
-    await expect(page.locator('.job')).toHaveCount(choice === 'Keep both' ? 9 : 8);
+    await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(choice === 'Keep both' ? 9 : 8);
     expect((await storedJob(page, 'demo-deck'))!.job['client'] === 'From the file').toBe(choice !== 'Keep both');
     await page.getByRole('button', { name: 'Take the import back' }).click();
     await expect(page.locator('[data-last-import]')).toBeHidden();
-    await expect(page.locator('.job')).toHaveCount(8);
+    await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(8);
     expect((await storedJob(page, 'demo-deck'))!.job).toEqual(before!.job);
   }
 });
@@ -92,11 +94,11 @@ test('a backup with a picture goes to another browser, with nothing different', 
   await page.locator('esm-picture-pairs input[type="file"]').first().setInputFiles({ name: 'before.png', mimeType: 'image/png', buffer: pixel });
   await expect(page.locator('esm-picture-pairs img')).toBeVisible();
   const backup = await backedUp(page);
-  await expect(page.getByText(/8 jobs, \d+ library items and one picture/)).toBeVisible();
+  await expect(page.getByText(/24 jobs, \d+ library items and one picture/)).toBeVisible();
   const mine = await storedJob(page, 'demo-deck');
-  const other = await (await browser.newContext()).newPage();
+  const other = await (await pinned(await browser.newContext())).newPage();
   await other.goto(new URL('/jobs', page.url()).href);
-  await expect(other.locator('.job')).toHaveCount(8);
+  await expect(other.locator('.job', { hasText: 'Planned' })).toHaveCount(8);
   await give(other, 'all.zip', backup);
   await expect(row(other, 'job/demo-deck')).toBeVisible();
   await choose(other, 'job/demo-deck', 'Take the file’s');

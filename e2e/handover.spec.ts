@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 import { openStage } from './desk';
 
 test('the handover names the next visit, follows how the car is used, and prints on one or two pages', async ({ page }) => {

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 import { answer, method, openStage, paintArea, storedJob, total, zone } from './desk';
 
 test('one car in January frost and in August sun gets two plans, and each says why', async ({ page }) => {

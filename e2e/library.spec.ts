@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 
 test('an item is added, changed, copied, archived and brought back', async ({ page }) => {
   await page.goto('/library/towel');

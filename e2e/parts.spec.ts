@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 import { answer, method, openStage, zone } from './desk';
 
 test('what cannot be done is left out with its reason, and the help that works is pressed', async ({ page }) => {

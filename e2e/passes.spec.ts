@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 import { openStage } from './desk';
 
 test('passes are moved, split and joined by hand; what the car does not allow is said; all of it is taken back', async ({ page }) => {

@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 import { answer, deck, method, openStage, paintArea, storedJob, total, watchErrors, zone } from './desk';
 
 test('from arrival to a towel count, by mouse', async ({ page }) => {

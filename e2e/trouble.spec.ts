@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 import { deck, openStage, storedJob, zone } from './desk';
 
 test('two tabs do not overwrite each other silently', async ({ context }) => {

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 import { deck, openStage, watchErrors } from './desk';
 
 const stages = ['site', 'walk-round', 'method', 'mix', 'towels', 'order', 'run', 'handover'];

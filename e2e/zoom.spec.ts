@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 import { deck, openStage, storedJob, zone } from './desk';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });

@@ -146,6 +146,8 @@ const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['
 try {
   for (const { name, path, device = desktop, act } of views) {
     const context = await browser.newContext({ reducedMotion: 'reduce', locale: 'en-GB', ...device });
+    // The demo’s dates follow the day of the first start: pictures are taken on this one.
+    await context.clock.install({ time: new Date('2031-07-14T08:30:00Z') });
     const page = await context.newPage();
     await page.goto(`http://127.0.0.1:${PORT}/${path}`);
     await page.locator(path.startsWith('job/') ? 'esm-totals-strip .method strong:not(:text("…"))' : 'main li, main .job, main .card').first().waitFor();

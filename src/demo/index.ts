@@ -1,5 +1,6 @@
 import type { Collection, LibraryEntry } from '@esmero/model';
-import { dayAfter } from '@esmero/units';
+import { type Day, dayAfter, daysBetween } from '@esmero/units';
+import { placed } from './dates';
 import { jobs } from './jobs';
 import { movements } from './stock';
 import { foamer, gear, habits, products, sites, spareGear, towels, vehicles, vessels } from './library';
@@ -24,13 +25,17 @@ export const demo: Collection = {
 
 const DAY_MS = 86_400_000;
 
-/** The demo with its stock moved up to a day: bought weeks ago, used last week, some of it about to go off. */
-export function demoOn(now: number): Collection {
-  const last = Math.max(...movements.map(({ at }) => at));
-  const days = Math.floor(now / DAY_MS) - Math.floor(last / DAY_MS) - 1;
+/**
+ * The demo as it is on the day of the first start: work for today and the next days, stock that was bought weeks ago and
+ * used last week, some of it about to go off.
+ */
+export function demoOn(today: Day): Collection {
+  const last = movements.at(-1)!.at;
+  const days = daysBetween(new Date(last).toISOString().slice(0, 10), today) - 1;
   const moved = movements.map((one) => ({ ...one, at: one.at + days * DAY_MS, expiresOn: one.expiresOn && dayAfter(one.expiresOn, days) }));
-  return { ...demo, movements: moved };
+  return { ...demo, jobs: jobs.map((job) => placed(job, today)), movements: moved };
 }
 
+export { pastRuns } from './past';
 export { jobs as demoJobs };
 export { sites as demoSites };

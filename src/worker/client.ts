@@ -1,6 +1,7 @@
 import { proxy, wrap } from 'comlink';
 import type { StudyKind } from '@esmero/core';
 import type { Job } from '@esmero/model';
+import type { Day } from '@esmero/units';
 import type { Answer, PlanBrief, Planner, Progress, StudyAnswer } from './protocol';
 
 export type { Answer, PlanBrief, Planner, Progress, StudyAnswer } from './protocol';
@@ -55,6 +56,8 @@ export interface Planning {
   /** A long question; the same one about another job stops it. */
   study<K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>>;
   stop(kind: StudyKind): void;
+  /** Runs that the demo had before its first start. */
+  past(today: Day): Promise<readonly Job[]>;
 }
 
 /** The planner in a web worker of its own. */
@@ -75,5 +78,6 @@ export function workerPlanner(): Planning {
         }),
       ),
     stop: (kind) => void remote.stop(kind),
+    past: (today) => Promise.race([remote.past(today), failure]),
   };
 }

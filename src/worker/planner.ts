@@ -1,5 +1,7 @@
 import { type StudyKind, planRun, studies } from '@esmero/core';
+import { pastRuns } from '@esmero/demo';
 import type { Job } from '@esmero/model';
+import type { Day } from '@esmero/units';
 import type { Answer, PlanBrief, Planner, Progress, StudyAnswer } from './protocol';
 
 const failed = (error: unknown) => ({
@@ -31,6 +33,16 @@ async function work<K extends StudyKind>(kind: K, job: Job, progress: Progress):
   }
 }
 
+/** The demo’s past, run by run; what else is asked meanwhile comes in between. */
+async function past(today: Day): Promise<readonly Job[]> {
+  const runs: Job[] = [];
+  for (const run of pastRuns(today)) {
+    runs.push(run);
+    await nextTask();
+  }
+  return runs;
+}
+
 /** The planner as the worker runs it: the core, with errors turned into data. */
 export const planner: Planner = {
   plan(job: Job): Answer {
@@ -50,4 +62,5 @@ export const planner: Planner = {
   },
   study: (kind, job, progress) => work(kind, job, progress).catch(failed),
   stop: (kind) => void newest.delete(kind),
+  past,
 };

@@ -1,5 +1,6 @@
 import type { Plan, Studies, StudyKind } from '@esmero/core';
 import type { Job, VehicleMethod } from '@esmero/model';
+import type { Day } from '@esmero/units';
 
 /** What crosses to the planner and back is plain data; a thrown error comes back as a failure. */
 export type Answer =
@@ -24,4 +25,6 @@ export interface Planner {
   /** Works in slices, so that plans and calls to stop get through in between. */
   study<K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>>;
   stop(kind: StudyKind): void;
+  /** Runs that the demo had before its first start. */
+  past(today: Day): Promise<readonly Job[]>;
 }

@@ -17,7 +17,7 @@ export const routes: Routes = [
     loadComponent: () => import('../features/library/library.page').then((m) => m.LibraryPage),
   },
   {
-    path: 'shelf',
+    path: 'stock',
     title: 'Van stock · Esmero',
     loadComponent: () => import('../features/stock/stock.page').then((m) => m.StockPage),
   },

@@ -2,12 +2,12 @@ import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
-import { catchError, concatMap, filter, from, map, mergeMap, of, switchMap, tap } from 'rxjs';
+import { catchError, concatMap, filter, from, map, mergeMap, of, switchMap, take, tap } from 'rxjs';
 import { storeText } from '@esmero/frame';
 import type { KeepFault, Kept, Store } from '@esmero/store';
 import { deskFeature } from './desk';
-import { STORE, TABS } from './ports';
-import { SEEDED } from './seeded';
+import { PLANNING, STORE, TABS } from './ports';
+import { SEEDED, WITHOUT_PAST } from './seeded';
 import { collectionActions, collectionFeature } from './collection';
 
 async function contents(store: Store) {
@@ -100,6 +100,32 @@ export const rescueAll = createEffect(
         await kept.keepSetting(SEEDED, true);
         return outcome(done, collectionActions.written());
       }),
+    ),
+  { functional: true },
+);
+
+/** The past of a demo that was just laid in: worked out beside the page, which does not wait for it. */
+export const fillLog = createEffect(
+  (actions = inject(Actions), store = inject(STORE), planning = inject(PLANNING)) =>
+    actions.pipe(
+      ofType(collectionActions.loaded),
+      take(1),
+      concatMap(() => store),
+      concatMap(async (kept) => {
+        const isWanted = async (): Promise<boolean> => (await kept.setting(SEEDED)) === WITHOUT_PAST;
+        if (!(await isWanted())) return false;
+        const { today } = await import('./today');
+        const jobs = await planning.past(today());
+        // All may have been deleted meanwhile, or another tab may have been quicker.
+        if (!(await isWanted())) return false;
+        const done = await kept.merge({ library: [], jobs, movements: [], photos: [] });
+        if (done.kind === 'kept') await kept.keepSetting(SEEDED, true);
+        return done.kind === 'kept';
+      }),
+      // Without a past the demo is only poorer.
+      catchError(() => of(false)),
+      filter((filled) => filled),
+      map(() => collectionActions.load()),
     ),
   { functional: true },
 );

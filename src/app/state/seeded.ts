@@ -1,6 +1,8 @@
 import type { Store } from '@esmero/store';
 
 export const SEEDED = 'seeded';
+/** Its value while the demo has no past yet. */
+export const WITHOUT_PAST = 'without-past';
 
 /**
  * The store with the demo in it, if this is a first visit. Everyone waits for it: a first
@@ -9,8 +11,8 @@ export const SEEDED = 'seeded';
 export async function seeded(store: Store): Promise<Store> {
   // A newer Esmero has the data: nothing is to be put beside it.
   if (store.keeping === 'newer' || (await store.setting(SEEDED))) return store;
-  const { demoOn } = await import('@esmero/demo');
-  const kept = await store.merge(demoOn(Date.now()));
-  if (kept.kind === 'kept') await store.keepSetting(SEEDED, true);
+  const [{ demoOn }, { today }] = await Promise.all([import('@esmero/demo'), import('./today')]);
+  const kept = await store.merge(demoOn(today()));
+  if (kept.kind === 'kept') await store.keepSetting(SEEDED, WITHOUT_PAST);
   return store;
 }

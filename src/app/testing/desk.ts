@@ -17,7 +17,7 @@ import { PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
 import { collectionActions, collectionFeature } from '../state/collection';
-import { loadCollection, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges } from '../state/collection.effects';
+import { fillLog, loadCollection, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges } from '../state/collection.effects';
 
 export const deck = demoJobs[0]!;
 
@@ -38,6 +38,7 @@ const planning: Planning = {
   },
   study: async (kind, job) => ({ kind: 'done', answer: finish(studies[kind](job)) }) as never,
   stop: () => undefined,
+  past: async () => [],
 };
 
 /**
@@ -69,7 +70,7 @@ export async function deskWith(
       provideState(planFeature),
       provideState(collectionFeature),
       provideState(settingsFeature),
-      provideEffects(deskEffects, { loadCollection, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges }),
+      provideEffects(deskEffects, { fillLog, loadCollection, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges }),
       provideRouter([]),
       MessageService,
       ConfirmationService,

@@ -100,6 +100,8 @@ export class JobsPage {
   protected readonly revisions = computed(() => new Map(this.all().map(({ id, revision }) => [id, revision])));
   protected readonly items = signal<MenuItem[]>([]);
   protected readonly dayText = dayText;
+  /** A row stays, with its menu and the focus in it, when all is fetched anew. */
+  protected readonly byId = (_index: number, { id }: JobBrief): string => id;
   protected readonly archivedCount = computed(() => this.all().filter(({ archived }) => archived).length);
   /** Jobs with something that no page has saved yet. */
   protected readonly rescued = computed(() => {

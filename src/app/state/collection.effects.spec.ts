@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest';
+import { TestBed } from '@angular/core/testing';
+import { memoryStore } from '@esmero/store';
+import { slowRuns } from '../testing/runs';
+import { deskWith } from '../testing/desk';
+import { CollectionDesk } from './collection-desk';
+import { collectionActions, collectionFeature } from './collection';
+import { PLANNING } from './ports';
+import { SEEDED } from './seeded';
+
+describe('the past of a new demo', () => {
+  const withPast = (past: () => Promise<typeof slowRuns>) => ({ provide: PLANNING, useValue: { past, brief: async () => null, plan: async () => ({ kind: 'stale' }) } });
+
+  it('is worked out once, and is there without a press', async () => {
+    let asked = 0;
+    const store = await memoryStore('for-good');
+    const past = async () => (asked++, slowRuns);
+    const { state, settle } = await deskWith(store, [withPast(past)]);
+    state.dispatch(collectionActions.load());
+    await settle();
+    const ids = state.selectSignal(collectionFeature.selectJobs)().map(({ id }) => id);
+    expect(ids).toEqual(expect.arrayContaining(slowRuns.map(({ id }) => id)));
+    expect(await store.setting(SEEDED)).toBe(true);
+    state.dispatch(collectionActions.load());
+    await settle();
+    expect(asked).toBe(1);
+  });
+
+  it('is missed by nobody where it cannot be worked out', async () => {
+    const { state, settle } = await deskWith(memoryStore('for-good'), [withPast(() => Promise.reject(new Error('no worker')))]);
+    state.dispatch(collectionActions.load());
+    await settle();
+    expect(TestBed.inject(CollectionDesk).ready()).toBe(true);
+    expect(TestBed.inject(CollectionDesk).unreadable()).toBeNull();
+  });
+});

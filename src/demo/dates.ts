@@ -1,0 +1,24 @@
+import type { Job } from '@esmero/model';
+import { type Day, dayAfter } from '@esmero/units';
+
+/** Days from the first start to the work that is ahead. */
+const ahead: Readonly<Record<string, number>> = {
+  'demo-deck': 0,
+  'demo-courtyard': 0,
+  'demo-yard': 1,
+  'demo-refusal': 3,
+  'demo-hall': 6,
+  'demo-track': 8,
+};
+
+/** The next time that it is that day of the year: frost and noon sun have their season. */
+function nextOn(season: Day, today: Day): Day {
+  const thisYear = `${today.slice(0, 4)}${season.slice(4)}`;
+  return thisYear >= today ? thisYear : `${Number(today.slice(0, 4)) + 1}${season.slice(4)}`;
+}
+
+/** A job of the demo as it is planned from the day of the first start. */
+export function placed(job: Job, today: Day): Job {
+  const days = ahead[job.id];
+  return { ...job, date: days === undefined ? nextOn(job.date, today) : dayAfter(today, days) };
+}
