@@ -4,6 +4,7 @@ import { writeCollection } from '@esmero/exchange';
 import { held } from '@esmero/records';
 import { demo } from '@esmero/demo';
 import { deck, deskWith } from '../../testing/desk';
+import { today } from '../../state/today';
 import { TransferDesk } from '../../state/transfer-desk';
 import { ImportReviewComponent } from './import-review.component';
 
@@ -56,7 +57,7 @@ describe('what a file holds beside what is here', () => {
     expect(await store.job('never-seen')).toBeUndefined();
     expect((await store.library()).some(({ item }) => item.name === 'From the file')).toBe(false);
     await transfer.undo();
-    expect((await store.job(deck.id))!.job).toEqual(deck);
+    expect((await store.job(deck.id))!.job).toEqual({ ...deck, date: today() });
   });
 
   it('is nothing to do where all of mine is kept', async () => {

@@ -178,8 +178,8 @@ describe('the list of jobs', () => {
     expect(TestBed.inject(JobDesk).saving().kind).toBe('clean');
     await TestBed.inject(TransferDesk).undo();
     await settle();
-    expect(TestBed.inject(JobDesk).job()).toEqual(deck);
-    expect((await store.job(deck.id))!.job).toEqual(deck);
+    expect(TestBed.inject(JobDesk).job()).toEqual({ ...deck, date: today() });
+    expect((await store.job(deck.id))!.job).toEqual({ ...deck, date: today() });
   });
 
   it('deletes an archived job for good', async () => {
