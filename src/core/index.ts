@@ -12,7 +12,7 @@ export type { Load, SoilState } from './soil';
 export { clearSkyWm2, sunAt } from './sun';
 export { airOn, freezeTimeS, openTimeS, skinCapacity, skins, startC, steadyPanelC } from './surface';
 export type { Skin, Wetting } from './surface';
-export { apart, costPerCar, exactText, fillModes, fillVolumes, fillWith, mixFor, notations, readDilution } from './mix';
+export { apart, costPerCar, countFor, strengthPoured, exactText, fillModes, fillVolumes, fillWith, mixFor, notations, readDilution } from './mix';
 export type { Advice, AdviceReason, Content, Dilution, Dosed, Fill, FillMode, Mix } from './mix';
 export { groupOf, laundryGroups, soakFor, towelLedger, weightKg } from './towel';
 export type { LaundryGroup, SideUse, UsedMitt, UsedSide, UsedTowel } from './towel';
@@ -30,7 +30,7 @@ export { afterwards, answerReasons, claimsOf, handMovesIn, liquidOf, passChanges
 export type { Afterwards, AnswerReason, Claim, Gain, HandMove, LaundryLoad, LeftOver, Liquid, RunRow, StageName, StageState, Window } from './views';
 export {
   addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, endRun, fixTreatment,
-  copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, newItem, newJob, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
+  copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, newItem, newJob, sellAs, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
   setAssumption, setChoices, setLeg, setReading, setSpots, sign, startRun, takeBackEvent, unsee, withChange,
   withWeather,
 } from './edit';

@@ -3,7 +3,7 @@ import { type Day, dayAfter, daysBetween } from '@esmero/units';
 import { placed } from './dates';
 import { jobs } from './jobs';
 import { movements } from './stock';
-import { foamer, gear, habits, products, sites, spareGear, towels, vehicles, vessels } from './library';
+import { foamer, gear, habits, packages, products, sites, spareGear, towels, vehicles, vessels } from './library';
 
 const library = [
   ...Object.values(vehicles).map((item) => ({ kind: 'vehicle', item })),
@@ -13,6 +13,7 @@ const library = [
   ...[...Object.values(vessels), foamer].map((item) => ({ kind: 'vessel', item })),
   ...[...Object.values(gear), ...Object.values(spareGear)].map((item) => ({ kind: 'gear', item })),
   ...Object.values(habits).map((item) => ({ kind: 'habits', item })),
+  ...Object.values(packages).map((item) => ({ kind: 'package', item })),
 ] as const;
 
 /** The invented harbour town as a collection: what a first visit finds in the app. */

@@ -1,7 +1,7 @@
-import type { Job, SoilKind, SoilLevel, SoilMap, ZoneId, ZoneSoil } from '@esmero/model';
+import { type Job, type Package, type SoilKind, type SoilLevel, type SoilMap, type ZoneId, type ZoneSoil, scopeParts } from '@esmero/model';
 import { defaultChoices as choices, zonesOf } from '@esmero/core';
 import { celsius } from '@esmero/units';
-import { device, foamer, gear, products, sites, towels, vehicles, vessels } from './library';
+import { device, foamer, gear, packages, products, sites, towels, vehicles, vessels } from './library';
 
 type Mark = readonly [kind: SoilKind, level: SoilLevel];
 
@@ -30,6 +30,8 @@ function walkRound(job: Pick<Job, 'vehicle'>, seen: Seen): SoilMap {
 
 const base = {
   currency: 'EUR',
+  scope: scopeParts,
+  soldAs: null,
   note: '',
   hour: 10,
   gear: Object.values(gear),
@@ -49,6 +51,8 @@ const base = {
   device,
   choices,
 };
+
+const sold = ({ id, name, scope, priceMinor }: Package): Pick<Job, 'scope' | 'soldAs'> => ({ scope, soldAs: { id, name, priceMinor } });
 
 const job = (rest: Omit<Job, 'soil' | keyof typeof base> & Partial<Job>, seen: Seen): Job => ({
   ...base,
@@ -108,6 +112,7 @@ export const jobs: readonly Job[] = [
       client: 'Driving school at the Upper Gate',
       date: '2031-07-16',
       vehicle: vehicles.school,
+      ...sold(packages.wash),
       site: sites.yard,
       choices: { ...choices, approach: 'cautious', glass: 'last', bucket: 'two-buckets' },
     },
@@ -125,6 +130,7 @@ export const jobs: readonly Job[] = [
       client: 'Exhibition on the quay',
       date: '2031-09-02',
       vehicle: vehicles.show,
+      ...sold(packages.shine),
       site: sites.hall,
       vessels: [...Object.values(vessels), foamer],
       choices: { ...choices, approach: 'cautious', glass: 'last' },

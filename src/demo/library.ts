@@ -1,5 +1,5 @@
 import { defaultHabits, defaultDimensions } from '@esmero/core';
-import { type MeasuringDevice, type Product, type Site, type TowelBatch, type Vehicle, type Vessel, type Gear, type HabitSet, calmShade, somewhere } from '@esmero/model';
+import { type MeasuringDevice, type Product, type Site, type TowelBatch, type Vehicle, type Vessel, type Gear, type HabitSet, type Package, calmShade, scopeParts, somewhere } from '@esmero/model';
 import { degrees, celsius, metres, minorUnits, ml } from '@esmero/units';
 
 /** Everything here is invented: a hillside harbour town, its cars, and two people with a van. */
@@ -274,3 +274,10 @@ export const vessels = {
 export const foamer = vessel('k-foam', 'Pump foamer, 1.5 L', 'foam-sprayer', 1500, 0.66, 60);
 
 export const device: MeasuringDevice = { kind: 'syringe', stepMl: ml(1), capacityMl: ml(60) };
+
+/** Scopes that are sold under a name. */
+export const packages = {
+  wash: { id: 'k-wash', name: 'Maintenance wash', scope: scopeParts, priceMinor: minorUnits(5900) },
+  shine: { id: 'k-shine', name: 'Show-floor touch-up', scope: ['body', 'glass'], priceMinor: minorUnits(3500) },
+  bodyshop: { id: 'k-bodyshop', name: 'Body-shop dust-off', scope: ['body', 'glass', 'shuts', 'boot-sill'], priceMinor: minorUnits(4500) },
+} as const satisfies Readonly<Record<string, Package>>;

@@ -15,6 +15,8 @@ export type Expected =
   | { readonly code: 'currency' }
   | { readonly code: 'object' }
   | { readonly code: 'list'; readonly most: number }
+  /** At least one of these, each once. */
+  | { readonly code: 'some'; readonly values: readonly string[] }
   | { readonly code: 'unique'; readonly field: string }
   | { readonly code: 'dilution' }
   | { readonly code: 'band' }

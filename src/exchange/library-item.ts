@@ -2,6 +2,7 @@ import type { LibraryKind } from '@esmero/model';
 import { GearDocument, TowelBatchDocument, VesselDocument } from './documents/equipment';
 import { HabitSetDocument } from './documents/habits';
 import { ProductDocument } from './documents/product';
+import { PackageDocument } from './documents/scope';
 import { SiteDocument } from './documents/site';
 import { VehicleDocument } from './documents/vehicle';
 import type { Fault } from './fault';
@@ -15,6 +16,7 @@ const documents: Readonly<Record<LibraryKind, new () => object>> = {
   vessel: VesselDocument,
   gear: GearDocument,
   habits: HabitSetDocument,
+  package: PackageDocument,
 };
 
 /** Holds a form to the same rules as a file. */

@@ -119,6 +119,7 @@ export function readShortJob(text: string, templates: Readonly<Record<string, Jo
     client: '',
     note: '',
     vehicle,
+    ...(short.scope ? { scope: short.scope as Job['scope'], soldAs: null } : {}),
     site: { ...site, workers: (short.people ?? site.workers) as Site['workers'] },
     soil: { ...clean, ...soil } as SoilMap,
     since: [],

@@ -42,6 +42,8 @@ function expectedText(expected: Expected, as: Editable = plainUnit('')): string 
       return 'an object';
     case 'list':
       return `a list of at most ${expected.most} entries`;
+    case 'some':
+      return `at least one of ${expected.values.join(', ')}, each once`;
     case 'unique':
       return `a list in which no two entries have the same ${expected.field}`;
     case 'dilution':

@@ -35,7 +35,8 @@ export const lastsText = (method: LowWater, until: Until, furthest: number): str
 /** What was done, treatment by treatment, those on most zones first. */
 export function doneSentences(zones: readonly ZonePlan[]): readonly string[] {
   const by = new Map<string, ZonePlan['zone']['id'][]>();
-  for (const { zone, treatment } of zones) {
+  for (const { zone, treatment, inScope } of zones) {
+    if (!inScope) continue;
     const name = treatment === 'leave' ? 'Left as it was' : treatmentName(treatment);
     by.set(name, [...(by.get(name) ?? []), zone.id]);
   }

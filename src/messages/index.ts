@@ -21,6 +21,7 @@ export { careAfterwards, claimText, doneSentences, carPart, lastsText, suggestio
 export { assumedText } from './assumed';
 export { actHint, clocksText, handName, moveText, oneTowel, replannedText, rolesFor, stepsFor, taskHeading, taskText, towelsFor, turnText, weatherName } from './run';
 export { againstText, learnedSentence, lessonName, runStateName, waterText } from './learned';
+export * from './scope';
 export * from './stock';
 export * from './transfer';
 export * from './notices';

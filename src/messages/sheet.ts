@@ -6,6 +6,7 @@ import { figureValue, stepName } from './figures';
 import { habitAnswer } from './habits';
 import { isBehind, lapName, passZones } from './passes';
 import { cautionSentence, verdictSentence } from './reasons';
+import { soldText } from './scope';
 import { type Units, clock, fixed, indexText } from './units';
 import { className, kitName, methodName, mixTitle, roleName, treatmentBrief, treatmentName, zoneName } from './words';
 
@@ -136,6 +137,7 @@ export function planSheet(job: Job, plan: Plan, u: Units): string {
   const sections = [
     `# ${safe(job.name)}\n`,
     `${safe(job.vehicle.name)}, ${safe(job.site.name)}, ${job.date}\n`,
+    `${safe(soldText(job))}\n`,
     `**${methodName[plan.method]}**${done ? `: ${figureValue(totals.minutes, u)}, ${figureValue(totals.litres, u)} of water, ${figureValue(totals.productMl, u)} of product (${cost}), ${figureValue(totals.towels, u)} towels, mean marring index ${figureValue(totals.index, u)} (relative, not a measurement)` : ''}\n`,
     ...plan.verdicts.map((verdict) => `- ${verdictSentence(verdict, u)}`),
   ];

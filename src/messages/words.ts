@@ -1,5 +1,5 @@
-import type { Mix, BucketName, SystemRun, Content, Kit, SideUse } from '@esmero/core';
-import type { Body, BucketSystem, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
+import type { Mix, BucketName, SystemRun, Content, Kit, SideUse, ZonePlan } from '@esmero/core';
+import type { Body, BucketSystem, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
 import { partsOf } from '@esmero/model';
 import { worded } from './english';
 
@@ -193,6 +193,9 @@ export function treatmentName(treatment: TreatmentId): string {
   return name[0]!.toUpperCase() + name.slice(1);
 }
 
+/** What is planned on a panel: nothing where nobody asked for it. */
+export const plannedName = ({ treatment, inScope }: Pick<ZonePlan, 'treatment' | 'inScope'>): string => (inScope ? treatmentName(treatment) : 'Not asked for');
+
 const contactBrief: Readonly<Record<Contact, string>> = { waterless: 'waterless', foam: 'foam', rinseless: 'rinseless', 'presoak-rinseless': 'pre-soak, rinseless' };
 const flushBrief: Readonly<Record<Flush, string>> = { none: '', pump: 'pre-rinse, ', 'hot-pump': 'hot pre-rinse, ', cordless: 'pre-rinse, ', mains: 'pre-rinse, ', bay: 'pre-rinse, ', steam: 'steam, ', mist: 'mist, ' };
 
@@ -300,11 +303,22 @@ export const runoffName: Readonly<Record<RunoffRule, string>> = {
   allowed: 'Allowed',
 };
 
+/** What of a car is washed. */
+export const scopeName: Readonly<Record<ScopePart, string>> = worded({
+  body: 'bodywork',
+  glass: 'glass outside',
+  wheels: 'wheels and tyres',
+  shuts: 'door shuts',
+  'boot-sill': 'boot sill',
+});
+
 export const readingName: Readonly<Record<LabelReading, string>> = worded({
   water: '1 part to N parts of water',
   whole: '1 part in N parts of mix',
   percent: 'N per cent of the mix',
   mLPerLitreOfWater: 'N mL per litre of water',
+  flOzPerGallon: 'N fl oz per US gallon of water',
+  mLPerGallon: 'N mL per US gallon of water',
 });
 
 export const originName: Readonly<Record<Origin, string>> = {
@@ -323,6 +337,7 @@ export const libraryName: Readonly<Record<LibraryKind, { one: string; many: stri
   vessel: { one: 'vessel', many: 'Vessels' },
   gear: { one: 'piece of gear', many: 'Gear' },
   habits: { one: 'set of habits', many: 'Habits' },
+  package: { one: 'package', many: 'Packages' },
 };
 
 export const pileName: Readonly<Record<Pile, string>> = {

@@ -49,7 +49,7 @@ const collectionSteps: readonly Step[] = [
   { job: inStamp(jobFrom9To10) },
   { job: inStamp(jobFrom10To11), items: { habits: (item) => (isRecord(item) ? { ...habitsBefore11, ...item } : item) } },
   { job: inStamp(jobFrom11To12), items: { habits: (item) => (isRecord(item) ? { ...habitsBefore12, ...item } : item) } },
-  { job: inStamp(jobFrom12To13), items: { habits: habitsFrom12To13 } },
+  { job: inStamp(jobFrom12To13), items: { habits: habitsFrom12To13 }, whole: (content) => ({ packages: [], ...content }) },
 ];
 
 /** The list of a collection file in which items of a kind stand. */
@@ -61,6 +61,7 @@ export const listNames = {
   vessel: 'vessels',
   gear: 'gear',
   habits: 'habits',
+  package: 'packages',
 } as const;
 type Kind = keyof typeof listNames;
 

@@ -155,10 +155,13 @@ const renamed = (value: unknown): unknown => {
   return { ...others, approach: school };
 };
 
-/** Version 13 calls the accepted risk what everybody calls it: the approach. */
+/** Before version 13 all of the outside was washed. */
+const scopeBefore13 = ['body', 'glass', 'wheels', 'shuts', 'boot-sill'];
+
+/** Version 13 knows a scope, and calls the accepted risk what everybody calls it: the approach. */
 export const habitsFrom12To13: Migration = renamed;
 export const jobFrom12To13: Migration = (content) =>
-  isRecord(content) ? { ...content, choices: renamed(content['choices']), wishes: renamed(content['wishes']) } : content;
+  isRecord(content) ? { scope: scopeBefore13, soldAs: null, ...content, choices: renamed(content['choices']), wishes: renamed(content['wishes']) } : content;
 
 /** Steps of the job file, from version 1. */
 export const jobMigrations: readonly Migration[] = [

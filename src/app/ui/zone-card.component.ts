@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { ZonePlan } from '@esmero/core';
 import type { Zone, ZoneSoil } from '@esmero/model';
-import { type Units, clock, indexText, treatmentName, zoneName } from '@esmero/messages';
+import { type Units, clock, indexText, plannedName, treatmentName, zoneName } from '@esmero/messages';
 import { forecastWords, soilWords } from './net/looks';
 
 /** One zone in a few lines: what it is, what lies on it, what will be done. */
@@ -66,6 +66,6 @@ export class ZoneCardComponent {
     const { option, treatment } = plan;
     return option
       ? `${treatmentName(treatment)}, index ${indexText(option.marring.index)}`
-      : treatmentName(treatment);
+      : plannedName(plan);
   });
 }

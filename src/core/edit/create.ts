@@ -1,4 +1,4 @@
-import { type Choices, type Habits, type HabitSet, type Job, type LibraryEntry, type LibraryItems, type LibraryKind, type MeasuringDevice, calmShade, somewhere } from '../model';
+import { type Choices, type Habits, type HabitSet, type Job, type LibraryEntry, type LibraryItems, type LibraryKind, type MeasuringDevice, calmShade, scopeParts, somewhere } from '../model';
 import { celsius, defaultCurrency, metres, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
 
@@ -116,6 +116,7 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
     origin: 'practice',
   }),
   habits: (id) => ({ ...defaultHabits, id, name: 'New habits' }),
+  package: (id) => ({ id, name: 'New package', scope: scopeParts, priceMinor: null }),
 };
 
 const offered = <K extends LibraryKind>(library: readonly LibraryEntry[], kind: K): LibraryItems[K][] =>
@@ -140,6 +141,8 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     note: '',
     currency: defaultCurrency,
     vehicle,
+    scope: scopeParts,
+    soldAs: null,
     site: offered(library, 'site')[0] ?? newItem.site('site'),
     products: offered(library, 'product'),
     vessels: offered(library, 'vessel'),

@@ -21,6 +21,9 @@ const ONE = rational(1);
 const ZERO = rational(0);
 const HUNDRED = rational(100);
 const THOUSAND = rational(1000);
+/** US fluid ounces of a US gallon, and mL of it (by definition). */
+const OUNCES = rational(128);
+const GALLON_ML = rational(3_785_411_784n, 1_000_000n);
 
 /** Water parts from the label's number, each convention by its own words. */
 function waterParts(n: Rational, reading: LabelReading): Rational {
@@ -33,6 +36,10 @@ function waterParts(n: Rational, reading: LabelReading): Rational {
       return divide(subtract(HUNDRED, n), n);
     case 'mLPerLitreOfWater':
       return divide(THOUSAND, n);
+    case 'flOzPerGallon':
+      return divide(OUNCES, n);
+    case 'mLPerGallon':
+      return divide(GALLON_ML, n);
   }
 }
 
@@ -69,6 +76,8 @@ export interface DilutionNotations {
   readonly percent: number;
   /** null for a product that is used as it comes. */
   readonly mLPerLitreOfWater: number | null;
+  /** US fluid ounces to a US gallon of water. */
+  readonly flOzPerGallon: number | null;
 }
 
 export function notations(dilution: Dilution): DilutionNotations {
@@ -78,6 +87,7 @@ export function notations(dilution: Dilution): DilutionNotations {
     wholeParts: toNumber(add(parts, ONE)),
     percent: toNumber(multiply(productShare(dilution), HUNDRED)),
     mLPerLitreOfWater: isPositive(parts) ? toNumber(divide(THOUSAND, parts)) : null,
+    flOzPerGallon: isPositive(parts) ? toNumber(divide(OUNCES, parts)) : null,
   };
 }
 

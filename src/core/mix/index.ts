@@ -8,6 +8,8 @@ export { fillVolumes, fillWith } from './fill';
 export type { Dosed, Fill } from './fill';
 export { mixPlan, towelsDrink } from './mix-plan';
 export type { Mix, MixPlan, Wetted } from './mix-plan';
+export { countFor, strengthPoured } from './poured';
+export type { Poured } from './poured';
 export { recipesOf } from './recipe';
 export type { Recipes } from './recipe';
 export { assignVessels, chargeOf, rinseBuckets } from './vessels';

@@ -27,6 +27,8 @@ export const bounds = {
   bottleMl: { min: 1, max: 1_000_000 },
   /** On the scale, g. */
   scaleG: { min: 0, max: 1_000_000 },
+  /** Caps, strokes or marks that were poured. */
+  count: { min: 0, max: 1000 },
   /** Money, in whole units. */
   price: { min: 0, max: 1_000_000 },
 } as const satisfies Readonly<Record<string, Bounds>>;

@@ -14,6 +14,7 @@ export * from './history';
 export * from './mark';
 export * from './movement';
 export * from './run';
+export * from './scope';
 export * from './weather';
 export { bounds } from './bounds';
 export type { Bounds } from './bounds';

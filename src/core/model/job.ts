@@ -6,6 +6,7 @@ import type { Leg } from './history';
 import type { Consent, Mark, Picture, Refusal, Signature } from './mark';
 import type { Product } from './product';
 import type { Run } from './run';
+import type { Scope, SoldAs } from './scope';
 import type { Site } from './site';
 import type { SoilMap } from './soil';
 import type { Vehicle } from './vehicle';
@@ -25,6 +26,9 @@ export interface Job {
   /** ISO 4217 code; prices are in its minor unit. */
   readonly currency: string;
   readonly vehicle: Vehicle;
+  /** What of it is to be washed, and under which name that was sold; null where it was put together by hand. */
+  readonly scope: Scope;
+  readonly soldAs: SoldAs | null;
   readonly site: Site;
   readonly products: readonly Product[];
   readonly vessels: readonly Vessel[];

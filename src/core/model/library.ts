@@ -5,11 +5,12 @@ import type { Job } from './job';
 import type { Photo } from './mark';
 import type { Movement } from './movement';
 import type { Product } from './product';
+import type { Package } from './scope';
 import type { Site } from './site';
 import type { Vehicle } from './vehicle';
 
 /** What jobs draw on. */
-export const libraryKinds = ['vehicle', 'site', 'product', 'towel', 'vessel', 'gear', 'habits'] as const;
+export const libraryKinds = ['vehicle', 'site', 'product', 'towel', 'vessel', 'gear', 'habits', 'package'] as const;
 export type LibraryKind = (typeof libraryKinds)[number];
 
 export interface LibraryItems {
@@ -20,6 +21,7 @@ export interface LibraryItems {
   readonly vessel: Vessel;
   readonly gear: Gear;
   readonly habits: HabitSet;
+  readonly package: Package;
 }
 
 /** An item of the library; archived ones stay for old jobs but are not offered. */

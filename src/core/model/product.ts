@@ -7,7 +7,7 @@ export const mixPurposes = ['waterless', 'foam', 'presoak', 'wash', 'glass', 'so
 export type MixPurpose = (typeof mixPurposes)[number];
 
 /** How a number on a label is to be read. */
-export const labelReadings = ['water', 'whole', 'percent', 'mLPerLitreOfWater'] as const;
+export const labelReadings = ['water', 'whole', 'percent', 'mLPerLitreOfWater', 'flOzPerGallon', 'mLPerGallon'] as const;
 export type LabelReading = (typeof labelReadings)[number];
 
 /** A dilution as the label says it: the digits as text, so that nothing is lost. */

@@ -1,6 +1,7 @@
 import { type Advice, adviseStrength } from '../mix';
 import { type Job, type VehicleMethod, type ZoneId, vehicleMethods } from '../model';
 import type { Verdict } from '../reasons';
+import { isInScope } from '../vehicle';
 import { type PlanningContext, type StartState, type ZoneOptions, freshStart, limitOf, noUsage } from '../rules';
 import { type Parted, bestPlan, fitted, withinBudgets } from './best-plan';
 import { cautionsOf } from './cautions';
@@ -104,13 +105,15 @@ function zonePlans(
   const laps = new Map(realised?.chosen.map(({ zone, lap }) => [zone.id, lap]));
   return context.zones.map(({ zone, soil }) => {
     const option = realised?.choice.picks.get(zone.id) ?? null;
-    const leftByHand = context.job.choices.fixed[zone.id] === 'leave';
+    const inScope = isInScope(zone, context.job.scope);
+    const leftByHand = inScope && context.job.choices.fixed[zone.id] === 'leave';
     return {
       zone,
       soil,
       treatment: option?.treatment ?? 'leave',
+      inScope,
       leftByHand,
-      leftBecause: leftByHand ? null : (found?.left.get(zone.id) ?? null),
+      leftBecause: leftByHand || !inScope ? null : (found?.left.get(zone.id) ?? null),
       option,
       lap: laps.get(zone.id) ?? null,
     };
@@ -227,11 +230,12 @@ function verdictsOf(
     const wished = alternatives.filter(({ method: of }) => of === wish);
     verdicts.push(...wished.flatMap((alt) => [...refusalReasons(alt, problem.zones), ...waits(all, alt)]));
   }
-  const left = context.zones.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
+  const wanted = context.zones.filter(({ zone }) => isInScope(zone, job.scope));
+  const left = wanted.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
   if (left.length > 0)
     verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
   verdicts.push(...partsLeft(context, found), ...heatAndHardness(context, realised), ...lateIn(realised), ...adviceAgainst(context, realised), ...spotsLeft(realised));
-  const unseen = context.zones.filter(({ soil }) => soil.basis !== 'seen').length;
+  const unseen = wanted.filter(({ soil }) => soil.basis !== 'seen').length;
   if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
   return verdicts;
 }

@@ -16,6 +16,8 @@ export interface ZonePlan {
   readonly zone: Zone;
   readonly soil: SoilState;
   readonly treatment: TreatmentId;
+  /** Was asked for. */
+  readonly inScope: boolean;
   /** Left out by hand rather than by the plan. */
   readonly leftByHand: boolean;
   /** Why the plan leaves it out; null where it does not. */

@@ -1,5 +1,5 @@
 import type { Body, Finish, Gear, GearKind, Job, MixPurpose, Site, SoilKind, SoilLevel, SoilMap, TowelBatch, Vehicle } from '../model';
-import { somewhere, zoneIds } from '../model';
+import { somewhere, scopeParts, zoneIds } from '../model';
 import { defaultChoices } from '../edit';
 import { celsius, metres, minorUnits, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
@@ -114,6 +114,8 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
   note: '',
   currency: 'EUR',
   vehicle: sampleVehicle(),
+  scope: scopeParts,
+  soldAs: null,
   site: sampleSite,
   products: [
     product('rinseless', [use('wash', '256'), use('presoak', '50')]),

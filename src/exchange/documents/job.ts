@@ -1,12 +1,13 @@
-import { zoneIds } from '@esmero/model';
+import { scopeParts, zoneIds } from '@esmero/model';
 import { ChoicesDocument } from './choices';
 import { DeviceDocument, GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
 import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, RefusalDocument, SignatureDocument } from './found';
 import { WishesDocument } from './habits';
 import { LegDocument } from './history';
 import { ProductDocument } from './product';
-import { Between, Currency, Day, Id, Many, One, OrNull, Text, UniqueBy } from './rules';
+import { Between, Currency, Day, Id, Many, One, OrNull, SomeOf, Text, UniqueBy } from './rules';
 import { RunDocument } from './run';
+import { SoldAsDocument } from './scope';
 import { SiteDocument } from './site';
 import { ZoneSoilDocument } from './soil';
 import { VehicleDocument } from './vehicle';
@@ -22,6 +23,8 @@ export class JobDocument {
   @Text(4000) note!: string;
   @Currency() currency!: string;
   @One(() => VehicleDocument) vehicle!: VehicleDocument;
+  @SomeOf(scopeParts) scope!: string[];
+  @OrNull() @One(() => SoldAsDocument) soldAs!: SoldAsDocument | null;
   @One(() => SiteDocument) site!: SiteDocument;
   @UniqueBy('id') @Many(() => ProductDocument, 100) products!: ProductDocument[];
   @UniqueBy('id') @Many(() => VesselDocument, 100) vessels!: VesselDocument[];

@@ -4,6 +4,7 @@ import { JobDocument } from './job';
 import { MovementDocument } from './movement';
 import { ProductDocument } from './product';
 import { DataUrl, Flag, Id, Many, Moment, One, UniqueBy, WholeBetween } from './rules';
+import { PackageDocument } from './scope';
 import { SiteDocument } from './site';
 import { VehicleDocument } from './vehicle';
 
@@ -52,6 +53,10 @@ export class HabitsEntryDocument extends StampedDocument {
   @One(() => HabitSetDocument) item!: HabitSetDocument;
 }
 
+export class PackageEntryDocument extends StampedDocument {
+  @One(() => PackageDocument) item!: PackageDocument;
+}
+
 /** A picture of a job. */
 export class PhotoDocument {
   @Id() key!: string;
@@ -67,6 +72,7 @@ export class CollectionDocument {
   @Many(() => VesselEntryDocument, MOST) vessels!: VesselEntryDocument[];
   @Many(() => GearEntryDocument, MOST) gear!: GearEntryDocument[];
   @Many(() => HabitsEntryDocument, MOST) habits!: HabitsEntryDocument[];
+  @Many(() => PackageEntryDocument, MOST) packages!: PackageEntryDocument[];
   @Many(() => JobEntryDocument, MOST) jobs!: JobEntryDocument[];
   @UniqueBy('id') @Many(() => MovementDocument, 1_000_000) movements!: MovementDocument[];
   @UniqueBy('key') @Many(() => PhotoDocument, 20_000) photos!: PhotoDocument[];

@@ -1,5 +1,8 @@
 import 'reflect-metadata';
 import {
+  ArrayMaxSize,
+  ArrayNotEmpty,
+  ArrayUnique,
   IsArray,
   IsBoolean,
   IsIn,
@@ -12,9 +15,8 @@ import {
   Min,
   ValidateIf,
   ValidateNested,
-  ArrayMaxSize,
-  type ValidationArguments,
   registerDecorator,
+  type ValidationArguments,
 } from 'class-validator';
 import { Type } from 'class-transformer';
 import type { Expected } from '../fault';
@@ -129,6 +131,10 @@ export const ManyOf = (values: readonly string[]): Decorator =>
     IsArray(says({ code: 'list', most: values.length })),
     IsIn([...values], { each: true, ...says({ code: 'one-of', values }) }),
   );
+
+/** Words out of a fixed set: at least one, and each once. */
+export const SomeOf = (values: readonly string[]): Decorator =>
+  all(ManyOf(values), ArrayNotEmpty(says({ code: 'some', values })), ArrayUnique(says({ code: 'some', values })));
 
 /** Hours of the day, 0 to 23. */
 export const Hours = (): Decorator =>

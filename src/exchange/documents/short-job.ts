@@ -1,5 +1,5 @@
-import { bodies, bucketSystems, colours, finishes, approaches, vehicleMethods } from '@esmero/model';
-import { Between, Maybe, One, OneOf, Text, check } from './rules';
+import { bodies, bucketSystems, colours, finishes, approaches, scopeParts, vehicleMethods } from '@esmero/model';
+import { Between, Maybe, One, OneOf, SomeOf, Text, check } from './rules';
 
 /** Parts of a car that are spoken of together, from the cleanest down. */
 export const soilGroups = ['all', 'glass', 'top', 'uppers', 'ends', 'lowers', 'shuts', 'wheels'] as const;
@@ -50,5 +50,6 @@ export class ShortJobDocument {
   @Maybe() @OneOf(['auto', ...vehicleMethods]) method?: string;
   @Maybe() @OneOf(approaches) approach?: string;
   @Maybe() @OneOf(bucketSystems) bucket?: string;
+  @Maybe() @SomeOf(scopeParts) scope?: string[];
   @Maybe() @Between(1, 2) people?: number;
 }

@@ -10,6 +10,11 @@ export const mixingText = worded({
   lead: 'Any dilution, with any vessel and measure: nothing here belongs to a job.',
   costs: (mixed: string, bought: string): string => `Mixed: ${mixed} for a car. Ready to use: ${bought}.`,
   waterFirst: (vessel: string): string => `${vessel}. Water first, then product.`,
+  poured: (ratio: string): string => `That is 1 to ${ratio}.`,
+  wanted: (ratio: string, count: string): string => `1 to ${ratio} wants ${count} of them in that much water.`,
+  pouredNothing: 'Type how many you poured, what each holds, and the water.',
+  perLitre: (ml: string): string => `${ml} mL a litre`,
+  perGallon: (ounces: string): string => `${ounces} fl oz a gallon`,
   unclear: 'Where the label is unclear, ask the maker; till then take the weaker mix.',
   caution: 'Read the safety data sheet; gloves and eye protection; never mix products in one vessel. Hot solution only in vessels rated for it.',
 });

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { show } from '../../testing/show';
+import { pressable } from '../../testing/pressable';
 import { type } from '../../testing/type';
 import { BenchPage } from './bench.page';
 
@@ -21,5 +22,17 @@ describe('the mixing page', () => {
     type(size, '20000', 'input');
     await settle();
     expect(element.querySelectorAll('esm-vessel-drawing')).toHaveLength(1);
+  });
+
+  it('says what somebody has mixed, and what the label wants', async () => {
+    const { element, settle } = await show(BenchPage);
+    pressable(element, 'What did I mix?')!.click();
+    await settle();
+    const says = (): string => element.querySelector('[data-poured]')!.textContent!;
+    expect(says()).toContain('That is 1 to 256. 1 to 256 wants 2.5 of them');
+    type(element.querySelector<HTMLInputElement>('#number')!, '128', 'input');
+    await settle();
+    expect(says()).toContain('1 to 128 wants 5.0 of them');
+    expect(element.textContent).toContain('7.81 mL a litre');
   });
 });

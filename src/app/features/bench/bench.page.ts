@@ -3,7 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import { type Dilution, type Fill, type FillMode, apart, costPerCar, fillModes, fillVolumes, fillWith, newItem, notations, readDilution } from '@esmero/core';
+import { type Dilution, type Fill, type FillMode, apart, costPerCar, countFor, fillModes, fillVolumes, fillWith, newItem, notations, readDilution, strengthPoured } from '@esmero/core';
 import { bounds, type DeviceKind, type LabelReading, type MeasuringDevice, type Vessel, deviceKinds, labelReadings } from '@esmero/model';
 import { ml, toMinor } from '@esmero/units';
 import { today } from '../../state/today';
@@ -32,6 +32,8 @@ const fillName: Readonly<Record<FillMode, string>> = {
 /** Product steps that devices commonly have; a cap has none before it is measured. */
 const usualSteps: Readonly<Record<DeviceKind, number | null>> = { cup: 5, syringe: 1, cap: null, pump: 2 };
 
+/** A ratio as it is spoken: tenths matter where it is strong. */
+const ratioText = (waterParts: number): string => fixed(waterParts, waterParts < 20 ? 1 : 0);
 
 /** Any dilution, apart from any job: vessel, lines, rounding, both readings of a label, cost, label. */
 @Component({
@@ -117,9 +119,11 @@ export class BenchPage {
     const said = notations(dilution);
     const poured = { dilution, use: { weakest: null, strongest: null } };
     const fills = fillVolumes(this.volume(), this.vessel()).map((v) => fillWith(poured, this.mode(), v, device));
+    const [amount, says] = this.u().system === 'us' ? [said.flOzPerGallon, mixingText.perGallon] : [said.mLPerLitreOfWater, mixingText.perLitre];
+    const by = amount === null ? '' : ` = ${says(fixed(amount, amount < 10 ? 2 : 0))}`;
     return {
       title: readingName[reading].replace('N', this.number()),
-      strength: `1 to ${fixed(said.waterParts, 1)} water = 1 in ${fixed(said.wholeParts, 1)} = ${fixed(said.percent, 2)} %`,
+      strength: `1 to ${fixed(said.waterParts, 1)} water = 1 in ${fixed(said.wholeParts, 1)} = ${fixed(said.percent, 2)} %${by}`,
       fills,
       sentences: fills.map((fill) => fillSentence(fill, this.u())),
     };
@@ -150,6 +154,23 @@ export class BenchPage {
   }
 
   protected readonly bounds = bounds;
+
+  // The other way round: from what was poured to what it is.
+  protected readonly pouredOpen = signal(false);
+  protected readonly count = signal(2.5);
+  /** mL, as is the water. */
+  protected readonly each = signal(14.8);
+  protected readonly into = signal(9460);
+  protected readonly poured = computed(() => {
+    const poured = { count: this.count(), eachMl: this.each(), waterMl: this.into() };
+    const strength = poured.waterMl > 0 ? strengthPoured(poured) : null;
+    if (!strength) return mixingText.pouredNothing;
+    const { waterParts } = notations(strength);
+    const label = this.dilutionOf(this.reading());
+    const wanted = label && countFor(label, poured);
+    const says = mixingText.poured(ratioText(waterParts));
+    return label && wanted !== null ? `${says} ${mixingText.wanted(ratioText(notations(label).waterParts), fixed(wanted, wanted < 10 ? 1 : 0))}` : says;
+  });
 
   // Cost by the car.
   protected readonly currency = inject(CollectionDesk).currency;

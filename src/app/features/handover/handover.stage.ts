@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject,
 import { Button } from 'primeng/button';
 import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg } from '@esmero/core';
 import type { CleanlinessClass, Job, Leg, PictureTime, Signature } from '@esmero/model';
-import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText } from '@esmero/messages';
+import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText, soldText } from '@esmero/messages';
 import type { HandoverPaper } from '@esmero/papers';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -34,6 +34,7 @@ const parts: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 export class HandoverStage {
   protected readonly wording = handoverText;
   protected readonly dayText = dayText;
+  protected readonly soldText = soldText;
   protected readonly desk = inject(JobDesk);
   private readonly document = inject(DOCUMENT);
   private readonly now = inject(NOW);
@@ -132,7 +133,7 @@ export class HandoverStage {
     return {
       kind: 'handover',
       title: `For ${job.client || 'the client'}`,
-      about: `${job.vehicle.name} · ${job.site.name} · ${dayText(job.date)}`,
+      about: [job.vehicle.name, job.site.name, dayText(job.date), soldText(job)].join(' · '),
       car: carSvg(job.vehicle),
       sections: [
         ...section(`${this.title()}: ${this.method().toLowerCase()}`, [...this.done(), ...this.left()]),

@@ -1,5 +1,6 @@
 import { describe, expect, it, vi } from 'vitest';
 import { SiteStage } from './site.stage';
+import { pressable } from '../../testing/pressable';
 import { show } from '../../testing/show';
 
 describe('site', () => {
@@ -20,5 +21,19 @@ describe('site', () => {
       expect(element.querySelector('.fault')?.textContent).toContain('from 0');
     }, 20_000);
     expect(job.job()!.site.waterL).toBe(30);
+  });
+
+  it('asks what is washed: a part more or less, or as it is sold', async () => {
+    const { element, settle, job } = await show(SiteStage);
+    const pressed = (name: string): boolean => pressable(element, name)!.getAttribute('aria-pressed') === 'true';
+    expect(pressed('Wheels and tyres')).toBe(true);
+    pressable(element, 'Wheels and tyres')!.click();
+    await settle();
+    expect(job.job()!.scope).toEqual(['body', 'glass', 'shuts', 'boot-sill']);
+    expect(job.plan()!.zones.filter(({ inScope }) => !inScope).every(({ treatment }) => treatment === 'leave')).toBe(true);
+    pressable(element, 'Show-floor touch-up')!.click();
+    await settle();
+    expect(job.job()!.soldAs).toMatchObject({ name: 'Show-floor touch-up', priceMinor: 3500 });
+    expect([pressed('Bodywork'), pressed('Door shuts')]).toEqual([true, false]);
   });
 });

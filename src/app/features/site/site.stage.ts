@@ -5,9 +5,9 @@ import { Drawer } from 'primeng/drawer';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
-import type { Caution } from '@esmero/core';
-import { type Job, type LibraryKind, type RunoffRule, type Site, type Vehicle, bounds } from '@esmero/model';
-import { bodyName, colourName, finishName, runoffName, siteText } from '@esmero/messages';
+import { type Caution, sellAs, toggleScope } from '@esmero/core';
+import { type Job, type LibraryKind, type Package, type RunoffRule, type ScopePart, type Site, type Vehicle, bounds, scopeParts } from '@esmero/model';
+import { bodyName, capital, colourName, finishName, money, runoffName, scopeName, siteText } from '@esmero/messages';
 import { checked } from '../../state/checked';
 import { onDay, withPlaceClock } from '../../state/place-clock';
 import { JobDesk } from '../../state/job-desk';
@@ -79,6 +79,16 @@ export class SiteStage {
   protected readonly vehicles = computed(() => this.inStock('vehicle', this.desk.job()!.vehicle));
   protected readonly sites = computed(() => this.inStock('site', this.desk.job()!.site));
 
+  /** What is sold under a name, with its price. */
+  protected readonly packages = computed(() =>
+    this.desk
+      .library()
+      .flatMap((entry): Package[] => (entry.kind === 'package' && !entry.archived ? [entry.item] : []))
+      .sort((p, q) => q.scope.length - p.scope.length)
+      .map((item) => ({ item, price: item.priceMinor === null ? '' : money(item.priceMinor, this.desk.job()!.currency) })),
+  );
+  protected readonly parts = scopeParts.map((part) => ({ part, name: capital(scopeName[part]) }));
+
   protected readonly bounds = bounds;
   protected readonly there = there;
   protected readonly runoffs = runoffs;
@@ -135,6 +145,14 @@ export class SiteStage {
   protected toggle(key: Yes, name: string): void {
     const now = !this.desk.job()!.site[key];
     this.desk.edit(`${name}: ${now ? 'yes' : 'no'}`, (job) => ({ ...job, site: { ...job.site, [key]: now } }));
+  }
+
+  protected wash(part: ScopePart, name: string): void {
+    this.desk.edit(`${name}: ${this.desk.job()!.scope.includes(part) ? 'not asked for' : 'asked for'}`, (job) => toggleScope(job, part));
+  }
+
+  protected sell(item: Package): void {
+    this.desk.edit(`Sold as: ${item.name}`, (job) => sellAs(job, item));
   }
 
   protected write(key: 'name' | 'client' | 'note', { text, stroke }: Typed): void {

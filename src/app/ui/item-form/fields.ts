@@ -1,4 +1,4 @@
-import { type LibraryItems, type LibraryKind, bodies, colours, finishes, gearKinds, origins, piles, runoffRules, surfaces, towelRoles, vesselKinds } from '@esmero/model';
+import { type LibraryItems, type LibraryKind, bodies, colours, finishes, gearKinds, origins, piles, runoffRules, scopeParts, surfaces, towelRoles, vesselKinds } from '@esmero/model';
 import {
   type Units,
   bodyName,
@@ -13,6 +13,7 @@ import {
   pileName,
   roleName,
   runoffName,
+  scopeName,
   surfaceName,
   vesselKindName,
 } from '@esmero/messages';
@@ -179,6 +180,11 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'batteryMin', label: 'Batteries last', kind: 'number', unit: 'min', nullable: true, hint: 'Empty: on mains' },
     { path: 'noiseDb', label: 'Noise at the operator', kind: 'number', unit: 'dB' },
     origin,
+  ],
+  package: [
+    name,
+    { path: 'scope', label: 'What is washed', kind: 'several', choices: choices(scopeParts, scopeName) },
+    { path: 'priceMinor', label: 'Price', kind: 'money', hint: 'Empty: by the car' },
   ],
   habits: [
     name,

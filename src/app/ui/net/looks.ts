@@ -1,6 +1,6 @@
 import { type Load, type SoilState, type RunStatus, type ZonePlan, defaultAssumptions, forecastOn, levelOfLoad } from '@esmero/core';
 import type { Job, SoilLevel, Zone, ZoneId, ZoneSoil } from '@esmero/model';
-import { type Units, capital, levelName, soilMark, soilName, spotName, treatmentBrief, treatmentName } from '@esmero/messages';
+import { type Units, capital, levelName, soilMark, soilName, spotName, plannedName, treatmentBrief } from '@esmero/messages';
 import type { LegendItem } from './net-legend.component';
 import { type Looks, type ZoneLook, isCooled, isFlushed, plainLook, treatmentFill, treatmentMark } from './zone-look';
 
@@ -97,7 +97,7 @@ export const markOf = (treatment: ZonePlan['treatment']): string => {
   return `${isFlushed(treatment) ? '↓' : isCooled(treatment) ? '◦' : ''}${treatmentMark[fill]}`;
 };
 
-function treatmentLook({ treatment, option }: ZonePlan, fixed: boolean): ZoneLook {
+function treatmentLook({ treatment, option, inScope }: ZonePlan, fixed: boolean): ZoneLook {
   return {
     ...plainLook,
     fill: treatmentFill(treatment),
@@ -106,7 +106,7 @@ function treatmentLook({ treatment, option }: ZonePlan, fixed: boolean): ZoneLoo
     mark: `${markOf(treatment)}${fixed ? ' ·' : ''}`,
     // The tone tells it, with the legend: letters only where one points.
     brief: fixed ? '·' : '',
-    says: `${treatmentName(treatment)}${fixed ? ', fixed by hand' : ''}${option ? `, index ${option.marring.index.toFixed(1)}` : ''}`,
+    says: `${plannedName({ treatment, inScope })}${fixed ? ', fixed by hand' : ''}${option ? `, index ${option.marring.index.toFixed(1)}` : ''}`,
   };
 }
 
@@ -117,9 +117,9 @@ export const treatmentLooks = (plans: Iterable<ZonePlan>, fixed: Job['choices'][
 /** Each tone on the car once, with how many panels have it and how large they are together. */
 export function treatmentLegend(plans: Iterable<ZonePlan>, u: Units): readonly LegendItem[] {
   const items = new Map<string, LegendItem & { panels: number; areaM2: number }>();
-  for (const { treatment, zone } of plans) {
+  for (const { treatment, zone, inScope } of plans) {
     const [fill, flushed, cooled] = [treatmentFill(treatment), isFlushed(treatment), isCooled(treatment)];
-    const name = capital(treatment === 'leave' ? 'left out' : treatmentBrief(treatment));
+    const name = inScope ? capital(treatmentBrief(treatment)) : plannedName({ treatment, inScope });
     const item = items.get(name) ?? { fill, flushed, cooled, name, how: '', panels: 0, areaM2: 0 };
     items.set(name, { ...item, panels: item.panels + 1, areaM2: item.areaM2 + zone.areaM2 });
   }
