@@ -35,7 +35,7 @@ test('what is typed is kept while it is typed, and undone by the word', async ({
   await page.getByRole('heading', { name: 'Whose car?' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(client(page)).toHaveValue('Harbour');
-  await page.getByRole('button', { name: 'Do again' }).click();
+  await page.getByRole('button', { name: 'Redo' }).click();
   await expect(client(page)).toHaveValue('Harbour office');
 });
 

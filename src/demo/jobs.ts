@@ -91,7 +91,7 @@ export const jobs: readonly Job[] = [
       upper: ['dust', 2],
       lower: ['road-film', 2],
       wheels: ['brake-dust', 2],
-      also: { bonnet: { deposits: [{ kind: 'dust', level: 1 }], spots: { insects: 6 } } },
+      also: { bonnet: { deposits: [{ kind: 'dust', level: 1 }], spots: {}, bugs: 'few' } },
     },
   ),
   job(

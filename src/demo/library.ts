@@ -166,6 +166,21 @@ export const products = {
     safety: 'Solvent: gloves, air, no flame; cloths in a lidded tin.',
     origin: 'label',
   },
+  bugOff: {
+    id: 'p-bugs',
+    name: 'Bug remover, ready to use',
+    uses: [use('bugs', '0', null, null)],
+    sizeMl: ml(500),
+    priceMinor: minorUnits(900),
+    maxPanelC: celsius(32),
+    notOnSurfaces: ['bright-metal'],
+    notOnFinishes: [],
+    filmFactor: 1,
+    leavesLayer: false,
+    notWith: [],
+    safety: 'Alkaline: gloves and eye protection; not in the sun, never let it dry.',
+    origin: 'label',
+  },
 } as const satisfies Record<string, Product>;
 
 const gearOf = (id: string, name: string, kind: Gear['kind'], flow: number, battery: number | null, noise: number): Gear => ({

@@ -286,6 +286,24 @@ describe('published schemas', () => {
     expect(again.ok && again.value).toEqual(held(demo));
   });
 
+  it('takes counted bugs from before version 13 for the cover they come to, and all of the outside for the scope', () => {
+    const file = JSON.parse(writeJob(deck));
+    const { scope: _1, soldAs: _2, ...before } = file.job;
+    const soil = before.soil.map(({ bugs: _3, ...one }: { bugs?: string; zone: string; spots: unknown[] }) => {
+      const counts: Record<string, number> = { bonnet: 2, grille: 9, roof: 40, 'boot-lid': 0 };
+      const count = counts[one.zone];
+      return count === undefined ? one : { ...one, spots: [...one.spots, { kind: 'insects', count }] };
+    });
+    before.choices.assumptions = [{ name: 'secondsInsects', value: 20 }];
+    const read = readJob(JSON.stringify({ ...file, version: 12, job: { ...before, soil } }));
+    expect(read.ok).toBe(true);
+    if (!read.ok) return;
+    expect(Object.fromEntries(['bonnet', 'grille', 'roof', 'boot-lid'].map((zone) => [zone, read.value.soil[zone as 'roof']?.bugs]))).toEqual({ bonnet: 'few', grille: 'many', roof: 'covered', 'boot-lid': undefined });
+    expect(read.value.soil.roof!.spots).toEqual({});
+    expect(read.value.scope).toEqual(['body', 'glass', 'wheels', 'shuts', 'boot-sill']);
+    expect(read.value.choices.assumptions).toEqual({});
+  });
+
   it('answers what version 12 asks as everybody did before, and keeps passes that were changed by hand', () => {
     const file = JSON.parse(writeJob(deck));
     const { rinseWith: _1, standing: _2, pair: _3, passes: _4, ...before } = file.job.choices;

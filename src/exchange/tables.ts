@@ -9,8 +9,12 @@ const csv = (fields: readonly string[], rows: readonly Row[]): string =>
 
 const rounded = (value: number, digits = 2): number => Number(value.toFixed(digits));
 
-/** One row a filling. */
-export function mixesCsv({ mix }: Plan): string {
+/** One row a filling, and one for what is used out of its bottle. */
+export function mixesCsv({ mix, bottles }: Plan): string {
+  const out = bottles.map(({ purpose, productName, ml }) => ({
+    ...{ content: purpose, vessel: '', filling: 1, product: productName, water_ml: 0 },
+    ...{ product_ml: rounded(ml, 4), measured_ml: rounded(ml), total_ml: rounded(ml), water_parts: 0 },
+  }));
   const rows = mix.mixes.flatMap(({ content, vessel, productName, fills }) =>
     fills.map(({ totalMl, waterMl, dose }, i) => ({
       content,
@@ -25,7 +29,7 @@ export function mixesCsv({ mix }: Plan): string {
     })),
   );
   const fields = ['content', 'vessel', 'filling', 'product', 'water_ml', 'product_ml', 'measured_ml', 'total_ml', 'water_parts'];
-  return csv(fields, rows);
+  return csv(fields, [...rows, ...out]);
 }
 
 /** One row for each part of a zone on each side of each towel. */

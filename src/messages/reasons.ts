@@ -22,6 +22,7 @@ const purposeName: Readonly<Record<MixPurpose | 'water', string>> = {
   presoak: 'pre-soak',
   wash: 'rinseless',
   glass: 'glass',
+  bugs: 'bug remover',
   solvent: 'tar and sap',
 };
 
@@ -39,6 +40,21 @@ export const spotLeftBecause: Readonly<Record<SpotLeft, string>> = {
   finish: 'the product’s label excludes this finish',
   habit: 'your approach leaves them alone',
 };
+
+/** What to do first where bug remover cannot be used here and now. */
+function bugsAdvice(why: SpotLeft, most: string): string {
+  switch (why) {
+    case 'in-sun':
+      return 'Bring the front into the shade first: bug remover is not used in the sun.';
+    case 'too-warm':
+      return `Shade it and let it cool to ${most} first: that is the bug remover’s limit.`;
+    case 'surface':
+    case 'finish':
+      return 'Take a bug remover that is made for this surface: the label of yours excludes it.';
+    default:
+      return 'Put a bug remover on the job’s list.';
+  }
+}
 
 /** No liquid is carried hotter. */
 const HOTTEST_C = 80;
@@ -192,6 +208,8 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
       return shortageSentence(verdict, u);
     case 'missing':
       return gateSentence(verdict.gate, u);
+    case 'bugs-left':
+      return `${bugsAdvice(verdict.why, u.temperature(verdict.mostC))} Until then the bugs stay on: ${zoneList(verdict.zones)}.`;
     case 'spots-left':
       return `${verdict.count} ${spotName[verdict.kind]} stay: ${spotLeftBecause[verdict.why]}.`;
     case 'against-advice':

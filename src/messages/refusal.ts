@@ -4,7 +4,7 @@ import { verdictSentence } from './reasons';
 import type { Units } from './units';
 
 /** Verdicts that belong into a note to the client. */
-const told = new Set(['zones-blocked', 'parts-left', 'over-budget', 'missing', 'spots-left', 'zones-left']);
+const told = new Set(['zones-blocked', 'parts-left', 'over-budget', 'missing', 'spots-left', 'bugs-left', 'zones-left']);
 
 /** What would happen all the same, and what the car needs, by what stands in the way. */
 const needs: Readonly<Record<Obstacle, readonly string[]>> = {

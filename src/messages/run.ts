@@ -1,5 +1,5 @@
 import { capital } from './capital';
-import { type Clocks, type Hand, type HandMove, type PassAct, type Plan, type Task, handMovesIn } from '@esmero/core';
+import { type Clocks, type Hand, type HandMove, type PassAct, type Plan, type PlannedPass, type Task, handMovesIn } from '@esmero/core';
 import type { ReplanEvent, TowelRole, WeatherChange, ZoneId } from '@esmero/model';
 import { isBehind, passHeading, passTitle } from './passes';
 import { fixed, type Units } from './units';
@@ -73,6 +73,17 @@ function isBlown({ zones }: Plan, task: Task): boolean {
   return zones.some(({ zone, option }) => own.has(zone.id) && option?.blown);
 }
 
+/** "Bug remover on the bugs, two goes of 60 s", or just the spots. */
+function spotsText({ zones }: Plan, { parts }: PlannedPass): string {
+  const here = zones.filter(({ zone }) => parts.some(({ zoneId }) => zoneId === zone.id)).flatMap(({ option }) => option ?? []);
+  const bugs = here.flatMap((option) => (option.bugs && !option.bugs.left ? [option.bugs] : []));
+  const [first] = [...bugs].sort((p, q) => q.rounds - p.rounds);
+  const spots = here.some((option) => option.spots.some(({ left }) => left === null));
+  if (!first) return 'Treat the spots';
+  const often = first.rounds === 2 ? `two goes of ${Math.round(first.dwellS / 2)} s` : `${Math.round(first.dwellS)} s`;
+  return `${contentName[first.purpose]} on the bugs, ${often}${first.brush ? ', soft wet brush' : ''}${spots ? '; treat the spots' : ''}`;
+}
+
 /** What is done in a pass, one thing after the other, in the order of the plan; what is wetted ahead has its place in it. */
 export function stepsFor(plan: Plan, task: Task): readonly string[] {
   const { steps, passes } = plan.timeline;
@@ -87,7 +98,7 @@ export function stepsFor(plan: Plan, task: Task): readonly string[] {
     const of = passes.find(({ number }) => number === pass)!;
     const ahead = pass !== task.pass;
     if (kind === 'flush') say(isBlown(plan, task) ? 'Pre-rinse, let it run off, blow off what stands' : 'Pre-rinse, let it run off');
-    else if (kind === 'pretreat') say(ahead ? `Treat the spots ahead: ${passTitle(of)}` : 'Treat the spots');
+    else if (kind === 'pretreat') say(`${spotsText(plan, of)}${ahead ? `, ahead: ${passTitle(of)}` : ''}`);
     else if (kind === 'spray') say(ahead ? `Wet the next one: ${passTitle(of)}` : `Wet it with ${liquidFor(plan, task) || 'the mix'}`);
     else if (kind === 'wait') say(`Let it dwell, ${clock(to - from)}`);
     else if (kind === 'wipe') say('Lift or wash, straight strokes without weight');

@@ -1,7 +1,7 @@
-import type { Question, SpotPlan } from '@esmero/core';
+import type { Bottle, BugPlan, Question, SpotPlan } from '@esmero/core';
 import { spotLeftBecause } from './reasons';
-import { indexText } from './units';
-import { contentName } from './words';
+import { type Units, indexText } from './units';
+import { contentName, zoneList } from './words';
 
 /** Why a zone deserves a second look, and how to look. */
 export function questionSentence({ basis, index, worseIndex, limit }: Question): string {
@@ -14,4 +14,15 @@ export function spotSentence({ left, purpose, dwellS, count }: SpotPlan): string
   if (left) return `Stay: ${spotLeftBecause[left]}.`;
   const spots = count === 1 ? 'it' : 'them';
   return `${contentName[purpose]} on ${spots}, ${Math.round(dwellS)} s to soften, lifted before the wipe.`;
+}
+
+/** "12 mL on the grille and front bumper". */
+export const bottleSentence = ({ ml, zones }: Bottle, u: Units): string => `${u.volume(ml)}, as it comes: ${zoneList(zones, 4)}.`;
+
+/** What is done about bug splatter before the wipe: how much, how often, how long, and what is kept for a second go. */
+export function bugSentence({ left, purpose, ml, rounds, dwellS, brush }: BugPlan, u: Units): string {
+  if (left) return `Stay: ${spotLeftBecause[left]}.`;
+  const how = rounds === 2 ? `in two goes of ${Math.round(dwellS / 2)} s, the second where bugs are still on` : `${Math.round(dwellS)} s to soften; keep as much for a second go`;
+  const help = brush ? ' A soft wet brush helps.' : '';
+  return `${u.volume(ml)} of ${contentName[purpose].toLowerCase()}, ${how}. Lift, do not rub.${help}`;
 }

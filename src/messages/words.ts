@@ -1,5 +1,5 @@
 import type { Mix, BucketName, SystemRun, Content, Kit, SideUse, ZonePlan } from '@esmero/core';
-import type { Body, BucketSystem, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
+import type { Body, Bottled, BucketSystem, BugCover, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
 import { partsOf } from '@esmero/model';
 import { worded } from './english';
 
@@ -117,8 +117,10 @@ export const levelBrief: Readonly<Record<SoilLevel, string>> = {
   5: 'caked',
 };
 
+/** How much of a panel is under bug splatter. */
+export const bugsName: Readonly<Record<BugCover, string>> = { few: 'a few bugs', many: 'many bugs', covered: 'covered with bugs' };
+
 export const spotName: Readonly<Record<SpotKind, string>> = {
-  insects: 'bug splatter',
   droppings: 'bird droppings',
   sap: 'sap spots',
   tar: 'tar spots',
@@ -220,9 +222,10 @@ export const kitName: Readonly<Record<Kit | 'glass', string>> = {
   glass: 'glass spray',
 };
 
-export const contentName: Readonly<Record<Content | 'solvent', string>> = {
+export const contentName: Readonly<Record<Content | Bottled, string>> = {
   waterless: 'Waterless mix',
   foam: 'Lifting foam',
+  bugs: 'Bug remover',
   solvent: 'Tar and sap lifter',
   supply: 'Plain water, for the washer',
   presoak: 'Pre-soak',

@@ -158,10 +158,21 @@ const renamed = (value: unknown): unknown => {
 /** Before version 13 all of the outside was washed. */
 const scopeBefore13 = ['body', 'glass', 'wheels', 'shuts', 'boot-sill'];
 
-/** Version 13 knows a scope, and calls the accepted risk what everybody calls it: the approach. */
+/** Bugs that were counted before version 13, as the cover that they come to: judged. */
+const coverBefore13 = (count: unknown): string => (typeof count !== 'number' || count <= 4 ? 'few' : count <= 15 ? 'many' : 'covered');
+
+const withCover = (soil: unknown): unknown => {
+  if (!isRecord(soil) || !Array.isArray(soil['spots'])) return soil;
+  const isInsects = (one: unknown): boolean => isRecord(one) && one['kind'] === 'insects';
+  const counted = soil['spots'].find(isInsects) as Record<string, unknown> | undefined;
+  const spots = soil['spots'].filter((one) => !isInsects(one));
+  return { ...soil, spots, ...(counted && counted['count'] !== 0 ? { bugs: coverBefore13(counted['count']) } : {}) };
+};
+
+/** Version 13 knows a scope, judges bugs by cover, and calls the accepted risk what everybody calls it: the approach. */
 export const habitsFrom12To13: Migration = renamed;
 export const jobFrom12To13: Migration = (content) =>
-  isRecord(content) ? { scope: scopeBefore13, soldAs: null, ...content, choices: renamed(content['choices']), wishes: renamed(content['wishes']) } : content;
+  isRecord(content) ? { scope: scopeBefore13, soldAs: null, ...content, soil: mapped(content['soil'], withCover), choices: withoutFigure(renamed(content['choices']), 'secondsInsects'), wishes: renamed(content['wishes']) } : content;
 
 /** Steps of the job file, from version 1. */
 export const jobMigrations: readonly Migration[] = [

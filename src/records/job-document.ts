@@ -15,9 +15,10 @@ export function jobFrom(document: object): Job {
   return {
     ...(same as unknown as Omit<Job, 'soil' | 'choices' | 'readings'>),
     readings: recordOf(readings, 'zone', ({ panelC }) => panelC) as Job['readings'],
-    soil: recordOf(soil, 'zone', ({ deposits, spots }) => ({
+    soil: recordOf(soil, 'zone', ({ deposits, spots, bugs }) => ({
       deposits,
       spots: recordOf(spots, 'kind', ({ count }) => count),
+      ...(bugs ? { bugs } : {}),
     })) as Job['soil'],
     choices: {
       ...(choices as JobDocument),
@@ -32,10 +33,11 @@ export function jobDocument({ soil, choices, readings, ...same }: Job): JobDocum
   return {
     ...same,
     readings: Object.entries(readings).map(([zone, panelC]) => ({ zone, panelC })),
-    soil: Object.entries(soil).map(([zone, { deposits, spots }]) => ({
+    soil: Object.entries(soil).map(([zone, { deposits, spots, bugs }]) => ({
       zone,
       deposits: deposits.map(({ kind, level }) => ({ kind, level })),
       spots: Object.entries(spots).map(([kind, count]) => ({ kind, count })),
+      ...(bugs ? { bugs } : {}),
     })),
     choices: {
       ...choices,

@@ -6,7 +6,7 @@ const sheet: readonly { readonly title: string; readonly keys: readonly (readonl
     keys: [
       ['?', 'This sheet'],
       ['Ctrl Z', 'Undo'],
-      ['Ctrl Shift Z', 'Do again'],
+      ['Ctrl Shift Z', 'Redo'],
       ['[  ]', 'Stage before, stage after'],
     ],
   },

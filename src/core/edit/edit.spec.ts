@@ -5,7 +5,7 @@ import { planJob } from '../planning/plan-job';
 import { sampleJob, soilAll } from '../testing/sample';
 import { mirrored } from '../vehicle';
 import { celsius } from '../units';
-import { copyJob, fixTreatment, lift, mirrorSoil, newItem, newJob, paint, setAssumption, setSpots, unsee } from '.';
+import { copyJob, fixTreatment, lift, mirrorSoil, newItem, newJob, paint, setAssumption, setBugs, setSpots, unsee } from '.';
 
 const job = sampleJob({ soil: {} });
 const brush = fc.record({
@@ -49,9 +49,16 @@ describe('painting', () => {
   });
 
   it('counts spots and drops a count of nothing', () => {
-    const three = setSpots(job, 'bonnet', 'insects', 3);
-    expect(three.soil.bonnet!.spots).toEqual({ insects: 3 });
-    expect(setSpots(three, 'bonnet', 'insects', 0).soil.bonnet!.spots).toEqual({});
+    const three = setSpots(job, 'bonnet', 'tar', 3);
+    expect(three.soil.bonnet!.spots).toEqual({ tar: 3 });
+    expect(setSpots(three, 'bonnet', 'tar', 0).soil.bonnet!.spots).toEqual({});
+  });
+
+  it('judges bugs by cover, which neither paint nor spots take off', () => {
+    const covered = setBugs(job, 'grille', 'covered');
+    const painted = setSpots(paint(covered, ['grille'], { deposit: { kind: 'dust', level: 1 }, onTop: false }), 'grille', 'tar', 1);
+    expect(painted.soil.grille).toEqual({ deposits: [{ kind: 'dust', level: 1 }], spots: { tar: 1 }, bugs: 'covered' });
+    expect(setBugs(painted, 'grille', null).soil.grille).not.toHaveProperty('bugs');
   });
 
   it('mirrors one flank onto the other, and twice is once', () => {

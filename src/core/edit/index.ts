@@ -7,7 +7,7 @@ export { sellAs, toggleScope } from './scope';
 export { defaultChoices, defaultHabits, habitsIn, newItem, newJob } from './create';
 export { atHour, withWeather } from './hour';
 export { dropRun, endRun, noteEvent, noteEvents, noteUse, putPunch, startRun, takeBackEvent } from './run';
-export { lift, mirrorSoil, paint, setSpots, unsee } from './soil';
+export { lift, mirrorSoil, paint, setBugs, setSpots, unsee } from './soil';
 export type { Brush } from './soil';
 export { mayBecome, setAside } from './towels';
 export { addLeg, addPicture, dropMark, dropPicture, putMark, setLeg, setReading, sign } from './walk-round';

@@ -1,4 +1,4 @@
-import type { Deposit, Job, SoilMap, SpotKind, ZoneId, ZoneSoil } from '../model';
+import type { BugCover, Deposit, Job, SoilMap, SpotKind, ZoneId, ZoneSoil } from '../model';
 import { mirrored } from '../vehicle';
 
 /** What a stroke lays on a zone: instead of what is there, or on top of it. */
@@ -11,14 +11,14 @@ const bare: ZoneSoil = { deposits: [], spots: {} };
 
 const soilAt = (soil: SoilMap, id: ZoneId): ZoneSoil => soil[id] ?? bare;
 
-function laid({ deposits, spots }: ZoneSoil, { deposit, onTop }: Brush): ZoneSoil {
-  const kept = onTop ? deposits.filter(({ kind }) => kind !== deposit.kind) : [];
-  return { deposits: [...kept, deposit], spots };
+function laid(soil: ZoneSoil, { deposit, onTop }: Brush): ZoneSoil {
+  const kept = onTop ? soil.deposits.filter(({ kind }) => kind !== deposit.kind) : [];
+  return { ...soil, deposits: [...kept, deposit] };
 }
 
 const withSoil = (job: Job, soil: SoilMap): Job => ({ ...job, soil });
 
-/** Paints zones with a brush; spots stay. */
+/** Paints zones with a brush; spots and bugs stay. */
 export const paint = (job: Job, ids: readonly ZoneId[], brush: Brush): Job =>
   withSoil(job, {
     ...job.soil,
@@ -36,19 +36,22 @@ export const unsee = (job: Job, ids: readonly ZoneId[]): Job =>
 
 /** Takes one kind of soil off a zone; the zone stays looked at. */
 export const lift = (job: Job, id: ZoneId, kind: Deposit['kind']): Job => {
-  const { deposits, spots } = soilAt(job.soil, id);
-  return withSoil(job, {
-    ...job.soil,
-    [id]: { deposits: deposits.filter((deposit) => deposit.kind !== kind), spots },
-  });
+  const soil = soilAt(job.soil, id);
+  return withSoil(job, { ...job.soil, [id]: { ...soil, deposits: soil.deposits.filter((deposit) => deposit.kind !== kind) } });
 };
 
 /** Sets how many spots of a kind a zone has; 0 takes them off. */
 export function setSpots(job: Job, id: ZoneId, kind: SpotKind, count: number): Job {
-  const { deposits, spots } = soilAt(job.soil, id);
-  const { [kind]: _before, ...others } = spots;
+  const soil = soilAt(job.soil, id);
+  const { [kind]: _before, ...others } = soil.spots;
   const next = count > 0 ? { ...others, [kind]: Math.round(count) } : others;
-  return withSoil(job, { ...job.soil, [id]: { deposits, spots: next } });
+  return withSoil(job, { ...job.soil, [id]: { ...soil, spots: next } });
+}
+
+/** How much of a zone bug splatter covers; null takes it off. */
+export function setBugs(job: Job, id: ZoneId, bugs: BugCover | null): Job {
+  const { bugs: _before, ...soil } = soilAt(job.soil, id);
+  return withSoil(job, { ...job.soil, [id]: bugs ? { ...soil, bugs } : soil });
 }
 
 /** Makes one flank look like the other; zones of the centre stay. */

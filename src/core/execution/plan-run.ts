@@ -39,6 +39,7 @@ const isOver = ({ zones, method }: Plan, { job, begun }: Remaining): boolean =>
 const nothingMore = (before: Plan, { begun }: Remaining): Plan => ({
   ...before,
   begun,
+  bottles: [],
   towels: [],
   mitts: [],
   mix: { ...before.mix, mixes: [], litres: 0, productMl: 0 },

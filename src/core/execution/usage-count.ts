@@ -1,4 +1,4 @@
-import { type Job, type RunUse, type TowelRole, type VehicleMethod, mixPurposes, towelRoles } from '../model';
+import { type Job, type RunUse, type TowelRole, type VehicleMethod, isBottled, mixPurposes, towelRoles } from '../model';
 import type { Spent, StartState } from '../rules';
 import { seenBesideForecast } from '../soil';
 import { stretchNow } from './plan-run';
@@ -36,7 +36,7 @@ export function usageAccount(job: Job): UsageAccount | null {
 /** What a run took, from what was counted after it; more left than was made counts as nothing used. */
 export function useOf({ spent, expected, doneShare, method, soil }: UsageAccount, { leftMl, opened }: Counted, at: number, because = ''): RunUse {
   const mixes = mixPurposes.flatMap((purpose): RunUse['mixes'][number][] => {
-    const [madeMl, plannedMl] = purpose === 'solvent' ? [0, 0] : [spent.madeMl[purpose] ?? 0, spent.laidMl[purpose] ?? 0];
+    const [madeMl, plannedMl] = isBottled(purpose) ? [0, 0] : [spent.madeMl[purpose] ?? 0, spent.laidMl[purpose] ?? 0];
     return madeMl > 0 ? [{ purpose, plannedMl, usedMl: Math.max(0, madeMl - (leftMl[purpose] ?? expected.leftMl[purpose] ?? 0)) }] : [];
   });
   const towels = towelRoles.flatMap((role): RunUse['towels'][number][] => {

@@ -1,5 +1,5 @@
 import type { UsageAccount } from '../execution';
-import type { Job, Movement, MovementKind, Place, RunUse, StockItem } from '../model';
+import { type Job, type Movement, type MovementKind, type Place, type RunUse, type StockItem, isBottled } from '../model';
 import type { Plan } from '../planning';
 import { type Balances, EPS, amountAt, balancesOf, moved, stockItem } from './ledger';
 
@@ -71,7 +71,7 @@ function productUsed({ products }: Job, { spent }: UsageAccount, { mixes }: RunU
   const taken = new Map<StockItem, number>();
   for (const { purpose, usedMl } of mixes) {
     const product = products.find(({ uses }) => uses.some((use) => use.purpose === purpose));
-    if (!product || purpose === 'solvent') continue;
+    if (!product || isBottled(purpose)) continue;
     const [measured, made] = [spent.productMl[purpose] ?? 0, spent.madeMl[purpose] ?? 0];
     added(taken, stockItem('product', product.id), made > 0 ? measured * Math.max(1, usedMl / made) : 0);
   }

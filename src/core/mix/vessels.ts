@@ -1,8 +1,8 @@
 import type { Assumptions } from '../assumptions';
-import type { BucketSystem, MixPurpose, Vessel, VesselKind } from '../model';
+import type { Bottled, BucketSystem, MixPurpose, Vessel, VesselKind } from '../model';
 
-/** What stands in a vessel on site; solvent stays in its own bottle. */
-export type Content = Exclude<MixPurpose, 'solvent'> | 'water' | 'supply' | 'rinse';
+/** What stands in a vessel on site. */
+export type Content = Exclude<MixPurpose, Bottled> | 'water' | 'supply' | 'rinse';
 
 /** Vessels each content can be worked from, best first. */
 const suited: Readonly<Record<Content, readonly VesselKind[]>> = {

@@ -2,9 +2,15 @@ import type { Celsius, Millilitres, MinorUnits } from '../units';
 import type { Finish } from './vehicle';
 import type { Surface } from './zone';
 
-/** What a mix is for. Each has one vessel and one strength of its own; solvent stays in its bottle. */
-export const mixPurposes = ['waterless', 'foam', 'presoak', 'wash', 'glass', 'solvent'] as const;
+/** What stays in the bottle that it is sold in. */
+export const bottled = ['bugs', 'solvent'] as const;
+export type Bottled = (typeof bottled)[number];
+
+/** What a mix is for. Each has one vessel and one strength of its own, but for what stays in its bottle. */
+export const mixPurposes = ['waterless', 'foam', 'presoak', 'wash', 'glass', ...bottled] as const;
 export type MixPurpose = (typeof mixPurposes)[number];
+
+export const isBottled = (purpose: string): purpose is Bottled => (bottled as readonly string[]).includes(purpose);
 
 /** How a number on a label is to be read. */
 export const labelReadings = ['water', 'whole', 'percent', 'mLPerLitreOfWater', 'flOzPerGallon', 'mLPerGallon'] as const;

@@ -1,12 +1,12 @@
 import type { Celsius, Millilitres } from '../units';
 import type { VehicleMethod } from './choices';
 import type { TowelRole } from './equipment';
-import type { MixPurpose } from './product';
+import type { Bottled, MixPurpose } from './product';
 import type { Site } from './site';
 import type { ZoneId } from './zone';
 
-/** Mixes that stand in a vessel; solvent stays in its own bottle. */
-export type VesselMix = Exclude<MixPurpose, 'solvent'>;
+/** Mixes that stand in a vessel. */
+export type VesselMix = Exclude<MixPurpose, Bottled>;
 
 /** What is done to a section of a zone at a time of its own; 0 is the zone as a whole. */
 export const runActs = ['flush', 'wet', 'wipe', 'dry', 'glass'] as const;

@@ -16,8 +16,13 @@ export type SoilKind = (typeof soilKinds)[number];
 export const soilLevels = [0, 1, 2, 3, 4, 5] as const;
 export type SoilLevel = (typeof soilLevels)[number];
 
-export const spotKinds = ['insects', 'droppings', 'sap', 'tar'] as const;
+/** Spots that are counted. */
+export const spotKinds = ['droppings', 'sap', 'tar'] as const;
 export type SpotKind = (typeof spotKinds)[number];
+
+/** Bug splatter is not counted but judged by how much of the panel it covers. */
+export const bugCovers = ['few', 'many', 'covered'] as const;
+export type BugCover = (typeof bugCovers)[number];
 
 export interface Deposit {
   readonly kind: SoilKind;
@@ -30,6 +35,8 @@ export type SpotCounts = Readonly<Partial<Record<SpotKind, number>>>;
 export interface ZoneSoil {
   readonly deposits: readonly Deposit[];
   readonly spots: SpotCounts;
+  /** Missing where there is none. */
+  readonly bugs?: BugCover;
 }
 
 /** Zones that are missing here have not been looked at. */

@@ -93,7 +93,7 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
     areaM2: pieces.reduce((sum, piece) => sum + piece.areaM2, 0),
     work: together(pieces),
     dwellS: Math.max(...options.map(({ dwellS }) => dwellS)),
-    softensS: Math.max(...options.map(({ spots }) => spotDwellS(spots))),
+    softensS: Math.max(...options.map(({ spots, bugs }) => Math.max(spotDwellS(spots), bugs?.dwellS ?? 0))),
     startsWithinS: startsWithinS(pieces, finishing),
     finishing,
     rinsedAtTurn: atTurn,

@@ -9,14 +9,14 @@ const FREEZING_AIR_C = 3;
 const HOT_PANEL_C = 45;
 
 /** What to be careful about, from what the plan really uses. */
-export function cautionsOf(job: Job, hottestC: number, reachM: number, { choice, mix, runoffL, solventMl }: Realised): readonly Caution[] {
+export function cautionsOf(job: Job, hottestC: number, reachM: number, { choice, mix, runoffL, bottledMl }: Realised): readonly Caution[] {
   const uses = (...kits: readonly Kit[]): boolean => kits.some((kit) => choice.kitSet.kits.includes(kit));
   const applies: readonly [Caution, boolean][] = [
     ['chemicals', mix.productMl > 0],
     ['hot-liquid', uses('heater')],
     ['steam', uses('steamer')],
     ['electricity', uses('heater', 'mains', 'steamer', 'cordless')],
-    ['solvent', solventMl > 0],
+    ['solvent', bottledMl.solvent > 0],
     ['freezing-ground', !job.site.indoors && job.site.airC <= FREEZING_AIR_C],
     ['hot-panels', hottestC >= HOT_PANEL_C],
     ['runoff', runoffL > 0 || mix.litres > 0],

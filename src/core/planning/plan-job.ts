@@ -1,6 +1,6 @@
 import { type Advice, adviseStrength } from '../mix';
-import { type Job, type VehicleMethod, type ZoneId, vehicleMethods } from '../model';
-import type { Verdict } from '../reasons';
+import { type Job, type VehicleMethod, type ZoneId, bottled, vehicleMethods } from '../model';
+import type { SpotLeft, Verdict } from '../reasons';
 import { isInScope } from '../vehicle';
 import { type PlanningContext, type StartState, type ZoneOptions, freshStart, limitOf, noUsage } from '../rules';
 import { type Parted, bestPlan, fitted, withinBudgets } from './best-plan';
@@ -8,7 +8,7 @@ import { cautionsOf } from './cautions';
 import { heatAndHardness } from './heat-and-hardness';
 import { hotWaterOf } from './hot-water';
 import { obstacleOf } from './obstacle';
-import type { Alternative, Plan, ZonePlan } from './plan';
+import type { Alternative, Bottle, Plan, ZonePlan } from './plan';
 import { type PlanningProblem, methodOf, planningProblem, pureProblem } from './problem';
 import { questionsOf } from './questions';
 import { type Realised, realise } from './realise';
@@ -156,6 +156,25 @@ function partsLeft({ zones }: PlanningContext, found: Found | null): Verdict[] {
     );
 }
 
+/** What is used out of its own bottle, and where. */
+function bottlesOf({ recipes }: PlanningContext, { choice, bottledMl }: Realised): readonly Bottle[] {
+  const picks = [...choice.picks];
+  return bottled.flatMap((purpose): Bottle[] => {
+    const recipe = recipes[purpose];
+    const ml = bottledMl[purpose];
+    if (!recipe || ml <= 0) return [];
+    return [{ purpose, productName: recipe.product.name, ml, zones: picks.filter(([, { laidMl }]) => laidMl[purpose] > 0).map(([zone]) => zone) }];
+  });
+}
+
+/** Bug splatter that stays, by why. */
+function bugsLeft({ recipes, a }: PlanningContext, realised: Realised | null): Verdict[] {
+  const left = new Map<SpotLeft, ZoneId[]>();
+  for (const [zoneId, { bugs }] of realised?.choice.picks ?? []) if (bugs?.left) left.set(bugs.left, [...(left.get(bugs.left) ?? []), zoneId]);
+  const mostC = recipes.bugs?.product.maxPanelC ?? a.bugsMaxC;
+  return [...left].map(([why, zones]) => ({ code: 'bugs-left', zones, why, mostC }));
+}
+
 /** Spots that stay, by kind and reason. */
 function spotsLeft(realised: Realised | null): Verdict[] {
   const left = new Map<string, Verdict & { readonly code: 'spots-left' }>();
@@ -234,7 +253,7 @@ function verdictsOf(
   const left = wanted.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
   if (left.length > 0)
     verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
-  verdicts.push(...partsLeft(context, found), ...heatAndHardness(context, realised), ...lateIn(realised), ...adviceAgainst(context, realised), ...spotsLeft(realised));
+  verdicts.push(...partsLeft(context, found), ...heatAndHardness(context, realised), ...lateIn(realised), ...adviceAgainst(context, realised), ...bugsLeft(context, realised), ...spotsLeft(realised));
   const unseen = wanted.filter(({ soil }) => soil.basis !== 'seen').length;
   if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
   return verdicts;
@@ -265,6 +284,7 @@ export function planJob(job: Job, begun: StartState = freshStart): Plan {
     begun,
     kits: carried.choice.kitSet.kits,
     mix: carried.mix,
+    bottles: bottlesOf(context, carried),
     towels: carried.towels,
     mitts: carried.mitts,
     timeline: carried.timeline,

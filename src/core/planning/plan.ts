@@ -1,5 +1,5 @@
 import type { Advice, MixPlan } from '../mix';
-import type { TreatmentId, VehicleMethod, Zone, ZoneId } from '../model';
+import type { Bottled, TreatmentId, VehicleMethod, Zone, ZoneId } from '../model';
 import type { Caution, Figure, Gate, Verdict } from '../reasons';
 import type { Kit, Option, StartState } from '../rules';
 import type { Lap } from '../passes';
@@ -63,6 +63,15 @@ export interface Alternative {
     | { readonly kind: 'not-today' };
 }
 
+/** A product that is used out of the bottle it is sold in. */
+export interface Bottle {
+  readonly purpose: Bottled;
+  readonly productName: string;
+  readonly ml: number;
+  /** On which panels. */
+  readonly zones: readonly ZoneId[];
+}
+
 export interface Plan {
   readonly method: VehicleMethod;
   readonly verdicts: readonly Verdict[];
@@ -71,6 +80,7 @@ export interface Plan {
   readonly begun: StartState;
   readonly kits: readonly Kit[];
   readonly mix: MixPlan;
+  readonly bottles: readonly Bottle[];
   readonly towels: readonly UsedTowel[];
   /** Mitts or sponges that are rinsed in the buckets; none where wetted towels wash. */
   readonly mitts: readonly UsedMitt[];

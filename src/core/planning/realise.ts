@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import { type Content, type MixPlan, type Wanted, type Wetted, mixPlan, towelsDrink } from '../mix';
-import type { CleanlinessClass, TowelRole, ZoneId } from '../model';
+import type { Bottled, CleanlinessClass, TowelRole, ZoneId } from '../model';
 import type { Budget } from '../reasons';
 import { type Laid, type Option, type PlanningContext, type StartState, contentsOf, finishesGlass, openTowels, packingMinutes } from '../rules';
 import { type Chosen, type Pass, lapOf, wheelsGoFirst } from '../passes';
@@ -20,7 +20,8 @@ export interface Realised {
   /** Water that never stands in a vessel: from tap and boiler, and from a wash bay. */
   readonly lineL: number;
   readonly bayL: number;
-  readonly solventMl: number;
+  /** Out of bottles that stay as they are sold. */
+  readonly bottledMl: Readonly<Record<Bottled, number>>;
   /** What it really takes from each budget. */
   readonly takes: Readonly<Record<Budget, number>>;
 }
@@ -155,7 +156,7 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
     runoffL,
     lineL,
     bayL: sumLaid(options, 'bay') / 1000,
-    solventMl: sumLaid(options, 'solvent'),
+    bottledMl: { bugs: sumLaid(options, 'bugs'), solvent: sumLaid(options, 'solvent') },
     takes: {
       litres: mix.litres + lineL,
       runoffL,

@@ -1,4 +1,5 @@
 import type { AssumptionKey } from '../assumptions';
+import { type Bottled, bottled } from '../model';
 import { type Figure, type FigurePart, sumFigure } from '../reasons';
 import type { PlanningContext } from '../rules';
 import { stepKinds } from '../schedule';
@@ -68,12 +69,12 @@ const litres = ({ mix, lineL, bayL }: Realised): Figure =>
     litreKeys,
   );
 
-const product = ({ mix, solventMl }: Realised): Figure =>
+const product = ({ mix, bottledMl }: Realised): Figure =>
   sumFigure(
     'mL',
     [
       ...mix.mixes.map(({ content, productMl }) => ({ code: `content.${content}`, value: productMl })),
-      { code: 'content.solvent', value: solventMl },
+      ...bottled.map((purpose) => ({ code: `content.${purpose}`, value: bottledMl[purpose] })),
     ],
     productKeys,
   );
@@ -106,12 +107,12 @@ const runoff = ({ chosen }: Realised): Figure =>
     ['flushFilm', 'waterHeldVertical', 'waterHeldLevel', 'waterHalfS', 'holdUpVertical', 'holdUpHorizontal', 'dripAllowance'],
   );
 
-function cost({ mix, solventMl }: Realised, { recipes }: PlanningContext): Figure | null {
-  const { solvent } = recipes;
-  if (mix.costMinor === null || (solventMl > 0 && solvent?.product.priceMinor === null)) return null;
+function cost({ mix, bottledMl }: Realised, { recipes }: PlanningContext): Figure | null {
+  const noPrice = (purpose: Bottled): boolean => bottledMl[purpose] > 0 && recipes[purpose]?.product.priceMinor === null;
+  if (mix.costMinor === null || bottled.some(noPrice)) return null;
   const parts = [
     ...mix.mixes.map((one) => ({ code: `content.${one.content}`, value: one.costMinor ?? 0 })),
-    { code: 'content.solvent', value: solventMl * (solvent?.minorPerMl ?? 0) },
+    ...bottled.map((purpose) => ({ code: `content.${purpose}`, value: bottledMl[purpose] * (recipes[purpose]?.minorPerMl ?? 0) })),
   ];
   const sum = sumFigure('minor', parts, []);
   return { ...sum, value: minorUnits(sum.value) };

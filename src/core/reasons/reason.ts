@@ -103,6 +103,7 @@ export type Verdict =
   | { readonly code: 'zones-left'; readonly zones: readonly ZoneId[] }
   | (ShortBudget & { readonly code: 'over-budget' })
   | { readonly code: 'missing'; readonly gate: Gate }
+  | { readonly code: 'bugs-left'; readonly zones: readonly ZoneId[]; readonly why: SpotLeft; readonly mostC: number }
   | { readonly code: 'spots-left'; readonly kind: SpotKind; readonly count: number; readonly why: SpotLeft }
   /** The approach's limit was lifted on the client's word. */
   | { readonly code: 'against-advice'; readonly by: string; readonly zones: number }

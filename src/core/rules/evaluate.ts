@@ -4,7 +4,7 @@ import { lazy, recent } from '../cache';
 import { type Working, partsOf } from '../model';
 import { runoffOf } from '../surface';
 import { type Moisture, type TowelNeed, moistureOf, ONE_TOWEL_FROM, sidesFor, towelNeeds } from '../towel';
-import { type Micrometres, um } from '../units';
+import { type Micrometres, gPerM2, um } from '../units';
 import { isBrushed, contactOn } from './contact-on';
 import { type ContactRule, type Contacted, contactRules } from './contacts';
 import { type PlanningContext, type SoiledZone, oncePerSharedContext } from './context';
@@ -19,6 +19,7 @@ import { isBody } from './limit';
 import { marringIndex, sensitivityOf } from './marring';
 import { type Laid, type Option, type Shut, type ZoneOptions, emptyLaid, vectorOf } from './option';
 import { restOf } from './remaining-work';
+import { type BugPlan, bugsOn } from './bugs';
 import { type SpotPlan, spotSeconds, spotsOn } from './spots';
 import type { BegunZone } from './start-state';
 import { usageOf } from './usage';
@@ -26,12 +27,12 @@ import { type WorkSeconds, pieceSeconds } from './work-seconds';
 
 const PAINTED_OR_GLASS = 3;
 
-function laidOn(soiled: SoiledZone, flushed: Flushed, contact: Contacted, spots: readonly SpotPlan[], context: PlanningContext): Laid {
+function laidOn(soiled: SoiledZone, flushed: Flushed, contact: Contacted, spots: readonly SpotPlan[], bugs: BugPlan | null, context: PlanningContext): Laid {
   const { areaM2 } = soiled.zone;
   const laid = emptyLaid();
   if (flushed.flush.source) laid[flushed.flush.source] = flushed.filmUm * areaM2;
   for (const { purpose, film } of contact.layers) laid[purpose] += film * areaM2;
-  for (const { purpose, ml } of spots) laid[purpose] += ml;
+  for (const { purpose, ml } of bugs ? [...spots, bugs] : spots) laid[purpose] += ml;
   laid.glass += glassFilm(soiled, context) * areaM2;
   return laid;
 }
@@ -45,6 +46,7 @@ function workOn(
   flushed: Flushed,
   contact: Contacted,
   spots: readonly SpotPlan[],
+  bugs: BugPlan | null,
   context: PlanningContext,
 ): WorkSeconds {
   const { a } = context;
@@ -54,7 +56,7 @@ function workOn(
   const piece = byPiece !== undefined && isBrushed(soiled, context) ? byPiece * a.rateBrush : byPiece;
   return {
     flush: flushed.seconds,
-    pretreat: spotSeconds(spots),
+    pretreat: spotSeconds(spots) + (bugs?.seconds ?? 0),
     spray: sprayS,
     // What goes by the piece has its wetting in it.
     wipe: piece === undefined ? contact.wipeRate * areaM2 : Math.max(0, piece - sprayS),
@@ -67,6 +69,7 @@ function workOn(
 interface Handled {
   readonly contact: Contacted;
   readonly spots: readonly SpotPlan[];
+  readonly bugs: BugPlan | null;
   readonly filmUm: Micrometres;
   readonly laidMl: Laid;
   readonly moisture: Moisture;
@@ -97,21 +100,23 @@ function handled(soiled: SoiledZone, flushed: Flushed, rule: ContactRule, contex
   const { loadGm2 } = flushed;
   const contact = contactOn(soiled, rule, flushed, context);
   const spots = spotsOn(soiled, contact.layers[0]!.purpose, context);
+  const bugs = bugsOn(soiled, contact.layers[0]!.purpose, context);
   const filmUm = um(contact.layers.reduce((sum, layer) => sum + layer.film, 0));
   const drying = dries ?? dryingOf(soiled, flushed, contact, context);
   const moisture = moistureOn(soiled, flushed, filmUm, contact, drying, context.a);
   const glassMl = glassFilm(soiled, context) * areaM2;
-  const work = workOn(soiled, flushed, contact, spots, context);
+  const work = workOn(soiled, flushed, contact, spots, bugs, context);
   const driedLater = work.finish > 0 && finishingOf(contact, context) !== 'in-pass';
   return {
     contact,
     spots,
+    bugs,
     filmUm,
     moisture,
     drying,
-    laidMl: laidOn(soiled, flushed, contact, spots, context),
+    laidMl: laidOn(soiled, flushed, contact, spots, bugs, context),
     work,
-    needs: towelNeeds({ areaM2, cleanliness, loadGm2, moisture, glassMl, driedLater }, contact, context.roles, context.job.choices.glassTowels, context.a),
+    needs: towelNeeds({ areaM2, cleanliness, loadGm2: gPerM2(loadGm2 + (bugs?.soilGm2 ?? 0)), moisture, glassMl, driedLater }, contact, context.roles, context.job.choices.glassTowels, context.a),
   };
 }
 
@@ -138,7 +143,7 @@ function workedOut(
   const { a, job } = context;
   const { areaM2, surface, cleanliness } = soiled.zone;
   const { loads, loadGm2 } = flushed;
-  const { contact, spots, filmUm, laidMl, moisture, drying, work, needs } = handled(soiled, flushed, rule, context);
+  const { contact, spots, bugs, filmUm, laidMl, moisture, drying, work, needs } = handled(soiled, flushed, rule, context);
   const wipedUm = filmAtWipe(soiled, flushed, filmUm, contact, drying);
   const marring = marringIndex(
     {
@@ -171,6 +176,7 @@ function workedOut(
     sections: sectionsOf(soiled.zone, drying, cutsOf(soiled.zone, job.vehicle.dimensions.lengthM, a), context),
     rest: null,
     spots,
+    bugs,
     medium: cleanliness >= ONE_TOWEL_FROM ? 'towel' : contact.medium,
     laidMl,
     standsMl: flushed.standsUm * areaM2,

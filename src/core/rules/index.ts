@@ -20,6 +20,7 @@ export { emptyLaid, vectorOf } from './option';
 export type { Laid, Option, Shut, Usage, ZoneOptions } from './option';
 export { isThrough } from './remaining-work';
 export { spotDwellS } from './spots';
+export type { BugPlan } from './bugs';
 export type { SpotPlan } from './spots';
 export { freshStart, heldBy, openTowels, holderOf } from './start-state';
 export type { BegunZone, Spent, StartState, Held } from './start-state';

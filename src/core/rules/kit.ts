@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { MixPurpose } from '../model';
+import type { Bottled, MixPurpose } from '../model';
 
 /** Stations that are set up once for a job if any zone needs them. */
 export const kits = [
@@ -17,7 +17,7 @@ export const kits = [
 export type Kit = (typeof kits)[number];
 
 /** What a station brings to the car: a mix of product, plain water to spray or to draw from, or nothing in a vessel. */
-export const kitMix: Readonly<Record<Kit, Exclude<MixPurpose, 'solvent' | 'glass'> | 'water' | 'supply' | null>> = {
+export const kitMix: Readonly<Record<Kit, Exclude<MixPurpose, Bottled | 'glass'> | 'water' | 'supply' | null>> = {
   waterless: 'waterless',
   foam: 'foam',
   presoak: 'presoak',

@@ -6,6 +6,7 @@ import type { FlushSource, RinseAmount } from './flushes';
 import type { Kit } from './kit';
 import type { Marring } from './marring';
 import type { StandingPlace } from './reach';
+import type { BugPlan } from './bugs';
 import type { SpotPlan } from './spots';
 import type { WorkSeconds } from './work-seconds';
 
@@ -19,6 +20,7 @@ export const emptyLaid = (): Record<keyof Laid, number> => ({
   presoak: 0,
   wash: 0,
   glass: 0,
+  bugs: 0,
   solvent: 0,
   water: 0,
   supply: 0,
@@ -66,6 +68,7 @@ export interface Option {
   /** Of a zone that is begun: null where nothing was done. */
   readonly rest: Rest | null;
   readonly spots: readonly SpotPlan[];
+  readonly bugs: BugPlan | null;
   /** What takes the dirt up; wheels and arches have towels of their own. */
   readonly medium: TowelUse['medium'];
   readonly laidMl: Laid;

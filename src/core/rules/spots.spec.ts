@@ -13,9 +13,9 @@ const leftOf = (job: Job) => onBonnet(job).map(({ left }) => left);
 
 describe('spots', () => {
   it('are softened under the mix of the zone, or lifted with a solvent, what etches first', () => {
-    const spots = onBonnet(spotted({ tar: 2, insects: 5, droppings: 1, sap: 1 }));
-    expect(spots.map(({ kind }) => kind)).toEqual(['droppings', 'insects', 'sap', 'tar']);
-    expect(spots.map(({ purpose }) => purpose === 'solvent')).toEqual([false, false, true, true]);
+    const spots = onBonnet(spotted({ tar: 2, droppings: 1, sap: 1 }));
+    expect(spots.map(({ kind }) => kind)).toEqual(['droppings', 'sap', 'tar']);
+    expect(spots.map(({ purpose }) => purpose === 'solvent')).toEqual([false, true, true]);
     expect(spots.every(({ left, ml, seconds, dwellS }) => left === null && ml > 0 && seconds > 0 && dwellS > 0)).toBe(true);
   });
 

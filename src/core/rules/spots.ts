@@ -19,14 +19,13 @@ export interface SpotPlan {
 interface SpotRule {
   readonly seconds: AssumptionKey;
   readonly dwell: AssumptionKey;
-  /** Sap and tar take a solvent; insects and droppings soften under the mix of the zone. */
+  /** Sap and tar take a solvent; droppings soften under the mix of the zone. */
   readonly solvent: boolean;
 }
 
 /** In the order in which they are seen to: what etches first, what smears last. */
 const rules: Readonly<Record<SpotKind, SpotRule>> = {
   droppings: { seconds: 'secondsDroppings', dwell: 'dwellDroppings', solvent: false },
-  insects: { seconds: 'secondsInsects', dwell: 'dwellInsects', solvent: false },
   sap: { seconds: 'secondsSap', dwell: 'dwellSap', solvent: true },
   tar: { seconds: 'secondsTar', dwell: 'dwellTar', solvent: true },
 };

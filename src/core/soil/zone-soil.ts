@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { Job, SpotCounts, Zone, ZoneSoil } from '../model';
+import type { BugCover, Job, SpotCounts, Zone, ZoneSoil } from '../model';
 import type { GramsPerSquareMetre } from '../units';
 import { forecastOn } from './forecast';
 import { loadOfLevel } from './kinds';
@@ -13,6 +13,7 @@ export interface SoilState {
   readonly loads: readonly Load[];
   readonly totalGm2: GramsPerSquareMetre;
   readonly spots: SpotCounts;
+  readonly bugs: BugCover | null;
   readonly basis: SoilBasis;
   /** The load is right within this factor, up or down. */
   readonly spread: number;
@@ -25,13 +26,14 @@ const CAKED = 5;
 const isLump = ({ kind, level }: ZoneSoil['deposits'][number]): boolean =>
   level === CAKED || (kind === 'mud' && level > 0);
 
-function seenOn({ deposits, spots }: ZoneSoil, a: Assumptions): SoilState {
+function seenOn({ deposits, spots, bugs }: ZoneSoil, a: Assumptions): SoilState {
   const found = deposits.length > 0 ? deposits : [{ kind: 'dust', level: 0 } as const];
   const loads = found.map(({ kind, level }) => ({ kind, loadGm2: loadOfLevel(level, a) }));
   return {
     loads,
     totalGm2: totalLoad(loads),
     spots,
+    bugs: bugs ?? null,
     basis: 'seen',
     spread: a.spreadSeen,
     lumps: deposits.some(isLump),
@@ -54,6 +56,7 @@ export function soilOn(zone: Zone, { soil, since, vehicle }: Known, a: Assumptio
     loads,
     totalGm2,
     spots: {},
+    bugs: null,
     basis: since.length > 0 ? 'forecast' : 'unknown',
     spread: a.spreadForecast,
     lumps: totalGm2 >= loadOfLevel(CAKED, a),

@@ -46,7 +46,7 @@ export const usualLeg = ({ since }: Pick<Job, 'since'>): Leg =>
 function after(soiled: SoiledZone, days: number, times: number, usual: Leg, { job, a }: PlanningContext): SoiledZone {
   const leg: Leg = { ...usual, days, km: (usual.km * days) / Math.max(1, usual.days) };
   const loads = forecastOn(soiled.zone, job.vehicle.body, [leg], a).map(({ kind, loadGm2 }) => ({ kind, loadGm2: gPerM2(loadGm2 * times) }));
-  return { ...soiled, soil: { loads, totalGm2: totalLoad(loads), spots: {}, basis: 'forecast', spread: a.spreadForecast, lumps: false } };
+  return { ...soiled, soil: { loads, totalGm2: totalLoad(loads), spots: {}, bugs: null, basis: 'forecast', spread: a.spreadForecast, lumps: false } };
 }
 
 /** Last whole day on which something still holds, which never holds again once it has failed. */

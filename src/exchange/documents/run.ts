@@ -1,7 +1,7 @@
-import { bounds, type RunEvent, mixPurposes, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/model';
+import { bounds, isBottled, type RunEvent, mixPurposes, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/model';
 import { Between, Flag, Id, Many, ManyOf, Maybe, Moment, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, Within, belongs } from './rules';
 
-const vesselMixes = mixPurposes.filter((purpose) => purpose !== 'solvent');
+const vesselMixes = mixPurposes.filter((purpose) => !isBottled(purpose));
 
 const tick: readonly (keyof RunEventDocument)[] = ['zone', 'section', 'of', 'by'];
 

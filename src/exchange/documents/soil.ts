@@ -1,5 +1,5 @@
-import { soilKinds, soilLevels, spotKinds, zoneIds } from '@esmero/model';
-import { Many, OneOf, UniqueBy, WholeBetween } from './rules';
+import { bugCovers, soilKinds, soilLevels, spotKinds, zoneIds } from '@esmero/model';
+import { Many, Maybe, OneOf, UniqueBy, WholeBetween } from './rules';
 
 export class DepositDocument {
   @OneOf(soilKinds) kind!: string;
@@ -15,4 +15,5 @@ export class ZoneSoilDocument {
   @OneOf(zoneIds) zone!: string;
   @UniqueBy('kind') @Many(() => DepositDocument, soilKinds.length) deposits!: DepositDocument[];
   @UniqueBy('kind') @Many(() => SpotsDocument, spotKinds.length) spots!: SpotsDocument[];
+  @Maybe() @OneOf(bugCovers) bugs?: string;
 }

@@ -56,7 +56,7 @@ export class HandoverStage {
   protected readonly method = computed(() => methodName[this.desk.plan()?.method ?? 'decline']);
   protected readonly left = computed(() =>
     (this.desk.plan()?.verdicts ?? [])
-      .filter(({ code }) => code === 'spots-left' || code === 'against-advice')
+      .filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'against-advice')
       .map((verdict) => verdictSentence(verdict, this.desk.units())),
   );
   protected readonly marks = computed(() =>

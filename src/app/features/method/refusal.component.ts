@@ -78,7 +78,7 @@ export class RefusalComponent {
   protected readonly consent = computed(() => this.desk.job()?.consent ?? null);
   protected readonly refused = computed(() => {
     const plan = this.desk.plan();
-    return plan?.method === 'decline' || plan?.zones.some(({ option }) => option === null);
+    return plan?.method === 'decline' || plan?.zones.some(({ inScope, option }) => inScope && option === null);
   });
   /** Nobody’s word helps against heat, frost or a lack of kit. */
   protected readonly forSoil = computed(

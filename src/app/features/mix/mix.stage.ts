@@ -6,7 +6,7 @@ import { Select } from 'primeng/select';
 import type { Advice, Caution, AdviceReason, Dosed, Mix, Fill } from '@esmero/core';
 import { bounds, type DeviceKind, type Job, deviceKinds } from '@esmero/model';
 import { defaultCurrency, ml } from '@esmero/units';
-import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, percent, mixText, dayText, partsText } from '@esmero/messages';
+import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, percent, mixText, dayText, partsText, bottleSentence } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { CautionsComponent } from '../../ui/cautions.component';
@@ -104,6 +104,9 @@ export class MixStage {
   private readonly view = inject(ZoneInView);
 
   protected readonly devices = deviceKinds.map((value) => ({ value, label: deviceName[value] }));
+  protected readonly bottles = computed(() =>
+    (this.desk.plan()?.bottles ?? []).map((bottle) => ({ title: contentName[bottle.purpose], name: bottle.productName, says: bottleSentence(bottle, this.desk.units()) })),
+  );
   protected readonly benches = computed(() => (this.desk.plan()?.mix.mixes ?? []).map((mix) => this.bench(mix)));
   protected readonly products = computed(() => this.carried('product', this.desk.job()!.products));
   protected readonly gear = computed(() => this.carried('gear', this.desk.job()!.gear));

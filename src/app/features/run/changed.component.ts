@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
-import { type ReplanEvent, type VesselMix, bounds, mixPurposes, weatherChanges } from '@esmero/model';
+import { type ReplanEvent, type VesselMix, bounds, isBottled, mixPurposes, weatherChanges } from '@esmero/model';
 import { celsius, ml } from '@esmero/units';
 import { contentName, weatherName, zoneName, runText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
@@ -10,7 +10,7 @@ import { NumberComponent } from '../../ui/number.component';
 /** A turn before it has a time. */
 export type Turned = ReplanEvent extends infer T ? (T extends ReplanEvent ? Omit<T, 'at'> : never) : never;
 
-const isVesselMix = (content: string): content is VesselMix => content !== 'solvent' && (mixPurposes as readonly string[]).includes(content);
+const isVesselMix = (content: string): content is VesselMix => !isBottled(content) && (mixPurposes as readonly string[]).includes(content);
 
 /** What turns out otherwise beside the car: each tap is noted with its time, and the rest is planned again. */
 @Component({

@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import type { MenuItem } from 'primeng/api';
 import { Button, ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
-import { lift, setSpots } from '@esmero/core';
-import { type CleanlinessClass, type SpotKind, type ZoneId, soilKinds, soilLevels, spotKinds, views } from '@esmero/model';
+import { lift, setBugs, setSpots } from '@esmero/core';
+import { type BugCover, type CleanlinessClass, type SpotKind, type ZoneId, soilKinds, soilLevels, spotKinds, views } from '@esmero/model';
 import {
   className,
   levelBrief,
@@ -12,6 +12,8 @@ import {
   questionSentence,
   soilName,
   spotName,
+  bugSentence,
+  bugsName,
   spotSentence,
   viewName,
   zoneName, walkText } from '@esmero/messages';
@@ -45,6 +47,12 @@ export class WalkRoundStage {
   protected readonly kinds = soilKinds.map((value) => ({ value, label: soilName[value] }));
   protected readonly levels = soilLevels.map((value) => ({ value, label: levelName[value], brief: levelBrief[value], level: value }));
   protected readonly spots = spotKinds;
+  protected readonly covers: readonly { readonly value: BugCover | 'none'; readonly label: string }[] = [
+    { value: 'none', label: 'None' },
+    { value: 'few', label: 'Few' },
+    { value: 'many', label: 'Many' },
+    { value: 'covered', label: 'Covered' },
+  ];
   protected readonly soilName = soilName;
   protected readonly levelName = levelName;
   protected readonly spotName = spotName;
@@ -80,6 +88,11 @@ export class WalkRoundStage {
     const spots = this.desk.zonePlans().get(this.zone()?.id ?? 'roof')?.option?.spots ?? [];
     return new Map(spots.map((spot) => [spot.kind, spotSentence(spot)]));
   });
+  protected readonly cover = computed((): BugCover | 'none' => this.zone()?.soil?.bugs ?? 'none');
+  protected readonly bugs = computed(() => {
+    const bugs = this.desk.zonePlans().get(this.zone()?.id ?? 'roof')?.option?.bugs;
+    return bugs ? bugSentence(bugs, this.desk.units()) : '';
+  });
   protected readonly unseen = computed(() => {
     const soil = this.desk.job()?.soil ?? {};
     return this.desk.zones().filter(({ id }) => !soil[id]).length;
@@ -110,6 +123,12 @@ export class WalkRoundStage {
     if (!zone) return;
     const count = Math.min(500, Math.max(0, this.count(kind) + by));
     this.desk.edit(`${zone.name}: ${count} ${spotName[kind]}`, (job) => setSpots(job, zone.id, kind, count));
+  }
+
+  protected splatter(cover: BugCover | 'none'): void {
+    const zone = this.zone();
+    if (!zone) return;
+    this.desk.edit(`${zone.name}: ${cover === 'none' ? 'no bugs' : bugsName[cover]}`, (job) => setBugs(job, zone.id, cover === 'none' ? null : cover));
   }
 
   protected lift(kind: (typeof soilKinds)[number]): void {

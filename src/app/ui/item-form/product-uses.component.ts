@@ -12,7 +12,7 @@ const readings = labelReadings.map((value) => ({ value, label: readingName[value
 
 const fresh = (purpose: MixPurpose): ProductUse => ({
   purpose,
-  dilution: { label: { waterless: '4', foam: '20', presoak: '50', wash: '256', glass: '9', solvent: '0' }[purpose], reading: 'water' },
+  dilution: { label: { waterless: '4', foam: '20', presoak: '50', wash: '256', glass: '9', bugs: '0', solvent: '0' }[purpose], reading: 'water' },
   weakest: null,
   strongest: null,
   protectsDays: null,

@@ -27,7 +27,7 @@ describe('the net on screen', () => {
     expect(element.querySelectorAll('[role="button"]')).toHaveLength(zones.length);
     expect(element.querySelectorAll('[tabindex="0"]')).toHaveLength(1);
     expect(zone('left-sill').getAttribute('aria-label')).toBe('Left sill: road film 2, light film');
-    expect(zone('bonnet').getAttribute('aria-label')).toContain('6 bug splatter');
+    expect(zone('bonnet').getAttribute('aria-label')).toContain('a few bugs');
   });
 
   it('is pressed by pointer, by Enter and by Space', () => {
@@ -56,7 +56,7 @@ describe('looks', () => {
   it('tell soil by level, texture and mark, never by colour alone', () => {
     const looks = soilLooks(zonesOf(deck.vehicle), deck);
     expect(looks.get('left-sill')).toMatchObject({ fill: 'soil-2', mark: '2 fi', brief: '' });
-    expect(looks.get('bonnet')).toMatchObject({ fill: 'soil-1', brief: '+6' });
+    expect(looks.get('bonnet')).toMatchObject({ fill: 'soil-1', brief: '*' });
     expect(soilWords(undefined)).toBe('not looked at');
     expect(soilWords({ deposits: [], spots: {} })).toBe('clean');
   });

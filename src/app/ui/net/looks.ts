@@ -1,6 +1,6 @@
 import { type Load, type SoilState, type RunStatus, type ZonePlan, defaultAssumptions, forecastOn, levelOfLoad } from '@esmero/core';
-import type { Job, SoilLevel, Zone, ZoneId, ZoneSoil } from '@esmero/model';
-import { type Units, capital, levelName, soilMark, soilName, spotName, plannedName, treatmentBrief } from '@esmero/messages';
+import { type Job, type SoilLevel, type Zone, type ZoneId, type ZoneSoil, bugCovers } from '@esmero/model';
+import { type Units, bugsName, capital, levelName, soilMark, soilName, spotName, plannedName, treatmentBrief } from '@esmero/messages';
 import type { LegendItem } from './net-legend.component';
 import { type Looks, type ZoneLook, isCooled, isFlushed, plainLook, treatmentFill, treatmentMark } from './zone-look';
 
@@ -10,7 +10,7 @@ const worstOf = (soil: ZoneSoil): SoilLevel =>
 const spotTotal = (soil: ZoneSoil): number =>
   Object.values(soil.spots).reduce((sum, count) => sum + count, 0);
 
-/** "road film 3, dust 1; 6 insect splashes" */
+/** "road film 3, dust 1; a few bugs" */
 export function soilWords(soil: ZoneSoil | undefined): string {
   if (!soil) return 'not looked at';
   const deposits = soil.deposits.map(({ kind, level }) =>
@@ -19,14 +19,14 @@ export function soilWords(soil: ZoneSoil | undefined): string {
   const spots = Object.entries(soil.spots).map(
     ([kind, count]) => `${count} ${spotName[kind as keyof typeof spotName]}`,
   );
-  return [...(deposits.length ? deposits : ['clean']), ...spots].join('; ');
+  return [...(deposits.length ? deposits : ['clean']), ...(soil.bugs ? [bugsName[soil.bugs]] : []), ...spots].join('; ');
 }
 
 function soilLook(soil: ZoneSoil): ZoneLook {
   const says = soilWords(soil);
   const level = worstOf(soil);
   const kinds = soil.deposits.filter((deposit) => deposit.level > 0).map(({ kind }) => soilMark[kind]);
-  const spots = spotTotal(soil) > 0 ? ` +${spotTotal(soil)}` : '';
+  const spots = `${soil.bugs ? ` ${'*'.repeat(bugCovers.indexOf(soil.bugs) + 1)}` : ''}${spotTotal(soil) > 0 ? ` +${spotTotal(soil)}` : ''}`;
   return {
     ...plainLook,
     fill: `soil-${level}`,

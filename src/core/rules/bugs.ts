@@ -1,0 +1,71 @@
+import type { Assumptions } from '../assumptions';
+import type { BugCover, MixPurpose } from '../model';
+import type { SpotLeft } from '../reasons';
+import { type PlanningContext, type SoiledZone, isInSun } from './context';
+
+/** Share of a panel under bug splatter. */
+export function coverOf(bugs: BugCover | null, a: Assumptions): number {
+  switch (bugs) {
+    case 'few':
+      return a.bugsFew;
+    case 'many':
+      return a.bugsMany;
+    case 'covered':
+      return a.bugsCovered;
+    case null:
+      return 0;
+  }
+}
+
+/** Bug splatter on a panel: laid on, left to soften, lifted with the rest; or why it stays. */
+export interface BugPlan {
+  readonly cover: BugCover;
+  /** Bug remover, or what the treatment lays anyway where there is none. */
+  readonly purpose: MixPurpose;
+  readonly rounds: 1 | 2;
+  readonly ml: number;
+  readonly seconds: number;
+  readonly dwellS: number;
+  /** Dirt that it adds to the panel, for the towels, g/m². */
+  readonly soilGm2: number;
+  /** A soft, lubricated brush may help. */
+  readonly brush: boolean;
+  readonly left: SpotLeft | null;
+}
+
+/** Why bug remover is not used here and now; practice has no other limit where its label is silent. */
+function leftFor(soiled: SoiledZone, context: PlanningContext): SpotLeft | null {
+  const { zone, panel } = soiled;
+  const { job, recipes, a } = context;
+  const product = recipes.bugs?.product;
+  if (!product) return null;
+  if (product.notOnSurfaces.includes(zone.surface)) return 'surface';
+  if (zone.surface === 'paint' && product.notOnFinishes.includes(job.vehicle.finish)) return 'finish';
+  if (panel.panelC > (product.maxPanelC ?? a.bugsMaxC)) return 'too-warm';
+  return isInSun(soiled, context) ? 'in-sun' : null;
+}
+
+/**
+ * What is done about bug splatter before a panel is wiped; null where there is none.
+ * @param under the mix that the treatment lays first: it softens them where there is no bug remover
+ */
+export function bugsOn(soiled: SoiledZone, under: MixPurpose, context: PlanningContext): BugPlan | null {
+  const { soil, zone } = soiled;
+  const { a, recipes, job } = context;
+  if (!soil.bugs) return null;
+  const share = coverOf(soil.bugs, a);
+  const left = leftFor(soiled, context);
+  const rounds = share > a.bugsTwiceFrom ? 2 : 1;
+  const coveredM2 = left === null ? share * zone.areaM2 : 0;
+  return {
+    cover: soil.bugs,
+    purpose: recipes.bugs ? 'bugs' : under,
+    rounds,
+    ml: rounds * a.bugsFilm * coveredM2,
+    seconds: rounds * a.bugsRate * coveredM2,
+    dwellS: left === null ? rounds * a.dwellInsects : 0,
+    soilGm2: left === null ? share * a.bugsSoil : 0,
+    brush: job.choices.brush === 'lubricated' && zone.surface !== 'glass',
+    left,
+  };
+}
