@@ -29,7 +29,7 @@ for (const [size, viewport] of [
 
     test('bugs on the nose are judged by cover, treated from their bottle, and can be undone', async ({ page }) => {
       await openStage(page, 'walk-round', courtyard);
-      await zone(page, 'front-bumper-upper').first().click({ force: true });
+      await zone(page, 'grille').first().click({ force: true });
       await expect(page.getByText('Bug splatter').first()).toBeVisible();
       await answer(page, 'Covered').click();
       await expect(page.locator('.bugs')).toContainText(/mL of bug remover, in two goes of 60 s/);
@@ -38,6 +38,6 @@ for (const [size, viewport] of [
       await page.getByRole('button', { name: /^Redo/ }).click();
       await expect(page.locator('.bugs')).toContainText('mL');
       await openStage(page, 'mix', courtyard);
-      await expect(page.locator('esm-mix-stage article', { hasText: 'Bug remover, ready to use' })).toContainText('Front bumper, upper');
+      await expect(page.locator('esm-mix-stage article', { hasText: 'Bug remover, ready to use' })).toContainText('Grille');
     });
   });
