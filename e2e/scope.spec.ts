@@ -25,6 +25,7 @@ for (const [size, viewport] of [
       await openStage(page, 'handover', courtyard);
       await expect(page.locator('esm-handover-stage')).toContainText('Show-floor touch-up: bodywork and glass outside');
       await expect(page.locator('esm-handover-stage')).not.toContainText('Left as it was');
+      await expect(page.locator('esm-handover-stage')).toContainText('Not asked for, so left as it is: wheels and tyres, door shuts and boot sill.');
     });
 
     test('bugs on the nose are judged by cover, treated from their bottle, and can be undone', async ({ page }) => {

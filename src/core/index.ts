@@ -26,8 +26,8 @@ export { criticalPath } from './schedule';
 export type { PassAct, PassPart, PlannedPass, Step, StepKind } from './schedule';
 export { panelAt, planJob, zoneTreatments } from './planning';
 export type { Alternative, BlockedZone, Bottle, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
-export { afterwards, answerReasons, claimsOf, handMovesIn, liquidOf, passChangesOf, runRows, stageStates, towelFillAt, windowsOf } from './views';
-export type { Afterwards, AnswerReason, Claim, Gain, HandMove, LaundryLoad, LeftOver, Liquid, RunRow, StageName, StageState, Window } from './views';
+export { afterwards, answerReasons, claimsOf, handMovesIn, liquidOf, notDone, passChangesOf, runRows, stageStates, towelFillAt, windowsOf } from './views';
+export type { Afterwards, AnswerReason, Claim, Gain, HandMove, LaundryLoad, LeftOver, Liquid, NotDone, RunRow, StageName, StageState, Window } from './views';
 export {
   addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, endRun, fixTreatment,
   copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, setBugs, newItem, newJob, sellAs, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,

@@ -8,6 +8,8 @@ export { handMovesIn } from './hand-moves';
 export type { HandMove } from './hand-moves';
 export { liquidOf } from './liquid';
 export type { Liquid } from './liquid';
+export { notDone } from './not-done';
+export type { NotDone } from './not-done';
 export { passChangesOf } from './pass-changes';
 export type { PassChanges } from './pass-changes';
 export { runRows } from './run-rows';

@@ -3,6 +3,7 @@ import { worded } from '../english';
 /** Towels and buckets. */
 export const towelsText = worded({
   pointAt: 'Point at a side to see where it goes, or at a panel to see its sides.',
+  inHand: (towels: string): string => `In the hand: ${towels}.`,
   wheelStays: 'A wheel towel stays with the wheels.',
   demoted: 'Damp: now for sills and shuts',
   freshDue: (zone: string): string => `Too much comes out of the water by then: fresh water is due before ${zone}.`,

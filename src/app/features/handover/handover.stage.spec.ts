@@ -18,6 +18,15 @@ describe('the handover', () => {
     expect(element.querySelectorAll('esm-lasts-chart rect.sure').length).toBe(2 * 7);
   });
 
+  it('says before and after what this wash does not do', async () => {
+    const { element, settle, job } = await show(HandoverStage);
+    job.edit('glass and body', (one) => ({ ...one, scope: ['body', 'glass'] }));
+    await settle();
+    expect(element.textContent).toContain('Not asked for, so left as it is: wheels and tyres, door shuts and boot sill.');
+    expect(element.textContent).toContain('Marks in the paint stay as they are: scratch and swirls.');
+    expect(element.textContent).toMatch(/Gaps and edges are wiped over, not rinsed.*Grille/);
+  });
+
   it('claims no more than what was ticked off in a run that was broken off', async () => {
     const { element, settle, job } = await show(HandoverStage);
     expect(element.textContent).toContain('What is to be done');

@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { Button } from 'primeng/button';
-import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg } from '@esmero/core';
+import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg, notDone } from '@esmero/core';
 import type { CleanlinessClass, Job, Leg, PictureTime, Signature } from '@esmero/model';
-import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText, soldText } from '@esmero/messages';
+import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText, notDoneSentence, soldText } from '@esmero/messages';
 import type { HandoverPaper } from '@esmero/papers';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -59,6 +59,11 @@ export class HandoverStage {
       .filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'against-advice')
       .map((verdict) => verdictSentence(verdict, this.desk.units())),
   );
+  /** The same before and after: nobody is to find it out alone. */
+  protected readonly notDone = computed(() => {
+    const [job, plan] = [this.desk.job(), this.desk.plan()];
+    return job && plan ? notDone(job, plan).map(notDoneSentence) : [];
+  });
   protected readonly marks = computed(() =>
     (this.desk.job()?.marks ?? []).map(({ zone, kind, note }) => `${zoneName(zone)}: ${markName[kind]}${note ? `. ${note}` : ''}`),
   );
@@ -137,6 +142,7 @@ export class HandoverStage {
       car: carSvg(job.vehicle),
       sections: [
         ...section(`${this.title()}: ${this.method().toLowerCase()}`, [...this.done(), ...this.left()]),
+        ...section('What this wash does not do', this.notDone()),
         ...section('Existing marks', this.marks()),
         ...section('Still to be done', this.later()),
         ...section('Until next time', this.care),

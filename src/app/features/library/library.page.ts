@@ -6,7 +6,7 @@ import { Button, ButtonDirective } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { newItem } from '@esmero/core';
 import { type LibraryEntry, type LibraryKind, type Site, libraryKinds } from '@esmero/model';
-import { fieldsText, libraryName, originName, libraryText } from '@esmero/messages';
+import { fieldsText, libraryName, originName, libraryText, scopeText } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import { checked } from '../../state/checked';
 import { withPlaceClock } from '../../state/place-clock';
@@ -49,7 +49,7 @@ export class LibraryPage {
     this.desk
       .library()
       .filter((entry) => entry.kind === this.shown() && entry.archived === this.archived())
-      .map((entry) => ({ entry, origin: 'origin' in entry.item ? originName[entry.item.origin] : 'your own figure' }))
+      .map((entry) => ({ entry, origin: entry.kind === 'package' ? scopeText(entry.item.scope) : 'origin' in entry.item ? originName[entry.item.origin] : 'your own figure' }))
       .sort((p, q) => p.entry.item.name.localeCompare(q.entry.item.name)),
   );
   /** The item in the form; another kind starts with none. */

@@ -74,9 +74,8 @@ export class PileComponent {
   protected readonly inHand = computed(() => {
     const [plan, pass] = [this.desk.plan(), this.passNow()];
     if (!plan || pass === null || this.at() === this.last()) return '';
-    return handMovesIn(plan, pass)
-      .map(({ towel, role, sides }) => `In the hand: towel ${towel}, ${roleName[role]}, ${sides.length > 1 ? 'sides' : 'side'} ${ranges(sides)}.`)
-      .join(' ');
+    const held = handMovesIn(plan, pass).map(({ towel, role, sides }) => `towel ${towel}, ${roleName[role]}, ${sides.length > 1 ? 'sides' : 'side'} ${ranges(sides)}`);
+    return held.length > 0 ? towelsText.inHand(held.join('; ')) : '';
   });
   private readonly fill = computed(() => {
     const plan = this.desk.plan();
