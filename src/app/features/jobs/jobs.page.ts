@@ -36,7 +36,7 @@ const DEMO = 'demo-';
 /** More rows than this are drawn only where one looks. */
 const MANY = 150;
 /** Of a row, where they are drawn so, px. */
-const ROW_PX = 76;
+const ROW_PX = 70;
 
 /** null while it is still to be done. */
 const overAt = ({ run, refused }: JobBrief): number | null => (run ? run.endedAt : (refused?.at ?? null));
