@@ -42,7 +42,7 @@ export const spotLeftBecause: Readonly<Record<SpotLeft, string>> = {
 };
 
 /** What to do first where bug remover cannot be used here and now. */
-function bugsAdvice(why: SpotLeft, most: string): string {
+export function bugsAdvice(why: SpotLeft, most: string): string {
   switch (why) {
     case 'in-sun':
       return 'Bring the front into the shade first: bug remover is not used in the sun.';

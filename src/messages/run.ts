@@ -1,6 +1,7 @@
 import { capital } from './capital';
 import { type Clocks, type Hand, type HandMove, type PassAct, type Plan, type PlannedPass, type Task, handMovesIn } from '@esmero/core';
 import type { ReplanEvent, TowelRole, WeatherChange, ZoneId } from '@esmero/model';
+import { goesText } from './soil';
 import { isBehind, passHeading, passTitle } from './passes';
 import { fixed, type Units } from './units';
 import { ranges } from './sheet';
@@ -80,8 +81,7 @@ function spotsText({ zones }: Plan, { parts }: PlannedPass): string {
   const [first] = [...bugs].sort((p, q) => q.rounds - p.rounds);
   const spots = here.some((option) => option.spots.some(({ left }) => left === null));
   if (!first) return 'Treat the spots';
-  const often = first.rounds === 2 ? `two goes of ${Math.round(first.dwellS / 2)} s` : `${Math.round(first.dwellS)} s`;
-  return `${contentName[first.purpose]} on the bugs, ${often}${first.brush ? ', soft wet brush' : ''}${spots ? '; treat the spots' : ''}`;
+  return `${contentName[first.purpose]} on the bugs, ${goesText(first)}${first.brush ? ', soft wet brush' : ''}${spots ? '; treat the spots' : ''}`;
 }
 
 /** What is done in a pass, one thing after the other, in the order of the plan; what is wetted ahead has its place in it. */

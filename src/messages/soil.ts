@@ -1,5 +1,5 @@
 import type { Bottle, BugPlan, Question, SpotPlan } from '@esmero/core';
-import { spotLeftBecause } from './reasons';
+import { bugsAdvice, spotLeftBecause } from './reasons';
 import { type Units, indexText } from './units';
 import { contentName, zoneList } from './words';
 
@@ -19,10 +19,14 @@ export function spotSentence({ left, purpose, dwellS, count }: SpotPlan): string
 /** "12 mL on the grille and front bumper". */
 export const bottleSentence = ({ ml, zones }: Bottle, u: Units): string => `${u.volume(ml)}, as it comes: ${zoneList(zones, 4)}.`;
 
+/** "two goes of 60 s". */
+export const goesText = ({ rounds, dwellS }: BugPlan): string => `${rounds === 2 ? 'two goes of ' : ''}${Math.round(dwellS / rounds)} s`;
+
 /** What is done about bug splatter before the wipe: how much, how often, how long, and what is kept for a second go. */
-export function bugSentence({ left, purpose, ml, rounds, dwellS, brush }: BugPlan, u: Units): string {
-  if (left) return `Stay: ${spotLeftBecause[left]}.`;
-  const how = rounds === 2 ? `in two goes of ${Math.round(dwellS / 2)} s, the second where bugs are still on` : `${Math.round(dwellS)} s to soften; keep as much for a second go`;
+export function bugSentence(bugs: BugPlan, u: Units): string {
+  const { left, purpose, ml, rounds, mostC, brush } = bugs;
+  if (left) return bugsAdvice(left, u.temperature(mostC));
+  const how = rounds === 2 ? `in ${goesText(bugs)}, the second where bugs are still on` : `${goesText(bugs)} to soften; keep as much for a second go`;
   const help = brush ? ' A soft wet brush helps.' : '';
   return `${u.volume(ml)} of ${contentName[purpose].toLowerCase()}, ${how}. Lift, do not rub.${help}`;
 }

@@ -7,7 +7,7 @@ import type { TabMessage } from '@esmero/store';
 import { Toast } from 'primeng/toast';
 import { deskActions, deskFeature } from '../state/desk';
 import { TABS } from '../state/ports';
-import { isLeftBehind } from '../state/rescue';
+import { isKeptAside } from '../state/rescue';
 import { settingsActions, settingsFeature } from '../state/settings';
 import { collectionActions, collectionFeature } from '../state/collection';
 import { ConfirmComponent } from './confirm.component';
@@ -84,7 +84,7 @@ export class AppComponent {
     const { job, saving, past } = this.desk();
     if (!job) return;
     // Saving is under way, and if it is cut off the next page finds the job: nobody needs to be asked.
-    const isSafe = saving.kind === 'clean' || (saving.kind === 'dirty' && isLeftBehind(job.id));
+    const isSafe = saving.kind === 'clean' || (saving.kind === 'dirty' && isKeptAside(job.id));
     const isLost = this.keeping() !== 'for-good' && past.length > 0;
     if (!isSafe || isLost) event.preventDefault();
   }

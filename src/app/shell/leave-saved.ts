@@ -5,7 +5,7 @@ import { ConfirmationService } from 'primeng/api';
 import { Observable, filter, of, race, switchMap, take, timer, withLatestFrom } from 'rxjs';
 import { frameText } from '@esmero/frame';
 import { deskActions, deskFeature } from '../state/desk';
-import { isLeftBehind } from '../state/rescue';
+import { isKeptAside } from '../state/rescue';
 import { faultText } from '../state/collection.effects';
 import type { Saving } from '../state/desk';
 
@@ -28,7 +28,7 @@ export const leaveSaved: CanDeactivateFn<unknown> = () => {
     withLatestFrom(saving, state.select(deskFeature.selectJob)),
     switchMap(([, now, job]) => {
       if (now.kind === 'clean' || !job) return of(true);
-      const after = isLeftBehind(job.id) ? frameText.keptAside : frameText.changeLost;
+      const after = isKeptAside(job.id) ? frameText.keptAside : frameText.changeLost;
       return new Observable<boolean>((answer) => {
         const say = (leave: boolean): void => {
           answer.next(leave);

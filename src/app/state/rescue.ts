@@ -50,6 +50,9 @@ export function rescuedIds(): readonly string[] {
 /** Was something left behind of a job that is not saved yet? */
 export const isLeftBehind = (id: string): boolean => keysFor(id).length > 0;
 
+/** Is a job safe that this page could not save: did it leave it behind, or take it up from where it was left? */
+export const isKeptAside = (id: string): boolean => keysFor(id).some((key) => adopted.has(key));
+
 /** What this page is saving now. */
 let sending: Job | null = null;
 

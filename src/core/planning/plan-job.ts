@@ -168,11 +168,14 @@ function bottlesOf({ recipes }: PlanningContext, { choice, bottledMl }: Realised
 }
 
 /** Bug splatter that stays, by why. */
-function bugsLeft({ recipes, a }: PlanningContext, realised: Realised | null): Verdict[] {
-  const left = new Map<SpotLeft, ZoneId[]>();
-  for (const [zoneId, { bugs }] of realised?.choice.picks ?? []) if (bugs?.left) left.set(bugs.left, [...(left.get(bugs.left) ?? []), zoneId]);
-  const mostC = recipes.bugs?.product.maxPanelC ?? a.bugsMaxC;
-  return [...left].map(([why, zones]) => ({ code: 'bugs-left', zones, why, mostC }));
+function bugsLeft(realised: Realised | null): Verdict[] {
+  const left = new Map<SpotLeft, { readonly zones: ZoneId[]; readonly mostC: number }>();
+  for (const [zoneId, { bugs }] of realised?.choice.picks ?? []) {
+    if (!bugs?.left) continue;
+    const { zones } = left.get(bugs.left) ?? { zones: [] };
+    left.set(bugs.left, { zones: [...zones, zoneId], mostC: bugs.mostC });
+  }
+  return [...left].map(([why, { zones, mostC }]) => ({ code: 'bugs-left', zones, why, mostC }));
 }
 
 /** Spots that stay, by kind and reason. */
@@ -253,7 +256,7 @@ function verdictsOf(
   const left = wanted.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
   if (left.length > 0)
     verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
-  verdicts.push(...partsLeft(context, found), ...heatAndHardness(context, realised), ...lateIn(realised), ...adviceAgainst(context, realised), ...bugsLeft(context, realised), ...spotsLeft(realised));
+  verdicts.push(...partsLeft(context, found), ...heatAndHardness(context, realised), ...lateIn(realised), ...adviceAgainst(context, realised), ...bugsLeft(realised), ...spotsLeft(realised));
   const unseen = wanted.filter(({ soil }) => soil.basis !== 'seen').length;
   if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
   return verdicts;

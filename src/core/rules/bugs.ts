@@ -31,17 +31,19 @@ export interface BugPlan {
   /** A soft, lubricated brush may help. */
   readonly brush: boolean;
   readonly left: SpotLeft | null;
+  /** Warmest panel for it, °C. */
+  readonly mostC: number;
 }
 
 /** Why bug remover is not used here and now; practice has no other limit where its label is silent. */
-function leftFor(soiled: SoiledZone, context: PlanningContext): SpotLeft | null {
+function leftFor(soiled: SoiledZone, mostC: number, context: PlanningContext): SpotLeft | null {
   const { zone, panel } = soiled;
-  const { job, recipes, a } = context;
+  const { job, recipes } = context;
   const product = recipes.bugs?.product;
   if (!product) return null;
   if (product.notOnSurfaces.includes(zone.surface)) return 'surface';
   if (zone.surface === 'paint' && product.notOnFinishes.includes(job.vehicle.finish)) return 'finish';
-  if (panel.panelC > (product.maxPanelC ?? a.bugsMaxC)) return 'too-warm';
+  if (panel.panelC > mostC) return 'too-warm';
   return isInSun(soiled, context) ? 'in-sun' : null;
 }
 
@@ -54,7 +56,8 @@ export function bugsOn(soiled: SoiledZone, under: MixPurpose, context: PlanningC
   const { a, recipes, job } = context;
   if (!soil.bugs) return null;
   const share = coverOf(soil.bugs, a);
-  const left = leftFor(soiled, context);
+  const mostC = recipes.bugs?.product.maxPanelC ?? a.bugsMaxC;
+  const left = leftFor(soiled, mostC, context);
   const rounds = share > a.bugsTwiceFrom ? 2 : 1;
   const coveredM2 = left === null ? share * zone.areaM2 : 0;
   return {
@@ -67,5 +70,6 @@ export function bugsOn(soiled: SoiledZone, under: MixPurpose, context: PlanningC
     soilGm2: left === null ? share * a.bugsSoil : 0,
     brush: job.choices.brush === 'lubricated' && zone.surface !== 'glass',
     left,
+    mostC,
   };
 }
