@@ -4,8 +4,8 @@ export {
 } from './assumptions';
 export type { AssumptionGroup, AssumptionKey, AssumptionOverrides } from './assumptions';
 export { cautions } from './reasons';
-export type { Budget, Caution, Figure, FigureUnit, Gate, Obstacle, SpotLeft, Verdict } from './reasons';
-export { defaultDimensions, detailsOf, mirrored, zonesOf } from './vehicle';
+export type { Budget, Caution, Figure, FigureUnit, Gate, Obstacle, CareLeft, SpotLeft, Verdict } from './reasons';
+export { defaultDimensions, detailsOf, hiddenInScope, mirrored, zonesIn, zonesOf } from './vehicle';
 export type { Detail } from './vehicle';
 export { forecastOn, levelOfLoad } from './soil';
 export type { Load, SoilState } from './soil';
@@ -19,18 +19,18 @@ export type { LaundryGroup, SideUse, UsedMitt, UsedSide, UsedTowel } from './tow
 export { settlingMs } from './bucket';
 export type { BucketName, Dip } from './bucket';
 export { choicesOf, indexOf } from './rules';
-export type { IndexQuestion, Kit, Option, BugPlan, SpotPlan } from './rules';
+export type { IndexQuestion, Kit, Option, BugPlan, CarePlan, CleanerPlan, SpotPlan } from './rules';
 export { laps } from './passes';
 export type { Lap, NotChanged } from './passes';
 export { criticalPath } from './schedule';
 export type { PassAct, PassPart, PlannedPass, Step, StepKind } from './schedule';
 export { panelAt, planJob, zoneTreatments } from './planning';
-export type { Alternative, BlockedZone, Bottle, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
-export { afterwards, answerReasons, claimsOf, handMovesIn, liquidOf, notDone, passChangesOf, runRows, stageStates, towelFillAt, windowsOf } from './views';
+export type { Alternative, BlockedZone, Bottle, LaterTask, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
+export { afterwards, answerReasons, claimsOf, handMovesIn, liquidOf, notDone, passChangesOf, protectionAfter, puttingOn, runRows, stageStates, towelFillAt, windowsOf } from './views';
 export type { Afterwards, AnswerReason, Claim, Gain, HandMove, LaundryLoad, LeftOver, Liquid, NotDone, RunRow, StageName, StageState, Window } from './views';
 export {
   addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, endRun, fixTreatment,
-  copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, setBugs, newItem, newJob, sellAs, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
+  copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, setBugs, newItem, newJob, careFor, sellAs, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
   setAssumption, setChoices, setLeg, setReading, setSpots, sign, startRun, takeBackEvent, unsee, withChange,
   withWeather,
 } from './edit';

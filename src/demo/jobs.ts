@@ -1,7 +1,7 @@
-import { type Job, type Package, type SoilKind, type SoilLevel, type SoilMap, type ZoneId, type ZoneSoil, scopeParts } from '@esmero/model';
+import { type Job, type Package, type SoilKind, type SoilLevel, type SoilMap, type ZoneId, type ZoneSoil, noCare, usualScope } from '@esmero/model';
 import { defaultChoices as choices, zonesOf } from '@esmero/core';
 import { celsius } from '@esmero/units';
-import { device, foamer, gear, packages, products, sites, towels, vehicles, vessels } from './library';
+import { careProducts, device, foamer, gear, packages, products, sites, spareBuckets, towels, vehicles, vessels } from './library';
 
 type Mark = readonly [kind: SoilKind, level: SoilLevel];
 
@@ -28,10 +28,14 @@ function walkRound(job: Pick<Job, 'vehicle'>, seen: Seen): SoilMap {
   return { ...Object.fromEntries(looked), ...seen.also };
 }
 
+/** Seals have kept the worst out. */
+const shutsWith = (mark: Mark): Partial<SoilMap> => Object.fromEntries((['boot-sill', 'left-front-shut', 'left-rear-shut', 'right-front-shut', 'right-rear-shut'] as const).map((id) => [id, zoneSoil(mark)]));
+
 const base = {
   currency: 'EUR',
-  scope: scopeParts,
+  scope: usualScope,
   soldAs: null,
+  care: noCare,
   note: '',
   hour: 10,
   gear: Object.values(gear),
@@ -52,13 +56,16 @@ const base = {
   choices,
 };
 
-const sold = ({ id, name, scope, priceMinor }: Package): Pick<Job, 'scope' | 'soldAs'> => ({ scope, soldAs: { id, name, priceMinor } });
+const sold = ({ id, name, scope, care, priceMinor }: Package): Pick<Job, 'scope' | 'soldAs' | 'care'> => ({ scope, care, soldAs: { id, name, priceMinor } });
 
 const job = (rest: Omit<Job, 'soil' | keyof typeof base> & Partial<Job>, seen: Seen): Job => ({
   ...base,
   ...rest,
   soil: walkRound(rest, seen),
 });
+
+/** The bucket kit without sprayers. */
+const ownBuckets = [vessels.sprayA, vessels.bucketA, vessels.bucketB, spareBuckets.bucketC, spareBuckets.bucketD];
 
 const tenTowels = [
   { ...towels.wash, clean: 4 },
@@ -184,6 +191,72 @@ export const jobs: readonly Job[] = [
       vehicle: vehicles.show,
       hour: 13,
       site: { ...sites.track, airC: celsius(31), sunWm2: 850, humidity: 0.4 },
+    },
+    { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },
+  ),
+  job(
+    {
+      id: 'demo-cinders',
+      name: 'Cinders and salt, everything rinsed off',
+      client: 'Harbour pilot',
+      date: '2032-01-21',
+      vehicle: vehicles.pilot,
+      site: sites.quay,
+      gear: [gear.wand],
+      vessels: [...ownBuckets, foamer],
+      products: [...Object.values(products), careProducts.shampoo, careProducts.tyre],
+      wishes: { chemistry: 'rinsed-off' },
+      choices: { ...choices, bucket: 'two-buckets' },
+      care: { ...noCare, tyres: 'after-drive' },
+      note: 'The owner wants nothing left on the paint that is not rinsed off.',
+    },
+    { top: ['salt', 1], upper: ['salt', 2], lower: ['grit', 2], wheels: ['salt', 3], also: shutsWith(['dust', 2]) },
+  ),
+  job(
+    {
+      id: 'demo-bugs',
+      name: 'Front full of bugs, noon',
+      client: 'Driving school at the Upper Gate',
+      date: '2031-08-04',
+      vehicle: vehicles.school,
+      hour: 13,
+      site: { ...sites.track, airC: celsius(33), sunWm2: 800 },
+      choices: { ...choices, brush: 'lubricated' },
+    },
+    {
+      top: ['dust', 1],
+      upper: ['dust', 1],
+      lower: ['dust', 1],
+      wheels: ['dust', 1],
+      also: Object.fromEntries((['grille', 'front-bumper-upper', 'front-bumper-lower'] as const).map((id) => [id, { deposits: [{ kind: 'dust', level: 1 }], spots: {}, bugs: 'covered' }])),
+    },
+  ),
+  job(
+    {
+      id: 'demo-bay',
+      name: 'Filthy winter car, wash bay next door',
+      client: 'Ferry crew',
+      date: '2032-02-10',
+      vehicle: vehicles.ferry,
+      site: sites.bayside,
+      vessels: [...ownBuckets, foamer],
+      scope: [...usualScope, 'mats'],
+      products: [products.amberSpray, products.clearGlass, careProducts.topper, careProducts.wheel, careProducts.degreaser],
+      care: { ...noCare, paint: { use: 'topper', on: 'body' } },
+      choices: { ...choices, topping: 'welcome' },
+    },
+    { top: ['salt', 2], upper: ['salt', 3], lower: ['salt', 3], wheels: ['brake-dust', 4], also: { ...shutsWith(['road-film', 2]), mats: { deposits: [{ kind: 'mud', level: 3 }], spots: {} } } },
+  ),
+  job(
+    {
+      id: 'demo-topper',
+      name: 'Dusty estate before the fair',
+      client: 'Household on Lantern Steps',
+      date: '2031-07-18',
+      vehicle: vehicles.family,
+      site: sites.courtyard,
+      products: [...Object.values(products), careProducts.topper, careProducts.trim, careProducts.tyre],
+      care: { paint: { use: 'topper', on: 'uppers' }, trim: true, tyres: 'after-drive' },
     },
     { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },
   ),

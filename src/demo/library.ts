@@ -1,5 +1,5 @@
 import { defaultHabits, defaultDimensions } from '@esmero/core';
-import { type MeasuringDevice, type Product, type Site, type TowelBatch, type Vehicle, type Vessel, type Gear, type HabitSet, type Package, calmShade, scopeParts, somewhere } from '@esmero/model';
+import { asPractised, noCare, type MeasuringDevice, type Product, type Site, type TowelBatch, type Vehicle, type Vessel, type Gear, type HabitSet, type Package, calmShade, usualScope, somewhere } from '@esmero/model';
 import { degrees, celsius, metres, minorUnits, ml } from '@esmero/units';
 
 /** Everything here is invented: a hillside harbour town, its cars, and two people with a van. */
@@ -10,7 +10,7 @@ const vehicle = (
   finish: Vehicle['finish'],
   colour: Vehicle['colour'],
   cladding = false,
-): Vehicle => ({ id, name, body, finish, colour, cladding, dimensions: defaultDimensions(body) });
+): Vehicle => ({ id, name, body, finish, colour, cladding, protection: [], dimensions: defaultDimensions(body) });
 
 export const vehicles = {
   family: vehicle('v-family', 'Family estate, sea green', 'estate', 'clear-coat', 'mid'),
@@ -19,6 +19,7 @@ export const vehicles = {
   show: vehicle('v-show', 'Exhibition coupé, black', 'coupe', 'soft', 'black'),
   farm: vehicle('v-farm', 'Orchard pickup, red', 'pickup', 'clear-coat', 'mid', true),
   ferry: vehicle('v-ferry', 'Ferry crew SUV, dark blue', 'suv', 'clear-coat', 'dark', true),
+  pilot: vehicle('v-pilot', 'Harbour pilot’s sedan, black', 'sedan', 'clear-coat', 'black'),
   baker: vehicle('v-baker', 'Baker’s van, matte black', 'van', 'matte', 'black', true),
 } as const;
 
@@ -77,6 +78,24 @@ export const sites = {
     indoors: true,
     airC: celsius(20),
   }),
+  quay: place('s-quay', 'Ferry quay, no tap', {
+    waterL: 60,
+    runoff: 'allowed',
+    workers: 1,
+    minutes: 150,
+    airC: celsius(8),
+    liquidC: celsius(12),
+  }),
+  bayside: place('s-bay', 'By the self-serve wash', {
+    waterL: 30,
+    workers: 1,
+    minutes: 150,
+    airC: celsius(6),
+    liquidC: celsius(14),
+    bay: true,
+    runoff: 'captured',
+    captureL: 15,
+  }),
   track: place('s-track', 'Orchard track', {
     waterL: 60,
     tap: true,
@@ -102,6 +121,7 @@ const use = (
   weakest,
   strongest,
   protectsDays,
+  ...asPractised,
   origin: 'label',
 });
 
@@ -181,6 +201,43 @@ export const products = {
     safety: 'Alkaline: gloves and eye protection; not in the sun, never let it dry.',
     origin: 'label',
   },
+} as const satisfies Record<string, Product>;
+
+const bottle = (id: string, name: string, uses: Product['uses'], [size, price]: readonly [number, number], rest: Partial<Product>): Product => ({
+  id,
+  name,
+  uses,
+  sizeMl: ml(size),
+  priceMinor: minorUnits(price),
+  maxPanelC: null,
+  notOnSurfaces: [],
+  notOnFinishes: [],
+  filmFactor: 1,
+  leavesLayer: false,
+  notWith: [],
+  safety: '',
+  origin: 'label',
+  ...rest,
+});
+
+/** In the library, and taken along where a job asks for it. */
+export const careProducts = {
+  shampoo: bottle('p-shampoo', 'Shampoo concentrate, plain', [use('shampoo', '400', 600, 200)], [1000, 1400], { maxPanelC: celsius(45), safety: 'Mild on skin; slippery underfoot when spilt.' }),
+  wheel: bottle('p-wheel', 'Wheel cleaner, neutral', [{ ...use('wheel-cleaner', '0', null, null), dwellS: 90, rinseAfter: true }], [750, 1300], {
+    maxPanelC: celsius(35),
+    notOnSurfaces: ['bright-metal'],
+    safety: 'Gloves and eye protection; cold wheels only, never let it dry, rinse off.',
+  }),
+  degreaser: bottle('p-degrease', 'All-purpose cleaner', [use('degreaser', '10', 20, 4)], [1000, 1100], {
+    maxPanelC: celsius(35),
+    notOnFinishes: ['matte', 'film-wrapped'],
+    safety: 'Alkaline: gloves and eye protection; off hot rubber and bare aluminium.',
+  }),
+  topper: bottle('p-topper', 'Spray topper, pale', [{ ...use('topper', '0', null, null, 42), inSun: false }], [500, 1600], { maxPanelC: celsius(35), notOnFinishes: ['matte'], leavesLayer: true, safety: 'Do not breathe the mist; slippery on the ground.' }),
+  dryingAid: bottle('p-dry', 'Drying aid, quick', [use('drying-aid', '4', 6, 2, 14)], [500, 1100], { maxPanelC: celsius(38), notOnFinishes: ['matte'], leavesLayer: true, safety: 'Mild on skin.' }),
+  sealant: bottle('p-seal', 'Sealant, wipe on and off', [use('sealant', '0', null, null, 180)], [250, 2900], { maxPanelC: celsius(30), notOnFinishes: ['matte', 'film-wrapped'], leavesLayer: true, notWith: ['p-topper', 'p-dry'], safety: 'Solvent in it: air, gloves, no flame; cloths in a lidded tin.' }),
+  trim: bottle('p-trim', 'Trim dressing, satin', [use('trim-dressing', '0', null, null, 60)], [250, 1500], { safety: 'Slippery: off glass, pedals and seats.' }),
+  tyre: bottle('p-tyre', 'Tyre dressing, water-based', [{ ...use('tyre-dressing', '0', null, null, 21), inSun: true }], [500, 1000], { safety: 'Slippery: off tread, discs and the ground.' }),
 } as const satisfies Record<string, Product>;
 
 const gearOf = (id: string, name: string, kind: Gear['kind'], flow: number, battery: number | null, noise: number): Gear => ({
@@ -285,6 +342,12 @@ export const vessels = {
   bucketB: vessel('k-bucket-b', 'Rinse bucket, 12 L', 'bucket', 12000, 0.8, 4000),
 } as const;
 
+/** For the washer to draw from, and for a second rinse. */
+export const spareBuckets = {
+  bucketC: vessel('k-bucket-c', 'Supply bucket, 20 L', 'bucket', 20000, 0.8, 1000),
+  bucketD: vessel('k-bucket-d', 'Spare bucket, 12 L', 'bucket', 12000, 0.8, 4000),
+} as const;
+
 /** In the library, and taken along where it is wanted. */
 export const foamer = vessel('k-foam', 'Pump foamer, 1.5 L', 'foam-sprayer', 1500, 0.66, 60);
 
@@ -292,7 +355,8 @@ export const device: MeasuringDevice = { kind: 'syringe', stepMl: ml(1), capacit
 
 /** Scopes that are sold under a name. */
 export const packages = {
-  wash: { id: 'k-wash', name: 'Maintenance wash', scope: scopeParts, priceMinor: minorUnits(5900) },
-  shine: { id: 'k-shine', name: 'Show-floor touch-up', scope: ['body', 'glass'], priceMinor: minorUnits(3500) },
-  bodyshop: { id: 'k-bodyshop', name: 'Body-shop dust-off', scope: ['body', 'glass', 'shuts', 'boot-sill'], priceMinor: minorUnits(4500) },
+  wash: { id: 'k-wash', name: 'Maintenance wash', scope: usualScope, care: noCare, priceMinor: minorUnits(5900) },
+  shine: { id: 'k-shine', name: 'Show-floor touch-up', scope: ['body', 'trim', 'glass'], care: noCare, priceMinor: minorUnits(3500) },
+  season: { id: 'k-season', name: 'Season wash with sealant', scope: usualScope, care: { paint: { use: 'sealant', on: 'body' }, trim: true, tyres: 'after-drive' }, priceMinor: minorUnits(12900) },
+  bodyshop: { id: 'k-bodyshop', name: 'Body-shop dust-off', scope: ['body', 'trim', 'glass', 'shuts', 'boot-sill', 'details'], care: noCare, priceMinor: minorUnits(4500) },
 } as const satisfies Readonly<Record<string, Package>>;

@@ -281,7 +281,7 @@ describe('published schemas', () => {
     expect(read.ok && read.value).toEqual(cautious);
     const all = JSON.parse(writeCollection(held(demo)));
     const habits = all.collection.habits.map((one: { item: Record<string, unknown> }) => ({ ...one, item: before(one.item) }));
-    const jobs = all.collection.jobs.map((one: { job: any }) => ({ ...one, job: { ...one.job, choices: before(one.job.choices), wishes: {} } }));
+    const jobs = all.collection.jobs.map((one: { job: any }) => ({ ...one, job: { ...one.job, choices: before(one.job.choices), wishes: one.job.wishes } }));
     const again = readCollection(JSON.stringify({ ...all, version: 11, collection: { ...all.collection, habits, jobs } }));
     expect(again.ok && again.value).toEqual(held(demo));
   });
@@ -300,7 +300,7 @@ describe('published schemas', () => {
     if (!read.ok) return;
     expect(Object.fromEntries(['bonnet', 'grille', 'roof', 'boot-lid'].map((zone) => [zone, read.value.soil[zone as 'roof']?.bugs]))).toEqual({ bonnet: 'few', grille: 'many', roof: 'covered', 'boot-lid': undefined });
     expect(read.value.soil.roof!.spots).toEqual({});
-    expect(read.value.scope).toEqual(['body', 'glass', 'wheels', 'shuts', 'boot-sill']);
+    expect(read.value.scope).toEqual(['body', 'trim', 'glass', 'wheels', 'shuts', 'boot-sill']);
     expect(read.value.choices.assumptions).toEqual({});
   });
 

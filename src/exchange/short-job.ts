@@ -68,6 +68,7 @@ function vehicleOf({ body, lengthM, widthM, heightM, finish = 'clear-coat', colo
     finish: finish as Vehicle['finish'],
     colour: colour as Vehicle['colour'],
     cladding: false,
+    protection: [],
   };
 }
 

@@ -13,13 +13,19 @@ export const stepName: Readonly<Record<StepKind | 'idle', string>> = {
   spray: 'wetting',
   walk: 'walking round the car',
   wait: 'waiting for the dwell',
+  'rinse-before': 'rinsing the foam off',
   wipe: 'washing',
+  'rinse-off': 'rinsing the wash off',
   finish: 'finishing and drying',
   dry: 'drying the whole body',
   glass: 'glass finish',
+  protect: 'protecting and dressing',
   pack: 'packing',
   idle: 'one of two waits for the other',
 };
+
+/** Water that never stands in a vessel of the plan. */
+const sourceName = { bay: 'Water of the wash bay', line: 'Water from tap or boiler', bottled: 'Water in thinned bottles' } as const;
 
 /** Parts of the time that a client is given. */
 const slotName = { arriving: 'arriving', 'walk-round': 'walk-round', work: 'work', 'second-look': 'second look', handover: 'handover' } as const;
@@ -31,7 +37,7 @@ export function partName(code: string): string {
     case 'step':
       return stepName[rest as StepKind];
     case 'source':
-      return rest === 'bay' ? 'Water of the wash bay' : 'Water from tap or boiler';
+      return sourceName[rest as keyof typeof sourceName];
     case 'content':
       return contentName[rest as MixPurpose];
     case 'role':

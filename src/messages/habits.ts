@@ -17,6 +17,10 @@ export const habitWords: AllWords = worded({
     question: 'What a waterless product may touch',
     answers: { 'only-dust': 'Only dust', 'light-film': 'Up to a light film', index: 'Whatever the marring index allows' },
   },
+  chemistry: {
+    question: 'What may touch the car',
+    answers: { any: 'Whatever suits', 'rinsed-off': 'Only what is rinsed off again' },
+  },
   parts: {
     question: 'A part that cannot be done today',
     answers: { 'leave-out': 'Leave it, do the rest', all: 'All of the car or none of it' },

@@ -16,6 +16,7 @@ export * from './refusal';
 export * from './habits';
 export { fillSentence, howText, jobTitle, mittSentence, mixSentences, orderingText, planSheet, ranges, sidesSentence, stepText, towelName, wayText, wetText, windowText } from './sheet';
 export * from './buckets';
+export * from './care';
 export * from './after';
 export { careAfterwards, claimText, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
 export { assumedText } from './assumed';

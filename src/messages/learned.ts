@@ -9,6 +9,7 @@ const paceName: Readonly<Record<RunAct, string>> = {
   wipe: 'Seconds of wiping',
   dry: 'Seconds of drying',
   glass: 'Seconds on glass',
+  protect: 'Seconds of protecting and dressing',
 };
 
 /** What a lesson is about. */

@@ -54,6 +54,8 @@ function groupName(id: ZoneId): string {
   if (/^(grille|front-bumper)/.test(id)) return 'front';
   if (/^(rear-face|badges|rear-bumper|boot-sill)/.test(id)) return 'rear';
   if (/-(wheel|tyre|arch)$/.test(id)) return 'wheels';
+  if (id.endsWith('-barrel')) return 'barrels';
+  if (id.endsWith('-handle')) return 'handle cups';
   if (id.endsWith('-shut')) return en('door shuts');
   if (id.endsWith('-glass')) return 'side glass';
   if (/^(left|right)-.*-upper$/.test(id)) return 'uppers';

@@ -1,4 +1,4 @@
-import type { Budget, Caution, Gate, Obstacle, Shortage, SpotLeft, Verdict } from '@esmero/core';
+import type { Budget, CareLeft, Caution, Gate, Obstacle, Shortage, SpotLeft, Verdict } from '@esmero/core';
 import type { MixPurpose } from '@esmero/model';
 import { worded } from './english';
 import { type Units, clock, fixed, indexText, minutes, percent } from './units';
@@ -15,7 +15,7 @@ import {
   zoneList,
 } from './words';
 
-const purposeName: Readonly<Record<MixPurpose | 'water', string>> = {
+const purposeName: Readonly<Record<MixPurpose | 'water', string>> = worded({
   water: 'pre-rinse',
   waterless: 'waterless',
   foam: 'foam',
@@ -24,7 +24,15 @@ const purposeName: Readonly<Record<MixPurpose | 'water', string>> = {
   glass: 'glass',
   bugs: 'bug remover',
   solvent: 'tar and sap',
-};
+  shampoo: 'shampoo',
+  'wheel-cleaner': 'wheel cleaner',
+  degreaser: 'degreaser',
+  topper: 'topper',
+  'drying-aid': 'drying aid',
+  sealant: 'sealant',
+  'trim-dressing': 'trim dressing',
+  'tyre-dressing': 'tyre dressing',
+});
 
 const steamOff = worded({
   'seams-only': 'Steam is for seams, sills and recesses, not for open panels.',
@@ -82,6 +90,10 @@ export function gateSentence(gate: Gate, u: Units): string {
       return steamOff[gate.why];
     case 'sun-habit':
       return 'Shade the panel: your approach works in shade only.';
+    case 'electrics':
+      return 'An engine bay gets a spray or a light foam at most: its electrics stay dry.';
+    case 'chemistry':
+      return 'Only what is rinsed off again may touch this car.';
     case 'leaves-layer':
       return 'The product leaves a layer, and this finish should not get one.';
     case 'incompatible':
@@ -120,6 +132,32 @@ export function gateSentence(gate: Gate, u: Units): string {
         : `It is dirtier than a light film: ${soilName[gate.kind].toLowerCase()}. The approach stops waterless there.`;
     case 'rinse-first':
       return `${soilName[gate.kind]} crackles: rinse it first, as there is something to rinse with.`;
+    case 'foam-first':
+      return `${soilName[gate.kind]} crackles: foam it and rinse before the mitt, as there is a foamer.`;
+  }
+}
+
+/** Why something is not put on, and what would help. */
+function leftBecause(why: CareLeft, mostC: number | null, u: Units): string {
+  switch (why) {
+    case 'no-product':
+      return 'none is on the job’s list';
+    case 'surface':
+      return 'its label excludes the surface';
+    case 'finish':
+      return 'its label excludes this finish';
+    case 'layer':
+      return 'it leaves a layer, and this finish should not get one';
+    case 'not-together':
+      return 'it must not meet what the wash leaves there';
+    case 'too-warm':
+      return mostC === null ? 'it is too warm' : `it is warmer than ${u.temperature(mostC)}; let it cool first`;
+    case 'in-sun':
+      return 'not in the sun; shade it first';
+    case 'no-rinse':
+      return 'it has to be rinsed off, and nothing rinses here';
+    case 'habit':
+      return 'your approach leaves it alone';
   }
 }
 
@@ -212,6 +250,8 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
       return `${bugsAdvice(verdict.why, u.temperature(verdict.mostC))} Until then the bugs stay on: ${zoneList(verdict.zones)}.`;
     case 'spots-left':
       return `${verdict.count} ${spotName[verdict.kind]} stay: ${spotLeftBecause[verdict.why]}.`;
+    case 'product-left':
+      return `No ${purposeName[verdict.purpose]} on ${zoneList(verdict.zones, 4)}: ${leftBecause(verdict.why, verdict.mostC, u)}.`;
     case 'against-advice':
       return verdict.zones > 0
         ? `Against advice, on the word of ${verdict.by}: ${zones(verdict.zones)} over the index that your approach accepts.`
@@ -236,5 +276,8 @@ export const cautionSentence: Readonly<Record<Caution, string>> = worded({
   electricity:
     'Cables, batteries and chargers stay away from water; a residual-current device on mains. Nothing inside an electric vehicle is touched.',
   solvent: 'Tar and sap lifters burn and irritate: no flame, fresh air, gloves, off hot panels, towels aired before the wash.',
+  'wheel-cleaner': 'Wheel cleaner and degreaser: gloves and eyes, cold wheels only, off discs, pads and bare metal; never let them dry, never mix them with anything.',
+  engine: 'Engine bay: only a cold engine, electrics and intakes covered, a light foam, wiped dry. Nothing electrical or high-voltage is touched; on an electric vehicle leave it to licensed people.',
+  dressing: 'Dressings make tread, brake discs, pedals and seats slippery: keep them off, and wipe off what is too much.',
   'hot-panels': 'Panels are hot enough to burn a hand: shade the car and let it cool.',
 });

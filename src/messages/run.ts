@@ -1,5 +1,5 @@
 import { capital } from './capital';
-import { type Clocks, type Hand, type HandMove, type PassAct, type Plan, type PlannedPass, type Task, handMovesIn } from '@esmero/core';
+import { type Clocks, type Hand, type HandMove, type Option, type PassAct, type Plan, type PlannedPass, type Task, handMovesIn } from '@esmero/core';
 import type { ReplanEvent, TowelRole, WeatherChange, ZoneId } from '@esmero/model';
 import { goesText } from './soil';
 import { isBehind, passHeading, passTitle } from './passes';
@@ -13,6 +13,7 @@ const actVerb: Readonly<Record<PassAct, string>> = {
   wipe: 'Wash and finish',
   dry: 'Dry',
   glass: 'Finish the glass',
+  protect: 'Put on',
 };
 
 
@@ -74,14 +75,48 @@ function isBlown({ zones }: Plan, task: Task): boolean {
   return zones.some(({ zone, option }) => own.has(zone.id) && option?.blown);
 }
 
+/** "Wheel cleaner, brush it in, leave it for 60 s". */
+function cleanerText(here: readonly Option[]): string | null {
+  const used = here.flatMap(({ cleaner }) => (cleaner && !cleaner.left ? [cleaner] : []));
+  if (used.length === 0) return null;
+  const names = [...new Set(used.map(({ purpose }) => contentName[purpose]))].join(' and ');
+  return `${capital(names.toLowerCase())}, brush it in, leave it for ${clock(Math.max(...used.map(({ dwellS }) => dwellS)))}; never let it dry`;
+}
+
 /** "Bug remover on the bugs, two goes of 60 s", or just the spots. */
 function spotsText({ zones }: Plan, { parts }: PlannedPass): string {
   const here = zones.filter(({ zone }) => parts.some(({ zoneId }) => zoneId === zone.id)).flatMap(({ option }) => option ?? []);
   const bugs = here.flatMap((option) => (option.bugs && !option.bugs.left ? [option.bugs] : []));
   const [first] = [...bugs].sort((p, q) => q.rounds - p.rounds);
   const spots = here.some((option) => option.spots.some(({ left }) => left === null));
-  if (!first) return 'Treat the spots';
+  const cleaner = cleanerText(here);
+  if (!first) return [...(cleaner ? [cleaner] : []), ...(spots ? ['Treat the spots'] : [])].join('; ');
   return `${contentName[first.purpose]} on the bugs, ${goesText(first)}${first.brush ? ', soft wet brush' : ''}${spots ? '; treat the spots' : ''}`;
+}
+
+/** "Topper: one press a panel, spread, buff". */
+function careText({ zones }: Plan, { parts }: PlannedPass): string {
+  const cares = zones.flatMap(({ zone, option }) => (option?.care && parts.some(({ zoneId }) => zoneId === zone.id) ? [option.care] : []));
+  const [first] = cares;
+  if (!first) return '';
+  const name = contentName[first.use];
+  switch (first.use) {
+    case 'trim-dressing':
+    case 'tyre-dressing':
+      return `${name}: a little on the towel, work it in, wipe off what is too much`;
+    default:
+      return `${name}: ${pressesText(cares)}, spread, turn the towel, buff`;
+  }
+}
+
+/** What one press of a trigger gives, mL (judged). */
+const PRESS_ML = 1.2;
+
+/** "one press a panel", "one or two presses a panel". */
+function pressesText(cares: readonly { readonly ml: number }[]): string {
+  const presses = cares.map(({ ml }) => Math.max(1, Math.round(ml / PRESS_ML)));
+  const [least, most] = [Math.min(...presses), Math.max(...presses)];
+  return most === 1 ? 'one press a panel' : least === most ? `${most} presses a panel` : `${least} to ${most} presses a panel`;
 }
 
 /** What is done in a pass, one thing after the other, in the order of the plan; what is wetted ahead has its place in it. */
@@ -101,6 +136,9 @@ export function stepsFor(plan: Plan, task: Task): readonly string[] {
     else if (kind === 'pretreat') say(`${spotsText(plan, of)}${ahead ? `, ahead: ${passTitle(of)}` : ''}`);
     else if (kind === 'spray') say(ahead ? `Wet the next one: ${passTitle(of)}` : `Wet it with ${liquidFor(plan, task) || 'the mix'}`);
     else if (kind === 'wait') say(`Let it dwell, ${clock(to - from)}`);
+    else if (kind === 'rinse-before') say('Rinse the foam off, from the top');
+    else if (kind === 'rinse-off') say(isBlown(plan, task) ? 'Rinse it off, blow off what stands' : 'Rinse it off, before it dries');
+    else if (kind === 'protect') say(careText(plan, of));
     else if (kind === 'wipe') say('Lift or wash, straight strokes without weight');
     else if (kind === 'finish') say('Finish dry');
   }
@@ -113,6 +151,7 @@ export const actHint: Readonly<Record<PassAct, string>> = {
   wipe: 'Turn the side as it fills. Stop if anything drags.',
   dry: 'Lay it on and draw it along. Dirt on the towel: once more.',
   glass: 'Strokes that overlap; look along it against the light.',
+  protect: 'Thin and even, with a clean towel. Keep it off discs, tread and pedals.',
 };
 
 const until = (at: number, now: number): string => clock(Math.max(0, (at - now) / 1000));

@@ -1,6 +1,7 @@
 import type { Bottle, BugPlan, Question, SpotPlan } from '@esmero/core';
+import { en } from './english';
 import { bugsAdvice, spotLeftBecause } from './reasons';
-import { type Units, indexText } from './units';
+import { type Units, fixed, indexText } from './units';
 import { contentName, zoneList } from './words';
 
 /** Why a zone deserves a second look, and how to look. */
@@ -17,7 +18,10 @@ export function spotSentence({ left, purpose, dwellS, count }: SpotPlan): string
 }
 
 /** "12 mL on the grille and front bumper". */
-export const bottleSentence = ({ ml, zones }: Bottle, u: Units): string => `${u.volume(ml)}, as it comes: ${zoneList(zones, 4)}.`;
+export const bottleSentence = ({ ml, productMl, strength, zones }: Bottle, u: Units): string =>
+  strength
+    ? en(`${u.volume(ml)}, thinned 1 to ${fixed(strength.waterParts, 1)} in a labelled bottle of its own (${u.volume(productMl)} of product): ${zoneList(zones, 4)}.`)
+    : `${u.volume(ml)}, as it comes: ${zoneList(zones, 4)}.`;
 
 /** "two goes of 60 s". */
 export const goesText = ({ rounds, dwellS }: BugPlan): string => `${rounds === 2 ? 'two goes of ' : ''}${Math.round(dwellS / rounds)} s`;

@@ -1,9 +1,13 @@
 import type { Mix, BucketName, SystemRun, Content, Kit, SideUse, ZonePlan } from '@esmero/core';
-import type { Body, Bottled, BucketSystem, BugCover, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
+import type { Body, Bottled, BucketSystem, BugCover, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, HiddenCentrePart, HiddenFlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
 import { partsOf } from '@esmero/model';
 import { worded } from './english';
 
-const flank: Readonly<Record<FlankPart, string>> = worded({
+const flank: Readonly<Record<FlankPart | HiddenFlankPart, string>> = worded({
+  'front-barrel': 'front barrel',
+  'rear-barrel': 'rear barrel',
+  'front-handle': 'front handle cup',
+  'rear-handle': 'rear handle cup',
   'front-wing-upper': 'front wing, upper',
   'front-wing-lower': 'front wing, lower',
   'front-door-upper': 'front door, upper',
@@ -26,7 +30,12 @@ const flank: Readonly<Record<FlankPart, string>> = worded({
   'rear-arch': 'rear arch',
 });
 
-const centre: Readonly<Record<CentrePart, string>> = worded({
+const centre: Readonly<Record<CentrePart | HiddenCentrePart, string>> = worded({
+  'fuel-flap': 'Fuel flap',
+  'exhaust-tips': 'Exhaust tips',
+  'glass-inside': 'Glass inside',
+  'engine-bay': 'Engine bay',
+  mats: 'Floor mats',
   roof: 'Roof',
   windscreen: 'Windscreen',
   'rear-window': 'Rear window',
@@ -42,12 +51,12 @@ const centre: Readonly<Record<CentrePart, string>> = worded({
   'boot-sill': 'Boot sill',
 });
 
-const isSide = (id: ZoneId): id is Exclude<ZoneId, CentrePart> => /^(left|right)-/.test(id);
+const isSide = (id: ZoneId): boolean => /^(left|right)-/.test(id);
 
 export function zoneName(id: ZoneId): string {
-  if (!isSide(id)) return centre[id as CentrePart];
+  if (!isSide(id)) return centre[id as CentrePart | HiddenCentrePart];
   const side = id.startsWith('left-') ? 'Left' : 'Right';
-  return `${side} ${flank[id.replace(/^(left|right)-/, '') as FlankPart]}`;
+  return `${side} ${flank[id.replace(/^(left|right)-/, '') as FlankPart | HiddenFlankPart]}`;
 }
 
 /** "Roof, Bonnet and 3 more" */
@@ -166,6 +175,7 @@ export const surfaceName: Readonly<Record<Surface, string>> = {
 export const methodName: Readonly<Record<VehicleMethod, string>> = {
   waterless: 'Waterless',
   rinseless: 'Rinseless',
+  shampoo: 'Shampoo wash',
   hybrid: 'Hybrid',
   decline: 'Not today',
 };
@@ -175,6 +185,8 @@ const contactName: Readonly<Record<Contact, string>> = {
   foam: 'lifting foam and wipe',
   rinseless: 'rinseless wash',
   'presoak-rinseless': 'pre-soak and rinseless wash',
+  shampoo: 'shampoo mitt and rinse',
+  'foam-shampoo': 'foam, rinse, shampoo mitt and rinse',
 };
 
 const flushName: Readonly<Record<Flush, string>> = {
@@ -198,7 +210,7 @@ export function treatmentName(treatment: TreatmentId): string {
 /** What is planned on a panel: nothing where nobody asked for it. */
 export const plannedName = ({ treatment, inScope }: Pick<ZonePlan, 'treatment' | 'inScope'>): string => (inScope ? treatmentName(treatment) : 'Not asked for');
 
-const contactBrief: Readonly<Record<Contact, string>> = { waterless: 'waterless', foam: 'foam', rinseless: 'rinseless', 'presoak-rinseless': 'pre-soak, rinseless' };
+const contactBrief: Readonly<Record<Contact, string>> = { waterless: 'waterless', foam: 'foam', rinseless: 'rinseless', 'presoak-rinseless': 'pre-soak, rinseless', shampoo: 'shampoo', 'foam-shampoo': 'foam, shampoo' };
 const flushBrief: Readonly<Record<Flush, string>> = { none: '', pump: 'pre-rinse, ', 'hot-pump': 'hot pre-rinse, ', cordless: 'pre-rinse, ', mains: 'pre-rinse, ', bay: 'pre-rinse, ', steam: 'steam, ', mist: 'mist, ' };
 
 /** The same in a word or two, for a card. */
@@ -213,6 +225,7 @@ export const kitName: Readonly<Record<Kit | 'glass', string>> = {
   foam: 'pump foamer',
   presoak: 'pre-soak sprayer',
   wash: 'wash bucket',
+  shampoo: 'shampoo bucket',
   flush: 'rinse sprayer',
   heater: 'water heater',
   cordless: 'cordless washer',
@@ -222,18 +235,26 @@ export const kitName: Readonly<Record<Kit | 'glass', string>> = {
   glass: 'glass spray',
 };
 
-export const contentName: Readonly<Record<Content | Bottled, string>> = {
+export const contentName: Readonly<Record<Content | Bottled, string>> = worded({
   waterless: 'Waterless mix',
   foam: 'Lifting foam',
   bugs: 'Bug remover',
   solvent: 'Tar and sap lifter',
+  shampoo: 'Shampoo',
+  'wheel-cleaner': 'Wheel cleaner',
+  degreaser: 'Degreaser',
+  topper: 'Topper',
+  'drying-aid': 'Drying aid',
+  sealant: 'Sealant',
+  'trim-dressing': 'Trim dressing',
+  'tyre-dressing': 'Tyre dressing',
   supply: 'Plain water, for the washer',
   presoak: 'Pre-soak',
   wash: 'Rinseless wash',
   glass: 'Glass mix',
   water: 'Plain water, for rinsing and misting',
   rinse: 'Plain water, to rinse the mitt',
-};
+});
 
 /** What a vessel holds; a sprayer may rinse with product. */
 export const mixTitle = ({ content, productName }: Pick<Mix, 'content' | 'productName'>): string =>
@@ -265,6 +286,7 @@ export const sideUseName: Readonly<Record<SideUse, string>> = {
   wash: 'lifts the dirt',
   finish: 'finishes dry',
   drying: 'dries',
+  protect: 'spreads and buffs',
 };
 
 export const approachName: Readonly<Record<Approach, string>> = {
@@ -313,6 +335,12 @@ export const scopeName: Readonly<Record<ScopePart, string>> = worded({
   wheels: 'wheels and tyres',
   shuts: 'door shuts',
   'boot-sill': 'boot sill',
+  trim: 'trim and badges',
+  barrels: 'wheel barrels',
+  details: 'fuel flap, handle cups and exhaust tips',
+  'glass-inside': 'glass inside',
+  engine: 'engine bay',
+  mats: 'floor mats',
 });
 
 export const readingName: Readonly<Record<LabelReading, string>> = worded({

@@ -1,5 +1,7 @@
 import { heaterBefore4, withAir, withClaims, withFold, withGround, withLayers, withPlace } from './items-before';
-import { jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9, jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13, habitsBefore11, habitsBefore12, habitsFrom12To13 } from './job-versions';
+import {
+  jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9, jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13, jobFrom13To14, careBefore14, habitsBefore11, habitsBefore12, habitsBefore14, habitsFrom12To13, productFrom13To14, scopeFrom13To14, vehicleFrom13To14,
+} from './job-versions';
 import { type Fields, type Migration, isRecord, mapped, migrate, numbered } from './steps';
 
 const timeOf = (movement: unknown): number => (isRecord(movement) && typeof movement['at'] === 'number' ? movement['at'] : 0);
@@ -50,6 +52,15 @@ const collectionSteps: readonly Step[] = [
   { job: inStamp(jobFrom10To11), items: { habits: (item) => (isRecord(item) ? { ...habitsBefore11, ...item } : item) } },
   { job: inStamp(jobFrom11To12), items: { habits: (item) => (isRecord(item) ? { ...habitsBefore12, ...item } : item) } },
   { job: inStamp(jobFrom12To13), items: { habits: habitsFrom12To13 }, whole: (content) => ({ packages: [], ...content }) },
+  {
+    job: inStamp(jobFrom13To14),
+    items: {
+      vehicle: vehicleFrom13To14,
+      product: productFrom13To14,
+      habits: (item) => (isRecord(item) ? { ...habitsBefore14, ...item } : item),
+      package: (item) => (isRecord(item) ? { care: careBefore14, ...item, scope: scopeFrom13To14(item['scope']) } : item),
+    },
+  },
 ];
 
 /** The list of a collection file in which items of a kind stand. */

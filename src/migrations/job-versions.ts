@@ -174,8 +174,30 @@ export const habitsFrom12To13: Migration = renamed;
 export const jobFrom12To13: Migration = (content) =>
   isRecord(content) ? { scope: scopeBefore13, soldAs: null, ...content, soil: mapped(content['soil'], withCover), choices: withoutFigure(renamed(content['choices']), 'secondsInsects'), wishes: renamed(content['wishes']) } : content;
 
+/** What products and cars did not say before version 14. */
+export const useFrom13To14 = (use: unknown): unknown => (isRecord(use) ? { mLPerM2: null, dwellS: null, rinseAfter: false, inSun: false, ...use } : use);
+export const productFrom13To14: Migration = (product) => (isRecord(product) ? { ...product, uses: mapped(product['uses'], useFrom13To14) } : product);
+export const vehicleFrom13To14: Migration = (vehicle) => (isRecord(vehicle) ? { protection: [], ...vehicle } : vehicle);
+export const habitsBefore14 = { chemistry: 'any' };
+/** Grille and badges were part of the bodywork before version 14. */
+export const scopeFrom13To14 = (scope: unknown): unknown => (Array.isArray(scope) && scope.includes('body') && !scope.includes('trim') ? ['body', 'trim', ...(scope as unknown[]).filter((part) => part !== 'body')] : scope);
+export const careBefore14 = { paint: null, trim: false, tyres: null };
+
+/** Version 14 puts something onto the clean car, washes with shampoo where that is wanted, and knows what products ask for. */
+export const jobFrom13To14: Migration = (content) =>
+  isRecord(content)
+    ? {
+        care: careBefore14,
+        ...content,
+        scope: scopeFrom13To14(content['scope']),
+        vehicle: vehicleFrom13To14(content['vehicle']),
+        products: mapped(content['products'], productFrom13To14),
+        choices: isRecord(content['choices']) ? { ...habitsBefore14, ...content['choices'] } : content['choices'],
+      }
+    : content;
+
 /** Steps of the job file, from version 1. */
 export const jobMigrations: readonly Migration[] = [
   jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9,
-  jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13,
+  jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13, jobFrom13To14,
 ];

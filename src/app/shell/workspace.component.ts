@@ -56,7 +56,7 @@ export class WorkspaceComponent {
   protected readonly stateName = stateName;
   protected readonly states = computed(() => {
     const [job, plan] = [this.desk.job(), this.desk.plan()];
-    return job && plan ? stageStates(job, plan, this.desk.zones().map(({ id }) => id)) : null;
+    return job && plan ? stageStates(job, plan, this.desk.allZones().map(({ id }) => id)) : null;
   });
   protected readonly whose = computed(() => {
     const job = this.desk.job();

@@ -1,6 +1,6 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type AssumptionKey, assumptionTable, setAssumption, zonesOf } from '@esmero/core';
+import { type AssumptionKey, assumptionTable, setAssumption, hiddenInScope, zonesOf } from '@esmero/core';
 import type { Job, Zone, ZoneId } from '@esmero/model';
 import { en, unitsOf } from '@esmero/messages';
 import { deskActions, deskFeature } from './desk';
@@ -35,8 +35,16 @@ export class JobDesk {
     () => new Map((this.plan()?.zones ?? []).map((zone) => [zone.zone.id, zone])),
   );
 
+  /** Pieces that are asked for and not drawn. */
+  readonly hidden = computed((): readonly Zone[] => {
+    const [vehicle, scope] = [this.vehicle(), this.scope()];
+    return vehicle && scope ? hiddenInScope({ vehicle, scope }) : [];
+  });
+  private readonly scope = computed(() => this.job()?.scope);
+  readonly allZones = computed((): readonly Zone[] => [...this.zones(), ...this.hidden()]);
+
   zone(id: ZoneId): Zone | undefined {
-    return this.zones().find((zone) => zone.id === id);
+    return this.allZones().find((zone) => zone.id === id);
   }
 
   /**

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import type { VehicleMethod } from '@esmero/model';
 
-/** Drops for a spray, a pail for the bucket, both for both, a bar for a no: the same marks wherever a method is named. */
+/** Drops for a spray, a pail for the bucket, bubbles over it for shampoo, both for both, a bar for a no: the same marks wherever a method is named. */
 @Component({
   selector: 'esm-method-mark',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -15,6 +15,11 @@ import type { VehicleMethod } from '@esmero/model';
         @case ('rinseless') {
           <path d="M5 8.500h14l-1.6 11.500H6.600z" />
           <path d="M7 8.500a5 5 0 0 1 10 0" />
+        }
+        @case ('shampoo') {
+          <path d="M5 12.5h14l-1.4 8H6.400z" />
+          <circle cx="8.5" cy="8.5" r="2.2" />
+          <circle cx="14.5" cy="7" r="3" />
         }
         @case ('hybrid') {
           <path d="M3.5 12h11l-1.2 8.500H4.700z" />

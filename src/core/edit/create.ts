@@ -1,4 +1,4 @@
-import { type Choices, type Habits, type HabitSet, type Job, type LibraryEntry, type LibraryItems, type LibraryKind, type MeasuringDevice, calmShade, scopeParts, somewhere } from '../model';
+import { asPractised, type Choices, type Habits, type HabitSet, type Job, type LibraryEntry, type LibraryItems, type LibraryKind, type MeasuringDevice, calmShade, noCare, usualScope, somewhere } from '../model';
 import { celsius, defaultCurrency, metres, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
 
@@ -6,6 +6,7 @@ import { defaultDimensions } from '../vehicle';
 export const defaultHabits: Habits = {
   approach: 'balanced',
   dirtLimit: 'light-film',
+  chemistry: 'any',
   parts: 'leave-out',
   strength: 'product',
   spray: 'common',
@@ -43,6 +44,7 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
     finish: 'clear-coat',
     colour: 'mid',
     cladding: false,
+    protection: [],
   }),
   site: (id) => ({
     id,
@@ -71,6 +73,7 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
         weakest: null,
         strongest: null,
         protectsDays: null,
+        ...asPractised,
         origin: 'practice',
       },
     ],
@@ -116,7 +119,7 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
     origin: 'practice',
   }),
   habits: (id) => ({ ...defaultHabits, id, name: 'New habits' }),
-  package: (id) => ({ id, name: 'New package', scope: scopeParts, priceMinor: null }),
+  package: (id) => ({ id, name: 'New package', scope: usualScope, care: noCare, priceMinor: null }),
 };
 
 const offered = <K extends LibraryKind>(library: readonly LibraryEntry[], kind: K): LibraryItems[K][] =>
@@ -141,8 +144,9 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     note: '',
     currency: defaultCurrency,
     vehicle,
-    scope: scopeParts,
+    scope: usualScope,
     soldAs: null,
+    care: noCare,
     site: offered(library, 'site')[0] ?? newItem.site('site'),
     products: offered(library, 'product'),
     vessels: offered(library, 'vessel'),

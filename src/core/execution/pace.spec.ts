@@ -36,7 +36,7 @@ function workedAt(job: Job, rate: Rates, change: (so: Job, pressed: number) => J
 }
 
 const pacesOf = (job: Job): readonly Pace[] => usageAccount(job)!.spent.paces;
-const steady: Rates = { flush: 1, wet: 1, wipe: 1, dry: 1, glass: 1 };
+const steady: Rates = { flush: 1, wet: 1, wipe: 1, dry: 1, glass: 1, protect: 1 };
 const jobs = fc.record({
   workers: fc.constantFrom<1 | 2>(1, 2),
   soil: fc.constantFrom(['dust', 1], ['road-film', 2]) as fc.Arbitrary<['dust' | 'road-film', 1 | 2]>,

@@ -1,8 +1,8 @@
 import { resolveAssumptions } from '../assumptions';
-import { type InVessel, type Mix, towelsDrink } from '../mix';
-import { type Job, type Noted, type Run, type RunAct, type TowelRole, type ZoneId, runActs } from '../model';
+import { type InVessel, type Mix, isFromBucket, towelsDrink } from '../mix';
+import { type Job, type MixPurpose, type Noted, type Run, type RunAct, type TowelRole, type ZoneId, runActs } from '../model';
 import type { Plan, ZonePlan } from '../planning';
-import { type BegunZone, type Option, type Spent, type StartState, choicesOf, isThrough } from '../rules';
+import { type BegunZone, type Option, type Spent, type StartState, actFor, choicesOf, isThrough, rinsedS } from '../rules';
 import type { Step } from '../schedule';
 import { type OpenTowel, sidesUsed, WETTED_SIDES } from '../towel';
 import { openTowelsNow } from './open-towels';
@@ -18,7 +18,7 @@ export interface Remaining {
 
 type Acts = Readonly<Record<RunAct, number>>;
 
-const none: Acts = { flush: 0, wet: 0, wipe: 0, dry: 0, glass: 0 };
+const none: Acts = { flush: 0, wet: 0, wipe: 0, dry: 0, glass: 0, protect: 0 };
 
 /** What of each act of a plan is done on a zone; what is finished in its pass counts as dried. */
 function actsDone(progress: Progress, zoneId: ZoneId, { finishing, rest }: Option): Acts {
@@ -62,10 +62,13 @@ function laidBy(plan: Plan, progress: Progress): Map<string, number> {
   for (const { zone, option } of plan.zones) {
     if (!option || plan.begun.done.has(zone.id)) continue;
     const done = actsDone(progress, zone.id, option);
-    const shares = { flush: done.flush, glass: done.glass, contact: Math.max(done.wet, done.wipe) };
+    const touched = Math.max(done.wet, done.wipe);
     for (const [content, ml] of Object.entries(option.laidMl)) {
       const isWater = content === 'water' || content === 'supply' || content === 'line' || content === 'bay';
-      laid.set(content, (laid.get(content) ?? 0) + ml * shares[isWater ? 'flush' : content === 'glass' ? 'glass' : 'contact']);
+      const act = actFor[content as MixPurpose];
+      const rinsed = ml > 0 ? option.rinsedMl : 0;
+      const gone = isWater ? (ml - rinsed) * done.flush + rinsed * done.wipe : ml * (act ? done[act] : touched);
+      laid.set(content, (laid.get(content) ?? 0) + gone);
     }
   }
   return laid;
@@ -122,7 +125,8 @@ export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null):
   });
   const news = newlyOpened(plan, towels);
   const [laid, off] = [laidBy(plan, progress), flushedOff(plan, progress)];
-  laid.set('wash', (laid.get('wash') ?? 0) + drunkBy(news, a));
+  const bucket = plan.mix.mixes.find(({ content }) => isFromBucket(content))?.content ?? 'wash';
+  laid.set(bucket, (laid.get(bucket) ?? 0) + drunkBy(news, a));
   const litres = plan.mix.litres + (laid.get('line') ?? 0) / 1000;
   const zones = new Map(plan.zones.map((one) => [one.zone.id, zoneNow(one, plan, progress)]));
   const spent: Spent = {
@@ -173,7 +177,8 @@ function flushedOff(plan: Plan, progress: Progress): { readonly runoffMl: number
     if (!option || plan.begun.done.has(zone.id)) continue;
     const done = actsDone(progress, zone.id, option);
     runoffMl += (option.runoffMl - option.moisture.runoffMl) * done.flush + option.moisture.runoffMl * done.wipe;
-    batteryMin += option.usage.batteryMin * done.flush;
+    const flushed = option.work.flush / Math.max(1e-9, rinsedS(option.work));
+    batteryMin += option.usage.batteryMin * (flushed * done.flush + (1 - flushed) * done.wipe);
   }
   return { runoffMl, batteryMin };
 }

@@ -17,10 +17,13 @@ const actOf: Readonly<Partial<Record<StepKind, RunAct>>> = {
   flush: 'flush',
   pretreat: 'wet',
   spray: 'wet',
+  'rinse-before': 'wipe',
   wipe: 'wipe',
+  'rinse-off': 'wipe',
   finish: 'wipe',
   dry: 'dry',
   glass: 'glass',
+  protect: 'protect',
 };
 
 /** Something that is done to a part of a zone; section 0 is the zone as a whole. */

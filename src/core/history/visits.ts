@@ -1,7 +1,7 @@
 import { resolveAssumptions } from '../assumptions';
 import type { Job, SoilKind, VehicleMethod } from '../model';
 import { soilOn } from '../soil';
-import { zonesOf } from '../vehicle';
+import { zonesIn } from '../vehicle';
 import { type LogEntry, logOf } from './log';
 
 /** One visit of a vehicle. */
@@ -23,7 +23,7 @@ function soilOf({ job }: LogEntry<Job>): Pick<Visit, 'loadGm2' | 'kinds'> {
   const a = resolveAssumptions(job.choices.assumptions);
   const grams = new Map<SoilKind, number>();
   let area = 0;
-  for (const zone of zonesOf(job.vehicle)) {
+  for (const zone of zonesIn(job)) {
     if (!job.soil[zone.id]) continue;
     area += zone.areaM2;
     for (const { kind, loadGm2 } of soilOn(zone, job, a).loads) grams.set(kind, (grams.get(kind) ?? 0) + loadGm2 * zone.areaM2);

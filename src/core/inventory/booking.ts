@@ -1,6 +1,8 @@
 import type { UsageAccount } from '../execution';
-import { type Job, type Movement, type MovementKind, type Place, type RunUse, type StockItem, isBottled } from '../model';
+import { type Job, type Movement, type MovementKind, type Place, type RunUse, type StockItem, bottled, isBottled } from '../model';
+import { productShare, readDilution } from '../mix';
 import type { Plan } from '../planning';
+import { toNumber } from '../units';
 import { type Balances, EPS, amountAt, balancesOf, moved, stockItem } from './ledger';
 
 /** A movement before it has a name and a time. */
@@ -26,6 +28,10 @@ function takenBy(plan: Plan, { products }: Job): ReadonlyMap<StockItem, number> 
   const taken = new Map<StockItem, number>();
   for (const { content, productName, productMl } of plan.mix.mixes) {
     const product = products.find(({ name, uses }) => name === productName && uses.some(({ purpose }) => purpose === (content === 'water' ? 'wash' : content)));
+    if (product && productMl > 0) added(taken, stockItem('product', product.id), productMl);
+  }
+  for (const { purpose, productName, productMl } of plan.bottles) {
+    const product = products.find(({ name, uses }) => name === productName && uses.some((use) => use.purpose === purpose));
     if (product && productMl > 0) added(taken, stockItem('product', product.id), productMl);
   }
   for (const { batchId, missing, begun } of plan.towels) if (!missing && !begun) added(taken, stockItem('towel', batchId), 1);
@@ -74,6 +80,13 @@ function productUsed({ products }: Job, { spent }: UsageAccount, { mixes }: RunU
     if (!product || isBottled(purpose)) continue;
     const [measured, made] = [spent.productMl[purpose] ?? 0, spent.madeMl[purpose] ?? 0];
     added(taken, stockItem('product', product.id), made > 0 ? measured * Math.max(1, usedMl / made) : 0);
+  }
+  // Nobody weighs a bottle before and after: what was laid out of it, as reckoned.
+  for (const purpose of bottled) {
+    const laid = spent.laidMl[purpose] ?? 0;
+    const product = products.find(({ uses }) => uses.some((use) => use.purpose === purpose));
+    const read = product && readDilution(product.uses.find((use) => use.purpose === purpose)!.dilution);
+    if (product && read?.ok && laid > 0) added(taken, stockItem('product', product.id), laid * toNumber(productShare(read.dilution)));
   }
   return taken;
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultAssumptions as a } from '../assumptions';
+import { asPractised } from '../model';
 import { celsius } from '../units';
 import { sampleSite } from '../testing/sample';
 import { type AdviceContext, adviseStrength } from './advice';
@@ -13,6 +14,7 @@ const use = (strongest: number | null, weakest: number | null) => ({
   strongest,
   weakest,
   protectsDays: null,
+  ...asPractised,
   origin: 'label' as const,
 });
 const day = (site: Partial<typeof sampleSite>, rest: Partial<AdviceContext> = {}): AdviceContext => ({

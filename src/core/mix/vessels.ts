@@ -10,6 +10,7 @@ const suited: Readonly<Record<Content, readonly VesselKind[]>> = {
   supply: ['bucket'],
   foam: ['foam-sprayer'],
   wash: ['bucket'],
+  shampoo: ['bucket'],
   rinse: ['bucket'],
   waterless: ['spray-bottle'],
   glass: ['spray-bottle'],
@@ -17,7 +18,7 @@ const suited: Readonly<Record<Content, readonly VesselKind[]>> = {
 };
 
 /** Contents with one kind of vessel choose before those with two. */
-const order: readonly Content[] = ['water', 'foam', 'wash', 'rinse', 'supply', 'waterless', 'glass', 'presoak'];
+const order: readonly Content[] = ['water', 'foam', 'wash', 'shampoo', 'rinse', 'supply', 'waterless', 'glass', 'presoak'];
 
 /** Buckets of plain rinse water beside the wash bucket. */
 export const rinseBuckets = (system: BucketSystem): 0 | 1 | 2 =>
@@ -38,10 +39,13 @@ export type Assignment =
   | { readonly ok: true; readonly vessels: readonly Assigned[] }
   | { readonly ok: false; readonly content: Content; readonly kind: VesselKind };
 
+/** A mitt, a sponge or towels are loaded from it. */
+export const isFromBucket = (content: Content): content is 'wash' | 'shampoo' => content === 'wash' || content === 'shampoo';
+
 /** What must stand in a vessel beyond what the panels take, mL: rinse water to rinse in, enough to load a mitt from, or what a pump or a nozzle does not reach. */
 export function chargeOf({ content, vessel }: { readonly content: Content; readonly vessel: Vessel }, a: Pick<Assumptions, 'rinseBucket' | 'mittLoad'>): number {
   if (content === 'rinse') return a.rinseBucket;
-  return content === 'wash' ? Math.min(vessel.chargeMl, a.mittLoad) : vessel.chargeMl;
+  return isFromBucket(content) ? Math.min(vessel.chargeMl, a.mittLoad) : vessel.chargeMl;
 }
 
 /** Up to its working line; above it there is no room for air, a hand or a guard. */

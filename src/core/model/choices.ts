@@ -68,7 +68,6 @@ export type BrushHabit = (typeof brushes)[number];
 export const droppingsHabits = ['treat', 'never'] as const;
 export type DroppingsHabit = (typeof droppingsHabits)[number];
 
-/** Dry each panel at once, or the whole body at the end. */
 /** Two people: a side of the car each; one wets and lifts and the other finishes; or both on one panel. */
 export const pairWays = ['sides', 'lift-finish', 'one-panel'] as const;
 export type PairWay = (typeof pairWays)[number];
@@ -81,16 +80,22 @@ export type RinseLiquid = (typeof rinseLiquids)[number];
 export const standingHabits = ['towels', 'blower'] as const;
 export type StandingHabit = (typeof standingHabits)[number];
 
+/** Dry each panel at once, or the whole body at the end. */
 export const dryings = ['panel', 'body'] as const;
 export type DryingHabit = (typeof dryings)[number];
 
-export const vehicleMethods = ['waterless', 'rinseless', 'hybrid', 'decline'] as const;
+/** Whether anything may stay on the paint that touched it, or only what is rinsed off again. */
+export const chemistries = ['any', 'rinsed-off'] as const;
+export type Chemistry = (typeof chemistries)[number];
+
+export const vehicleMethods = ['waterless', 'rinseless', 'shampoo', 'hybrid', 'decline'] as const;
 export type VehicleMethod = (typeof vehicleMethods)[number];
 
 /** What good practitioners do differently; all of them together are an approach. */
 export interface Habits {
   readonly approach: Approach;
   readonly dirtLimit: DirtLimit;
+  readonly chemistry: Chemistry;
   readonly parts: PartsHabit;
   readonly strength: Strength;
   readonly spray: SprayHabit;

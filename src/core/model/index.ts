@@ -1,6 +1,7 @@
 export * from './vehicle';
 export * from './zone';
 export * from './soil';
+export * from './care';
 export * from './site';
 export * from './product';
 export * from './equipment';

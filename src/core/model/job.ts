@@ -1,4 +1,5 @@
 import type { Celsius } from '../units';
+import type { Care } from './care';
 import type { Choices, Habits } from './choices';
 import type { MeasuringDevice, TowelBatch, Vessel } from './equipment';
 import type { Gear } from './gear';
@@ -29,6 +30,8 @@ export interface Job {
   /** What of it is to be washed, and under which name that was sold; null where it was put together by hand. */
   readonly scope: Scope;
   readonly soldAs: SoldAs | null;
+  /** What is put onto it once it is clean. */
+  readonly care: Care;
   readonly site: Site;
   readonly products: readonly Product[];
   readonly vessels: readonly Vessel[];

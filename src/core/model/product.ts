@@ -1,13 +1,14 @@
 import type { Celsius, Millilitres, MinorUnits } from '../units';
+import { careUses } from './care';
 import type { Finish } from './vehicle';
 import type { Surface } from './zone';
 
-/** What stays in the bottle that it is sold in. */
-export const bottled = ['bugs', 'solvent'] as const;
+/** What is used out of a bottle of its own, as it is sold or thinned in it. */
+export const bottled = ['bugs', 'solvent', 'wheel-cleaner', 'degreaser', ...careUses] as const;
 export type Bottled = (typeof bottled)[number];
 
 /** What a mix is for. Each has one vessel and one strength of its own, but for what stays in its bottle. */
-export const mixPurposes = ['waterless', 'foam', 'presoak', 'wash', 'glass', ...bottled] as const;
+export const mixPurposes = ['waterless', 'foam', 'presoak', 'wash', 'shampoo', 'glass', ...bottled] as const;
 export type MixPurpose = (typeof mixPurposes)[number];
 
 export const isBottled = (purpose: string): purpose is Bottled => (bottled as readonly string[]).includes(purpose);
@@ -35,8 +36,18 @@ export interface ProductUse {
   readonly strongest: number | null;
   /** Days for which it says to protect at this strength; null where it claims nothing. */
   readonly protectsDays: number | null;
+  /** How much of it goes onto a square metre, mL, and how long it works, s; null where practice has it. */
+  readonly mLPerM2: number | null;
+  readonly dwellS: number | null;
+  /** Has to be rinsed off again. */
+  readonly rinseAfter: boolean;
+  /** May be used on a panel in the sun. */
+  readonly inSun: boolean;
   readonly origin: Origin;
 }
+
+/** As practice has it: nothing of its own on the label, never in the sun. */
+export const asPractised = { mLPerM2: null, dwellS: null, rinseAfter: false, inSun: false } as const satisfies Partial<ProductUse>;
 
 export interface Product {
   readonly id: string;

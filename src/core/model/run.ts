@@ -9,7 +9,7 @@ import type { ZoneId } from './zone';
 export type VesselMix = Exclude<MixPurpose, Bottled>;
 
 /** What is done to a section of a zone at a time of its own; 0 is the zone as a whole. */
-export const runActs = ['flush', 'wet', 'wipe', 'dry', 'glass'] as const;
+export const runActs = ['flush', 'wet', 'wipe', 'dry', 'glass', 'protect'] as const;
 export type RunAct = (typeof runActs)[number];
 
 /** A section was done. Times are kept, never counted, in milliseconds since 1970. */

@@ -3,7 +3,7 @@ export const flushes = ['none', 'pump', 'hot-pump', 'cordless', 'mains', 'bay', 
 export type Flush = (typeof flushes)[number];
 
 /** Lifting by contact. */
-export const contacts = ['waterless', 'foam', 'rinseless', 'presoak-rinseless'] as const;
+export const contacts = ['waterless', 'foam', 'rinseless', 'presoak-rinseless', 'shampoo', 'foam-shampoo'] as const;
 export type Contact = (typeof contacts)[number];
 
 /** What is done to a zone: a flush and a contact, or nothing here and now. */
@@ -30,6 +30,9 @@ const parts: ReadonlyMap<Working, Parts> = new Map(
 
 /** Water runs off the panel before it is touched; a mist only cools it. */
 export const isRinsed = (treatment: Working): boolean => !['none', 'mist'].includes(partsOf(treatment).flush);
+
+/** Washed with a shampoo that is rinsed off again. */
+export const isShampooed = (treatment: Working): boolean => ['shampoo', 'foam-shampoo'].includes(partsOf(treatment).contact);
 
 /** The two halves of a working treatment. */
 export const partsOf = (treatment: Working): Parts => parts.get(treatment)!;

@@ -1,4 +1,5 @@
 import type { Metres } from '../units';
+import type { Protection } from './care';
 
 export const bodies = [
   'sedan',
@@ -38,4 +39,6 @@ export interface Vehicle {
   readonly colour: Colour;
   /** Sills, lower bumpers and arch edges in bare plastic instead of paint. */
   readonly cladding: boolean;
+  /** What was put onto it of late, the latest of each kind. */
+  readonly protection: readonly Protection[];
 }

@@ -25,6 +25,14 @@ export const flankParts = [
 ] as const;
 export type FlankPart = (typeof flankParts)[number];
 
+/** Pieces of one side that no view shows. */
+export const hiddenFlankParts = ['front-barrel', 'rear-barrel', 'front-handle', 'rear-handle'] as const;
+export type HiddenFlankPart = (typeof hiddenFlankParts)[number];
+
+/** Pieces in the middle, or inside, that no view shows. */
+export const hiddenCentreParts = ['fuel-flap', 'exhaust-tips', 'glass-inside', 'engine-bay', 'mats'] as const;
+export type HiddenCentrePart = (typeof hiddenCentreParts)[number];
+
 export const centreParts = [
   'roof',
   'windscreen',
@@ -43,12 +51,22 @@ export const centreParts = [
 export type CentrePart = (typeof centreParts)[number];
 
 export type Side = 'left' | 'right';
-export type ZoneId = CentrePart | `${Side}-${FlankPart}`;
+export type HiddenZoneId = HiddenCentrePart | `${Side}-${HiddenFlankPart}`;
+export type ZoneId = CentrePart | `${Side}-${FlankPart}` | HiddenZoneId;
+
+export const hiddenZoneIds: readonly HiddenZoneId[] = [
+  ...hiddenCentreParts,
+  ...hiddenFlankParts.flatMap((part) => [`left-${part}`, `right-${part}`] as const),
+];
+
+/** Not drawn; soiled, washed and ticked off like the others. */
+export const isHidden = (id: ZoneId): id is HiddenZoneId => (hiddenZoneIds as readonly ZoneId[]).includes(id);
 
 export const zoneIds: readonly ZoneId[] = [
   ...centreParts,
   ...flankParts.map((part) => `left-${part}` as const),
   ...flankParts.map((part) => `right-${part}` as const),
+  ...hiddenZoneIds,
 ];
 
 export const views = ['left', 'right', 'top', 'front', 'rear'] as const;

@@ -1,4 +1,5 @@
 import type { Assumptions } from '../assumptions';
+import { washS } from '../rules';
 import { type Lap, laps } from './lap';
 import { type Pass, finishingOf, handledAs, kindOf, passOf, startsWithinS } from './pass';
 import type { Piece } from './piece';
@@ -39,7 +40,7 @@ const nothing: Span = {
 
 function withPiece(span: Span, { areaM2, fromM, toM, zone: { cleanliness }, lap, work, option }: Piece): Span {
   const isUpper = cleanliness <= UPPERS;
-  const handS = work.wipe + (option.finishing === 'body' ? 0 : work.finish);
+  const handS = washS(work) + (option.finishing === 'body' ? 0 : work.finish);
   return {
     count: span.count + 1,
     areaM2: span.areaM2 + areaM2,

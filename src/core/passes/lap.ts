@@ -1,4 +1,4 @@
-import { type Choices, type Zone, type ZoneId, isRinsed } from '../model';
+import { type Choices, type Zone, type ZoneId, isHidden, isRinsed } from '../model';
 import type { Option } from '../rules';
 
 /** Once round the car each, from the cleanest down. */
@@ -14,7 +14,8 @@ const isEnd = ({ view }: Zone): boolean => view === 'front' || view === 'rear';
 
 export function lapOf(zone: Zone, wheelsFirst: boolean): Lap {
   if (zone.cleanliness >= WHEELS) return wheelsFirst ? 'wheels-first' : 'wheels-last';
-  if (zone.cleanliness === SHUTS) return 'shuts';
+  // Doors are open then; the glass inside is last but for the wheels.
+  if (zone.cleanliness === SHUTS || isHidden(zone.id)) return 'shuts';
   if (zone.view === 'top' || zone.surface === 'glass') return 'top';
   if (isEnd(zone)) return 'ends';
   return zone.cleanliness <= UPPERS ? 'uppers' : 'lowers';

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import { type Contact, partsOf } from '../model';
-import { type Finishing, type StandingPlace, type WorkSeconds, spotDwellS } from '../rules';
+import { type Finishing, type StandingPlace, type WorkSeconds, spotDwellS, washS } from '../rules';
 import type { Lap } from './lap';
 import type { Piece } from './piece';
 
@@ -34,12 +34,15 @@ function aheadM2(contact: Contact, a: Assumptions): number {
       return a.foamAhead;
     case 'presoak-rinseless':
       return a.presoakAhead;
+    case 'foam-shampoo':
+      return a.foamAhead;
     case 'rinseless':
+    case 'shampoo':
       return 0;
   }
 }
 
-const kinds = ['flush', 'pretreat', 'spray', 'wipe', 'finish', 'glass'] as const satisfies readonly (keyof WorkSeconds)[];
+const kinds = ['flush', 'pretreat', 'spray', 'rinseBefore', 'wipe', 'rinseOff', 'finish', 'glass', 'protect'] as const satisfies readonly (keyof WorkSeconds)[];
 
 const together = (pieces: readonly Piece[]): WorkSeconds =>
   Object.fromEntries(kinds.map((kind) => [kind, pieces.reduce((sum, { work }) => sum + work[kind], 0)])) as Record<keyof WorkSeconds, number>;
@@ -64,11 +67,11 @@ const finishedAt = (finishing: Finishing, wipedS: number, allWipedS: number, fin
  * @param pieces of one pass, in the order of the hand
  */
 export function startsWithinS(pieces: readonly Piece[], finishing: Finishing): number {
-  const allWipedS = pieces.reduce((sum, { work }) => sum + work.wipe, 0);
+  const allWipedS = pieces.reduce((sum, { work }) => sum + washS(work), 0);
   let [sprayedS, wipedS, finishedS, leastS] = [0, 0, 0, Infinity];
   for (const { work, option: { drying } } of pieces) {
     const beginsS = wipedS;
-    wipedS += work.wipe;
+    wipedS += washS(work);
     finishedS += work.finish;
     const endsS = drying.layered ? beginsS : finishedAt(finishing, wipedS, allWipedS, finishedS);
     leastS = Math.min(leastS, sprayedS + drying.windowS - endsS);
@@ -93,7 +96,7 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
     areaM2: pieces.reduce((sum, piece) => sum + piece.areaM2, 0),
     work: together(pieces),
     dwellS: Math.max(...options.map(({ dwellS }) => dwellS)),
-    softensS: Math.max(...options.map(({ spots, bugs }) => Math.max(spotDwellS(spots), bugs?.dwellS ?? 0))),
+    softensS: Math.max(...options.map(({ spots, bugs, cleaner }) => Math.max(spotDwellS(spots), bugs?.dwellS ?? 0, cleaner?.dwellS ?? 0))),
     startsWithinS: startsWithinS(pieces, finishing),
     finishing,
     rinsedAtTurn: atTurn,
@@ -105,4 +108,4 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
 export const dwells = ({ work }: Pick<Pass, 'work'>): boolean => work.spray > 0;
 
 /** Seconds of wiping, and of finishing where that is done in the pass. */
-export const handS = ({ work, finishing }: Pick<Pass, 'work' | 'finishing'>): number => work.wipe + (finishing === 'in-pass' ? work.finish : 0);
+export const handS = ({ work, finishing }: Pick<Pass, 'work' | 'finishing'>): number => washS(work) + (finishing === 'in-pass' ? work.finish : 0);

@@ -63,9 +63,12 @@ export function piecesOf(chosen: Chosen, lengthM: number, held: Held, a: Assumpt
         flush: work.flush * share,
         pretreat: work.pretreat * wetting,
         spray: work.spray * wetting,
+        rinseBefore: work.rinseBefore * share,
         wipe: work.wipe * share,
+        rinseOff: work.rinseOff * share,
         finish: work.finish * (1 - (option.rest?.unfinished ?? 0)) * share,
         glass: work.glass * share,
+        protect: work.protect * share,
       },
     };
   });

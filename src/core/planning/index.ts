@@ -10,6 +10,7 @@ export { outcomeOf } from './outcome';
 export type { Outcome } from './outcome';
 export { panelAt } from './panel-at';
 export { planJob } from './plan-job';
+export type { LaterTask } from './later';
 export type { Alternative, Bottle, Plan, Totals, ZonePlan } from './plan';
 export type { Question } from './questions';
 export { reweighted } from './reweighted';

@@ -1,5 +1,5 @@
-import { type Advice, adviseStrength } from '../mix';
-import { type Job, type VehicleMethod, type ZoneId, bottled, vehicleMethods } from '../model';
+import { type Advice, adviseStrength, notations } from '../mix';
+import { type Job, type VehicleMethod, type ZoneId, bottled, isShampooed, vehicleMethods } from '../model';
 import type { SpotLeft, Verdict } from '../reasons';
 import { isInScope } from '../vehicle';
 import { type PlanningContext, type StartState, type ZoneOptions, freshStart, limitOf, noUsage } from '../rules';
@@ -7,6 +7,7 @@ import { type Parted, bestPlan, fitted, withinBudgets } from './best-plan';
 import { cautionsOf } from './cautions';
 import { heatAndHardness } from './heat-and-hardness';
 import { hotWaterOf } from './hot-water';
+import { laterOf } from './later';
 import { obstacleOf } from './obstacle';
 import type { Alternative, Bottle, Plan, ZonePlan } from './plan';
 import { type PlanningProblem, methodOf, planningProblem, pureProblem } from './problem';
@@ -24,11 +25,15 @@ interface MethodPlan {
   readonly fitted: Parted | null;
 }
 
+/** A shampoo wash stands beside the others where it is at hand, or asked for. */
+const offered = ({ context: { treatments, job } }: PlanningProblem): readonly VehicleMethod[] =>
+  vehicleMethods.filter((method) => method !== 'shampoo' || job.choices.method === 'shampoo' || treatments.some(isShampooed));
+
 /** The best plan of each kind; nothing is fitted for "not today". */
 function methodPlansOf(all: PlanningProblem): readonly MethodPlan[] {
   const { job } = all.context;
   const best = bestPlan(all, job);
-  return vehicleMethods.map((method): MethodPlan => {
+  return offered(all).map((method): MethodPlan => {
     if (method === 'decline') return { method, fitted: null };
     if (method === 'hybrid') return { method, fitted: best };
     if (best.ok && methodOfRealised(best.realised) === method) return { method, fitted: best };
@@ -163,7 +168,7 @@ function bottlesOf({ recipes }: PlanningContext, { choice, bottledMl }: Realised
     const recipe = recipes[purpose];
     const ml = bottledMl[purpose];
     if (!recipe || ml <= 0) return [];
-    return [{ purpose, productName: recipe.product.name, ml, zones: picks.filter(([, { laidMl }]) => laidMl[purpose] > 0).map(([zone]) => zone) }];
+    return [{ purpose, productName: recipe.product.name, ml, productMl: ml * recipe.share, strength: recipe.share < 1 ? notations(recipe.dilution) : null, zones: picks.filter(([, { laidMl }]) => laidMl[purpose] > 0).map(([zone]) => zone) }];
   });
 }
 
@@ -176,6 +181,20 @@ function bugsLeft(realised: Realised | null): Verdict[] {
     left.set(bugs.left, { zones: [...zones, zoneId], mostC: bugs.mostC });
   }
   return [...left].map(([why, { zones, mostC }]) => ({ code: 'bugs-left', zones, why, mostC }));
+}
+
+/** What is asked for or at hand and not put on, by why. */
+function productsLeft(realised: Realised | null): Verdict[] {
+  const left = new Map<string, Verdict & { readonly code: 'product-left' }>();
+  for (const [zoneId, { care, cleaner }] of realised?.choice.picks ?? []) {
+    const plans = [...(care ? [{ ...care, purpose: care.use }] : []), ...(cleaner ? [cleaner] : [])];
+    for (const { purpose, left: why, mostC } of plans) {
+      if (!why) continue;
+      const key = `${purpose}/${why}`;
+      left.set(key, { code: 'product-left', purpose, why, mostC, zones: [...(left.get(key)?.zones ?? []), zoneId] });
+    }
+  }
+  return [...left.values()];
 }
 
 /** Spots that stay, by kind and reason. */
@@ -256,7 +275,7 @@ function verdictsOf(
   const left = wanted.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
   if (left.length > 0)
     verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
-  verdicts.push(...partsLeft(context, found), ...heatAndHardness(context, realised), ...lateIn(realised), ...adviceAgainst(context, realised), ...bugsLeft(realised), ...spotsLeft(realised));
+  verdicts.push(...partsLeft(context, found), ...heatAndHardness(context, realised), ...lateIn(realised), ...adviceAgainst(context, realised), ...bugsLeft(realised), ...spotsLeft(realised), ...productsLeft(realised));
   const unseen = wanted.filter(({ soil }) => soil.basis !== 'seen').length;
   if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
   return verdicts;
@@ -288,6 +307,7 @@ export function planJob(job: Job, begun: StartState = freshStart): Plan {
     kits: carried.choice.kitSet.kits,
     mix: carried.mix,
     bottles: bottlesOf(context, carried),
+    later: realised ? laterOf(context, realised) : null,
     towels: carried.towels,
     mitts: carried.mitts,
     timeline: carried.timeline,

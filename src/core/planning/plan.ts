@@ -1,4 +1,4 @@
-import type { Advice, MixPlan } from '../mix';
+import type { Advice, DilutionNotations, MixPlan } from '../mix';
 import type { Bottled, TreatmentId, VehicleMethod, Zone, ZoneId } from '../model';
 import type { Caution, Figure, Gate, Verdict } from '../reasons';
 import type { Kit, Option, StartState } from '../rules';
@@ -8,6 +8,7 @@ import type { SoilState } from '../soil';
 import type { UsedMitt, UsedTowel } from '../towel';
 import type { BlockedZone, Shortage } from './choose';
 import type { HotWater } from './hot-water';
+import type { LaterTask } from './later';
 import type { LeftBecause } from './parts';
 import type { Question } from './questions';
 
@@ -67,7 +68,11 @@ export interface Alternative {
 export interface Bottle {
   readonly purpose: Bottled;
   readonly productName: string;
+  /** As it comes out of the bottle, and the product in it. */
   readonly ml: number;
+  readonly productMl: number;
+  /** How it is thinned in its bottle; null as it is sold. */
+  readonly strength: DilutionNotations | null;
   /** On which panels. */
   readonly zones: readonly ZoneId[];
 }
@@ -81,6 +86,8 @@ export interface Plan {
   readonly kits: readonly Kit[];
   readonly mix: MixPlan;
   readonly bottles: readonly Bottle[];
+  /** What is left for after the drive home; null where nothing is. */
+  readonly later: LaterTask | null;
   readonly towels: readonly UsedTowel[];
   /** Mitts or sponges that are rinsed in the buckets; none where wetted towels wash. */
   readonly mitts: readonly UsedMitt[];

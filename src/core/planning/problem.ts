@@ -1,4 +1,4 @@
-import { type Job, type TowelRole, type VehicleMethod, type Working, isRinsed, partsOf } from '../model';
+import { type Job, type TowelRole, type VehicleMethod, type Working, isRinsed, isShampooed, partsOf } from '../model';
 import type { Gate } from '../reasons';
 import { type Kit, type KitSetResult, type Option, type PlanningContext, type Shut, type StartState, contextOf, freshStart, type ZoneOptions, isBody, kitSets, kitsFor, openTowels, zoneOptions } from '../rules';
 import { type Prepared, type Problem, prepare } from './choose';
@@ -79,9 +79,10 @@ export const capacityOf = (job: Job, begun: StartState = freshStart): Capacity =
   wheels: clean(job, 'wheels') + openTowels(begun, 'wheels'),
 });
 
-/** Treatments that each of the two pure methods is made of; a mist that cools makes no other method. */
+/** Treatments that each of the pure methods is made of; a mist that cools makes no other method. */
 export const isPure = {
   waterless: (treatment: Working): boolean => !isRinsed(treatment) && ['waterless', 'foam'].includes(partsOf(treatment).contact),
+  shampoo: (treatment: Working): boolean => isShampooed(treatment),
   rinseless: (treatment: Working): boolean => !isRinsed(treatment) && ['rinseless', 'presoak-rinseless'].includes(partsOf(treatment).contact),
 } as const;
 
@@ -91,6 +92,7 @@ export function methodOf(options: readonly Option[]): VehicleMethod {
   const deciding = body.length > 0 ? body : options;
   if (deciding.length === 0) return 'decline';
   if (deciding.every(({ treatment }) => isPure.waterless(treatment))) return 'waterless';
+  if (deciding.every(({ treatment }) => isShampooed(treatment))) return 'shampoo';
   return deciding.every(({ treatment }) => isPure.rinseless(treatment)) ? 'rinseless' : 'hybrid';
 }
 

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
-import { type Content, type MixPlan, type Wanted, type Wetted, mixPlan, towelsDrink } from '../mix';
-import type { Bottled, CleanlinessClass, TowelRole, ZoneId } from '../model';
+import { type Content, type MixPlan, type Wanted, type Wetted, isFromBucket, mixPlan, towelsDrink } from '../mix';
+import { type Bottled, type CleanlinessClass, type TowelRole, type ZoneId, bottled } from '../model';
 import type { Budget } from '../reasons';
 import { type Laid, type Option, type PlanningContext, type StartState, contentsOf, finishesGlass, openTowels, packingMinutes } from '../rules';
 import { type Chosen, type Pass, lapOf, wheelsGoFirst } from '../passes';
@@ -22,6 +22,8 @@ export interface Realised {
   readonly bayL: number;
   /** Out of bottles that stay as they are sold. */
   readonly bottledMl: Readonly<Record<Bottled, number>>;
+  /** Water that some of them are thinned with. */
+  readonly bottledL: number;
   /** What it really takes from each budget. */
   readonly takes: Readonly<Record<Budget, number>>;
 }
@@ -38,10 +40,11 @@ function wantedFrom(
   const options = [...picks.values()];
   const laid = (content: Content): number =>
     content === 'rinse' ? 0 : sumLaid(options, content);
+  const bucket = contents.find(isFromBucket);
   const soaked = towelsDrink(wettedOf(towels), a);
   return contents.map((content) => ({
     content,
-    demandMl: laid(content) + (content === 'wash' ? soaked : 0),
+    demandMl: laid(content) + (content === bucket ? soaked : 0),
   }));
 }
 
@@ -66,7 +69,7 @@ function toSetUp({ kitSet }: Choice, chosen: readonly Chosen[], begun: StartStat
 }
 
 /** When the needs of a pass come up; in rinsing none do. */
-const momentOf = { flush: null, wipe: 'pass', dry: 'dry', glass: 'glass' } as const satisfies Record<PassAct, NeedMoment | null>;
+const momentOf = { flush: null, wipe: 'pass', dry: 'dry', glass: 'glass', protect: 'protect' } as const satisfies Record<PassAct, NeedMoment | null>;
 
 /** What one pass puts on towels: all of it is wiped, and then finished. Towels are not changed within it for a step of cleanliness: it counts as its dirtiest piece. */
 function wipingsIn({ act, number: pass, parts }: PlannedPass, needsOf: (zoneId: ZoneId) => readonly TowelNeed[]): readonly Wiping[] {
@@ -103,6 +106,10 @@ function mittedIn({ pieces }: Pass): readonly Mitted[] {
   // Glass has a mitt of its own, in a pass with paint as well.
   return own.map((zone) => ({ zoneId: zone.id, cleanliness: zone.cleanliness === GLASS ? GLASS : cleanliness }));
 }
+
+/** Water in what is thinned in its own bottle, L. */
+const thinnedL = (bottledMl: Readonly<Record<Bottled, number>>, { recipes }: PlanningContext): number =>
+  bottled.reduce((sum, purpose) => sum + (bottledMl[purpose] * (1 - (recipes[purpose]?.share ?? 1))) / 1000, 0);
 
 const missing = ({ towels }: Realised): number => towels.filter((towel) => towel.missing).length;
 
@@ -143,6 +150,8 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
   const mix = mixPlan(wanted, context.recipes, job, a, begun.vessels) ?? noMixes;
   const options = [...choice.picks.values()];
   const runoffL = options.reduce((sum, o) => sum + o.runoffMl, 0) / 1000;
+  const bottledMl = Object.fromEntries(bottled.map((purpose) => [purpose, sumLaid(options, purpose)])) as Record<Bottled, number>;
+  const bottledL = thinnedL(bottledMl, context);
   const lineL = sumLaid(options, 'line') / 1000;
   // What is open already is there to be used: it counts on both sides.
   const taken = (role: TowelRole): number => towelsOpened(towels, role) + openTowels(begun, role);
@@ -156,9 +165,10 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
     runoffL,
     lineL,
     bayL: sumLaid(options, 'bay') / 1000,
-    bottledMl: { bugs: sumLaid(options, 'bugs'), solvent: sumLaid(options, 'solvent') },
+    bottledMl,
+    bottledL,
     takes: {
-      litres: mix.litres + lineL,
+      litres: mix.litres + lineL + bottledL,
       runoffL,
       minutes: timeline.elapsedS / 60,
       batteryMin: options.reduce((sum, { usage }) => sum + usage.batteryMin, 0),

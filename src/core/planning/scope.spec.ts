@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type Job, type Scope, type SoilKind, type SoilLevel, scopeParts } from '../model';
 import { sampleJob, soilAll } from '../testing/sample';
-import { isInScope, scopePartOf, zonesOf } from '../vehicle';
+import { isInScope, scopePartOf, zonesIn } from '../vehicle';
 import { planJob } from './plan-job';
 
 const scopes = fc.subarray([...scopeParts], { minLength: 1 });
@@ -11,7 +11,7 @@ const dusty = (scope: Scope, rest: Partial<Job> = {}): Job => sampleJob({ soil: 
 
 describe('what is to be washed', () => {
   it('is every zone of the car, each in one part', () => {
-    const parts = zonesOf(dusty(scopeParts).vehicle).map(scopePartOf);
+    const parts = zonesIn(dusty(scopeParts)).map(scopePartOf);
     expect(new Set(parts)).toEqual(new Set(scopeParts));
   });
 
@@ -55,7 +55,7 @@ describe('what is to be washed', () => {
       const verdict = planJob(sampleJob({ soil: {}, scope })).verdicts.find(({ code }) => code === 'not-seen');
       return verdict?.code === 'not-seen' ? verdict.zones : 0;
     };
-    const count = (scope: Scope): number => zonesOf(sampleJob().vehicle).filter((zone) => isInScope(zone, scope)).length;
+    const count = (scope: Scope): number => zonesIn(sampleJob({ scope })).filter((zone) => isInScope(zone, scope)).length;
     expect(unseen(['glass'])).toBe(count(['glass']));
     expect(unseen(scopeParts)).toBe(count(scopeParts));
   });

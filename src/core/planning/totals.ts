@@ -55,7 +55,7 @@ function minutes({ timeline }: Realised, workers: number): Figure {
   return { ...sumFigure('min', all, timeKeys), value: elapsed };
 }
 
-const litres = ({ mix, lineL, bayL }: Realised): Figure =>
+const litres = ({ mix, lineL, bayL, bottledL }: Realised): Figure =>
   sumFigure(
     'L',
     [
@@ -63,18 +63,19 @@ const litres = ({ mix, lineL, bayL }: Realised): Figure =>
         code: `content.${content}`,
         value: fills.reduce((sum, fill) => sum + fill.waterMl, 0) / 1000,
       })),
+      { code: 'source.bottled', value: bottledL },
       { code: 'source.line', value: lineL },
       { code: 'source.bay', value: bayL },
     ],
     litreKeys,
   );
 
-const product = ({ mix, bottledMl }: Realised): Figure =>
+const product = ({ mix, bottledMl }: Realised, { recipes }: PlanningContext): Figure =>
   sumFigure(
     'mL',
     [
       ...mix.mixes.map(({ content, productMl }) => ({ code: `content.${content}`, value: productMl })),
-      ...bottled.map((purpose) => ({ code: `content.${purpose}`, value: bottledMl[purpose] })),
+      ...bottled.map((purpose) => ({ code: `content.${purpose}`, value: bottledMl[purpose] * (recipes[purpose]?.share ?? 1) })),
     ],
     productKeys,
   );
@@ -122,7 +123,7 @@ function cost({ mix, bottledMl }: Realised, { recipes }: PlanningContext): Figur
 export const totalsOf = (realised: Realised, context: PlanningContext): Totals => ({
   minutes: minutes(realised, context.job.site.workers),
   litres: litres(realised),
-  productMl: product(realised),
+  productMl: product(realised, context),
   towels: towels(realised),
   index: index(realised),
   runoffL: runoff(realised),

@@ -1,4 +1,4 @@
-import type { DirtLimit, Finish, GearKind, MixPurpose, RunoffRule, Approach, SoilKind, SpotKind, Surface, VehicleMethod, VesselKind, ZoneId } from '../model';
+import type { Bottled, DirtLimit, Finish, GearKind, MixPurpose, RunoffRule, Approach, SoilKind, SpotKind, Surface, VehicleMethod, VesselKind, ZoneId } from '../model';
 
 /** Things that limit a job as a whole; the last five are clean towels by role. */
 export const budgets = [
@@ -27,6 +27,10 @@ export type Gate =
   | { readonly code: 'opening' }
   | { readonly code: 'steam-off'; readonly why: 'seams-only' | 'film' | 'cold-glass' }
   | { readonly code: 'sun-habit' }
+  /** Leaves something on the paint that is not rinsed off. */
+  | { readonly code: 'chemistry' }
+  /** An engine bay gets a spray or a foam, never a wet towel or a jet. */
+  | { readonly code: 'electrics' }
   | { readonly code: 'leaves-layer' }
   | { readonly code: 'incompatible'; readonly purposes: readonly [MixPurpose | 'water', MixPurpose | 'water'] }
   | { readonly code: 'runoff-forbidden'; readonly litres: number; readonly rule: RunoffRule }
@@ -58,7 +62,9 @@ export type Gate =
   /** Dirtier than the approach lets a waterless product touch. */
   | { readonly code: 'dirt-limit'; readonly limit: Exclude<DirtLimit, 'index'>; readonly kind: SoilKind; readonly loadGm2: number }
   /** What crackles under a finger is rinsed first wherever there is something to rinse with. */
-  | { readonly code: 'rinse-first'; readonly kind: SoilKind };
+  | { readonly code: 'rinse-first'; readonly kind: SoilKind }
+  /** With a shampoo mitt, foam comes first where it is at hand. */
+  | { readonly code: 'foam-first'; readonly kind: SoilKind };
 
 /** What keeps zones from being washed here and now, and so what would help. */
 export type Obstacle = 'heat' | 'frost' | 'kit' | 'soil';
@@ -104,10 +110,15 @@ export type Verdict =
   | (ShortBudget & { readonly code: 'over-budget' })
   | { readonly code: 'missing'; readonly gate: Gate }
   | { readonly code: 'bugs-left'; readonly zones: readonly ZoneId[]; readonly why: SpotLeft; readonly mostC: number }
+  /** Asked for or at hand, and not used here; the panel’s limit is null where heat is not why. */
+  | { readonly code: 'product-left'; readonly purpose: Bottled; readonly zones: readonly ZoneId[]; readonly why: CareLeft; readonly mostC: number | null }
   | { readonly code: 'spots-left'; readonly kind: SpotKind; readonly count: number; readonly why: SpotLeft }
   /** The approach's limit was lifted on the client's word. */
   | { readonly code: 'against-advice'; readonly by: string; readonly zones: number }
   | { readonly code: 'not-seen'; readonly zones: number; readonly forecast: boolean };
+
+/** Why a product is not put on here and now. */
+export type CareLeft = SpotLeft | 'layer' | 'not-together' | 'no-rinse';
 
 /** Why spots of a kind stay where they are. */
 export type SpotLeft = 'no-product' | 'too-warm' | 'in-sun' | 'surface' | 'finish' | 'habit';
@@ -125,5 +136,8 @@ export const cautions = [
   'steam',
   'electricity',
   'solvent',
+  'wheel-cleaner',
+  'dressing',
+  'engine',
 ] as const;
 export type Caution = (typeof cautions)[number];

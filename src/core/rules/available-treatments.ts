@@ -1,5 +1,5 @@
 import type { Recipes } from '../mix';
-import { type Gear, type GearKind, type Job, type Working, partsOf, workingTreatments } from '../model';
+import { type Flush, type Gear, type GearKind, type Job, type Working, isShampooed, partsOf, workingTreatments } from '../model';
 import { contactRules } from './contacts';
 import { flushRules } from './flushes';
 import { type Kit, kits } from './kit';
@@ -18,12 +18,16 @@ export type GearAtHand = Readonly<Partial<Record<GearKind, Gear>>>;
 const foams = ({ job, recipes }: Place): boolean =>
   recipes.foam !== undefined && job.vessels.some(({ kind }) => kind === 'foam-sprayer');
 
+/** Shampoo has to come off again: only with a rinse that runs. */
+const rinsesOff = (flush: Flush): boolean => !['none', 'mist', 'steam'].includes(flush);
+
 function isAtHand(treatment: Working, place: Place): boolean {
   const { flush, contact } = partsOf(treatment);
   const { gear } = flushRules[flush];
   if (gear && !place.gear[gear]) return false;
   if (flush === 'bay' && !place.job.site.bay) return false;
-  return contact !== 'foam' || foams(place);
+  if (isShampooed(treatment) && !(place.recipes.shampoo && rinsesOff(flush))) return false;
+  return (contact !== 'foam' && contact !== 'foam-shampoo') || foams(place);
 }
 
 /** Treatments that van and site have the kit for, and those that were fixed by hand all the same. */

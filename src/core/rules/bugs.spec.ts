@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultAssumptions as a } from '../assumptions';
-import { type BugCover, type Job, type Product, type ZoneId, bugCovers } from '../model';
+import { type BugCover, type Job, type Product, type ZoneId, asPractised, bugCovers } from '../model';
 import { planJob } from '../planning/plan-job';
 import { sampleJob, sampleSite, soilAll } from '../testing/sample';
 import { celsius, ml } from '../units';
@@ -12,7 +12,7 @@ const remover = (rest: Partial<Product> = {}): Product => ({
   ...sampleJob().products.find(({ id }) => id === 'solvent')!,
   id: 'bugs',
   name: 'Bug remover',
-  uses: [{ purpose: 'bugs', dilution: { label: '0', reading: 'water' }, weakest: null, strongest: null, protectsDays: null, origin: 'label' }],
+  uses: [{ purpose: 'bugs', dilution: { label: '0', reading: 'water' }, weakest: null, strongest: null, protectsDays: null, ...asPractised, origin: 'label' }],
   sizeMl: ml(500),
   maxPanelC: celsius(32),
   notOnFinishes: [],

@@ -5,7 +5,7 @@ import type { Job, TowelBatch, TowelRole, Working, Zone } from '../model';
 import { type SoilState, soilOn } from '../soil';
 import { type Panel, panelsOf } from '../surface';
 import { type RolesAtHand, rolesAtHand } from '../towel';
-import { zonesOf } from '../vehicle';
+import { hiddenInScope, zonesIn } from '../vehicle';
 import { type GearAtHand, gearOf, availableTreatments } from './available-treatments';
 import { choicesOf } from './habits';
 import { limitOf } from './marring';
@@ -84,14 +84,14 @@ const sharedKey = (job: Job): string =>
   });
 
 /** All that decides how warm a panel is and how fast a film leaves it: neither gear nor budgets nor approach. */
-function parkedKey({ vehicle, site, date, hour, readings, choices: { assumptions } }: Job): string {
+function parkedKey({ vehicle, scope, site, date, hour, readings, choices: { assumptions } }: Job): string {
   const { airC, humidity, windMs, sunWm2, shade, panelC, headingDeg, latitudeDeg, longitudeDeg, utcOffsetH } = site;
-  return JSON.stringify([vehicle, airC, humidity, windMs, sunWm2, shade, panelC, headingDeg, latitudeDeg, longitudeDeg, utcOffsetH, date, hour, readings, assumptions]);
+  return JSON.stringify([vehicle, hiddenInScope({ vehicle, scope }).map(({ id }) => id), airC, humidity, windMs, sunWm2, shade, panelC, headingDeg, latitudeDeg, longitudeDeg, utcOffsetH, date, hour, readings, assumptions]);
 }
 
 /** Parked cars that are kept. */
 const PARKED = 16;
-const parkedPanels = recent(PARKED, parkedKey, (job: Job) => panelsOf(zonesOf(job.vehicle), job, resolveAssumptions(job.choices.assumptions)));
+const parkedPanels = recent(PARKED, parkedKey, (job: Job) => panelsOf(zonesIn(job), job, resolveAssumptions(job.choices.assumptions)));
 
 function sharedContextFor(job: Job): SharedContext {
   const a = resolveAssumptions(job.choices.assumptions);

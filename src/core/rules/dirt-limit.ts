@@ -1,4 +1,4 @@
-import { type SoilKind, type Working, partsOf } from '../model';
+import { type SoilKind, type Working, isShampooed, partsOf } from '../model';
 import type { Gate } from '../reasons';
 import { loadOfLevel } from '../soil';
 import type { PlanningContext, SoiledZone } from './context';
@@ -34,10 +34,20 @@ export function rinsedFirst({ zone, soil }: SoiledZone, context: PlanningContext
   return soil.loads.find(({ kind, loadGm2 }) => crackling.includes(kind) && loadGm2 >= level2)?.kind;
 }
 
-/** The options on a zone whose soil is rinsed first: with a rinse, as far as any is open. */
+/** The options on a zone whose soil is rinsed first: with a rinse, as far as any is open; and a shampoo mitt comes after foam, where there is any. */
 export function withRinseFirst(options: readonly Option[], kind: SoilKind): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
   const isRinsed = ({ treatment }: Option): boolean => partsOf(treatment).flush !== 'none' && partsOf(treatment).flush !== 'steam';
   if (!options.some(isRinsed)) return { options, shut: [] };
-  const gate: Gate = { code: 'rinse-first', kind };
-  return { options: options.filter(isRinsed), shut: options.filter((one) => !isRinsed(one)).map((one) => ({ ...one, gates: [gate] })) };
+  const rinsed = options.filter(isRinsed);
+  const foamed = rinsed.some(isFoamedFirst) ? rinsed.filter((one) => !isShampooed(one.treatment) || isFoamedFirst(one)) : rinsed;
+  const shutBy = (left: readonly Option[], code: 'rinse-first' | 'foam-first') => left.map((one) => ({ ...one, gates: [{ code, kind } satisfies Gate] }));
+  return {
+    options: foamed,
+    shut: [
+      ...shutBy(options.filter((one) => !isRinsed(one)), 'rinse-first'),
+      ...shutBy(rinsed.filter((one) => !foamed.includes(one)), 'foam-first'),
+    ],
+  };
 }
+
+const isFoamedFirst = ({ treatment }: Option): boolean => partsOf(treatment).contact === 'foam-shampoo';

@@ -1,6 +1,7 @@
 import type { Assumptions } from '../assumptions';
 import type { Zone } from '../model';
 import type { Gate } from '../reasons';
+import { waterHeld } from '../surface';
 import type { Contacted } from './contacts';
 import type { PlanningContext, SoiledZone } from './context';
 import type { Flushed } from './flushed';
@@ -59,7 +60,9 @@ export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'st
   // Frost ends a window as drying does.
   const windowS = Math.min(share(openS, a), freezeS === null || freezeS === 0 ? Infinity : freezeS * a.windowShare);
   const one = contact.layers.length === 1;
-  const lastS = one ? windowS : share(panel.openS(last.film, carriedC), a);
+  // What is rinsed off and dried at the end is wet with the water of that rinse.
+  const lastUm = later && contact.rinses ? waterHeld(zone.tiltDeg, zone.surface === 'paint' && context.job.vehicle.finish === 'coated', 0, a) : last.film;
+  const lastS = one && !(later && contact.rinses) ? windowS : share(panel.openS(lastUm, carriedC), a);
   // The whole body dries at the end: nothing may have dried by itself until then.
   const waits = later && lastS < a.bodyWait;
   const fits = waits

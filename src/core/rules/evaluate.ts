@@ -2,8 +2,9 @@ import type { Assumptions } from '../assumptions';
 import { kitsFor } from './available-treatments';
 import { lazy, recent } from '../cache';
 import { type Working, partsOf } from '../model';
+import { totalLoad, type Load } from '../soil';
 import { runoffOf } from '../surface';
-import { type Moisture, type TowelNeed, moistureOf, ONE_TOWEL_FROM, sidesFor, towelNeeds } from '../towel';
+import { type Moisture, type TowelNeed, ONE_TOWEL_FROM, careNeed, moistureOf, sidesFor, towelNeeds } from '../towel';
 import { type Micrometres, gPerM2, um } from '../units';
 import { isBrushed, contactOn } from './contact-on';
 import { type ContactRule, type Contacted, contactRules } from './contacts';
@@ -14,12 +15,15 @@ import { cutsOf } from './reach';
 import { type Flushed, flushedFor } from './flushed';
 import { type RinseAmount, flushRules } from './flushes';
 import { dirtGates, rinsedFirst, withRinseFirst } from './dirt-limit';
-import { filmGates, standingGates } from './gates';
+import { filmGates, laidOnto, standingGates } from './gates';
 import { isBody } from './limit';
 import { marringIndex, sensitivityOf } from './marring';
 import { type Laid, type Option, type Shut, type ZoneOptions, emptyLaid, vectorOf } from './option';
 import { restOf } from './remaining-work';
 import { type BugPlan, bugsOn } from './bugs';
+import { type CarePlan, careOn, isWhileDrying } from './care';
+import { type CleanerPlan, cleanerOn } from './cleaner';
+import { type PassRinse, loadsAfterFoam, passRinseOf, wetAfterRinse } from './rinse-off';
 import { type SpotPlan, spotSeconds, spotsOn } from './spots';
 import type { BegunZone } from './start-state';
 import { usageOf } from './usage';
@@ -27,12 +31,24 @@ import { type WorkSeconds, pieceSeconds } from './work-seconds';
 
 const PAINTED_OR_GLASS = 3;
 
-function laidOn(soiled: SoiledZone, flushed: Flushed, contact: Contacted, spots: readonly SpotPlan[], bugs: BugPlan | null, context: PlanningContext): Laid {
+/** What is done on a zone besides the contact itself. */
+interface Extras {
+  readonly spots: readonly SpotPlan[];
+  readonly bugs: BugPlan | null;
+  readonly cleaner: CleanerPlan | null;
+  readonly care: CarePlan | null;
+  readonly rinse: PassRinse;
+}
+
+const rinsedMl = ({ beforeUm, offUm }: PassRinse, areaM2: number): number => (beforeUm + offUm) * areaM2;
+
+function laidOn(soiled: SoiledZone, flushed: Flushed, contact: Contacted, { spots, bugs, cleaner, care, rinse }: Extras, context: PlanningContext): Laid {
   const { areaM2 } = soiled.zone;
   const laid = emptyLaid();
-  if (flushed.flush.source) laid[flushed.flush.source] = flushed.filmUm * areaM2;
+  if (flushed.flush.source) laid[flushed.flush.source] = flushed.filmUm * areaM2 + rinsedMl(rinse, areaM2);
   for (const { purpose, film } of contact.layers) laid[purpose] += film * areaM2;
-  for (const { purpose, ml } of bugs ? [...spots, bugs] : spots) laid[purpose] += ml;
+  for (const { purpose, ml } of [...spots, ...(bugs ? [bugs] : []), ...(cleaner ? [cleaner] : [])]) laid[purpose] += ml;
+  if (care) laid[care.use] += care.ml;
   laid.glass += glassFilm(soiled, context) * areaM2;
   return laid;
 }
@@ -45,31 +61,34 @@ function workOn(
   soiled: SoiledZone,
   flushed: Flushed,
   contact: Contacted,
-  spots: readonly SpotPlan[],
-  bugs: BugPlan | null,
+  loadGm2: number,
+  { spots, bugs, cleaner, care, rinse }: Extras,
   context: PlanningContext,
 ): WorkSeconds {
   const { a } = context;
   const { areaM2, cleanliness } = soiled.zone;
-  const byPiece = pieceSeconds(soiled.zone, flushed.loadGm2, a);
+  const byPiece = pieceSeconds(soiled.zone, loadGm2, a);
   const sprayS = contact.sprayRate * areaM2;
   const piece = byPiece !== undefined && isBrushed(soiled, context) ? byPiece * a.rateBrush : byPiece;
   return {
     flush: flushed.seconds,
-    pretreat: spotSeconds(spots) + (bugs?.seconds ?? 0),
+    pretreat: spotSeconds(spots) + (bugs?.seconds ?? 0) + (cleaner?.seconds ?? 0),
     spray: sprayS,
     // What goes by the piece has its wetting in it.
     wipe: piece === undefined ? contact.wipeRate * areaM2 : Math.max(0, piece - sprayS),
-    finish: piece === undefined && cleanliness <= PAINTED_OR_GLASS ? contact.finishRate * areaM2 : 0,
+    rinseBefore: rinse.beforeS,
+    rinseOff: rinse.offS,
+    finish: piece === undefined && cleanliness <= PAINTED_OR_GLASS ? contact.finishRate * areaM2 + (care && isWhileDrying(care.use) ? care.seconds : 0) : 0,
     glass: glassFilm(soiled, context) > 0 ? a.rateGlassFinish * areaM2 : 0,
+    protect: care && !isWhileDrying(care.use) ? care.seconds : 0,
   };
 }
 
 /** What a treatment on a zone takes: by hand, in liquids and in towels. */
-interface Handled {
+interface Handled extends Extras {
   readonly contact: Contacted;
-  readonly spots: readonly SpotPlan[];
-  readonly bugs: BugPlan | null;
+  /** What the wash meets. */
+  readonly loads: readonly Load[];
   readonly filmUm: Micrometres;
   readonly laidMl: Laid;
   readonly moisture: Moisture;
@@ -79,9 +98,13 @@ interface Handled {
 }
 
 /** Where the liquid on a zone goes, with the rinse water that stands there still; spots and a glass finish have their own. */
-function moistureOn({ zone, panel }: SoiledZone, { standsUm }: Flushed, filmUm: Micrometres, contact: Contacted, drying: Drying, a: Assumptions): Moisture {
+function moistureOn({ zone, panel }: SoiledZone, { standsUm }: Flushed, filmUm: Micrometres, { contact, rinse }: Pick<Handled, 'contact' | 'rinse'>, drying: Drying, a: Assumptions): Moisture {
   const { areaM2, cleanliness } = zone;
-  const allUm = standsUm + filmUm;
+  const rinsedUm = rinse.beforeUm + rinse.offUm;
+  const allUm = standsUm + filmUm + rinsedUm;
+  // What is rinsed off takes the mix along: only water stands there.
+  if (rinsedUm > 0)
+    return moistureOf({ laidMl: allUm * areaM2, runoffMl: Math.max(0, allUm - rinse.standsUm) * areaM2, washTakes: 0, airTakesMl: 0 });
   return moistureOf({
     laidMl: allUm * areaM2,
     runoffMl: runoffOf(allUm, panel.holdUpUm, areaM2, a),
@@ -91,32 +114,55 @@ function moistureOn({ zone, panel }: SoiledZone, { standsUm }: Flushed, filmUm: 
 }
 
 /** What is between hand and panel when the wipe begins: the mix on what a rinse has left, without what has dried by then. */
-function filmAtWipe({ panel }: SoiledZone, { standsUm }: Flushed, filmUm: number, { dwellS }: Contacted, { lossUmPerS }: Drying): Micrometres {
+function filmAtWipe(soiled: SoiledZone, { standsUm }: Flushed, filmUm: number, { dwellS, rinses, layers }: Contacted, { lossUmPerS }: Drying, context: PlanningContext): Micrometres {
+  const { panel } = soiled;
+  // Foam is off by then: the mitt brings its own on the water that stands there.
+  if (rinses === 'between') return um(wetAfterRinse(soiled, 0, context) + layers.at(-1)!.film);
   return um(Math.max(0, Math.min(standsUm + filmUm, Math.max(panel.holdUpUm, filmUm)) - lossUmPerS * dwellS));
 }
 
-function handled(soiled: SoiledZone, flushed: Flushed, rule: ContactRule, context: PlanningContext, dries?: Drying): Handled {
+/** With what a cleaner has taken off. */
+const cleanedBy = (flushed: Flushed, takes: number): Flushed =>
+  takes === 0 ? flushed : { ...flushed, loads: flushed.loads.map(({ kind, loadGm2 }) => ({ kind, loadGm2: gPerM2(loadGm2 * (1 - takes)) })), loadGm2: gPerM2(flushed.loadGm2 * (1 - takes)) };
+
+/** A drying aid goes onto the towel that dries. */
+const withDryingAid = (needs: readonly TowelNeed[], ml: number): readonly TowelNeed[] =>
+  ml === 0 ? needs : needs.map((need) => (need.use === 'wash' || need.moment === 'glass' ? need : { ...need, liquidMl: need.liquidMl + ml }));
+
+function handled(soiled: SoiledZone, rinsed: Flushed, rule: ContactRule, context: PlanningContext, dries?: Drying): Handled {
   const { areaM2, cleanliness } = soiled.zone;
-  const { loadGm2 } = flushed;
+  const cleaner = cleanerOn(soiled, rinsed, context);
+  const flushed = cleanedBy(rinsed, cleaner?.takes ?? 0);
   const contact = contactOn(soiled, rule, flushed, context);
   const spots = spotsOn(soiled, contact.layers[0]!.purpose, context);
   const bugs = bugsOn(soiled, contact.layers[0]!.purpose, context);
+  const care = careOn(soiled, laidOnto(flushed, rule, context), context);
+  const rinse = passRinseOf(soiled, flushed, contact, cleaner?.rinses ?? false, context);
+  const extras: Extras = { spots, bugs, cleaner, care, rinse };
+  const loads = loadsAfterFoam(flushed.loads, flushed.flush, rinse.beforeUm, context);
+  const loadGm2 = totalLoad(loads);
   const filmUm = um(contact.layers.reduce((sum, layer) => sum + layer.film, 0));
   const drying = dries ?? dryingOf(soiled, flushed, contact, context);
-  const moisture = moistureOn(soiled, flushed, filmUm, contact, drying, context.a);
+  const moisture = moistureOn(soiled, flushed, filmUm, { contact, rinse }, drying, context.a);
   const glassMl = glassFilm(soiled, context) * areaM2;
-  const work = workOn(soiled, flushed, contact, spots, bugs, context);
+  const work = workOn(soiled, flushed, contact, loadGm2, extras, context);
   const driedLater = work.finish > 0 && finishingOf(contact, context) !== 'in-pass';
   return {
     contact,
-    spots,
-    bugs,
+    ...extras,
+    loads,
     filmUm,
     moisture,
     drying,
-    laidMl: laidOn(soiled, flushed, contact, spots, bugs, context),
+    laidMl: laidOn(soiled, flushed, contact, extras, context),
     work,
-    needs: towelNeeds({ areaM2, cleanliness, loadGm2: gPerM2(loadGm2 + (bugs?.soilGm2 ?? 0)), moisture, glassMl, driedLater }, contact, context.roles, context.job.choices.glassTowels, context.a),
+    needs: [
+      ...withDryingAid(
+        towelNeeds({ areaM2, cleanliness, loadGm2: gPerM2(loadGm2 + (bugs?.soilGm2 ?? 0)), moisture, glassMl, driedLater }, contact, context.roles, context.job.choices.glassTowels, context.a),
+        care && isWhileDrying(care.use) ? care.ml : 0,
+      ),
+      ...(care && work.protect > 0 ? [careNeed(soiled.zone, care.ml, context.roles, context.a)] : []),
+    ],
   };
 }
 
@@ -142,9 +188,8 @@ function workedOut(
 ): Option {
   const { a, job } = context;
   const { areaM2, surface, cleanliness } = soiled.zone;
-  const { loads, loadGm2 } = flushed;
-  const { contact, spots, bugs, filmUm, laidMl, moisture, drying, work, needs } = handled(soiled, flushed, rule, context);
-  const wipedUm = filmAtWipe(soiled, flushed, filmUm, contact, drying);
+  const { contact, spots, bugs, cleaner, care, rinse, loads, filmUm, laidMl, moisture, drying, work, needs } = handled(soiled, flushed, rule, context);
+  const wipedUm = filmAtWipe(soiled, flushed, filmUm, contact, drying, context);
   const marring = marringIndex(
     {
       loads,
@@ -168,7 +213,7 @@ function workedOut(
     gates: [...standing, ...filmGates(soiled, flushed, gated, context), ...dirtGates(soiled, flushed, treatment, context)],
     marring,
     loadBeforeGm2: soiled.soil.totalGm2,
-    loadAfterFlushGm2: loadGm2,
+    loadAfterFlushGm2: flushed.loadGm2,
     filmUm,
     dwellS: contact.dwellS,
     finishing: work.finish > 0 ? finishingOf(contact, context) : 'in-pass',
@@ -177,10 +222,13 @@ function workedOut(
     rest: null,
     spots,
     bugs,
+    cleaner,
+    care,
+    rinsedMl: rinsedMl(rinse, areaM2),
     medium: cleanliness >= ONE_TOWEL_FROM ? 'towel' : contact.medium,
     laidMl,
     standsMl: flushed.standsUm * areaM2,
-    blown: flushed.blown,
+    blown: flushed.blown || rinse.blown,
     moisture,
     runoffMl,
     work,

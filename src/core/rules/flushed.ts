@@ -40,7 +40,7 @@ function whenHandsCome({ zone, panel }: SoiledZone, kind: Flush, filmUm: number,
 }
 
 /** There is a blower, it is wanted, and site and neighbours bear it. */
-const blows = ({ gear: { blower }, job: { choices, site } }: PlanningContext): boolean =>
+export const blows = ({ gear: { blower }, job: { choices, site } }: PlanningContext): boolean =>
   choices.standing === 'blower' &&
   blower !== undefined &&
   (blower.batteryMin !== null || site.power) &&

@@ -1,10 +1,10 @@
-import type { MixPurpose } from '../model';
+import { type MixPurpose, isHidden } from '../model';
 import type { Gate } from '../reasons';
 import type { ContactRule, Contacted } from './contacts';
 import { type PlanningContext, type SoiledZone, isInSun } from './context';
 import { type Drying, windowGates } from './drying-window';
 import type { Flushed } from './flushed';
-import { limitOn } from './limit';
+import { isBody, limitOn } from './limit';
 
 /** @param panelC when the product comes: after a pre-rinse or a mist */
 function productGate({ zone }: SoiledZone, panelC: number, purpose: MixPurpose | 'water', { job, recipes }: PlanningContext): Gate[] {
@@ -59,13 +59,22 @@ function gearGates({ flush: { gear: kind } }: Flushed, { job: { site }, gear }: 
   return gates;
 }
 
+/** What no view shows keeps dry inside, and an engine bay gets a spray or a foam at most. */
+function hiddenGates({ zone: { id } }: SoiledZone, { flush }: Flushed, { purposes }: ContactRule): Gate[] {
+  if (!isHidden(id)) return [];
+  const wets = flush.source !== null || flush.gear !== null;
+  const inside = id === 'glass-inside' || id === 'engine-bay' || id === 'mats';
+  if (wets && inside) return [{ code: 'opening' }];
+  return id === 'engine-bay' && (purposes.includes('wash') || purposes.includes('presoak')) ? [{ code: 'electrics' }] : [];
+}
+
 function flushGates(soiled: SoiledZone, flushed: Flushed, context: PlanningContext): Gate[] {
   const { flush, filmUm } = flushed;
   const gates = gearGates(flushed, context);
   if (flush.source === 'bay' && !context.job.site.bay) gates.push({ code: 'no-bay' });
   if (flush.jet && soiled.zone.cleanliness === SHUTS) gates.push({ code: 'opening' });
-  // Lumps go with water that runs off, not with a film that stays.
-  if (soiled.soil.lumps && filmUm <= soiled.panel.holdUpUm) gates.push({ code: 'lumps' });
+  // Lumps go with water that runs off, not with a film that stays; mats are beaten out first.
+  if (soiled.soil.lumps && soiled.zone.id !== 'mats' && filmUm <= soiled.panel.holdUpUm) gates.push({ code: 'lumps' });
   return flush.gear === 'steamer' ? [...gates, ...steamGates(soiled, context)] : gates;
 }
 
@@ -75,6 +84,10 @@ function runoffGates(runoffMl: number, { a, job: { site } }: PlanningContext): G
   if (site.runoff === 'forbidden') return [{ code: 'runoff-forbidden', litres: runoffMl / 1000, rule: site.runoff }];
   return site.indoors && site.runoff === 'allowed' ? [{ code: 'indoors' }] : [];
 }
+
+/** Only what is rinsed off again, where that is wished; door shuts and wheels may be wiped with a spray, but nothing is rinseless. */
+const chemistryGates = ({ zone }: SoiledZone, { purposes }: ContactRule, { job }: PlanningContext): Gate[] =>
+  job.choices.chemistry === 'rinsed-off' && !purposes.includes('shampoo') && (isBody(zone) || purposes.includes('wash')) ? [{ code: 'chemistry' }] : [];
 
 const sunGates = (soiled: SoiledZone, context: PlanningContext): Gate[] =>
   context.job.choices.sun === 'shade-only' && isInSun(soiled, context) ? [{ code: 'sun-habit' }] : [];
@@ -86,7 +99,7 @@ function reachGates({ zone: { heightM } }: SoiledZone, { a, job: { site } }: Pla
 }
 
 /** What comes onto the panel one after the other; a sprayer may rinse with product. */
-const laidOnto = ({ flush }: Flushed, { purposes }: ContactRule, { recipes }: PlanningContext): readonly (MixPurpose | 'water')[] =>
+export const laidOnto = ({ flush }: Flushed, { purposes }: ContactRule, { recipes }: PlanningContext): readonly (MixPurpose | 'water')[] =>
   flush.source === 'water' && recipes.water ? ['water', ...purposes] : purposes;
 
 /**
@@ -95,7 +108,9 @@ const laidOnto = ({ flush }: Flushed, { purposes }: ContactRule, { recipes }: Pl
  */
 export const standingGates = (soiled: SoiledZone, flushed: Flushed, rule: ContactRule, context: PlanningContext): readonly Gate[] => [
   ...flushGates(soiled, flushed, context),
+  ...hiddenGates(soiled, flushed, rule),
   ...sunGates(soiled, context),
+  ...chemistryGates(soiled, rule, context),
   ...reachGates(soiled, context),
   ...laidOnto(flushed, rule, context).flatMap((purpose) => productGate(soiled, flushed.panelC, purpose, context)),
   ...sequenceGates(laidOnto(flushed, rule, context), context),

@@ -42,6 +42,10 @@ function encapsulation(treatment: Contact, dwellS: number, a: Assumptions): numb
       return encapsulated(a.kappaPresoak, dwellS, a.tauPresoak);
     case 'rinseless':
       return a.kappaWash;
+    case 'shampoo':
+      return a.kappaShampoo;
+    case 'foam-shampoo':
+      return Math.max(a.kappaShampoo, encapsulated(a.kappaFoam, dwellS, a.tauFoam));
   }
 }
 

@@ -1,11 +1,11 @@
-import { type Assigned, type Content, assignVessels, chargeOf, rinseBuckets } from '../mix';
+import { type Assigned, type Content, assignVessels, chargeOf, isFromBucket, rinseBuckets } from '../mix';
 import { type Job, partsOf } from '../model';
 import { type Budget, type Gate, budgets } from '../reasons';
 import { kitsAtHand } from './available-treatments';
 import { type PlanningContext, oncePerSharedContext } from './context';
 import { usageCost } from './cost';
 import { flushRules } from './flushes';
-import { type Kit, kitMix, packingMinutes, setupMinutes } from './kit';
+import { type Kit, kitMix, packingMinutes, setupMinutes, usesBuckets } from './kit';
 import type { Usage } from './option';
 import { freshStart } from './start-state';
 
@@ -32,7 +32,7 @@ export function contentsOf(set: readonly Kit[], job: Job, glassFinish: boolean):
     const mix = kitMix[kit];
     return mix ? [mix] : [];
   });
-  const rinse = set.includes('wash') ? rinseBuckets(job.choices.bucket) : 0;
+  const rinse = usesBuckets(set) ? rinseBuckets(job.choices.bucket) : 0;
   return [
     ...mixes,
     ...Array.from({ length: rinse }, (): Content => 'rinse'),
@@ -53,7 +53,7 @@ function setUp(set: readonly Kit[], assigned: readonly Assigned[], context: Plan
     const charge = chargeOf(one, a);
     litres += (charge * (1 - (recipe?.share ?? 0))) / 1000;
     minor += charge * (recipe?.minorPerMl ?? 0);
-    if (one.content === 'wash' || one.content === 'rinse') wasteL += charge / 1000;
+    if (isFromBucket(one.content) || one.content === 'rinse') wasteL += charge / 1000;
   }
   const glassSetup = filled.some(({ content }) => content === 'glass') ? a.setupSpray : 0;
   const hands = set.filter((kit) => !begun.kits.includes(kit)).reduce((sum, kit) => sum + setupMinutes(kit, a), glassSetup);

@@ -7,6 +7,7 @@ export const kits = [
   'foam',
   'presoak',
   'wash',
+  'shampoo',
   'flush',
   'heater',
   'cordless',
@@ -22,6 +23,7 @@ export const kitMix: Readonly<Record<Kit, Exclude<MixPurpose, Bottled | 'glass'>
   foam: 'foam',
   presoak: 'presoak',
   wash: 'wash',
+  shampoo: 'shampoo',
   flush: 'water',
   heater: null,
   cordless: 'supply',
@@ -36,6 +38,7 @@ export function setupMinutes(kit: Kit, a: Assumptions): number {
     case 'waterless':
       return a.setupSpray;
     case 'wash':
+    case 'shampoo':
       return a.setupBucket;
     case 'foam':
     case 'presoak':
@@ -54,5 +57,8 @@ export function setupMinutes(kit: Kit, a: Assumptions): number {
   }
 }
 
+/** Something is washed from a bucket. */
+export const usesBuckets = (set: readonly Kit[]): boolean => set.includes('wash') || set.includes('shampoo');
+
 /** Minutes to pack up, once; dirty water is taken away first. */
-export const packingMinutes = (set: readonly Kit[], a: Assumptions): number => a.packing + (set.includes('wash') ? a.emptying : 0);
+export const packingMinutes = (set: readonly Kit[], a: Assumptions): number => a.packing + (usesBuckets(set) ? a.emptying : 0);

@@ -1,12 +1,12 @@
-import type { Zone } from '../model';
+import { type Zone, isHidden } from '../model';
 import type { PlanningContext } from './context';
 
 const LOWERS = 2;
 const SHUTS = 3;
 const FACES = 4;
 
-/** Body and glass: what the method of a car is chosen by. */
-export const isBody = ({ cleanliness }: Pick<Zone, 'cleanliness'>): boolean => cleanliness <= LOWERS;
+/** Body and glass outside: what the method of a car is chosen by. */
+export const isBody = ({ id, cleanliness }: Pick<Zone, 'id' | 'cleanliness'>): boolean => cleanliness <= LOWERS && !isHidden(id);
 
 /**
  * The highest index on a zone: on the body what the approach accepts; door shuts, wheel faces, tyres and arches have

@@ -7,6 +7,8 @@ import type { Kit } from './kit';
 import type { Marring } from './marring';
 import type { StandingPlace } from './reach';
 import type { BugPlan } from './bugs';
+import type { CarePlan } from './care';
+import type { CleanerPlan } from './cleaner';
 import type { SpotPlan } from './spots';
 import type { WorkSeconds } from './work-seconds';
 
@@ -19,9 +21,17 @@ export const emptyLaid = (): Record<keyof Laid, number> => ({
   foam: 0,
   presoak: 0,
   wash: 0,
+  shampoo: 0,
   glass: 0,
   bugs: 0,
   solvent: 0,
+  'wheel-cleaner': 0,
+  degreaser: 0,
+  topper: 0,
+  'drying-aid': 0,
+  sealant: 0,
+  'trim-dressing': 0,
+  'tyre-dressing': 0,
   water: 0,
   supply: 0,
   line: 0,
@@ -69,6 +79,10 @@ export interface Option {
   readonly rest: Rest | null;
   readonly spots: readonly SpotPlan[];
   readonly bugs: BugPlan | null;
+  readonly cleaner: CleanerPlan | null;
+  readonly care: CarePlan | null;
+  /** Of the water laid on it what is rinsed with in its pass, mL. */
+  readonly rinsedMl: number;
   /** What takes the dirt up; wheels and arches have towels of their own. */
   readonly medium: TowelUse['medium'];
   readonly laidMl: Laid;

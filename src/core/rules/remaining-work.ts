@@ -1,9 +1,17 @@
-import { type RunAct, mixPurposes } from '../model';
+import { type MixPurpose, type RunAct, careUses, mixPurposes } from '../model';
 import { type NeedMoment, type TowelNeed, part } from '../towel';
+import { isWhileDrying } from './care';
 import type { PlanningContext } from './context';
 import { type Laid, type Option, vectorOf } from './option';
 import type { BegunZone } from './start-state';
 import { usageOf } from './usage';
+
+/** What is not laid with the wash. */
+export const actFor: Readonly<Partial<Record<MixPurpose, RunAct>>> = {
+  glass: 'glass',
+  'drying-aid': 'dry',
+  ...Object.fromEntries(careUses.filter((use) => !isWhileDrying(use)).map((use) => [use, 'protect'])),
+};
 
 const sources = ['water', 'supply', 'line', 'bay'] as const;
 
@@ -12,12 +20,13 @@ const ALL = 1 - 1e-9;
 
 /** Nothing is left to do with this treatment, given what is done already. */
 export const isThrough = ({ work }: Option, done: Readonly<Record<RunAct, number>>): boolean =>
-  done.wipe >= ALL && (work.glass === 0 || done.glass >= ALL) && done.dry >= ALL;
+  done.wipe >= ALL && (work.glass === 0 || done.glass >= ALL) && done.dry >= ALL && (work.protect === 0 || done.protect >= ALL);
 
 function laidRest(option: Option, { done }: BegunZone, wetShare: number): Laid {
   const laid = { ...option.laidMl };
-  for (const source of sources) laid[source] *= 1 - done.flush;
-  for (const purpose of mixPurposes) laid[purpose] *= purpose === 'glass' ? 1 - done.glass : 1 - done.wipe - wetShare;
+  const source = sources.find((one) => laid[one] > 0);
+  if (source) laid[source] = (laid[source] - option.rinsedMl) * (1 - done.flush) + option.rinsedMl * (1 - done.wipe);
+  for (const purpose of mixPurposes) laid[purpose] *= 1 - (actFor[purpose] ? done[actFor[purpose]] : done.wipe + wetShare);
   return laid;
 }
 
@@ -28,7 +37,7 @@ function needsLeft(need: TowelNeed, { done }: BegunZone): readonly TowelNeed[] {
 }
 
 /** What a moment of towels is done with. */
-const actOf = { pass: 'wipe', dry: 'dry', glass: 'glass' } as const satisfies Record<NeedMoment, RunAct>;
+const actOf = { pass: 'wipe', dry: 'dry', glass: 'glass', protect: 'protect' } as const satisfies Record<NeedMoment, RunAct>;
 
 const isSomething = ({ dirtG, liquidMl, reachShare }: TowelNeed): boolean => dirtG > 1e-9 || liquidMl > 1e-9 || reachShare > 1e-9;
 
@@ -43,9 +52,12 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
     flush: work.flush * (1 - done.flush),
     pretreat: work.pretreat * unwetted,
     spray: work.spray * unwetted,
+    rinseBefore: work.rinseBefore * unwiped,
     wipe: work.wipe * unwiped,
+    rinseOff: work.rinseOff * unwiped,
     finish: work.finish * (1 - done.dry),
     glass: work.glass * (1 - done.glass),
+    protect: work.protect * (1 - done.protect),
   };
   const laidMl = laidRest(option, begun, wetShare);
   const runoffMl = (option.runoffMl - moisture.runoffMl) * (1 - done.flush) + moisture.runoffMl * unwetted;
@@ -59,6 +71,7 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
     laidMl,
     runoffMl,
     needs,
+    rinsedMl: option.rinsedMl * unwiped,
     washSides: option.washSides * unwiped,
     usage,
     use: vectorOf(usage),

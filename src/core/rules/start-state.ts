@@ -1,5 +1,5 @@
 import type { Content, InVessel } from '../mix';
-import type { Pace, RunAct, Tick, TowelRole, Working, ZoneId } from '../model';
+import type { Bottled, Pace, RunAct, Tick, TowelRole, Working, ZoneId } from '../model';
 import type { OpenTowel } from '../towel';
 import type { RinseAmount } from './flushes';
 import type { Kit } from './kit';
@@ -27,7 +27,7 @@ export interface InHand {
 
 /** What has gone so far, as the plans of the time had it. */
 export interface Spent {
-  readonly laidMl: Readonly<Partial<Record<Content, number>>>;
+  readonly laidMl: Readonly<Partial<Record<Content | Bottled, number>>>;
   readonly madeMl: Readonly<Partial<Record<Content, number>>>;
   /** Product measured out for it. */
   readonly productMl: Readonly<Partial<Record<Content, number>>>;

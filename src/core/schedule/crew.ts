@@ -9,10 +9,13 @@ export const stepKinds = [
   'pretreat',
   'spray',
   'wait',
+  'rinse-before',
   'wipe',
+  'rinse-off',
   'finish',
   'dry',
   'glass',
+  'protect',
   'pack',
 ] as const;
 export type StepKind = (typeof stepKinds)[number];

@@ -3,8 +3,8 @@ import type { StandingPlace } from '../rules';
 import type { ZoneId } from '../model';
 import { type Crew, type Step, type StepKind } from './crew';
 
-/** What is done in one go: rinsing, wetting and wiping, drying or finishing behind, or finishing glass. */
-export type PassAct = 'flush' | 'wipe' | 'dry' | 'glass';
+/** What is done in one go: rinsing, wetting and wiping, drying or finishing behind, finishing glass, or putting something onto the clean car. */
+export type PassAct = 'flush' | 'wipe' | 'dry' | 'glass' | 'protect';
 
 /** A part of a zone in a pass; of 0 is the zone as a whole. */
 export interface PassPart {
@@ -44,7 +44,7 @@ export class Recorder {
 
   /** Steps and passes, numbered in the order in which hands come to them. */
   inOrder(): { readonly steps: readonly Step[]; readonly passes: readonly PlannedPass[] } {
-    const hands: ReadonlySet<StepKind> = new Set(['flush', 'wipe', 'dry', 'glass']);
+    const hands: ReadonlySet<StepKind> = new Set(['flush', 'wipe', 'dry', 'glass', 'protect']);
     const steps = [...this.crew.steps].sort((p, q) => p.startS - q.startS || p.worker - q.worker);
     const place = new Map<number, number>();
     for (const { pass, kind } of steps) if (pass !== null && hands.has(kind) && !place.has(pass)) place.set(pass, place.size + 1);

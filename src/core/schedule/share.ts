@@ -1,9 +1,10 @@
 import type { Assumptions } from '../assumptions';
 import type { PairWay } from '../model';
 import { type Pass, type Piece, type Round, type Rows, laps, passesOf } from '../passes';
+import { washS } from '../rules';
 import { soonest } from './soonest';
 
-const workOf = ({ work }: Pass): number => work.pretreat + work.spray + work.wipe + work.finish;
+const workOf = ({ work }: Pass): number => work.pretreat + work.spray + washS(work) + work.finish;
 
 /** One side is so much longer than the other before passes change hands. */
 const UNEVEN = 1.15;
@@ -73,7 +74,7 @@ function halvesOf(pieces: readonly Piece[]): readonly (readonly Piece[])[] {
   const owned = pieces.map((piece) => {
     const half = piece.of % 2 === 0 ? Number(piece.section > piece.of / 2) : Number(load[1]! < load[0]!);
     const owner = piece.holder ?? half;
-    load[owner]! += piece.work.wipe + piece.work.finish;
+    load[owner]! += washS(piece.work) + piece.work.finish;
     return { piece, owner };
   });
   return [0, 1].map((worker) => owned.flatMap(({ piece, owner }) => (owner === worker ? [piece] : [])));

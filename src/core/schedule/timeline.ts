@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions';
 import type { Dimensions, Job, Order, ZoneId } from '../model';
 import { type Chosen, type Pass, type RefusedChange, Round, type Rows, byHand, piecesOf, rinsedAtTurn } from '../passes';
-import { type Kit, type StartState, heldBy, setupMinutes } from '../rules';
+import { type Kit, type StartState, careOrder, heldBy, setupMinutes, washS } from '../rules';
 import { Crew, type Step } from './crew';
 import { type PassPart, type PlannedPass, Recorder } from './recorder';
 import { type Sharing, stagesOf } from './share';
@@ -42,7 +42,7 @@ function lateBody(chosen: readonly Chosen[], steps: readonly Step[]): readonly L
   return chosen.flatMap(({ zone, option }): Late[] => {
     const own = steps.filter(({ zoneId }) => zoneId === zone.id);
     const dry = own.find(({ kind }) => kind === 'dry');
-    const wiped = own.find(({ kind }) => kind === 'wipe');
+    const wiped = own.find(({ kind }) => kind === 'rinse-off') ?? own.find(({ kind }) => kind === 'wipe');
     if (option.finishing !== 'body' || !dry || !wiped) return [];
     const lateS = dry.endS - wiped.startS - option.drying.lastS;
     return lateS > 0 ? [{ zoneId: zone.id, section: 1, lateS }] : [];
@@ -50,18 +50,25 @@ function lateBody(chosen: readonly Chosen[], steps: readonly Step[]): readonly L
 }
 
 /** What is gone over at once: rinsing and drying view by view, glass in one round for each person. */
-function rounds(act: 'flush' | 'dry' | 'glass', chosen: readonly Chosen[], workers: number): readonly (readonly Chosen[])[] {
+function rounds(act: AtOnce, chosen: readonly Chosen[], workers: number): readonly (readonly Chosen[])[] {
   const groups = new Map<string, Chosen[]>();
   for (const one of chosen) {
-    const key = act !== 'glass' ? one.zone.view : workers > 1 && one.zone.view === 'right' ? 'right' : 'all';
+    const key = keyOf(act, one, workers);
     groups.set(key, [...(groups.get(key) ?? []), one]);
   }
   return withoutShort([...groups.values()], act);
 }
 
+/** What is gone over in one round. */
+function keyOf(act: AtOnce, { zone: { view }, option: { care } }: Chosen, workers: number): string {
+  const side = workers > 1 && view === 'right' ? 'right' : 'all';
+  if (act === 'protect') return `${care!.use}/${side}`;
+  return act === 'glass' ? side : view;
+}
+
 /** A shorter one goes with the next round the car, s (judged). */
-const SHORT_S = { flush: 150, dry: 20, glass: 20 } as const;
-const workOf = { flush: 'flush', dry: 'finish', glass: 'glass' } as const;
+const SHORT_S = { flush: 150, dry: 20, glass: 20, protect: 0 } as const;
+const workOf = { flush: 'flush', dry: 'finish', glass: 'glass', protect: 'protect' } as const;
 
 function withoutShort(groups: readonly (readonly Chosen[])[], act: keyof typeof SHORT_S): readonly (readonly Chosen[])[] {
   const secondsOf = (group: readonly Chosen[]): number => group.reduce((sum, { option }) => sum + option.work[workOf[act]], 0);
@@ -74,8 +81,12 @@ function withoutShort(groups: readonly (readonly Chosen[])[], act: keyof typeof 
   return found;
 }
 
+/** One thing after the other is put on. */
+const inRound = (act: AtOnce, of: readonly Chosen[]): readonly Chosen[] =>
+  act === 'protect' ? [...of].sort((p, q) => careOrder(p.option.care!.use) - careOrder(q.option.care!.use)) : of;
+
 /** What is done to zones as a whole, one after the other. */
-type AtOnce = 'flush' | 'dry' | 'glass';
+type AtOnce = 'flush' | 'dry' | 'glass' | 'protect';
 
 /** The job, its sprayer, and what was begun, as far as the clock needs to know them. */
 export interface Scheduled {
@@ -122,7 +133,7 @@ class Clock {
   atOnce(act: AtOnce, of: readonly Chosen[]): void {
     const { crew, record, tank, on } = this;
     const secondsOf = (one: Chosen): number => one.option.work[workOf[act]] * wholeShare(act, one) * (1 + on.a.walking);
-    const busy = of.filter((one) => secondsOf(one) > 0);
+    const busy = inRound(act, of.filter((one) => secondsOf(one) > 0));
     const isHeld = (one: Chosen): boolean => this.holder(act, one) !== undefined;
     for (const group of rounds(act, [...busy.filter(isHeld), ...busy.filter((one) => !isHeld(one))], on.job.site.workers)) {
       // A tank, a washer or a steamer has one nozzle: one person rinses with it.
@@ -185,7 +196,7 @@ function asChanged(stages: readonly Rows[], { job: { choices }, a }: Scheduled, 
 
 /**
  * The run as clock times: set-up, the rinse of everything that is rinsed, then pass by pass wetting, dwell, wipe and
- * finish, the drying of the whole body where that is asked for, the glass finish, and packing. Passes go lap by lap
+ * finish, the drying of the whole body where that is asked for, the glass finish, what is put onto the clean car, and packing. Passes go lap by lap
  * round the car; two people share them as was chosen, and what somebody is at stays with them; waiting for a dwell is a
  * step of its own.
  */
@@ -198,13 +209,14 @@ export function timelineOf(chosen: readonly Chosen[], setUp: readonly Setup[], o
   clock.atOnce('flush', rinseOrder(chosen.filter((one) => !rinsedAtTurn(one)), choices.order));
   const isBody = ({ option }: Chosen): boolean => option.finishing === 'body';
   clock.atOnce('dry', chosen.filter((one) => !isBody(one)));
-  const wiped = chosen.filter(({ option: { work } }) => work.wipe + work.finish + work.spray + work.pretreat > 0);
+  const wiped = chosen.filter(({ option: { work } }) => washS(work) + work.finish + work.spray + work.pretreat > 0);
   const held = heldBy(begun);
   const pieces = wiped.flatMap((one) => piecesOf(one, dimensions.lengthM, held, a));
   const { stages, refused } = asChanged(stagesOf(pieces, workers, choices.pair, sharing, round, a), on, round);
   const walks = clock.workThrough(stages);
   clock.atOnce('dry', chosen.filter(isBody));
   clock.atOnce('glass', chosen);
+  clock.atOnce('protect', chosen);
   crew.do(0, { ...OF_THE_JOB, kind: 'pack', kit: null, seconds: packMin * 60 });
   return {
     ...record.inOrder(),

@@ -1,9 +1,14 @@
 import type { Assumptions } from '../assumptions';
 import type { Pass, Piece, Round } from '../passes';
+import { type WorkSeconds, washS } from '../rules';
+import type { StepKind } from './crew';
 import type { Recorder } from './recorder';
 import type { Tank } from './tank';
 import { type Interval, alone, sprayerIn, wayOf } from './way';
 import type { Timed } from './wet-ahead';
+
+/** Steps of a pass, and what of its work they are. */
+const workOf = { flush: 'flush', pretreat: 'pretreat', spray: 'spray', 'rinse-before': 'rinseBefore', wipe: 'wipe', 'rinse-off': 'rinseOff', finish: 'finish' } as const satisfies Partial<Record<StepKind, keyof WorkSeconds>>;
 
 /** How one worker has got on. */
 export interface Walked {
@@ -26,11 +31,11 @@ export function workThrough(passes: readonly Pass[], worker: number, round: Roun
       worker,
       parts: pass.pieces.map(({ zone, section, of }) => ({ zoneId: zone.id, section, of, share: 1 / of })),
       areaM2: pass.areaM2,
-      handS: pass.work.pretreat + pass.work.spray + pass.work.wipe + (pass.finishing === 'in-pass' ? pass.work.finish : 0),
+      handS: pass.work.pretreat + pass.work.spray + washS(pass.work) + (pass.finishing === 'in-pass' ? pass.work.finish : 0),
     }),
   );
-  const each = (i: number, kind: 'flush' | 'pretreat' | 'spray' | 'wipe' | 'finish'): void => {
-    for (const { zone, section, work } of passes[i]!.pieces) crew.do(worker, { zoneId: zone.id, section, pass: numbers[i]!, kit: null, kind, seconds: work[kind] });
+  const each = (i: number, kind: keyof typeof workOf): void => {
+    for (const { zone, section, work } of passes[i]!.pieces) crew.do(worker, { zoneId: zone.id, section, pass: numbers[i]!, kit: null, kind, seconds: work[workOf[kind]] });
   };
   const first = (i: number) => ({ zoneId: passes[i]!.pieces[0]!.zone.id, section: passes[i]!.pieces[0]!.section, pass: numbers[i]! });
   const come = (i: number): void => {
@@ -55,7 +60,9 @@ export function workThrough(passes: readonly Pass[], worker: number, round: Roun
     }
     if (!wet.has(i)) come(i);
     crew.waitUntil(worker, beginsS + startS + stops[i]!.pauseS, first(i));
+    each(i, 'rinse-before');
     each(i, 'wipe');
+    each(i, 'rinse-off');
     if (passes[i]!.finishing === 'in-pass') each(i, 'finish');
     else if (passes[i]!.finishing === 'behind') finishBehind(passes[i]!, 1 - worker, beginsS + timed[i]!.doneS, toStop[i]!.walkS, record);
     done = i + 1;

@@ -1,5 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import type { Pass, Round } from '../passes';
+import { washS } from '../rules';
 import { Tank } from './tank';
 import { type Act, type Stop, type Timed, wetAhead } from './wet-ahead';
 
@@ -49,7 +50,7 @@ const stopsOf = (passes: readonly Pass[], toStop: readonly ToStop[]): readonly S
   passes.map((pass, i): Stop => {
     const { walkS, heldS, refillS } = toStop[i]!;
     const beforeS = i > 0 ? finishBehindS(passes[i - 1]!) : 0;
-    return { pass, walkS: walkS + heldS + refillS, pauseS: Math.max(0, beforeS - pass.work.wipe) };
+    return { pass, walkS: walkS + heldS + refillS, pauseS: Math.max(0, beforeS - washS(pass.work)) };
   });
 
 /** The way of one worker round the car; a sprayer that the other person has in hand is waited for. */

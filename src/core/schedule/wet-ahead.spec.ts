@@ -27,7 +27,7 @@ const spec = fc.record<Spec>({
 const stops = (specs: readonly Spec[]): readonly Stop[] =>
   specs.map(({ area, spray, wipe, dwell, margin, walk }): Stop => {
     const dwellS = spray > 0 ? dwell : 0;
-    const work = { flush: 0, pretreat: 0, spray: spray * area, wipe: wipe * area, finish: 0, glass: 0 };
+    const work = { flush: 0, pretreat: 0, spray: spray * area, rinseBefore: 0, wipe: wipe * area, rinseOff: 0, finish: 0, glass: 0, protect: 0 };
     const pass: Pass = {
       lap: 'uppers',
       place: 'left',

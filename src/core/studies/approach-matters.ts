@@ -1,4 +1,4 @@
-import { type Habits, type Job, brushes, bucketSystems, coldHabits, dirtLimits, droppingsHabits, dryings, dwellHabits, glassOrders, glassTowelHabits, orders, pairWays, partsHabits, rinseLiquids, approaches, soakedTowelHabits, sprayHabits, standingHabits, strengths, sunHabits, toppings, wheelOrders, wipings } from '../model';
+import { type Habits, type Job, brushes, bucketSystems, chemistries, coldHabits, dirtLimits, droppingsHabits, dryings, dwellHabits, glassOrders, glassTowelHabits, orders, pairWays, partsHabits, rinseLiquids, approaches, soakedTowelHabits, sprayHabits, standingHabits, strengths, sunHabits, toppings, wheelOrders, wipings } from '../model';
 import { type Outcome, outcomeOf } from '../planning';
 import { choicesOf } from '../rules';
 import type { Study } from './study';
@@ -7,6 +7,7 @@ import type { Study } from './study';
 export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] } = {
   approach: approaches,
   dirtLimit: dirtLimits,
+  chemistry: chemistries,
   parts: partsHabits,
   strength: strengths,
   spray: sprayHabits,

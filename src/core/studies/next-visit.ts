@@ -6,7 +6,7 @@ import { gPerM2 } from '../units';
 import type { Study } from './study';
 
 /** Methods that a next visit is hoped to do with. */
-export type LowWater = keyof typeof isPure;
+export type LowWater = Exclude<keyof typeof isPure, 'shampoo'>;
 
 /**
  * Days after which a method no longer does: if the car gets dirty faster than forecast, as forecast,
@@ -105,6 +105,6 @@ export function* nextVisitOf(job: Job, usual: Leg = usualLeg(job)): Study<NextVi
     yield (i + 1) / asked.length;
   }
   // Wheels and door shuts never decide how the car is washed.
-  const car = lastsOf(zones.filter(isBody));
+  const car = lastsOf(zones.filter(({ zoneId, cleanliness }) => isBody({ id: zoneId, cleanliness })));
   return { furthestDays: FURTHEST_DAYS, usual, zones, car, suggested: zones.length > 0 ? suggestedOf(car) : null };
 }

@@ -1,5 +1,5 @@
-import type { Body, Finish, Gear, GearKind, Job, MixPurpose, Site, SoilKind, SoilLevel, SoilMap, TowelBatch, Vehicle } from '../model';
-import { somewhere, scopeParts, zoneIds } from '../model';
+import type { Body, Finish, Gear, GearKind, Job, MixPurpose, Product, ProductUse, Site, SoilKind, SoilLevel, SoilMap, TowelBatch, Vehicle } from '../model';
+import { asPractised, noCare, somewhere, usualScope, zoneIds } from '../model';
 import { defaultChoices } from '../edit';
 import { celsius, metres, minorUnits, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
@@ -13,6 +13,7 @@ export const sampleVehicle = (body: Body = 'sedan', finish: Finish = 'clear-coat
   finish,
   colour: 'mid',
   cladding: false,
+  protection: [],
 });
 
 export const sampleSite: Site = {
@@ -64,7 +65,7 @@ const vessel = (
   origin: 'own' as const,
 });
 
-const product = (id: string, uses: Job['products'][number]['uses']): Job['products'][number] => ({
+export const sampleProduct = (id: string, uses: Product['uses'], rest: Partial<Product> = {}): Product => ({
   id,
   name: id,
   uses,
@@ -78,15 +79,19 @@ const product = (id: string, uses: Job['products'][number]['uses']): Job['produc
   notWith: [],
   safety: '',
   origin: 'label',
+  ...rest,
 });
 
-const use = (purpose: MixPurpose, label: string) => ({
+/** A use as its label has it, in parts of water. */
+export const sampleUse = (purpose: MixPurpose, label: string, rest: Partial<ProductUse> = {}): ProductUse => ({
   purpose,
-  dilution: { label, reading: 'water' as const },
+  dilution: { label, reading: 'water' },
   weakest: null,
   strongest: null,
   protectsDays: null,
-  origin: 'label' as const,
+  ...asPractised,
+  origin: 'label',
+  ...rest,
 });
 
 /** A piece of powered kit on mains, but for the cordless wand. */
@@ -114,14 +119,15 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
   note: '',
   currency: 'EUR',
   vehicle: sampleVehicle(),
-  scope: scopeParts,
+  scope: usualScope,
   soldAs: null,
+  care: noCare,
   site: sampleSite,
   products: [
-    product('rinseless', [use('wash', '256'), use('presoak', '50')]),
-    product('waterless', [use('waterless', '4')]),
-    product('glass', [use('glass', '9')]),
-    product('solvent', [use('solvent', '0')]),
+    sampleProduct('rinseless', [sampleUse('wash', '256'), sampleUse('presoak', '50')]),
+    sampleProduct('waterless', [sampleUse('waterless', '4')]),
+    sampleProduct('glass', [sampleUse('glass', '9')]),
+    sampleProduct('solvent', [sampleUse('solvent', '0')]),
   ],
   vessels: [
     vessel('spray-a', 'spray-bottle', 750, 20),

@@ -14,6 +14,7 @@ export interface SideCapacity {
 function usableShare(use: SideUse, pile: Pile, a: Assumptions): number {
   switch (use) {
     case 'wash':
+    case 'protect':
       return 1;
     case 'finish':
       return a.finishShare;
@@ -23,7 +24,7 @@ function usableShare(use: SideUse, pile: Pile, a: Assumptions): number {
 }
 
 /** What a side does to a panel. */
-export type SideUse = 'wash' | 'finish' | 'drying';
+export type SideUse = 'wash' | 'finish' | 'drying' | 'protect';
 
 /** Sides that are worked with: a wetted towel is perhaps not wetted again for the second half of them. */
 export const sidesUsed = ({ sides }: TowelBatch, soaked: boolean, { soakedSides }: { readonly soakedSides: number }): number =>

@@ -7,7 +7,7 @@ export { mittsFor } from './mitts';
 export type { Mitted, UsedMitt } from './mitts';
 export { moistureOf } from './moisture';
 export type { Moisture } from './moisture';
-export { ONE_TOWEL_FROM, part, sidesFor, towelNeeds } from './need';
+export { ONE_TOWEL_FROM, part, sidesFor, careNeed, towelNeeds } from './need';
 export type { NeedMoment, TowelNeed, TowelUse } from './need';
 export { slots } from './slot';
 export type { Slot } from './slot';

@@ -268,16 +268,19 @@ function startOf(stock: readonly number[], begun: readonly OpenTowel[]): Way {
   return { hands, put, towels, stock, notes: null, missing: 0, opened: 0, demoted: 0 };
 }
 
-/** One worker’s whole way: finishing first, as towels that it leaves damp may wash further down; wheels last. */
+/** One worker’s whole way: finishing first, as towels that it leaves damp may wash further down; wheels after that, and care last. */
 function wayOf(placed: readonly Placed[], start: Way, batches: readonly TowelBatch[], rules: LedgerRules, a: Assumptions): Way {
   const hands = new Hands(batches, rules, a);
-  const finishing = placed.filter(({ need }) => need.use !== 'wash');
+  const finishing = placed.filter(({ need }) => need.use === 'finish' || need.use === 'drying');
   const washing = placed.filter(({ need }) => need.use === 'wash' && need.role !== 'wheels');
-  const wheels = placed.filter(({ need }) => need.role === 'wheels');
+  const wheels = placed.filter(({ need }) => need.role === 'wheels' && need.use === 'wash');
+  const caring = placed.filter(({ need }) => need.use === 'protect');
   const finished = hands.through(start, finishing, []);
   const damp = rules.soakedTowel === 'demote' ? dampOf(finished, a) : [];
   const washed = hands.through({ ...finished, put: start.put }, washing, damp);
-  return hands.through({ ...washed, put: [] }, wheels, downOf(washed));
+  const wheeled = hands.through({ ...washed, put: [] }, wheels, downOf(washed));
+  // What goes onto a clean car gets clean towels.
+  return hands.through({ ...wheeled, put: [] }, caring, []);
 }
 
 /** A side as it is at the end of a visit, with all that it took up. */

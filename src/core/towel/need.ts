@@ -1,10 +1,10 @@
 import type { Assumptions } from '../assumptions';
-import type { CleanlinessClass, GlassTowelHabit, TowelBatch, TowelRole } from '../model';
+import type { CleanlinessClass, GlassTowelHabit, TowelBatch, TowelRole, Zone } from '../model';
 import { type RolesAtHand, type SideUse, sideCapacity, sideReach } from './capacity';
 import type { Moisture } from './moisture';
 
-/** When a towel takes something up: in the pass, when the whole body is dried, or in the glass finish. */
-export const needMoments = ['pass', 'dry', 'glass'] as const;
+/** When a towel takes something up: in the pass, when the whole body is dried, in the glass finish, or when something is put onto the clean car. */
+export const needMoments = ['pass', 'dry', 'glass', 'protect'] as const;
 export type NeedMoment = (typeof needMoments)[number];
 
 /** What one wiping of a zone puts on towel sides of one role. */
@@ -128,6 +128,18 @@ export function towelNeeds(
     ...(zone.glassMl > 0 ? [glassNeed(zone, roles)] : []),
   ];
 }
+
+/** A clean towel spreads what is put onto a clean zone: a buffing towel on paint, a work towel on trim and tyres. */
+export const careNeed = ({ areaM2, cleanliness, surface }: Pick<Zone, 'areaM2' | 'cleanliness' | 'surface'>, careMl: number, roles: RolesAtHand, a: Assumptions): TowelNeed => ({
+  role: surface === 'paint' ? roles.finish : roles.wheels,
+  use: 'protect',
+  moment: 'protect',
+  cleanliness,
+  dirtG: 0,
+  liquidMl: careMl * a.careTaken,
+  reachShare: areaM2 / a.careSide,
+  soaked: false,
+});
 
 /** So much of a need. */
 export const part = (need: TowelNeed, share: number): TowelNeed => ({

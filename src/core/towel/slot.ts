@@ -1,7 +1,7 @@
 import { type TowelNeed, ONE_TOWEL_FROM } from './need';
 
-/** What somebody can hold at a time, one towel each: a pair for glass, a pair for paint, and a work towel for wheels. */
-export const slots = ['glass-wash', 'glass-finish', 'wash', 'finish', 'work'] as const;
+/** What somebody can hold at a time, one towel each: a pair for glass, a pair for paint, a work towel for wheels, and one for each thing that is put on at the end. */
+export const slots = ['glass-wash', 'glass-finish', 'wash', 'finish', 'work', 'protect', 'trim', 'tyres'] as const;
 export type Slot = (typeof slots)[number];
 
 /** Place of each in the list. */
@@ -11,6 +11,7 @@ const GLASS = 0;
 
 /** The hand that a need falls to; a paint towel that may do glass stays in its own. */
 export function slotOf({ cleanliness, use, role }: Pick<TowelNeed, 'cleanliness' | 'use' | 'role'>): Slot {
+  if (use === 'protect') return role === 'finish' ? 'protect' : cleanliness >= ONE_TOWEL_FROM ? 'tyres' : 'trim';
   if (cleanliness >= ONE_TOWEL_FROM) return 'work';
   if (use === 'wash') return cleanliness === GLASS ? 'glass-wash' : 'wash';
   return cleanliness === GLASS || role === 'glass' ? 'glass-finish' : 'finish';

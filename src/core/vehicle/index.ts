@@ -1,6 +1,7 @@
 export { detailsOf } from './drawing';
 export type { Detail } from './drawing';
 export { mirrored } from './mirror';
-export { isInScope, outOfScope, scopePartOf } from './scope';
+export { hiddenZonesOf } from './hidden';
+export { hiddenInScope, isInScope, outOfScope, scopePartOf, zonesIn } from './scope';
 export { defaultDimensions } from './template';
 export { zonesOf } from './zones';

@@ -1,5 +1,5 @@
 import { type Assumptions, resolveAssumptions } from '../assumptions';
-import type { Content, Mix } from '../mix';
+import { type Content, type Mix, isFromBucket } from '../mix';
 import { type Job, towelRoles } from '../model';
 import type { Plan } from '../planning';
 import { choicesOf } from '../rules';
@@ -51,7 +51,7 @@ function laundryOf(plan: Plan, job: Job): readonly LaundryLoad[] {
 
 /** A medium that is rinsed leaves its grit in the wash and in the rinse; where none goes back, the wash stays clean. */
 function keepingOf({ content, vessel }: Mix, job: Job, a: Assumptions): Keeping {
-  const dirty = content === 'rinse' || (content === 'wash' && choicesOf(job).bucket !== 'many-towels');
+  const dirty = content === 'rinse' || (isFromBucket(content) && choicesOf(job).bucket !== 'many-towels');
   if (dirty) return { kind: 'dirty' };
   return vessel.kind === 'bucket' ? { kind: 'today' } : { kind: 'days', days: a.keepsDays };
 }

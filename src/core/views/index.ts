@@ -19,3 +19,4 @@ export type { StageName, StageState } from './stage-states';
 export { towelFillAfter, towelFillAt } from './towel-fill';
 export { windowsOf } from './windows';
 export type { Window } from './windows';
+export { protectionAfter, puttingOn } from './protection';

@@ -26,7 +26,7 @@ describe('what a wash does not do', () => {
   });
 
   it('names what nobody asked for, in the order of the car', () => {
-    expect(told({ scope: ['body', 'glass'] })[0]).toEqual({ code: 'not-asked', parts: ['wheels', 'shuts', 'boot-sill'] });
+    expect(told({ scope: ['body', 'trim', 'glass'] })[0]).toEqual({ code: 'not-asked', parts: ['wheels', 'shuts', 'boot-sill'] });
   });
 
   it('says that fallout stays bonded, on the panels where it lies', () => {

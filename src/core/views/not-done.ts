@@ -1,4 +1,4 @@
-import { type Job, type MarkKind, type ScopePart, type ZoneId, isRinsed, scopeParts } from '../model';
+import { type Job, type MarkKind, type ScopePart, type ZoneId, isRinsed, usualScope } from '../model';
 import type { Plan } from '../planning';
 
 /** Something that a client may expect of a wash and that this one does not do. */
@@ -23,7 +23,7 @@ export function notDone({ scope, marks }: Pick<Job, 'scope' | 'marks'>, { method
   if (method === 'decline') return [];
   const washed = zones.flatMap(({ zone, soil, option }) => (option ? [{ id: zone.id, soil, treatment: option.treatment }] : []));
   const found: readonly NotDone[] = [
-    { code: 'not-asked', parts: scopeParts.filter((part) => !scope.includes(part)) },
+    { code: 'not-asked', parts: usualScope.filter((part) => !scope.includes(part)) },
     { code: 'gaps', zones: washed.filter(({ id, treatment }) => hasGaps(id) && !isRinsed(treatment)).map(({ id }) => id) },
     { code: 'bonded', zones: washed.filter(({ soil }) => soil.loads.some(({ kind, loadGm2 }) => kind === 'fallout' && loadGm2 > 0)).map(({ id }) => id) },
     { code: 'marks', kinds: lasting.filter((kind) => marks.some((mark) => mark.kind === kind)) },

@@ -7,6 +7,7 @@ const takenIn: Readonly<Record<SideUse, readonly StepKind[]>> = {
   wash: ['wipe'],
   finish: ['finish', 'glass'],
   drying: ['finish', 'dry'],
+  protect: ['protect'],
 };
 
 /** Which share of some steps of a zone is over. */
@@ -56,7 +57,7 @@ export function towelFillAfter({ towels, timeline }: Plan): (over: Over) => read
     const taken = own.filter(({ kind }) => takenIn[use].includes(kind));
     return taken.length > 0 ? taken : own.filter(({ kind }) => kind === 'wipe');
   };
-  const keyOf = ({ zoneId, pass }: SideEntry, { use }: UsedSide): string => `${zoneId}/${pass}/${use === 'wash'}`;
+  const keyOf = ({ zoneId, pass }: SideEntry, { use }: UsedSide): string => `${zoneId}/${pass}/${use === 'wash'}/${use === 'protect'}`;
   const all = new Map<string, number>();
   const sides = towels.flatMap((towel) => towel.sides);
   for (const side of sides) for (const entry of side.entries) all.set(keyOf(entry, side), (all.get(keyOf(entry, side)) ?? 0) + entry.share);

@@ -5,6 +5,7 @@ import { Id, Maybe, OneOf, Text } from './rules';
 export class HabitsDocument {
   @OneOf(habitAnswers.approach) approach!: string;
   @OneOf(habitAnswers.dirtLimit) dirtLimit!: string;
+  @OneOf(habitAnswers.chemistry) chemistry!: string;
   @OneOf(habitAnswers.parts) parts!: string;
   @OneOf(habitAnswers.strength) strength!: string;
   @OneOf(habitAnswers.spray) spray!: string;
@@ -37,6 +38,7 @@ export class HabitSetDocument extends HabitsDocument {
 export class WishesDocument {
   @Maybe() @OneOf(habitAnswers.approach) approach?: string;
   @Maybe() @OneOf(habitAnswers.dirtLimit) dirtLimit?: string;
+  @Maybe() @OneOf(habitAnswers.chemistry) chemistry?: string;
   @Maybe() @OneOf(habitAnswers.parts) parts?: string;
   @Maybe() @OneOf(habitAnswers.strength) strength?: string;
   @Maybe() @OneOf(habitAnswers.spray) spray?: string;

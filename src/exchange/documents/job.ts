@@ -1,4 +1,5 @@
 import { scopeParts, zoneIds } from '@esmero/model';
+import { CareDocument } from './care';
 import { ChoicesDocument } from './choices';
 import { DeviceDocument, GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
 import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, RefusalDocument, SignatureDocument } from './found';
@@ -25,6 +26,7 @@ export class JobDocument {
   @One(() => VehicleDocument) vehicle!: VehicleDocument;
   @SomeOf(scopeParts) scope!: string[];
   @OrNull() @One(() => SoldAsDocument) soldAs!: SoldAsDocument | null;
+  @One(() => CareDocument) care!: CareDocument;
   @One(() => SiteDocument) site!: SiteDocument;
   @UniqueBy('id') @Many(() => ProductDocument, 100) products!: ProductDocument[];
   @UniqueBy('id') @Many(() => VesselDocument, 100) vessels!: VesselDocument[];

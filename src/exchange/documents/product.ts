@@ -24,6 +24,10 @@ export class ProductUseDocument {
   @Between(0, 100_000)
   strongest!: number | null;
   @OrNull() @WholeBetween(1, 3650) protectsDays!: number | null;
+  @OrNull() @Between(0, 1000) mLPerM2!: number | null;
+  @OrNull() @Between(0, 3600) dwellS!: number | null;
+  @Flag() rinseAfter!: boolean;
+  @Flag() inSun!: boolean;
   @OneOf(origins) origin!: string;
 }
 

@@ -12,6 +12,7 @@ const fieldsOf: Readonly<Record<RunEvent['kind'], readonly (keyof RunEventDocume
   wipe: tick,
   dry: tick,
   glass: tick,
+  protect: tick,
   again: ['zone'],
   'towel-out': ['role', 'worker'],
   'side-full': ['role', 'worker'],

@@ -1,5 +1,6 @@
 import { scopeParts } from '@esmero/model';
-import { Id, OrNull, SomeOf, Text, WholeBetween } from './rules';
+import { CareDocument } from './care';
+import { Id, One, OrNull, SomeOf, Text, WholeBetween } from './rules';
 
 export class SoldAsDocument {
   @Id() id!: string;
@@ -10,4 +11,5 @@ export class SoldAsDocument {
 /** A scope that is sold under a name. */
 export class PackageDocument extends SoldAsDocument {
   @SomeOf(scopeParts) scope!: string[];
+  @One(() => CareDocument) care!: CareDocument;
 }

@@ -1,5 +1,6 @@
-import { bodies, colours, finishes } from '@esmero/model';
-import { Between, Flag, Id, One, OneOf, Text, check } from './rules';
+import { bodies, careUses, colours, finishes } from '@esmero/model';
+import { ProtectionDocument } from './care';
+import { Between, Flag, Id, Many, One, OneOf, Text, UniqueBy, check } from './rules';
 
 type Sizes = Readonly<Record<string, number>>;
 
@@ -34,4 +35,5 @@ export class VehicleDocument {
   @OneOf(finishes) finish!: string;
   @OneOf(colours) colour!: string;
   @Flag() cladding!: boolean;
+  @UniqueBy('use') @Many(() => ProtectionDocument, careUses.length) protection!: ProtectionDocument[];
 }

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject,
 import { Button } from 'primeng/button';
 import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg, notDone } from '@esmero/core';
 import type { CleanlinessClass, Job, Leg, PictureTime, Signature } from '@esmero/model';
-import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText, notDoneSentence, soldText } from '@esmero/messages';
+import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText, laterSentence, notDoneSentence, soldText } from '@esmero/messages';
 import type { HandoverPaper } from '@esmero/papers';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -56,7 +56,7 @@ export class HandoverStage {
   protected readonly method = computed(() => methodName[this.desk.plan()?.method ?? 'decline']);
   protected readonly left = computed(() =>
     (this.desk.plan()?.verdicts ?? [])
-      .filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'against-advice')
+      .filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'product-left' || code === 'against-advice')
       .map((verdict) => verdictSentence(verdict, this.desk.units())),
   );
   /** The same before and after: nobody is to find it out alone. */
@@ -82,9 +82,11 @@ export class HandoverStage {
     const [job, plan] = [this.desk.job(), this.desk.plan()];
     return job && plan && plan.method !== 'decline' ? claimsOf(job, plan).map(claimText) : [];
   });
-  protected readonly later = computed(() =>
-    (this.desk.job()?.run?.punch ?? []).filter(({ done }) => !done).map(({ zone, text }) => `${zone ? `${zoneName(zone)}: ` : ''}${text}`),
-  );
+  protected readonly later = computed(() => {
+    const task = this.desk.plan()?.later;
+    const punch = (this.desk.job()?.run?.punch ?? []).filter(({ done }) => !done).map(({ zone, text }) => `${zone ? `${zoneName(zone)}: ` : ''}${text}`);
+    return [...(task ? [laterSentence(task, this.desk.units())] : []), ...punch];
+  });
   protected readonly suggestion = computed(() => {
     const [visit, job] = [this.study.answer(), this.desk.job()];
     return visit && job ? suggestionText(visit, job.date) : '';

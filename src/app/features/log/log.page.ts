@@ -38,7 +38,7 @@ interface LogRow {
   readonly plannedMin: number | null;
 }
 
-const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'hybrid'];
+const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'shampoo', 'hybrid'];
 
 /** All runs that are over: found, laid beside their plans, and what they teach together. */
 @Component({

@@ -5,9 +5,9 @@ import { ButtonDirective } from 'primeng/button';
 import { Checkbox } from 'primeng/checkbox';
 import { Drawer } from 'primeng/drawer';
 import { Select } from 'primeng/select';
-import { type Hand, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf } from '@esmero/core';
+import { type Hand, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, protectionAfter, puttingOn, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf } from '@esmero/core';
 import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles, views } from '@esmero/model';
-import { cautionSentence, clock, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, turnText, verdictSentence, zoneName, runText } from '@esmero/messages';
+import { bottleSentence, cautionSentence, laterSentence, clock, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, turnText, verdictSentence, zoneName, runText } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { type Speech, settingsActions, settingsFeature } from '../../state/settings';
@@ -69,10 +69,16 @@ export class RunStage {
     const counted = towelRoles.filter((role) => count(role) > 0).map((role) => (count(role) === 1 ? `one ${oneTowel[role]}` : `${count(role)} ${roleName[role]}`));
     return [
       ...plan.mix.mixes.map((mix) => `${mix.vessel.name}: ${mixTitle(mix).toLowerCase()}. ${mixSentences(mix, u).join(' ')} Label it.`),
+      ...plan.bottles.map((bottle) => `${bottle.productName}: ${bottleSentence(bottle, u)}`),
       ...(plan.hotWater ? [runText.hotReady] : []),
       `Towels counted out: ${counted.join(', ')}.`,
       ...job.marks.map(({ zone, kind }) => runText.seenTogether(markName[kind], zoneName(zone))),
     ];
+  });
+  /** What is left for after the drive home. */
+  protected readonly later = computed(() => {
+    const task = this.planned()?.later;
+    return task ? laterSentence(task, this.desk.units()) : '';
   });
   protected readonly cautions = computed(() => (this.planned()?.cautions ?? []).map((one) => cautionSentence[one]));
 
@@ -230,6 +236,16 @@ export class RunStage {
 
   protected end(): void {
     this.change('The run is over', (job) => endRun(job, this.now()));
+    this.noteProtection();
+  }
+
+  /** What was put on is kept with the car. */
+  private noteProtection(): void {
+    const [job, plan] = [this.desk.job(), this.planned()];
+    const car = this.collection.library().find((entry) => entry.kind === 'vehicle' && entry.item.id === job?.vehicle.id);
+    if (!job?.run || !plan || car?.kind !== 'vehicle') return;
+    const { zonesDone } = runStatusOf(plan, job.run);
+    if (puttingOn(job, plan, zonesDone).length > 0) this.collection.put({ ...car, item: { ...car.item, protection: protectionAfter(job, plan, zonesDone) } }, car);
   }
 
   protected forget(): void {

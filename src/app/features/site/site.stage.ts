@@ -5,9 +5,9 @@ import { Drawer } from 'primeng/drawer';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
-import { type Caution, sellAs, toggleScope } from '@esmero/core';
-import { type Job, type LibraryKind, type Package, type RunoffRule, type ScopePart, type Site, type Vehicle, bounds, scopeParts } from '@esmero/model';
-import { bodyName, capital, colourName, finishName, money, runoffName, scopeName, siteText } from '@esmero/messages';
+import { type Caution, careFor, sellAs, toggleScope } from '@esmero/core';
+import { type Care, type Job, type LibraryKind, type Package, type RunoffRule, type ScopePart, type Site, type Vehicle, bounds, scopeParts } from '@esmero/model';
+import { bodyName, capital, colourName, finishName, money, protectionText, runoffName, scopeName, siteText } from '@esmero/messages';
 import { checked } from '../../state/checked';
 import { onDay, withPlaceClock } from '../../state/place-clock';
 import { JobDesk } from '../../state/job-desk';
@@ -21,6 +21,7 @@ import { NumberComponent } from '../../ui/number.component';
 import { CautionsComponent } from '../../ui/cautions.component';
 import { type Typed, TypedTextDirective } from '../../ui/typed-text.directive';
 import { NetBoard } from '../../ui/net/net-board';
+import { CareComponent } from '../../ui/care.component';
 import { CarPictureComponent } from '../../ui/net/car-picture.component';
 import { DayComponent } from './day.component';
 
@@ -54,6 +55,7 @@ const people = [
   imports: [
     Button,
     ButtonDirective,
+    CareComponent,
     CarPictureComponent,
     CautionsComponent,
     ChoiceComponent,
@@ -102,6 +104,9 @@ export class SiteStage {
     return `${bodyName[body]}, ${colourName[colour].toLowerCase()}, ${finishName[finish].toLowerCase()}, ${show(dimensions.lengthM).toFixed(unit === 'm' ? 2 : 0)} ${unit} long`;
   });
 
+  /** What earlier visits have put on it. */
+  protected readonly onCar = computed(() => this.desk.job()!.vehicle.protection.map(protectionText));
+
   /** Cautions whose hazard is met here. */
   protected readonly here: readonly Caution[] = ['freezing-ground', 'ladder', 'runoff', 'lifting'];
 
@@ -149,6 +154,10 @@ export class SiteStage {
 
   protected wash(part: ScopePart, name: string): void {
     this.desk.edit(`${name}: ${this.desk.job()!.scope.includes(part) ? 'not asked for' : 'asked for'}`, (job) => toggleScope(job, part));
+  }
+
+  protected care(care: Care): void {
+    this.desk.edit('What is put on the clean car', (job) => careFor(job, care));
   }
 
   protected sell(item: Package): void {

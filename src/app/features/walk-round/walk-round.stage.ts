@@ -93,9 +93,14 @@ export class WalkRoundStage {
     const bugs = this.desk.zonePlans().get(this.zone()?.id ?? 'roof')?.option?.bugs;
     return bugs ? bugSentence(bugs, this.desk.units()) : '';
   });
+  /** Pieces that no view shows, each with what was seen on it. */
+  protected readonly hidden = computed(() => {
+    const soil = this.desk.job()?.soil ?? {};
+    return this.desk.hidden().map(({ id }) => ({ id, name: zoneName(id), worst: soil[id] ? Math.max(0, ...soil[id].deposits.map(({ level }) => level)) : null }));
+  });
   protected readonly unseen = computed(() => {
     const soil = this.desk.job()?.soil ?? {};
-    return this.desk.zones().filter(({ id }) => !soil[id]).length;
+    return this.desk.allZones().filter(({ id }) => !soil[id]).length;
   });
 
   constructor() {
@@ -111,6 +116,12 @@ export class WalkRoundStage {
   }
 
   protected look(id: ZoneId): void {
+    this.view.choose(id);
+  }
+
+  /** Paints a piece that is not drawn, as a press on the car would. */
+  protected paintHidden(id: ZoneId): void {
+    this.brush.onZone(id);
     this.view.choose(id);
   }
 

@@ -5,6 +5,8 @@ import {
   afterSentences,
   cautionSentence,
   bottleSentence,
+  careAsked,
+  laterSentence,
   clock,
   dayText,
   figureValue,
@@ -43,7 +45,13 @@ export function slotText({ method, slot }: Plan, u: Units): string {
 
 /** What is to be known beside the car: spots that stay, whose word this is done on, what may dry too soon. */
 export const knownBefore = ({ verdicts }: Plan, u: Units): readonly string[] =>
-  verdicts.filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'against-advice' || code === 'late').map((verdict) => verdictSentence(verdict, u));
+  verdicts.filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'product-left' || code === 'against-advice' || code === 'late').map((verdict) => verdictSentence(verdict, u));
+
+/** What is put on at the end, and what is left for after the drive. */
+export const careOrder = ({ care }: Job, { later }: Plan, u: Units): readonly string[] => [
+  ...(careAsked(care) ? [`On the clean car: ${careAsked(care).toLowerCase()}.`] : []),
+  ...(later ? [laterSentence(later, u)] : []),
+];
 
 /** "Left sill: scratch (old)": what was there before. */
 export const marksBefore = ({ marks }: Job): readonly string[] =>
@@ -80,7 +88,7 @@ export function workOrderPaper(job: Job, plan: Plan, u: Units): WorkOrderPaper {
     car: carSvg(job.vehicle),
     method: methodName[plan.method],
     totals: totalsText(plan, u),
-    notes: [soldText(job), slotText(plan, u), job.note, ...knownBefore(plan, u), marks.length > 0 ? `Existing marks: ${marks.join('; ')}` : ''].filter(Boolean),
+    notes: [soldText(job), slotText(plan, u), job.note, ...careOrder(job, plan, u), ...knownBefore(plan, u), marks.length > 0 ? `Existing marks: ${marks.join('; ')}` : ''].filter(Boolean),
     mixes: plan.mix.mixes.map((mix) => ({ name: `${mixTitle(mix)}, ${mix.vessel.name}`, says: mixSentences(mix, u).join(' ') })).concat(plan.bottles.map((bottle) => ({ name: bottle.productName, says: bottleSentence(bottle, u) }))),
     count: countOut(plan),
     laps: lapSections(runRows(plan)).map(({ title, rows }) => ({ title, passes: rows.map(lineOf) })),

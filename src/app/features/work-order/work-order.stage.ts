@@ -15,7 +15,7 @@ import { viewOf } from '../../ui/net/view-layout';
 import { type LapSection, lapSections } from './lap-sections';
 import { OrdersComponent } from './orders.component';
 import { PassCardComponent } from './pass-card.component';
-import { knownBefore, countOut, marksBefore, slotText, totalsText, workOrderPaper } from './work-order-paper';
+import { careOrder, knownBefore, countOut, marksBefore, slotText, totalsText, workOrderPaper } from './work-order-paper';
 import { PrintListComponent } from './print-list.component';
 import { ByHandComponent } from './by-hand.component';
 import { PdfComponent } from '../../ui/pdf.component';
@@ -60,6 +60,10 @@ export class WorkOrderStage {
     (this.desk.plan()?.verdicts ?? []).map((verdict) => verdictSentence(verdict, this.desk.units())),
   );
   protected readonly known = this.ofPlan(knownBefore);
+  protected readonly asked = computed(() => {
+    const [job, plan] = [this.desk.job(), this.desk.plan()];
+    return job && plan ? careOrder(job, plan, this.desk.units()) : [];
+  });
   protected readonly marks = computed(() => {
     const job = this.desk.job();
     return job ? marksBefore(job) : [];

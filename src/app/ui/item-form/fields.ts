@@ -38,6 +38,7 @@ export type Field = {
   | { readonly kind: 'several'; readonly choices: readonly Choice[] }
   | { readonly kind: 'money' }
   | { readonly kind: 'uses' }
+  | { readonly kind: 'care' }
   /** Some of the other items of the same kind, by their ids. */
   | { readonly kind: 'others' }
 );
@@ -184,6 +185,7 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
   package: [
     name,
     { path: 'scope', label: 'What is washed', kind: 'several', choices: choices(scopeParts, scopeName) },
+    { path: 'care', label: 'And on the clean car', kind: 'care' },
     { path: 'priceMinor', label: 'Price', kind: 'money', hint: 'Empty: by the car' },
   ],
   habits: [

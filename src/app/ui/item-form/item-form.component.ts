@@ -12,6 +12,7 @@ import { defaultCurrency, fromMinor, toMinor } from '@esmero/units';
 import type { Fault } from '@esmero/exchange';
 import { type Editable, type Units, faultHint, plainUnit } from '@esmero/messages';
 import { type AnyItem, type Choice, type Field, fieldsOf, valueAt, withValue } from './fields';
+import { CareComponent } from '../care.component';
 import { NumberComponent } from '../number.component';
 import { TypedTextDirective } from '../typed-text.directive';
 import { ProductUsesComponent } from './product-uses.component';
@@ -35,7 +36,7 @@ export type ItemRules = (kind: LibraryKind, item: AnyItem) => Promise<readonly F
 @Component({
   selector: 'esm-item-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, NumberComponent, InputText, NgTemplateOutlet, ProductUsesComponent, ReactiveFormsModule, Select, Textarea, ToggleSwitch, TypedTextDirective],
+  imports: [ButtonDirective, CareComponent, NumberComponent, InputText, NgTemplateOutlet, ProductUsesComponent, ReactiveFormsModule, Select, Textarea, ToggleSwitch, TypedTextDirective],
   templateUrl: './item-form.component.html',
   styles: `
     .group {

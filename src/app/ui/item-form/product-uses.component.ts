@@ -3,19 +3,24 @@ import { FormsModule } from '@angular/forms';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
+import { ToggleSwitch } from 'primeng/toggleswitch';
 import { notations, readDilution } from '@esmero/core';
-import { type MixPurpose, type ProductUse, labelReadings, mixPurposes } from '@esmero/model';
+import { type MixPurpose, type ProductUse, asPractised, labelReadings, mixPurposes } from '@esmero/model';
 import { contentName, fixed, readingName, partsText } from '@esmero/messages';
 import { NumberComponent } from '../number.component';
 
 const readings = labelReadings.map((value) => ({ value, label: readingName[value] }));
 
+/** Parts of water that are common; what is not listed is used as it comes. */
+const commonParts: Readonly<Partial<Record<MixPurpose, string>>> = { waterless: '4', foam: '20', presoak: '50', wash: '256', shampoo: '400', glass: '9', degreaser: '10' };
+
 const fresh = (purpose: MixPurpose): ProductUse => ({
   purpose,
-  dilution: { label: { waterless: '4', foam: '20', presoak: '50', wash: '256', glass: '9', bugs: '0', solvent: '0' }[purpose], reading: 'water' },
+  dilution: { label: commonParts[purpose] ?? '0', reading: 'water' },
   weakest: null,
   strongest: null,
   protectsDays: null,
+  ...asPractised,
   origin: 'practice',
 });
 
@@ -38,7 +43,7 @@ function meaning({ dilution }: ProductUse): string {
 @Component({
   selector: 'esm-product-uses',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, FormsModule, InputText, NumberComponent, Select],
+  imports: [ButtonDirective, FormsModule, InputText, NumberComponent, Select, ToggleSwitch],
   template: `
     <div class="row" role="group" aria-label="Uses">
       @for (row of rows(); track row.purpose) {
@@ -88,6 +93,22 @@ function meaning({ dilution }: ProductUse): string {
             <div class="field">
               <label [for]="'p-' + row.purpose">Says it protects for</label>
               <esm-number [inputId]="'p-' + row.purpose" [value]="use.protectsDays" unit="days" (typed)="put({ ...use, protectsDays: $event })" />
+            </div>
+            <div class="field">
+              <label [for]="'a-' + row.purpose">Goes on, per m²</label>
+              <esm-number [inputId]="'a-' + row.purpose" [value]="use.mLPerM2" unit="mL" placeholder="by practice" (typed)="put({ ...use, mLPerM2: $event })" />
+            </div>
+            <div class="field">
+              <label [for]="'d-' + row.purpose">Works for</label>
+              <esm-number [inputId]="'d-' + row.purpose" [value]="use.dwellS" unit="s" placeholder="by practice" (typed)="put({ ...use, dwellS: $event })" />
+            </div>
+            <div class="field">
+              <label [for]="'o-' + row.purpose">Has to be rinsed off</label>
+              <p-toggleswitch [inputId]="'o-' + row.purpose" [ngModel]="use.rinseAfter" (ngModelChange)="put({ ...use, rinseAfter: $event })" />
+            </div>
+            <div class="field">
+              <label [for]="'u-' + row.purpose">May be used in the sun</label>
+              <p-toggleswitch [inputId]="'u-' + row.purpose" [ngModel]="use.inSun" (ngModelChange)="put({ ...use, inSun: $event })" />
             </div>
             <p class="wide soft num">{{ row.means }}</p>
           </div>

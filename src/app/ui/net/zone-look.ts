@@ -3,7 +3,7 @@ import type { SoilLevel, TreatmentId, ZoneId } from '@esmero/model';
 /** How a zone shows on the net in a stage. */
 export interface ZoneLook {
   /** A soil level, a kind of treatment, or nothing. */
-  readonly fill: 'unseen' | `soil-${SoilLevel}` | 'waterless' | 'foam' | 'rinseless' | 'presoak' | 'leave' | 'plain';
+  readonly fill: 'unseen' | `soil-${SoilLevel}` | 'waterless' | 'foam' | 'rinseless' | 'presoak' | 'shampoo' | 'leave' | 'plain';
   readonly flushed: boolean;
   /** Cooled with a mist first. */
   readonly cooled: boolean;
@@ -28,6 +28,7 @@ export const plainLook: ZoneLook = { fill: 'plain', flushed: false, cooled: fals
 export function treatmentFill(treatment: TreatmentId): ZoneLook['fill'] {
   if (treatment === 'leave') return 'leave';
   if (treatment.endsWith('/presoak-rinseless')) return 'presoak';
+  if (treatment.endsWith('shampoo')) return 'shampoo';
   if (treatment.endsWith('/foam')) return 'foam';
   return treatment.endsWith('/rinseless') ? 'rinseless' : 'waterless';
 }
@@ -38,10 +39,11 @@ export const isFlushed = (treatment: TreatmentId): boolean =>
 export const isCooled = (treatment: TreatmentId): boolean => treatment.startsWith('mist/');
 
 /** One letter and a stroke for a flush: the same marks on the car, in the list and on paper. */
-export const treatmentMark: Readonly<Record<ZoneLook['fill'] & ('waterless' | 'foam' | 'rinseless' | 'presoak' | 'leave'), string>> = {
+export const treatmentMark: Readonly<Record<ZoneLook['fill'] & ('waterless' | 'foam' | 'rinseless' | 'presoak' | 'shampoo' | 'leave'), string>> = {
   waterless: 'W',
   foam: 'F',
   rinseless: 'R',
   presoak: 'P+R',
+  shampoo: 'S',
   leave: '×',
 };

@@ -24,6 +24,8 @@ export interface Contacted {
   /** Share of the film the medium takes; a finishing or drying towel gets the rest. */
   readonly mediumTakes: number;
   readonly finishWith: 'finish' | 'drying';
+  /** Rinsed off after the wash; 'between': what was sprayed before it, too. */
+  readonly rinses?: 'off' | 'between';
 }
 
 /** What a contact depends on besides the figures. */

@@ -2,6 +2,8 @@ import type { Contact } from '../../model';
 import type { ContactRule } from './contact-rule';
 import { foam } from './foam';
 import { presoakRinseless } from './presoak-rinseless';
+import { foamShampoo } from './foam-shampoo';
+import { shampoo } from './shampoo';
 import { rinseless } from './rinseless';
 import { waterless } from './waterless';
 
@@ -12,4 +14,6 @@ export const contactRules: Readonly<Record<Contact, ContactRule>> = {
   foam,
   rinseless,
   'presoak-rinseless': presoakRinseless,
+  shampoo,
+  'foam-shampoo': foamShampoo,
 };
