@@ -19,18 +19,18 @@ export type { LaundryGroup, SideUse, UsedMitt, UsedSide, UsedTowel } from './tow
 export { settlingMs } from './bucket';
 export type { BucketName, Dip } from './bucket';
 export { choicesOf, indexOf } from './rules';
-export type { IndexQuestion, Kit, Option, BugPlan, CarePlan, CleanerPlan, SpotPlan } from './rules';
+export type { Guarding, IndexQuestion, Kit, Option, BugPlan, CarePlan, CleanerPlan, SpotPlan } from './rules';
 export { laps } from './passes';
 export type { Lap, NotChanged } from './passes';
 export { criticalPath } from './schedule';
 export type { PassAct, PassPart, PlannedPass, Step, StepKind } from './schedule';
 export { panelAt, planJob, zoneTreatments } from './planning';
 export type { Alternative, BlockedZone, Bottle, LaterTask, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
-export { afterwards, answerReasons, claimsOf, handMovesIn, liquidOf, notDone, passChangesOf, protectionAfter, puttingOn, runRows, stageStates, towelFillAt, windowsOf } from './views';
-export type { Afterwards, AnswerReason, Claim, Gain, HandMove, LaundryLoad, LeftOver, Liquid, NotDone, RunRow, StageName, StageState, Window } from './views';
+export { afterwards, answerReasons, claimsOf, cues, cuesFor, troubles, handMovesIn, liquidOf, notDone, passChangesOf, protectionAfter, puttingOn, runRows, stageStates, towelFillAt, waterByStage, windowsOf } from './views';
+export type { Afterwards, AnswerReason, Claim, Cue, Trouble, Gain, HandMove, LaundryLoad, LeftOver, Liquid, NotDone, RinseWater, RunRow, StageName, StageState, StageWater, WaterStage, Window } from './views';
 export {
   addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, endRun, fixTreatment,
-  copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, setBugs, newItem, newJob, careFor, sellAs, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
+  copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, setBugs, newItem, newJob, careFor, sellAs, toggleAround, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
   setAssumption, setChoices, setLeg, setReading, setSpots, sign, startRun, takeBackEvent, unsee, withChange,
   withWeather,
 } from './edit';

@@ -36,6 +36,7 @@ const base = {
   scope: usualScope,
   soldAs: null,
   care: noCare,
+  around: [],
   note: '',
   hour: 10,
   gear: Object.values(gear),

@@ -11,6 +11,7 @@ import {
   soilName,
   spotName,
   surfaceName,
+  toMindName,
   vesselKindName,
   zoneList,
 } from './words';
@@ -90,6 +91,10 @@ export function gateSentence(gate: Gate, u: Units): string {
       return steamOff[gate.why];
     case 'sun-habit':
       return 'Shade the panel: your approach works in shade only.';
+    case 'fabric':
+      return 'A soft top is fabric, and wants a cleaner of its own.';
+    case 'keep-dry':
+      return `${toMindName[gate.what]}: nothing wet here. Steam, or a spray on the towel, may do.`;
     case 'electrics':
       return 'An engine bay gets a spray or a light foam at most: its electrics stay dry.';
     case 'chemistry':
@@ -277,6 +282,7 @@ export const cautionSentence: Readonly<Record<Caution, string>> = worded({
     'Cables, batteries and chargers stay away from water; a residual-current device on mains. Nothing inside an electric vehicle is touched.',
   solvent: 'Tar and sap lifters burn and irritate: no flame, fresh air, gloves, off hot panels, towels aired before the wash.',
   'wheel-cleaner': 'Wheel cleaner and degreaser: gloves and eyes, cold wheels only, off discs, pads and bare metal; never let them dry, never mix them with anything.',
+  traffic: 'Traffic and people: cones, a bright vest, cables and water off the way; local rules for work on the road go first.',
   engine: 'Engine bay: only a cold engine, electrics and intakes covered, a light foam, wiped dry. Nothing electrical or high-voltage is touched; on an electric vehicle leave it to licensed people.',
   dressing: 'Dressings make tread, brake discs, pedals and seats slippery: keep them off, and wipe off what is too much.',
   'hot-panels': 'Panels are hot enough to burn a hand: shade the car and let it cool.',

@@ -145,15 +145,6 @@ export function stepsFor(plan: Plan, task: Task): readonly string[] {
   return lines;
 }
 
-/** What to look out for. */
-export const actHint: Readonly<Record<PassAct, string>> = {
-  flush: 'From the top, let it run off by itself. Look for grit that stays.',
-  wipe: 'Turn the side as it fills. Stop if anything drags.',
-  dry: 'Lay it on and draw it along. Dirt on the towel: once more.',
-  glass: 'Strokes that overlap; look along it against the light.',
-  protect: 'Thin and even, with a clean towel. Keep it off discs, tread and pedals.',
-};
-
 const until = (at: number, now: number): string => clock(Math.max(0, (at - now) / 1000));
 
 /** "dwells 0:40 more", then "ready", and how long until it is dry. */
@@ -203,6 +194,14 @@ export function turnText(turn: ReplanEvent, u: Units): string {
       return `No more ${contentName[turn.purpose].toLowerCase()}`;
     case 'water-left':
       return `${u.water(turn.litres)} of water left`;
+    case 'drags':
+      return 'It drags: more liquid, smaller sections';
+    case 'smears':
+      return 'It smears: a longer dwell';
+    case 'crackles':
+      return `It crackles: ${zoneName(turn.zone)}`;
+    case 'new-marks':
+      return 'New marks: more careful from here on';
     case 'leave':
       return `For another time: ${listed(turn.zones)}`;
   }

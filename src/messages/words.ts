@@ -1,5 +1,5 @@
-import type { Mix, BucketName, SystemRun, Content, Kit, SideUse, ZonePlan } from '@esmero/core';
-import type { Body, Bottled, BucketSystem, BugCover, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, HiddenCentrePart, HiddenFlankPart, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
+import type { Guarding, Mix, BucketName, SystemRun, Content, Kit, SideUse, ZonePlan } from '@esmero/core';
+import type { Body, Bottled, BucketSystem, BugCover, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, HiddenCentrePart, HiddenFlankPart, ToMind, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
 import { partsOf } from '@esmero/model';
 import { worded } from './english';
 
@@ -220,7 +220,7 @@ export function treatmentBrief(treatment: TreatmentId): string {
   return `${flushBrief[flush]}${contactBrief[contact]}`;
 }
 
-export const kitName: Readonly<Record<Kit | 'glass', string>> = {
+export const kitName: Readonly<Record<Kit | 'glass' | Guarding, string>> = {
   waterless: 'waterless spray',
   foam: 'pump foamer',
   presoak: 'pre-soak sprayer',
@@ -233,6 +233,8 @@ export const kitName: Readonly<Record<Kit | 'glass', string>> = {
   bay: 'wash bay',
   steamer: 'steamer',
   glass: 'glass spray',
+  covers: 'covers over what must stay dry',
+  cones: 'cones',
 };
 
 export const contentName: Readonly<Record<Content | Bottled, string>> = worded({
@@ -329,6 +331,27 @@ export const runoffName: Readonly<Record<RunoffRule, string>> = {
 };
 
 /** What of a car is washed. */
+/** What is to be minded round the car, as it is told, and what is done about it. */
+export const toMindName: Readonly<Record<ToMind, string>> = worded({
+  'boot-belongings': 'Things in the boot',
+  'open-roof': 'Roof or window open',
+  'soft-top': 'Soft top',
+  'child-seat': 'Child seat',
+  electronics: 'Electronics inside',
+  people: 'People passing',
+  traffic: 'Traffic beside it',
+});
+
+export const toMindText: Readonly<Record<ToMind, string>> = worded({
+  'boot-belongings': 'Cover what lies in the boot, or have it taken out. Nothing wet is laid on the boot sill.',
+  'open-roof': 'Close roof and windows, or cover the opening, before the first drop.',
+  'soft-top': 'The soft top is fabric: it is left out, and kept dry of product.',
+  'child-seat': 'Cover the child seat; rear door shuts get no wet towel.',
+  electronics: 'Cover screens and plugs; door shuts get no wet towel.',
+  people: 'Cones out, hose and cables off the way, warn before you rinse.',
+  traffic: 'Cones and a bright vest; face the traffic, and lay nothing on its side.',
+});
+
 export const scopeName: Readonly<Record<ScopePart, string>> = worded({
   body: 'bodywork',
   glass: 'glass outside',

@@ -3,7 +3,7 @@ export { fixTreatment, setAssumption, setChoices } from './choices';
 export { copyJob } from './copy';
 export { ownCarJob, standings } from './own-car';
 export type { OwnCar, Standing } from './own-car';
-export { careFor, sellAs, toggleScope } from './scope';
+export { careFor, sellAs, toggleAround, toggleScope } from './scope';
 export { defaultChoices, defaultHabits, habitsIn, newItem, newJob } from './create';
 export { atHour, withWeather } from './hour';
 export { dropRun, endRun, noteEvent, noteEvents, noteUse, putPunch, startRun, takeBackEvent } from './run';

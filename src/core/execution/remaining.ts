@@ -65,7 +65,7 @@ function laidBy(plan: Plan, progress: Progress): Map<string, number> {
     const touched = Math.max(done.wet, done.wipe);
     for (const [content, ml] of Object.entries(option.laidMl)) {
       const isWater = content === 'water' || content === 'supply' || content === 'line' || content === 'bay';
-      const act = actFor[content as MixPurpose];
+      const act = isWater ? null : actFor(content as MixPurpose, option);
       const rinsed = ml > 0 ? option.rinsedMl : 0;
       const gone = isWater ? (ml - rinsed) * done.flush + rinsed * done.wipe : ml * (act ? done[act] : touched);
       laid.set(content, (laid.get(content) ?? 0) + gone);

@@ -1,7 +1,7 @@
-import { resolveAssumptions } from '../assumptions';
+import { assumptionTable, resolveAssumptions } from '../assumptions';
 import { leaving, withChange } from '../edit';
-import { type Job, type ReplanEvent, type SoilLevel, type WeatherChange, type ZoneId, soilLevels } from '../model';
-import type { StartState } from '../rules';
+import { type Job, type ReplanEvent, type SoilLevel, type WeatherChange, type ZoneId, approaches, dwellHabits, soilLevels, sprayHabits } from '../model';
+import { type StartState, choicesOf } from '../rules';
 import { clearSkyWm2, sunAt } from '../sun';
 import type { Remaining } from './remaining';
 
@@ -40,6 +40,31 @@ function soiled(job: Job, zone: ZoneId, steps: 1 | -1): Job {
   const deposits = seen.deposits.length > 0 ? seen.deposits : [{ kind: 'dust', level: 0 } as const];
   const changed = deposits.map(({ kind, level }) => ({ kind, level: stepped(level, steps) })).filter(({ level }) => level > 0);
   return { ...job, soil: { ...job.soil, [zone]: { ...seen, deposits: changed } } };
+}
+
+/** On top of whatever was chosen, for the rest of the run. */
+const wishing = (job: Job, wishes: Job['wishes']): Job => ({ ...job, wishes: { ...job.wishes, ...wishes } });
+
+/** The next of a scale, or its end. The approaches begin with the most careful one. */
+const after = <T>(scale: readonly T[], now: T): T => scale[Math.min(scale.length - 1, scale.indexOf(now) + 1)]!;
+const before = <T>(scale: readonly T[], now: T): T => scale[Math.max(0, scale.indexOf(now) - 1)]!;
+
+/** Where a towel drags, sections are so much smaller from then on (judged). */
+const SMALLER = 0.7;
+
+/** More is sprayed, and less at a time. */
+function wetter(job: Job): Job {
+  const { largestSection } = resolveAssumptions(job.choices.assumptions);
+  const more = wishing(job, { spray: after(sprayHabits, choicesOf(job).spray) });
+  return { ...more, choices: { ...more.choices, assumptions: { ...more.choices.assumptions, largestSection: Math.max(assumptionTable.largestSection.min, largestSection * SMALLER) } } };
+}
+
+/** What crackles is grit of level 2 at least, besides what was marked. */
+function gritty(job: Job, zone: ZoneId): Job {
+  const seen = job.soil[zone] ?? { deposits: [], spots: {} };
+  const [known, others] = [seen.deposits.find(({ kind }) => kind === 'grit'), seen.deposits.filter(({ kind }) => kind !== 'grit')];
+  const level = known && known.level > 2 ? known.level : 2;
+  return { ...job, soil: { ...job.soil, [zone]: { ...seen, deposits: [...others, { kind: 'grit', level }] } } };
 }
 
 const without = <K, V>(map: ReadonlyMap<K, V>, key: K): ReadonlyMap<K, V> => new Map([...map].filter(([one]) => one !== key));
@@ -93,6 +118,14 @@ export function afterEvent({ job, begun }: Remaining, turn: ReplanEvent): Remain
       };
     case 'water-left':
       return { job: { ...job, site: { ...job.site, waterL: turn.litres } }, begun };
+    case 'drags':
+      return { job: wetter(job), begun };
+    case 'smears':
+      return { job: wishing(job, { dwell: after(dwellHabits, choicesOf(job).dwell) }), begun };
+    case 'crackles':
+      return { job: gritty(job, turn.zone), begun };
+    case 'new-marks':
+      return { job: wishing(job, { approach: before(approaches, choicesOf(job).approach), dirtLimit: 'only-dust' }), begun };
     case 'leave':
       return { job: leaving(job, turn.zones), begun };
   }

@@ -159,7 +159,7 @@ describe('a turn of events', () => {
 
   it('is told of by every kind', () => {
     const zones = ['roof'] as const;
-    const one = { 'again': { zone: 'roof' }, 'towel-out': { role: 'wash', worker: 0 }, 'side-full': { role: 'wash', worker: 0 }, workers: { workers: 2 }, panels: { panelC: 20 }, soil: { zone: 'roof', steps: 1 }, weather: { weather: 'wind' }, 'mix-left': { purpose: 'waterless', ml: 0 }, 'product-out': { purpose: 'waterless' }, 'water-left': { litres: 2 }, leave: { zones } } as const;
+    const one = { 'again': { zone: 'roof' }, 'towel-out': { role: 'wash', worker: 0 }, 'side-full': { role: 'wash', worker: 0 }, workers: { workers: 2 }, panels: { panelC: 20 }, soil: { zone: 'roof', steps: 1 }, weather: { weather: 'wind' }, 'mix-left': { purpose: 'waterless', ml: 0 }, 'product-out': { purpose: 'waterless' }, 'water-left': { litres: 2 }, leave: { zones }, drags: {}, smears: {}, crackles: { zone: 'roof' }, 'new-marks': {} } as const;
     for (const kind of replanEventKinds) {
       const job = noteEvent(work(begun(1, 1), 5), { kind, at: START, ...one[kind] } as ReplanEvent);
       expect(planRun(job).begun).toMatchObject({ events: job.run!.events.length, at: START });

@@ -28,6 +28,8 @@ export interface RunStatus {
   readonly all: number;
   /** Zones on which nothing is left to do. */
   readonly zonesDone: ReadonlySet<ZoneId>;
+  /** The first panels are wiped: they are compared with the others before these are. */
+  readonly timeToCompare: boolean;
   /** By hand, for whoever has most left, s. */
   readonly leftS: number;
 }
@@ -46,6 +48,9 @@ function clocksOf({ act, parts }: Task, ticked: ReadonlyMap<string, number>, { z
   const dry = clocks.flatMap(({ dryAt }) => dryAt ?? []);
   return { wetAt: Math.min(...clocks.map(({ wetAt }) => wetAt)), readyAt: Math.max(...clocks.map(({ readyAt }) => readyAt)), dryAt: dry.length > 0 ? Math.min(...dry) : null };
 }
+
+/** Wiped bodywork or glass: wheels and door shuts are no panels to compare. */
+const isOnBody = ({ act, lap }: Task): boolean => act === 'wipe' && lap !== null && ['top', 'uppers', 'ends', 'lowers'].includes(lap);
 
 const sum = (values: Iterable<number>): number => [...values].reduce((total, one) => total + one, 0);
 
@@ -71,6 +76,7 @@ export function runStatusOf(plan: Plan, run: Run): RunStatus {
     hands,
     done: before + done.length,
     all: before + done.length + open.length,
+    timeToCompare: before === 0 && done.filter(isOnBody).length === 1,
     zonesDone: new Set([...plan.begun.done, ...zonesOf(tasks).filter((id) => !waiting.has(id))]),
     leftS: Math.max(0, ...hands.map(({ leftS }) => leftS)),
   };

@@ -9,12 +9,25 @@ export type Approach = (typeof approaches)[number];
 export const wheelOrders = ['auto', 'first', 'last'] as const;
 export type WheelOrder = (typeof wheelOrders)[number];
 
-export const glassOrders = ['first', 'last'] as const;
+/** Right after the roof, with the wash or with a cleaner of its own; or last, with that cleaner. */
+export const glassOrders = ['first', 'first-own', 'last'] as const;
 export type GlassOrder = (typeof glassOrders)[number];
 
 /** How the rinseless medium is kept clean. */
 export const bucketSystems = ['many-towels', 'one-guarded', 'two-buckets', 'three-buckets'] as const;
 export type BucketSystem = (typeof bucketSystems)[number];
+
+/** What is rinsed in the buckets: one mitt on its way down, a fresh one each pass, one for each part of the car, or a sponge. */
+export const media = ['mitt', 'many-mitts', 'mitts-by-area', 'sponge'] as const;
+export type MediumHabit = (typeof media)[number];
+
+/** A grit guard in every bucket, or in none. */
+export const guardHabits = ['every-bucket', 'none'] as const;
+export type GuardHabit = (typeof guardHabits)[number];
+
+/** A drying towel is drawn along, or laid on and patted. */
+export const dryTouches = ['drawn', 'blotted'] as const;
+export type DryTouch = (typeof dryTouches)[number];
 
 /** A damp buffing towel leaves the job, or goes down to sills, shuts and wheels. */
 export const soakedTowelHabits = ['retire', 'demote'] as const;
@@ -46,8 +59,8 @@ export type Strength = (typeof strengths)[number];
 export const orders = ['top-down', 'dirtiest-first'] as const;
 export type Order = (typeof orders)[number];
 
-/** The towel flat under the hand, or rolled along so that clean pile comes up. */
-export const wipings = ['flat', 'rolled'] as const;
+/** The towel flat under the hand, rolled along so that clean pile comes up, or scooped side to side. */
+export const wipings = ['flat', 'rolled', 'scooped'] as const;
 export type WipingHabit = (typeof wipings)[number];
 
 export const sunHabits = ['weaker-mix', 'shade-only'] as const;
@@ -114,6 +127,9 @@ export interface Habits {
   readonly wheels: WheelOrder;
   readonly glass: GlassOrder;
   readonly bucket: BucketSystem;
+  readonly medium: MediumHabit;
+  readonly guards: GuardHabit;
+  readonly dryTouch: DryTouch;
   readonly soakedTowel: SoakedTowelHabit;
   readonly glassTowels: GlassTowelHabit;
   /** Sides used of a pre-soaked towel: four, or all eight with solution poured on from a cup. */

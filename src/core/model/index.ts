@@ -2,6 +2,7 @@ export * from './vehicle';
 export * from './zone';
 export * from './soil';
 export * from './care';
+export * from './around';
 export * from './site';
 export * from './product';
 export * from './equipment';

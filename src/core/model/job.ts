@@ -1,4 +1,5 @@
 import type { Celsius } from '../units';
+import type { ToMind } from './around';
 import type { Care } from './care';
 import type { Choices, Habits } from './choices';
 import type { MeasuringDevice, TowelBatch, Vessel } from './equipment';
@@ -32,6 +33,8 @@ export interface Job {
   readonly soldAs: SoldAs | null;
   /** What is put onto it once it is clean. */
   readonly care: Care;
+  /** What is round the car or in it and asks for care. */
+  readonly around: readonly ToMind[];
   readonly site: Site;
   readonly products: readonly Product[];
   readonly vessels: readonly Vessel[];

@@ -50,6 +50,14 @@ export type ReplanEvent = { readonly at: number } & (
   | { readonly kind: 'product-out'; readonly purpose: VesselMix }
   /** What the tank still holds, besides what stands mixed. */
   | { readonly kind: 'water-left'; readonly litres: number }
+  /** The towel drags: more liquid and smaller sections from here on. */
+  | { readonly kind: 'drags' }
+  /** It smears, nothing lifts: a longer dwell from here on. */
+  | { readonly kind: 'smears' }
+  /** It crackles under the towel: there is grit on it. */
+  | { readonly kind: 'crackles'; readonly zone: ZoneId }
+  /** The washed half shows marks that the other has not: more careful from here on. */
+  | { readonly kind: 'new-marks' }
   /** Zones that are left for another time. */
   | { readonly kind: 'leave'; readonly zones: readonly ZoneId[] }
 );
@@ -58,7 +66,7 @@ export type ReplanEvent = { readonly at: number } & (
 export const weatherChanges = ['sun', 'cloud', 'wind', 'calm', 'rain'] as const;
 export type WeatherChange = (typeof weatherChanges)[number];
 
-export const replanEventKinds = ['again', 'towel-out', 'side-full', 'workers', 'panels', 'soil', 'weather', 'mix-left', 'product-out', 'water-left', 'leave'] as const satisfies readonly ReplanEvent['kind'][];
+export const replanEventKinds = ['again', 'towel-out', 'side-full', 'workers', 'panels', 'soil', 'weather', 'mix-left', 'product-out', 'water-left', 'drags', 'smears', 'crackles', 'new-marks', 'leave'] as const satisfies readonly ReplanEvent['kind'][];
 
 /** Something that happened beside the car. */
 export type Noted = Tick | ReplanEvent;

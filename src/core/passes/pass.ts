@@ -19,7 +19,7 @@ export interface Pass {
   /** The wipe begins no later than this after wetting, so that no piece dries before it is done; Infinity where all stays wet. */
   readonly startsWithinS: number;
   readonly finishing: Finishing;
-  /** In frost a rinse is not left to freeze, nor a mist to dry: it comes when the pass is due. */
+  /** In frost a rinse is not left to freeze, nor a mist or steam to dry: it comes when the pass is due. */
   readonly rinsedAtTurn: boolean;
   /** Area that may be wet together with it. */
   readonly aheadM2: number;
@@ -47,9 +47,9 @@ const kinds = ['flush', 'pretreat', 'spray', 'rinseBefore', 'wipe', 'rinseOff', 
 const together = (pieces: readonly Piece[]): WorkSeconds =>
   Object.fromEntries(kinds.map((kind) => [kind, pieces.reduce((sum, { work }) => sum + work[kind], 0)])) as Record<keyof WorkSeconds, number>;
 
-/** In frost, and where a mist cools it, a panel is rinsed when its turn comes. */
+/** In frost, where a mist cools it and where steam loosens it, a panel is rinsed when its turn comes. */
 export const rinsedAtTurn = ({ option }: Pick<Piece, 'option'>): boolean =>
-  option.work.flush > 0 && (option.drying.freezeS !== null || partsOf(option.treatment).flush === 'mist');
+  option.work.flush > 0 && (option.drying.freezeS !== null || ['mist', 'steam'].includes(partsOf(option.treatment).flush));
 
 /** What cannot be in one pass: another place, another contact, other towels, a rinse of its own. */
 export const handledAs = ({ place, holder, option }: Piece): string =>

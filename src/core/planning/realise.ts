@@ -1,8 +1,8 @@
 import type { Assumptions } from '../assumptions';
 import { type Content, type MixPlan, type Wanted, type Wetted, isFromBucket, mixPlan, towelsDrink } from '../mix';
-import { type Bottled, type CleanlinessClass, type TowelRole, type ZoneId, bottled } from '../model';
+import { type Bottled, type CleanlinessClass, type ToMind, type TowelRole, type ZoneId, bottled } from '../model';
 import type { Budget } from '../reasons';
-import { type Laid, type Option, type PlanningContext, type StartState, contentsOf, finishesGlass, openTowels, packingMinutes } from '../rules';
+import { type Laid, type Option, type PlanningContext, type StartState, contentsOf, finishesGlass, guardingsFor, openTowels, packingMinutes } from '../rules';
 import { type Chosen, type Pass, lapOf, wheelsGoFirst } from '../passes';
 import { type PassAct, type PlannedPass, type Setup, type Sharing, type Timeline, sharings, timelineOf } from '../schedule';
 import { type Mitted, type NeedMoment, type TowelNeed, type UsedMitt, type UsedTowel, type Wiping, mittsFor, part, towelLedger } from '../towel';
@@ -62,10 +62,12 @@ export const towelsOpened = (towels: readonly UsedTowel[], role: TowelRole): num
   towels.filter((towel) => towel.role === role && !towel.begun).length;
 
 /** Stations, and the glass cleaner, as far as they do not stand ready. */
-function toSetUp({ kitSet }: Choice, chosen: readonly Chosen[], begun: StartState): readonly Setup[] {
+function toSetUp({ kitSet }: Choice, chosen: readonly Chosen[], begun: StartState, around: readonly ToMind[]): readonly Setup[] {
   const kits = kitSet.kits.filter((kit) => !begun.kits.includes(kit));
-  const glass = chosen.some(({ option }) => option.work.glass > 0) && !begun.vessels.some(({ content }) => content === 'glass');
-  return glass ? [...kits, 'glass'] : kits;
+  const glass = chosen.some(({ option }) => option.laidMl.glass > 0) && !begun.vessels.some(({ content }) => content === 'glass');
+  // Once the run is under way they are out.
+  const guardings = begun.at === null && chosen.length > 0 ? guardingsFor(around) : [];
+  return [...guardings, ...kits, ...(glass ? (['glass'] as const) : [])];
 }
 
 /** When the needs of a pass come up; in rinsing none do. */
@@ -100,11 +102,11 @@ export function wipingsOf({ passes }: Pick<Timeline, 'passes'>, workers: number,
 }
 
 /** Zones of a pass that are washed with a rinsed medium; within it the medium is not changed. */
-function mittedIn({ pieces }: Pass): readonly Mitted[] {
+function mittedIn({ pieces }: Pass, pass: number): readonly Mitted[] {
   const own = pieces.filter(({ option }) => option.medium === 'mitt').map(({ zone }) => zone);
   const cleanliness = Math.max(...own.map((zone) => zone.cleanliness)) as CleanlinessClass;
   // Glass has a mitt of its own, in a pass with paint as well.
-  return own.map((zone) => ({ zoneId: zone.id, cleanliness: zone.cleanliness === GLASS ? GLASS : cleanliness }));
+  return own.map((zone) => ({ zoneId: zone.id, cleanliness: zone.cleanliness === GLASS ? GLASS : cleanliness, pass }));
 }
 
 /** Water in what is thinned in its own bottle, L. */
@@ -134,7 +136,7 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
     const option = choice.picks.get(zone.id);
     return option ? [{ zone, option, lap: lapOf(zone, wheelsFirst) }] : [];
   });
-  const timeline = timelineOf(chosen, toSetUp(choice, chosen, begun), {
+  const timeline = timelineOf(chosen, toSetUp(choice, chosen, begun, job.around), {
     job,
     begun,
     a,
@@ -144,7 +146,7 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
   });
   const wipings = wipingsOf(timeline, job.site.workers, (zoneId) => choice.picks.get(zoneId)?.needs ?? []);
   const towels = towelLedger(wipings, job.towels, job.choices, a, begun.towels);
-  const mitts = timeline.byWorker.flatMap((passes, worker) => mittsFor(passes.flatMap(mittedIn), worker));
+  const mitts = timeline.byWorker.flatMap((passes, worker) => mittsFor(passes.flatMap(mittedIn), worker, job.choices.medium));
   const contents = contentsOf(choice.kitSet.kits, job, finishesGlass(context));
   const wanted = wantedFrom(choice.picks, contents, towels, a);
   const mix = mixPlan(wanted, context.recipes, job, a, begun.vessels) ?? noMixes;

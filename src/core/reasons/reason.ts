@@ -1,4 +1,4 @@
-import type { Bottled, DirtLimit, Finish, GearKind, MixPurpose, RunoffRule, Approach, SoilKind, SpotKind, Surface, VehicleMethod, VesselKind, ZoneId } from '../model';
+import type { Bottled, DirtLimit, Finish, GearKind, MixPurpose, RunoffRule, Approach, SoilKind, SpotKind, Surface, ToMind, VehicleMethod, VesselKind, ZoneId } from '../model';
 
 /** Things that limit a job as a whole; the last five are clean towels by role. */
 export const budgets = [
@@ -29,6 +29,10 @@ export type Gate =
   | { readonly code: 'sun-habit' }
   /** Leaves something on the paint that is not rinsed off. */
   | { readonly code: 'chemistry' }
+  /** A soft top is not paint. */
+  | { readonly code: 'fabric' }
+  /** Something beside it must stay dry. */
+  | { readonly code: 'keep-dry'; readonly what: ToMind }
   /** An engine bay gets a spray or a foam, never a wet towel or a jet. */
   | { readonly code: 'electrics' }
   | { readonly code: 'leaves-layer' }
@@ -139,5 +143,6 @@ export const cautions = [
   'wheel-cleaner',
   'dressing',
   'engine',
+  'traffic',
 ] as const;
 export type Caution = (typeof cautions)[number];

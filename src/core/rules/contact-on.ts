@@ -35,8 +35,8 @@ export function contactOn(soiled: SoiledZone, rule: ContactRule, { loadGm2, stan
   } = context;
   const product = rule.sprays ? (recipes[rule.sprays]?.product.filmFactor ?? 1) : 1;
   const filmFactor = product * sprayFactor(soiled, context);
-  const { dwell, wiping, bucket } = choices;
-  const common = rule.contact({ loadGm2, filmFactor, dwell, wiping, bucket }, a);
+  const { dwell, wiping, bucket, medium, guards, dryTouch } = choices;
+  const common = rule.contact({ loadGm2, filmFactor, dwell, wiping, bucket, medium, guards, dryTouch }, a);
   // What a rinse has left standing on the panel thins the mix; with product in it, by less.
   const firstUm = common.layers[0]!.film;
   const laid = recipes[rule.purposes[0]!]?.relativeStrength ?? 1;

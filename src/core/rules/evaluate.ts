@@ -55,7 +55,10 @@ function laidOn(soiled: SoiledZone, flushed: Flushed, contact: Contacted, { spot
 
 /** Film of a dedicated glass finish, where the approach asks for one and there is a product. */
 const glassFilm = ({ zone }: SoiledZone, { a, job, recipes }: PlanningContext): number =>
-  zone.surface === 'glass' && job.choices.glass === 'last' && recipes.glass ? a.glassFilm : 0;
+  zone.surface === 'glass' && job.choices.glass !== 'first' && recipes.glass ? a.glassFilm : 0;
+
+/** With its own cleaner right after the roof, it is finished in its pass. */
+const glassInPass = ({ job }: PlanningContext): boolean => job.choices.glass === 'first-own';
 
 function workOn(
   soiled: SoiledZone,
@@ -70,16 +73,22 @@ function workOn(
   const byPiece = pieceSeconds(soiled.zone, loadGm2, a);
   const sprayS = contact.sprayRate * areaM2;
   const piece = byPiece !== undefined && isBrushed(soiled, context) ? byPiece * a.rateBrush : byPiece;
+  const wipeS = piece === undefined ? contact.wipeRate * areaM2 : Math.max(0, piece - sprayS);
+  // The gun is laid down while somebody wipes; what the boiler needs beyond that is waited for.
+  const recoveryS = flushed.flush.gear === 'steamer' ? a.takeUpS + Math.max(0, a.steamRecovery * flushed.seconds - wipeS) : 0;
   return {
-    flush: flushed.seconds,
+    flush: flushed.seconds + recoveryS,
     pretreat: spotSeconds(spots) + (bugs?.seconds ?? 0) + (cleaner?.seconds ?? 0),
     spray: sprayS,
     // What goes by the piece has its wetting in it.
-    wipe: piece === undefined ? contact.wipeRate * areaM2 : Math.max(0, piece - sprayS),
+    wipe: wipeS,
     rinseBefore: rinse.beforeS,
     rinseOff: rinse.offS,
-    finish: piece === undefined && cleanliness <= PAINTED_OR_GLASS ? contact.finishRate * areaM2 + (care && isWhileDrying(care.use) ? care.seconds : 0) : 0,
-    glass: glassFilm(soiled, context) > 0 ? a.rateGlassFinish * areaM2 : 0,
+    finish:
+      piece === undefined && cleanliness <= PAINTED_OR_GLASS
+        ? contact.finishRate * areaM2 + (care && isWhileDrying(care.use) ? care.seconds : 0) + (glassInPass(context) && glassFilm(soiled, context) > 0 ? a.rateGlassFinish * areaM2 : 0)
+        : 0,
+    glass: !glassInPass(context) && glassFilm(soiled, context) > 0 ? a.rateGlassFinish * areaM2 : 0,
     protect: care && !isWhileDrying(care.use) ? care.seconds : 0,
   };
 }
@@ -158,7 +167,7 @@ function handled(soiled: SoiledZone, rinsed: Flushed, rule: ContactRule, context
     work,
     needs: [
       ...withDryingAid(
-        towelNeeds({ areaM2, cleanliness, loadGm2: gPerM2(loadGm2 + (bugs?.soilGm2 ?? 0)), moisture, glassMl, driedLater }, contact, context.roles, context.job.choices.glassTowels, context.a),
+        towelNeeds({ areaM2, cleanliness, loadGm2: gPerM2(loadGm2 + (bugs?.soilGm2 ?? 0)), moisture, glassMl, glassInPass: glassInPass(context), driedLater }, contact, context.roles, context.job.choices.glassTowels, context.a),
         care && isWhileDrying(care.use) ? care.ml : 0,
       ),
       ...(care && work.protect > 0 ? [careNeed(soiled.zone, care.ml, context.roles, context.a)] : []),
@@ -225,6 +234,7 @@ function workedOut(
     cleaner,
     care,
     rinsedMl: rinsedMl(rinse, areaM2),
+    rinsedBeforeMl: rinse.beforeUm * areaM2,
     medium: cleanliness >= ONE_TOWEL_FROM ? 'towel' : contact.medium,
     laidMl,
     standsMl: flushed.standsUm * areaM2,

@@ -1,5 +1,6 @@
 import { type MixPurpose, isHidden } from '../model';
 import type { Gate } from '../reasons';
+import { aroundGates } from './around';
 import type { ContactRule, Contacted } from './contacts';
 import { type PlanningContext, type SoiledZone, isInSun } from './context';
 import { type Drying, windowGates } from './drying-window';
@@ -109,6 +110,7 @@ export const laidOnto = ({ flush }: Flushed, { purposes }: ContactRule, { recipe
 export const standingGates = (soiled: SoiledZone, flushed: Flushed, rule: ContactRule, context: PlanningContext): readonly Gate[] => [
   ...flushGates(soiled, flushed, context),
   ...hiddenGates(soiled, flushed, rule),
+  ...aroundGates(soiled, flushed, rule, context),
   ...sunGates(soiled, context),
   ...chemistryGates(soiled, rule, context),
   ...reachGates(soiled, context),

@@ -54,7 +54,7 @@ export function indexOf(q: IndexQuestion, a: Assumptions): IndexAnswer {
   const loadGm2 = q.loadGm2 * (1 - flushRules[q.flush].most(q.kind, a));
   const kappa = encapsulation(q.treatment, q.dwellS, a);
   const { pressure } = contactRules[q.treatment].contact(
-    { loadGm2, filmFactor: 1, dwell: 'common', wiping: 'flat', bucket: 'one-guarded' },
+    { loadGm2, filmFactor: 1, dwell: 'common', wiping: 'flat', bucket: 'one-guarded', medium: 'mitt', guards: 'every-bucket', dryTouch: 'drawn' },
     a,
   );
   const { index, terms } = marringIndex(

@@ -20,6 +20,8 @@ export { emptyLaid, vectorOf } from './option';
 export type { Laid, Option, Shut, Usage, ZoneOptions } from './option';
 export { actFor, isThrough } from './remaining-work';
 export { spotDwellS } from './spots';
+export { guardingsFor } from './around';
+export type { Guarding } from './around';
 export type { BugPlan } from './bugs';
 export { careOrder, careRates, isTyre, isWhileDrying } from './care';
 export type { CarePlan } from './care';

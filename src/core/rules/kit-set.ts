@@ -42,7 +42,7 @@ export function contentsOf(set: readonly Kit[], job: Job, glassFinish: boolean):
 
 /** Is there a dedicated glass cleaner, and does the approach want it used? */
 export const finishesGlass = ({ job, recipes }: PlanningContext): boolean =>
-  job.choices.glass === 'last' && recipes.glass !== undefined;
+  job.choices.glass !== 'first' && recipes.glass !== undefined;
 
 function setUp(set: readonly Kit[], assigned: readonly Assigned[], context: PlanningContext): KitSet {
   const { a, job, recipes, begun } = context;

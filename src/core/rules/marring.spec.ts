@@ -18,7 +18,7 @@ function indexOf(
 ): number {
   const load = gPerM2(loadOfLevel(level, a) * (1 - flushRules[flush].most(kind, a)));
   const how = contactRules[contact].contact(
-    { loadGm2: load, filmFactor: 1, dwell: 'common', wiping: 'flat', bucket: 'one-guarded' },
+    { loadGm2: load, filmFactor: 1, dwell: 'common', wiping: 'flat', bucket: 'one-guarded', medium: 'mitt', guards: 'every-bucket', dryTouch: 'drawn' },
     a,
   );
   return marringIndex(

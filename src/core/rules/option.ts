@@ -83,6 +83,8 @@ export interface Option {
   readonly care: CarePlan | null;
   /** Of the water laid on it what is rinsed with in its pass, mL. */
   readonly rinsedMl: number;
+  /** Of that what takes foam off before the hand comes. */
+  readonly rinsedBeforeMl: number;
   /** What takes the dirt up; wheels and arches have towels of their own. */
   readonly medium: TowelUse['medium'];
   readonly laidMl: Laid;

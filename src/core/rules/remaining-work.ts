@@ -6,12 +6,13 @@ import { type Laid, type Option, vectorOf } from './option';
 import type { BegunZone } from './start-state';
 import { usageOf } from './usage';
 
-/** What is not laid with the wash. */
-export const actFor: Readonly<Partial<Record<MixPurpose, RunAct>>> = {
-  glass: 'glass',
-  'drying-aid': 'dry',
-  ...Object.fromEntries(careUses.filter((use) => !isWhileDrying(use)).map((use) => [use, 'protect'])),
-};
+/** With which act a mix is laid; null for what is laid with the wash. Glass that is finished in its pass is part of that. */
+export function actFor(purpose: MixPurpose, { work }: Pick<Option, 'work'>): RunAct | null {
+  if (purpose === 'glass') return work.glass > 0 ? 'glass' : null;
+  const use = careUses.find((one) => one === purpose);
+  if (!use) return null;
+  return isWhileDrying(use) ? 'dry' : 'protect';
+}
 
 const sources = ['water', 'supply', 'line', 'bay'] as const;
 
@@ -26,7 +27,10 @@ function laidRest(option: Option, { done }: BegunZone, wetShare: number): Laid {
   const laid = { ...option.laidMl };
   const source = sources.find((one) => laid[one] > 0);
   if (source) laid[source] = (laid[source] - option.rinsedMl) * (1 - done.flush) + option.rinsedMl * (1 - done.wipe);
-  for (const purpose of mixPurposes) laid[purpose] *= 1 - (actFor[purpose] ? done[actFor[purpose]] : done.wipe + wetShare);
+  for (const purpose of mixPurposes) {
+    const act = actFor(purpose, option);
+    laid[purpose] *= 1 - (act ? done[act] : done.wipe + wetShare);
+  }
   return laid;
 }
 
@@ -72,6 +76,7 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
     runoffMl,
     needs,
     rinsedMl: option.rinsedMl * unwiped,
+    rinsedBeforeMl: option.rinsedBeforeMl * unwiped,
     washSides: option.washSides * unwiped,
     usage,
     use: vectorOf(usage),

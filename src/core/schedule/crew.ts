@@ -1,5 +1,5 @@
 import type { ZoneId } from '../model';
-import type { Kit } from '../rules';
+import type { Guarding, Kit } from '../rules';
 
 export const stepKinds = [
   'setup',
@@ -29,7 +29,7 @@ export interface Step {
   /** Number of the pass that it belongs to; null for set-up and packing. */
   readonly pass: number | null;
   /** What is set up, for set-up steps. */
-  readonly kit: Kit | 'glass' | null;
+  readonly kit: Kit | 'glass' | Guarding | null;
   readonly worker: number;
   readonly startS: number;
   readonly endS: number;

@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions';
 import type { Dimensions, Job, Order, ZoneId } from '../model';
 import { type Chosen, type Pass, type RefusedChange, Round, type Rows, byHand, piecesOf, rinsedAtTurn } from '../passes';
-import { type Kit, type StartState, careOrder, heldBy, setupMinutes, washS } from '../rules';
+import { type Guarding, type Kit, type StartState, careOrder, heldBy, setupMinutes, washS } from '../rules';
 import { Crew, type Step } from './crew';
 import { type PassPart, type PlannedPass, Recorder } from './recorder';
 import { type Sharing, stagesOf } from './share';
@@ -35,7 +35,7 @@ const rinseOrder = (chosen: readonly Chosen[], order: Order): readonly Chosen[] 
   order === 'top-down' ? chosen : [...chosen].sort((p, q) => q.option.loadBeforeGm2 - p.option.loadBeforeGm2);
 
 /** What is set up before the work: stations, and the glass cleaner. */
-export type Setup = Kit | 'glass';
+export type Setup = Kit | 'glass' | Guarding;
 
 /** Zones that are dried with the whole body, and have dried by themselves before somebody comes to it. */
 function lateBody(chosen: readonly Chosen[], steps: readonly Step[]): readonly Late[] {
@@ -102,6 +102,20 @@ export interface Scheduled {
 /** Of the finish of a zone, what is done to it as a whole: all of it at the end, or what was lifted before a new plan. */
 const wholeShare = (act: AtOnce, { option: { finishing, rest } }: Chosen): number => (act === 'dry' && finishing !== 'body' ? (rest?.unfinished ?? 0) : 1);
 
+/** Minutes to set one thing up. */
+function setupOf(kit: Setup, a: Assumptions): number {
+  switch (kit) {
+    case 'glass':
+      return a.setupSpray;
+    case 'covers':
+      return a.setupCovers;
+    case 'cones':
+      return a.setupCones;
+    default:
+      return setupMinutes(kit, a);
+  }
+}
+
 /** One clock that is filled from set-up to packing. */
 class Clock {
   readonly crew: Crew;
@@ -123,7 +137,7 @@ class Clock {
 
   setUp(kits: readonly Setup[]): void {
     for (const kit of kits) {
-      const minutes = kit === 'glass' ? this.on.a.setupSpray : setupMinutes(kit, this.on.a);
+      const minutes = setupOf(kit, this.on.a);
       this.crew.do(this.crew.firstFree(), { ...OF_THE_JOB, kind: 'setup', kit, seconds: minutes * 60 });
     }
     this.crew.meet();

@@ -1,4 +1,4 @@
-import { type Habits, type Job, brushes, bucketSystems, chemistries, coldHabits, dirtLimits, droppingsHabits, dryings, dwellHabits, glassOrders, glassTowelHabits, orders, pairWays, partsHabits, rinseLiquids, approaches, soakedTowelHabits, sprayHabits, standingHabits, strengths, sunHabits, toppings, wheelOrders, wipings } from '../model';
+import { type Habits, type Job, brushes, bucketSystems, chemistries, coldHabits, dirtLimits, droppingsHabits, dryTouches, dryings, guardHabits, media, dwellHabits, glassOrders, glassTowelHabits, orders, pairWays, partsHabits, rinseLiquids, approaches, soakedTowelHabits, sprayHabits, standingHabits, strengths, sunHabits, toppings, wheelOrders, wipings } from '../model';
 import { type Outcome, outcomeOf } from '../planning';
 import { choicesOf } from '../rules';
 import type { Study } from './study';
@@ -13,6 +13,9 @@ export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] 
   spray: sprayHabits,
   dwell: dwellHabits,
   bucket: bucketSystems,
+  medium: media,
+  guards: guardHabits,
+  dryTouch: dryTouches,
   soakedSides: [4, 8],
   soakedTowel: soakedTowelHabits,
   glassTowels: glassTowelHabits,

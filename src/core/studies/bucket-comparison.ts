@@ -13,7 +13,7 @@ const WHEELS = 4;
 const usesBucket = ({ zone, option }: ZonePlan): boolean => {
   if (!option || zone.cleanliness >= WHEELS) return false;
   const { contact } = partsOf(option.treatment);
-  return contact === 'rinseless' || contact === 'presoak-rinseless';
+  return contact !== 'waterless' && contact !== 'foam';
 };
 
 /** Sections that are washed from the bucket, in the order in which they are. */
@@ -30,7 +30,7 @@ export function washedIn(plan: Plan): readonly Washed[] {
         areaM2: zone.areaM2 / sections,
         grit: option!.marring.terms.map(({ grainUm, hardShare, loadGm2 }) => ({ grainUm, loadGm2: loadGm2 * hardShare })),
         seconds: endS - startS,
-        leavesL: option!.laidMl.wash / 1000 / sections,
+        leavesL: (option!.laidMl.wash + option!.laidMl.shampoo) / 1000 / sections,
       },
     ];
   });
@@ -48,7 +48,7 @@ function bucketHabit(job: Job, plan: Plan, system: BucketSystem, guards: boolean
   return {
     system,
     guards,
-    washL: litresOf(plan, 'wash') || usual,
+    washL: litresOf(plan, 'wash') || litresOf(plan, 'shampoo') || usual,
     rinseL: litresOf(plan, 'rinse') || usual,
     waterC: job.site.liquidC,
     freshBefore,
@@ -65,9 +65,10 @@ export interface SystemRun {
 
 /** The job's own way of working, with fresh water before some zones. */
 export function runBuckets(job: Job, plan: Plan, freshBefore: readonly ZoneId[]): SystemRun {
-  const { bucket } = choicesOf(job);
+  const { bucket, guards: habit } = choicesOf(job);
+  const guards = habit === 'every-bucket';
   const a = resolveAssumptions(job.choices.assumptions);
-  return { system: bucket, guards: true, run: simulateBuckets(washedIn(plan), bucketHabit(job, plan, bucket, true, freshBefore), a) };
+  return { system: bucket, guards, run: simulateBuckets(washedIn(plan), bucketHabit(job, plan, bucket, guards, freshBefore), a) };
 }
 
 /** Every system, with guards and without where that is a choice. */

@@ -20,8 +20,8 @@ describe('what to carry', () => {
     for (const { enough } of found.mixes) expect(enough).toBeGreaterThanOrEqual(0.5);
   });
 
-  it('is the plan itself where nothing is uncertain', () => {
-    const sure = (['spreadSeen', 'spreadForecast', 'spreadUsage'] as const).reduce((next, key) => setAssumption(next, key, 1), job());
+  it('is the plan itself where nothing is uncertain and nothing is kept in reserve', () => {
+    const sure = setAssumption((['spreadSeen', 'spreadForecast', 'spreadUsage'] as const).reduce((next, key) => setAssumption(next, key, 1), job()), 'reservePanels', 0);
     const plan = planJob(sure);
     const found = finish(packingListOf(sure, plan));
     expect(found.minutes.median).toBeCloseTo(plan.totals.minutes.value, 6);
@@ -32,6 +32,16 @@ describe('what to carry', () => {
     expect(found.litres.carry).toBeLessThanOrEqual(plan.totals.litres.value + 1e-6);
     expect(found.litres.carry).toBeGreaterThan(0.5 * plan.totals.litres.value);
     expect(found.inTime).toBe(1);
+  });
+
+  it('carries enough to wash the dirtiest panel again, or more of them', () => {
+    const at = (panels: number) => carry(setAssumption(job(), 'reservePanels', panels));
+    const total = ({ towels, mixes }: ReturnType<typeof carry>): readonly [number, number] => [towels.reduce((sum, one) => sum + one.median, 0), mixes.reduce((sum, one) => sum + one.median, 0)];
+    const [none, one, four] = [0, 1, 4].map((panels) => total(at(panels)));
+    expect(one![0]).toBeGreaterThanOrEqual(none![0]);
+    expect(one![1]).toBeGreaterThan(none![1]);
+    expect(four![0]).toBeGreaterThan(none![0]);
+    expect(four![1]).toBeGreaterThan(one![1]);
   });
 
   it('grows with the confidence asked for, and with how little is known', () => {

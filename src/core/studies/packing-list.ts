@@ -1,4 +1,5 @@
-import { type Content, type Mix, towelsDrink } from '../mix';
+import type { Assumptions } from '../assumptions';
+import { type Content, type Mix, isFromBucket, towelsDrink } from '../mix';
 import { type Job, type TowelRole, type ZoneId, towelRoles } from '../model';
 import { type Plan, wipingsOf } from '../planning';
 import { type Laid, type Option, type PlanningContext, type SoiledZone, contextOf, emptyLaid, takenBy, totalWork } from '../rules';
@@ -91,7 +92,23 @@ function withNeed(wiping: Wiping, needs: readonly TowelNeed[]): Wiping {
   return { ...wiping, need: { ...part(need, wiping.share), cleanliness } };
 }
 
+/** The dirtiest panels of the body: what is most likely to be washed again. */
+function reserveOf(worked: readonly Worked[], { reservePanels }: Assumptions): ReadonlySet<ZoneId> {
+  const body = worked.filter(({ option }) => option.ofBody).sort((p, q) => q.option.loadAfterFlushGm2 - p.option.loadAfterFlushGm2);
+  return new Set(body.slice(0, Math.round(reservePanels)).map(({ soiled }) => soiled.zone.id));
+}
+
+/** Panels in reserve are washed and finished once more at the end, by whoever did them. */
+const withReserve = (rows: readonly (readonly Wiping[])[], reserve: ReadonlySet<ZoneId>): readonly (readonly Wiping[])[] =>
+  rows.map((row) => {
+    const last = Math.max(0, ...row.map(({ pass }) => pass));
+    const again = row.filter(({ zoneId, need }) => reserve.has(zoneId) && need.use !== 'protect');
+    return [...row, ...again.map((wiping) => ({ ...wiping, pass: wiping.pass + last }))];
+  });
+
 class JobSampler {
+  /** Washed once more, in case. */
+  private readonly reserve: ReadonlySet<ZoneId>;
   private readonly worked: ReadonlyMap<ZoneId, Worked>;
   private readonly plannedS: number;
   private readonly piles: Job['towels'];
@@ -111,7 +128,8 @@ class JobSampler {
       }),
     );
     this.piles = boundless(context.job.towels);
-    this.wipings = wipingsOf(plan.timeline, context.job.site.workers, (zoneId) => options.get(zoneId)?.needs ?? []);
+    this.reserve = reserveOf([...this.worked.values()], context.a);
+    this.wipings = withReserve(wipingsOf(plan.timeline, context.job.site.workers, (zoneId) => options.get(zoneId)?.needs ?? []), this.reserve);
     this.plannedS = [...this.worked.values()].reduce((sum, { option }) => sum + totalWork(option.work), 0);
   }
 
@@ -126,7 +144,8 @@ class JobSampler {
     for (const [id, one] of this.worked) {
       const times = this.random.factor(Math.log(one.soiled.soil.spread));
       const { laidMl, work, needs } = takenBy(soiledBy(one, times), one.option, this.context);
-      for (const of of Object.keys(laid) as (keyof Laid)[]) laid[of] += laidMl[of] * wet;
+      const often = this.reserve.has(id) ? 2 : 1;
+      for (const of of Object.keys(laid) as (keyof Laid)[]) laid[of] += laidMl[of] * wet * often;
       seconds += totalWork(work);
       drawn.set(id, needs.map((need) => ({ ...need, liquidMl: need.liquidMl * wet })));
     }
@@ -170,7 +189,7 @@ function drinking(plan: Plan, { a, job }: PlanningContext): (draw: Draw) => numb
 
 /** Taken of a content, mL; rinse water is what it is. */
 const takenOf = (content: Content, draw: Draw, drunk: (draw: Draw) => number): number =>
-  content === 'rinse' ? 0 : draw.laid[content] + (content === 'wash' ? drunk(draw) : 0);
+  content === 'rinse' ? 0 : draw.laid[content] + (isFromBucket(content) ? drunk(draw) : 0);
 
 const filled = ({ fills }: Mix, of: 'totalMl' | 'waterMl'): number => fills.reduce((sum, fill) => sum + fill[of], 0);
 

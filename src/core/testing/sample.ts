@@ -122,6 +122,7 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
   scope: usualScope,
   soldAs: null,
   care: noCare,
+  around: [],
   site: sampleSite,
   products: [
     sampleProduct('rinseless', [sampleUse('wash', '256'), sampleUse('presoak', '50')]),

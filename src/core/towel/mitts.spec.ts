@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { type CleanlinessClass, zoneIds } from '../model';
 import { mittsFor } from './mitts';
 
-const zone = (cleanliness: CleanlinessClass, i: number) => ({ zoneId: zoneIds[i]!, cleanliness });
+const zone = (cleanliness: CleanlinessClass, i: number) => ({ zoneId: zoneIds[i]!, cleanliness, pass: i });
 const anyWay = fc.array(fc.constantFrom<CleanlinessClass>(0, 1, 2, 3), { maxLength: 40 }).map((classes) => classes.map(zone));
 
 describe('mitts', () => {
@@ -33,6 +33,18 @@ describe('mitts', () => {
     expect(numbers(1, 2, 1, 2)).toEqual([1, 1, 2, 2]);
     // The first is taken up again for the shuts once the second is put down.
     expect(numbers(1, 2, 1, 0, 1, 3)).toEqual([1, 1, 2, 3, 2, 2]);
+  });
+
+  it('are fresh each pass, or one for each part of the car, where that is the habit', () => {
+    fc.assert(
+      fc.property(anyWay, (way) => {
+        const once = mittsFor(way, 0, 'many-mitts');
+        expect(once.every(({ zones }) => zones.length === 1)).toBe(true);
+        for (const { from, to } of mittsFor(way, 0, 'mitts-by-area')) expect(from).toBe(to);
+        expect(mittsFor(way, 0, 'mitts-by-area').length).toBeGreaterThanOrEqual(mittsFor(way, 0).length);
+        expect(mittsFor(way, 0, 'sponge')).toEqual(mittsFor(way, 0));
+      }),
+    );
   });
 
   it('leave glass a mitt of its own', () => {

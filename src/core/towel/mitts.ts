@@ -1,4 +1,4 @@
-import type { CleanlinessClass, ZoneId } from '../model';
+import type { CleanlinessClass, MediumHabit, ZoneId } from '../model';
 
 /** A mitt or sponge, rinsed between zones, with what it washes in the order of work. */
 export interface UsedMitt {
@@ -14,13 +14,23 @@ export interface UsedMitt {
 export interface Mitted {
   readonly zoneId: ZoneId;
   readonly cleanliness: CleanlinessClass;
+  /** Which pass of the way it is in. */
+  readonly pass: number;
 }
 
 interface InHand {
   readonly from: CleanlinessClass;
   readonly zones: ZoneId[];
   to: CleanlinessClass;
+  pass: number;
 }
+
+/** One goes on its way down to dirtier parts; otherwise each keeps to its own. */
+const isShared = (habit: MediumHabit): boolean => habit === 'mitt' || habit === 'sponge';
+
+/** A fresh one each pass, or where another part of the car begins. */
+const needsAnother = (habit: MediumHabit, { pass, to }: InHand, next: Pick<Mitted, 'pass' | 'cleanliness'>): boolean =>
+  habit === 'many-mitts' ? pass !== next.pass : habit === 'mitts-by-area' && to !== next.cleanliness;
 
 const GLASS = 0;
 
@@ -28,20 +38,21 @@ const GLASS = 0;
  * The mitts with which a way is washed, one in the hand at a time and one for glass: none goes back to something
  * cleaner. One that was put down is taken up again for something dirtier, the one that has come down furthest first.
  */
-export function mittsFor(way: readonly Mitted[], worker: number): readonly UsedMitt[] {
+export function mittsFor(way: readonly Mitted[], worker: number, habit: MediumHabit = 'mitt'): readonly UsedMitt[] {
   const mitts: InHand[] = [];
   const hands: { glass?: InHand; paint?: InHand } = {};
-  for (const { zoneId, cleanliness } of way) {
+  for (const { zoneId, cleanliness, pass } of way) {
     const hand = cleanliness === GLASS ? 'glass' : 'paint';
     let mitt = hands[hand];
-    if (!mitt || mitt.to > cleanliness) {
-      const down = mitts.filter((one) => one !== hands.glass && one !== hands.paint && one.to < cleanliness).sort((p, q) => q.to - p.to)[0];
-      mitt = down ?? { from: cleanliness, to: cleanliness, zones: [] };
+    if (!mitt || mitt.to > cleanliness || needsAnother(habit, mitt, { cleanliness, pass })) {
+      const down = isShared(habit) && mitts.filter((one) => one !== hands.glass && one !== hands.paint && one.to < cleanliness).sort((p, q) => q.to - p.to)[0];
+      mitt = down || { from: cleanliness, to: cleanliness, zones: [], pass };
       if (!down) mitts.push(mitt);
       hands[hand] = mitt;
     }
     if (!mitt.zones.includes(zoneId)) mitt.zones.push(zoneId);
     mitt.to = cleanliness;
+    mitt.pass = pass;
   }
   return mitts.map((mitt, i) => ({ ...mitt, number: i + 1, worker }));
 }

@@ -35,6 +35,8 @@ export interface WipedZone {
   readonly moisture: Moisture;
   /** Laid for a dedicated glass finish afterwards, mL. */
   readonly glassMl: number;
+  /** In the pass of the glass, rather than at the end. */
+  readonly glassInPass?: boolean;
   /** Dried after its pass: by the other person behind it, or with the whole body at the end. */
   readonly driedLater: boolean;
 }
@@ -102,10 +104,10 @@ function finishNeed(zone: WipedZone, use: TowelUse, roles: RolesAtHand, habit: G
   };
 }
 
-const glassNeed = ({ glassMl }: WipedZone, roles: RolesAtHand): TowelNeed => ({
+const glassNeed = ({ glassMl, glassInPass }: WipedZone, roles: RolesAtHand): TowelNeed => ({
   role: roles.glass,
   use: 'finish',
-  moment: 'glass',
+  moment: glassInPass ? 'pass' : 'glass',
   cleanliness: GLASS,
   dirtG: 0,
   liquidMl: glassMl,

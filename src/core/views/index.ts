@@ -20,3 +20,7 @@ export { towelFillAfter, towelFillAt } from './towel-fill';
 export { windowsOf } from './windows';
 export type { Window } from './windows';
 export { protectionAfter, puttingOn } from './protection';
+export { waterByStage } from './water-by-stage';
+export type { RinseWater, StageWater, WaterStage } from './water-by-stage';
+export { cues, cuesFor, troubles } from './cues';
+export type { Cue, Trouble } from './cues';

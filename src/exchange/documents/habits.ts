@@ -24,6 +24,9 @@ export class HabitsDocument {
   @OneOf(habitAnswers.wheels) wheels!: string;
   @OneOf(habitAnswers.glass) glass!: string;
   @OneOf(habitAnswers.bucket) bucket!: string;
+  @OneOf(habitAnswers.dryTouch) dryTouch!: string;
+  @OneOf(habitAnswers.guards) guards!: string;
+  @OneOf(habitAnswers.medium) medium!: string;
   @OneOf(habitAnswers.soakedTowel) soakedTowel!: string;
   @OneOf(habitAnswers.glassTowels) glassTowels!: string;
   @OneOf(habitAnswers.soakedSides) soakedSides!: number;
@@ -57,6 +60,9 @@ export class WishesDocument {
   @Maybe() @OneOf(habitAnswers.wheels) wheels?: string;
   @Maybe() @OneOf(habitAnswers.glass) glass?: string;
   @Maybe() @OneOf(habitAnswers.bucket) bucket?: string;
+  @Maybe() @OneOf(habitAnswers.dryTouch) dryTouch?: string;
+  @Maybe() @OneOf(habitAnswers.guards) guards?: string;
+  @Maybe() @OneOf(habitAnswers.medium) medium?: string;
   @Maybe() @OneOf(habitAnswers.soakedTowel) soakedTowel?: string;
   @Maybe() @OneOf(habitAnswers.glassTowels) glassTowels?: string;
   @Maybe() @OneOf(habitAnswers.soakedSides) soakedSides?: number;

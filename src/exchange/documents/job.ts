@@ -1,4 +1,4 @@
-import { scopeParts, zoneIds } from '@esmero/model';
+import { scopeParts, surroundingsToMind, zoneIds } from '@esmero/model';
 import { CareDocument } from './care';
 import { ChoicesDocument } from './choices';
 import { DeviceDocument, GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
@@ -6,7 +6,7 @@ import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, Refusa
 import { WishesDocument } from './habits';
 import { LegDocument } from './history';
 import { ProductDocument } from './product';
-import { Between, Currency, Day, Id, Many, One, OrNull, SomeOf, Text, UniqueBy } from './rules';
+import { Between, Currency, Day, Id, Many, ManyOf, One, OrNull, SomeOf, Text, UniqueBy } from './rules';
 import { RunDocument } from './run';
 import { SoldAsDocument } from './scope';
 import { SiteDocument } from './site';
@@ -27,6 +27,7 @@ export class JobDocument {
   @SomeOf(scopeParts) scope!: string[];
   @OrNull() @One(() => SoldAsDocument) soldAs!: SoldAsDocument | null;
   @One(() => CareDocument) care!: CareDocument;
+  @ManyOf(surroundingsToMind) around!: string[];
   @One(() => SiteDocument) site!: SiteDocument;
   @UniqueBy('id') @Many(() => ProductDocument, 100) products!: ProductDocument[];
   @UniqueBy('id') @Many(() => VesselDocument, 100) vessels!: VesselDocument[];

@@ -23,6 +23,10 @@ const fieldsOf: Readonly<Record<RunEvent['kind'], readonly (keyof RunEventDocume
   'mix-left': ['purpose', 'ml'],
   'product-out': ['purpose'],
   'water-left': ['litres'],
+  drags: [],
+  smears: [],
+  crackles: ['zone'],
+  'new-marks': [],
   leave: ['zones'],
 };
 

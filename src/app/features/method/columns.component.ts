@@ -65,6 +65,7 @@ function blockedBy(blocked: readonly BlockedZone[], u: Units): readonly string[]
     }
   `,
   styleUrl: './columns.component.css',
+  host: { '[style.--methods]': 'columns().length' },
 })
 export class MethodColumnsComponent {
   private readonly desk = inject(JobDesk);

@@ -3,10 +3,10 @@ import { FormsModule } from '@angular/forms';
 import { Button, ButtonDirective } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
-import type { Advice, Caution, AdviceReason, Dosed, Mix, Fill } from '@esmero/core';
+import { type Advice, type Caution, type AdviceReason, type Dosed, type Mix, type Fill, waterByStage } from '@esmero/core';
 import { bounds, type DeviceKind, type Job, deviceKinds } from '@esmero/model';
 import { defaultCurrency, ml } from '@esmero/units';
-import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, percent, mixText, dayText, partsText, bottleSentence } from '@esmero/messages';
+import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, rinseWaterLines, percent, mixText, dayText, partsText, bottleSentence } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { CautionsComponent } from '../../ui/cautions.component';
@@ -107,6 +107,13 @@ export class MixStage {
   protected readonly bottles = computed(() =>
     (this.desk.plan()?.bottles ?? []).map((bottle) => ({ title: contentName[bottle.purpose], name: bottle.productName, says: bottleSentence(bottle, this.desk.units()) })),
   );
+  /** Where the water of rinses goes. */
+  protected readonly water = computed(() => {
+    const [job, plan] = [this.desk.job(), this.desk.plan()];
+    const water = plan ? waterByStage(plan) : null;
+    const battery = (job?.gear ?? []).filter(({ kind }) => kind === 'cordless-wand').reduce((sum, { batteryMin }) => sum + (batteryMin ?? 0), 0);
+    return water ? rinseWaterLines(water, battery, this.desk.units()) : [];
+  });
   protected readonly benches = computed(() => (this.desk.plan()?.mix.mixes ?? []).map((mix) => this.bench(mix)));
   protected readonly products = computed(() => this.carried('product', this.desk.job()!.products));
   protected readonly gear = computed(() => this.carried('gear', this.desk.job()!.gear));

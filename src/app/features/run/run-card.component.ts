@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import type { MenuItem } from 'primeng/api';
 import { ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
-import { type Hand, type Plan, handMovesIn } from '@esmero/core';
+import { type Hand, type Plan, type Trouble, cuesFor, handMovesIn, troubles } from '@esmero/core';
 import type { TowelRole } from '@esmero/model';
-import { actHint, clocksText, handName, lapName, oneTowel, passHeading, passZones, rolesFor, stepsFor, taskHeading } from '@esmero/messages';
+import { clocksText, cueText, handName, lapName, oneTowel, passHeading, passZones, rolesFor, stepsFor, taskHeading, troubleHelp, troubleName } from '@esmero/messages';
 import { PassPictureComponent } from '../../ui/net/pass-picture.component';
 import type { DrawnView } from '../../ui/net/view-layout';
 import { treatmentFill } from '../../ui/net/zone-look';
@@ -28,6 +28,7 @@ export class RunCardComponent {
   readonly time = input.required<number>();
   readonly done = output();
   readonly towel = output<{ readonly kind: 'side-full' | 'towel-out'; readonly role: TowelRole }>();
+  readonly trouble = output<Trouble>();
   readonly other = output();
 
   protected readonly who = computed(() => handName(this.hand(), this.people()));
@@ -70,10 +71,15 @@ export class RunCardComponent {
     else which.toggle(event);
   }
 
-  protected readonly hint = computed(() => {
+  /** What to see and feel just now, and what to do then. */
+  protected readonly cues = computed(() => {
     const now = this.now();
-    return now ? actHint[now.act] : '';
+    return now ? cuesFor(this.plan(), now).map((cue) => cueText[cue]) : [];
   });
+  /** What may not go as it should while something is wiped. */
+  protected readonly troubles = computed((): MenuItem[] =>
+    this.now()?.act === 'wipe' ? troubles.map((kind) => ({ label: `${troubleName[kind]}: ${troubleHelp[kind]}`, command: () => this.trouble.emit(kind) })) : [],
+  );
   protected readonly clocks = computed(() => this.hand().clocks);
   protected readonly says = computed(() => {
     const clocks = this.clocks();

@@ -5,9 +5,9 @@ import { ButtonDirective } from 'primeng/button';
 import { Checkbox } from 'primeng/checkbox';
 import { Drawer } from 'primeng/drawer';
 import { Select } from 'primeng/select';
-import { type Hand, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, protectionAfter, puttingOn, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf } from '@esmero/core';
+import { type Hand, type Trouble, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, protectionAfter, puttingOn, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf } from '@esmero/core';
 import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles, views } from '@esmero/model';
-import { bottleSentence, cautionSentence, laterSentence, clock, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, turnText, verdictSentence, zoneName, runText } from '@esmero/messages';
+import { bottleSentence, cautionSentence, laterSentence, clock, compareText, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, toMindText, turnText, verdictSentence, zoneName, runText } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { type Speech, settingsActions, settingsFeature } from '../../state/settings';
@@ -68,6 +68,7 @@ export class RunStage {
     const count = (role: (typeof towelRoles)[number]): number => plan.towels.filter((towel) => towel.role === role).length;
     const counted = towelRoles.filter((role) => count(role) > 0).map((role) => (count(role) === 1 ? `one ${oneTowel[role]}` : `${count(role)} ${roleName[role]}`));
     return [
+      ...job.around.map((one) => toMindText[one]),
       ...plan.mix.mixes.map((mix) => `${mix.vessel.name}: ${mixTitle(mix).toLowerCase()}. ${mixSentences(mix, u).join(' ')} Label it.`),
       ...plan.bottles.map((bottle) => `${bottle.productName}: ${bottleSentence(bottle, u)}`),
       ...(plan.hotWater ? [runText.hotReady] : []),
@@ -82,6 +83,10 @@ export class RunStage {
   });
   protected readonly cautions = computed(() => (this.planned()?.cautions ?? []).map((one) => cautionSentence[one]));
 
+  protected readonly compare = compareText;
+  protected readonly compared = signal(false);
+  /** After the first panel: the washed half beside the other, before all the rest is done the same way. */
+  protected readonly comparing = computed(() => !this.compared() && (this.standing()?.timeToCompare ?? false));
   protected readonly hands = computed(() => this.standing()?.hands ?? []);
   /** Each side of the car once, for the picture of a pass. */
   protected readonly views = computed(() => {
@@ -200,6 +205,13 @@ export class RunStage {
   protected readonly close = closeButton;
 
   /** Notes that something turned out otherwise; the rest is planned again. */
+  /** What a hand has felt in its pass. */
+  protected trouble(kind: Trouble, { now }: Hand): void {
+    const zone = now?.parts[0]?.zoneId;
+    if (kind !== 'crackles') this.turn({ kind });
+    else if (zone) this.turn({ kind, zone });
+  }
+
   protected turn(turn: Turned): void {
     this.elseOpen.set(false);
     const event = { ...turn, at: this.now() } as ReplanEvent;

@@ -5,9 +5,9 @@ import { Drawer } from 'primeng/drawer';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
-import { type Caution, careFor, sellAs, toggleScope } from '@esmero/core';
-import { type Care, type Job, type LibraryKind, type Package, type RunoffRule, type ScopePart, type Site, type Vehicle, bounds, scopeParts } from '@esmero/model';
-import { bodyName, capital, colourName, finishName, money, protectionText, runoffName, scopeName, siteText } from '@esmero/messages';
+import { type Caution, careFor, sellAs, toggleAround, toggleScope } from '@esmero/core';
+import { type Care, type Job, type LibraryKind, type Package, type RunoffRule, type ScopePart, type Site, type ToMind, type Vehicle, bounds, scopeParts, surroundingsToMind } from '@esmero/model';
+import { bodyName, capital, colourName, finishName, money, protectionText, runoffName, scopeName, siteText, toMindName, toMindText } from '@esmero/messages';
 import { checked } from '../../state/checked';
 import { onDay, withPlaceClock } from '../../state/place-clock';
 import { JobDesk } from '../../state/job-desk';
@@ -104,6 +104,9 @@ export class SiteStage {
     return `${bodyName[body]}, ${colourName[colour].toLowerCase()}, ${finishName[finish].toLowerCase()}, ${show(dimensions.lengthM).toFixed(unit === 'm' ? 2 : 0)} ${unit} long`;
   });
 
+  protected readonly toMind = surroundingsToMind.map((value) => ({ value, name: toMindName[value] }));
+  protected readonly minded = computed(() => this.desk.job()!.around.map((one) => toMindText[one]));
+
   /** What earlier visits have put on it. */
   protected readonly onCar = computed(() => this.desk.job()!.vehicle.protection.map(protectionText));
 
@@ -154,6 +157,10 @@ export class SiteStage {
 
   protected wash(part: ScopePart, name: string): void {
     this.desk.edit(`${name}: ${this.desk.job()!.scope.includes(part) ? 'not asked for' : 'asked for'}`, (job) => toggleScope(job, part));
+  }
+
+  protected mind(one: ToMind, name: string): void {
+    this.desk.edit(`${name}: ${this.desk.job()!.around.includes(one) ? 'no' : 'yes'}`, (job) => toggleAround(job, one));
   }
 
   protected care(care: Care): void {

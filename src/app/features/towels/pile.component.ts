@@ -15,7 +15,7 @@ import { TowelSquareComponent } from '../../ui/towel/towel-square.component';
 const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 
 /** Steps that fill towels. */
-const filling: readonly StepKind[] = ['wipe', 'finish', 'dry', 'glass'];
+const filling: readonly StepKind[] = ['wipe', 'finish', 'dry', 'glass', 'protect'];
 
 /** Every towel that is opened with its sides, as full as they are at any moment of the run. */
 @Component({

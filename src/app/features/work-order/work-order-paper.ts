@@ -22,6 +22,7 @@ import {
   partName,
   roleName,
   soldText,
+  toMindText,
   towelName,
   verdictSentence,
   zoneName,
@@ -47,8 +48,9 @@ export function slotText({ method, slot }: Plan, u: Units): string {
 export const knownBefore = ({ verdicts }: Plan, u: Units): readonly string[] =>
   verdicts.filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'product-left' || code === 'against-advice' || code === 'late').map((verdict) => verdictSentence(verdict, u));
 
-/** What is put on at the end, and what is left for after the drive. */
-export const careOrder = ({ care }: Job, { later }: Plan, u: Units): readonly string[] => [
+/** What is to be minded, what is put on at the end, and what is left for after the drive. */
+export const careOrder = ({ care, around }: Job, { later }: Plan, u: Units): readonly string[] => [
+  ...around.map((one) => toMindText[one]),
   ...(careAsked(care) ? [`On the clean car: ${careAsked(care).toLowerCase()}.`] : []),
   ...(later ? [laterSentence(later, u)] : []),
 ];

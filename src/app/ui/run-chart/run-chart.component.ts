@@ -114,10 +114,11 @@ export class RunChartComponent {
   protected readonly barHeight = BAR;
   protected readonly key = [
     ['setup', 'set up, pack'],
-    ['flush', 'pre-rinse'],
+    ['flush', 'rinse'],
     ['spray', 'wet, spots'],
     ['wipe', 'wash'],
     ['finish', 'finish, dry'],
+    ['protect', 'protect, dress'],
     ['wait', 'waiting'],
   ] as const;
 

@@ -8,16 +8,16 @@ export const waterless: ContactRule = {
   purposes: ['waterless'],
   contact: ({ loadGm2, filmFactor, dwell, wiping }, a) => {
     const dwellS = dwellOf(a.dwellWaterless, dwell, a);
-    const rolled = wiping === 'rolled';
+    const [pressure, pace] = wiping === 'flat' ? [a.pressureFlat, 1] : wiping === 'rolled' ? [a.pressureRolled, a.rateRolled] : [a.pressureScooped, a.rateScooped];
     return {
       layers: [
         { purpose: 'waterless', film: um((a.waterlessFilmBase + a.waterlessFilmPerLoad * loadGm2) * filmFactor) },
       ],
       dwellS,
       encapsulation: encapsulated(a.kappaWaterless, dwellS, a.tauWaterless),
-      pressure: rolled ? a.pressureRolled : a.pressureFlat,
+      pressure,
       sprayRate: a.rateTriggerSpray,
-      wipeRate: (a.rateWipeBase + a.rateWipePerLoad * loadGm2) * (rolled ? a.rateRolled : 1),
+      wipeRate: (a.rateWipeBase + a.rateWipePerLoad * loadGm2) * pace,
       finishRate: a.rateFinish,
       medium: 'towel',
       mediumTakes: a.washTakesSpray,

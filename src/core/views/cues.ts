@@ -1,0 +1,32 @@
+import { type ReplanEvent, partsOf } from '../model';
+import type { Plan } from '../planning';
+import type { PlannedPass } from '../schedule';
+
+/** What hands, eyes and ears tell in a pass, and what to do then. */
+export const cues = ['lifting', 'gliding', 'foam-clings', 'lather', 'loosening', 'runs-clear', 'dries-hard', 'dirt-on-drying', 'haze', 'too-much', 'cleaner-dries', 'brush-drags'] as const;
+export type Cue = (typeof cues)[number];
+
+/** Two at the moment of need: the one that says that it works, and the one that says that it does not. */
+export function cuesFor({ zones }: Plan, { act, parts }: Pick<PlannedPass, 'act' | 'parts'>): readonly Cue[] {
+  switch (act) {
+    case 'flush':
+      return ['loosening', 'runs-clear'];
+    case 'dry':
+      return ['dirt-on-drying', 'dries-hard'];
+    case 'glass':
+      return ['haze', 'dries-hard'];
+    case 'protect':
+      return ['too-much', 'haze'];
+    case 'wipe': {
+      const options = zones.flatMap(({ zone, option }) => (option && parts.some(({ zoneId }) => zoneId === zone.id) ? [option] : []));
+      if (options.some(({ cleaner }) => cleaner && !cleaner.left)) return ['cleaner-dries', 'brush-drags'];
+      const contacts = options.map(({ treatment }) => partsOf(treatment).contact);
+      if (contacts.includes('foam-shampoo') || contacts.includes('shampoo')) return ['lather', 'gliding'];
+      return [contacts.includes('foam') ? 'foam-clings' : 'lifting', 'gliding'];
+    }
+  }
+}
+
+/** What can be told with one press when it does not go as it should. */
+export type Trouble = Extract<ReplanEvent['kind'], 'drags' | 'smears' | 'crackles' | 'new-marks'>;
+export const troubles: readonly Trouble[] = ['drags', 'smears', 'crackles', 'new-marks'];
