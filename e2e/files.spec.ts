@@ -64,11 +64,11 @@ test('an import over what is here asks, keeps what was chosen, and is taken back
     }
     await dialog(page).getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.locator('[data-last-import]')).toContainText('theirs.json');
-    await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(choice === 'Keep both' ? 9 : 8);
+    await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(choice === 'Keep both' ? 14 : 13);
     expect((await storedJob(page, 'demo-deck'))!.job['client'] === 'From the file').toBe(choice !== 'Keep both');
     await page.getByRole('button', { name: 'Take the import back' }).click();
     await expect(page.locator('[data-last-import]')).toBeHidden();
-    await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(8);
+    await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(13);
     expect((await storedJob(page, 'demo-deck'))!.job).toEqual(before!.job);
   }
 });
@@ -98,7 +98,7 @@ test('a backup with a picture goes to another browser, with nothing different', 
   const mine = await storedJob(page, 'demo-deck');
   const other = await (await pinned(await browser.newContext())).newPage();
   await other.goto(new URL('/jobs', page.url()).href);
-  await expect(other.locator('.job', { hasText: 'Planned' })).toHaveCount(8);
+  await expect(other.locator('.job', { hasText: 'Planned' })).toHaveCount(13);
   await give(other, 'all.zip', backup);
   await expect(row(other, 'job/demo-deck')).toBeVisible();
   await choose(other, 'job/demo-deck', 'Take the file’s');

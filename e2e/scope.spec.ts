@@ -23,7 +23,7 @@ for (const [size, viewport] of [
       await expect(page.locator('esm-net-legend')).toContainText('Not asked for');
       await expect(page.getByText('For the client')).toHaveCount(0);
       await openStage(page, 'handover', courtyard);
-      await expect(page.locator('esm-handover-stage')).toContainText('Show-floor touch-up: bodywork and glass outside');
+      await expect(page.locator('esm-handover-stage')).toContainText('Show-floor touch-up: bodywork, trim with badges and glass outside');
       await expect(page.locator('esm-handover-stage')).not.toContainText('Left as it was');
       await expect(page.locator('esm-handover-stage')).toContainText('Not asked for, so left as it is: wheels and tyres, door shuts and boot sill.');
     });

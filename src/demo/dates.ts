@@ -7,6 +7,7 @@ const ahead: Readonly<Record<string, number>> = {
   'demo-courtyard': 0,
   'demo-yard': 1,
   'demo-topper': 2,
+  'demo-seams': 4,
   'demo-refusal': 3,
   'demo-hall': 6,
   'demo-track': 8,

@@ -1,7 +1,7 @@
 import { type Job, type Package, type SoilKind, type SoilLevel, type SoilMap, type ZoneId, type ZoneSoil, noCare, usualScope } from '@esmero/model';
 import { defaultChoices as choices, zonesOf } from '@esmero/core';
 import { celsius } from '@esmero/units';
-import { careProducts, device, foamer, gear, packages, products, sites, spareBuckets, towels, vehicles, vessels } from './library';
+import { careProducts, device, foamer, gear, packages, products, sites, spareBuckets, spareGear, towels, vehicles, vessels } from './library';
 
 type Mark = readonly [kind: SoilKind, level: SoilLevel];
 
@@ -257,9 +257,27 @@ export const jobs: readonly Job[] = [
       vehicle: vehicles.family,
       site: sites.courtyard,
       products: [...Object.values(products), careProducts.topper, careProducts.trim, careProducts.tyre],
+      scope: [...usualScope, 'barrels', 'details', 'glass-inside'],
       care: { paint: { use: 'topper', on: 'uppers' }, trim: true, tyres: 'after-drive' },
     },
-    { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },
+    { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1], also: { 'glass-inside': zoneSoil(['dust', 1]) } },
+  ),
+  job(
+    {
+      id: 'demo-seams',
+      name: 'Seams and boot sill, papers in the boot',
+      client: 'Town council',
+      date: '2031-07-21',
+      vehicle: vehicles.council,
+      scope: ['trim', 'shuts', 'boot-sill', 'engine'],
+      around: ['boot-belongings', 'electronics', 'people'],
+      site: { ...sites.hall, workers: 1 },
+      gear: [spareGear.steamer],
+      vessels: [vessels.sprayA, foamer],
+      products: [products.amberSpray, products.clearGlass],
+      note: 'Files in the boot. Nothing may drip.',
+    },
+    { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1], also: { ...shutsWith(['grit', 3]), 'engine-bay': zoneSoil(['dust', 2]) } },
   ),
   job(
     {

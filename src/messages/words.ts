@@ -358,7 +358,7 @@ export const scopeName: Readonly<Record<ScopePart, string>> = worded({
   wheels: 'wheels and tyres',
   shuts: 'door shuts',
   'boot-sill': 'boot sill',
-  trim: 'trim and badges',
+  trim: 'trim with badges',
   barrels: 'wheel barrels',
   details: 'fuel flap, handle cups and exhaust tips',
   'glass-inside': 'glass inside',

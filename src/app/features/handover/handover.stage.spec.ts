@@ -20,7 +20,7 @@ describe('the handover', () => {
 
   it('says before and after what this wash does not do', async () => {
     const { element, settle, job } = await show(HandoverStage);
-    job.edit('glass and body', (one) => ({ ...one, scope: ['body', 'glass'] }));
+    job.edit('glass and body', (one) => ({ ...one, scope: ['body', 'trim', 'glass'] }));
     await settle();
     expect(element.textContent).toContain('Not asked for, so left as it is: wheels and tyres, door shuts and boot sill.');
     expect(element.textContent).toContain('Marks in the paint stay as they are: scratch and swirls.');

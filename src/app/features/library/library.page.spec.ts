@@ -30,7 +30,7 @@ async function show(kind: string) {
 describe('the library', () => {
   it('lists what there is with where its figures come from', async () => {
     const { element } = await show('product');
-    expect(element.querySelectorAll('.item')).toHaveLength(5);
+    expect(element.querySelectorAll('.item')).toHaveLength(13);
     expect(element.querySelector('.item')?.textContent).toContain('from the label');
   });
 

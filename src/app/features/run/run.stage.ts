@@ -247,8 +247,8 @@ export class RunStage {
   }
 
   protected end(): void {
-    this.change('The run is over', (job) => endRun(job, this.now()));
     this.noteProtection();
+    this.change('The run is over', (job) => endRun(job, this.now()));
   }
 
   /** What was put on is kept with the car. */

@@ -29,7 +29,7 @@ describe('site', () => {
     expect(pressed('Wheels and tyres')).toBe(true);
     pressable(element, 'Wheels and tyres')!.click();
     await settle();
-    expect(job.job()!.scope).toEqual(['body', 'glass', 'shuts', 'boot-sill']);
+    expect(job.job()!.scope).toEqual(['body', 'trim', 'glass', 'shuts', 'boot-sill']);
     expect(job.plan()!.zones.filter(({ inScope }) => !inScope).every(({ treatment }) => treatment === 'leave')).toBe(true);
     pressable(element, 'Show-floor touch-up')!.click();
     await settle();
