@@ -8,6 +8,7 @@ const ahead: Readonly<Record<string, number>> = {
   'demo-yard': 1,
   'demo-topper': 2,
   'demo-seams': 4,
+  'demo-courier': 5,
   'demo-refusal': 3,
   'demo-hall': 6,
   'demo-track': 8,

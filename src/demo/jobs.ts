@@ -264,6 +264,20 @@ export const jobs: readonly Job[] = [
   ),
   job(
     {
+      id: 'demo-courier',
+      name: 'Courier’s motorcycle after the rain',
+      client: 'Lantern couriers',
+      date: '2031-07-22',
+      vehicle: vehicles.courier,
+      site: { ...sites.courtyard, minutes: 60 },
+      products: [...Object.values(products), careProducts.degreaser],
+      choices: { ...choices, brush: 'lubricated' },
+      note: 'Let it stand a quarter of an hour: the exhaust is hot.',
+    },
+    { top: ['road-film', 1], upper: ['road-film', 2], lower: ['road-film', 2], wheels: ['road-film', 3] },
+  ),
+  job(
+    {
       id: 'demo-seams',
       name: 'Seams and boot sill, papers in the boot',
       client: 'Town council',

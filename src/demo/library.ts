@@ -20,6 +20,7 @@ export const vehicles = {
   farm: vehicle('v-farm', 'Orchard pickup, red', 'pickup', 'clear-coat', 'mid', true),
   ferry: vehicle('v-ferry', 'Ferry crew SUV, dark blue', 'suv', 'clear-coat', 'dark', true),
   pilot: vehicle('v-pilot', 'Harbour pilot’s sedan, black', 'sedan', 'clear-coat', 'black'),
+  courier: vehicle('v-courier', 'Courier’s motorcycle, red', 'motorcycle', 'clear-coat', 'mid'),
   baker: vehicle('v-baker', 'Baker’s van, matte black', 'van', 'matte', 'black', true),
 } as const;
 

@@ -96,7 +96,7 @@ export function gateSentence(gate: Gate, u: Units): string {
     case 'keep-dry':
       return `${toMindName[gate.what]}: nothing wet here. Steam, or a spray on the towel, may do.`;
     case 'electrics':
-      return 'An engine bay gets a spray or a light foam at most: its electrics stay dry.';
+      return 'No jet and no wet towel here: electrics and bearings stay dry. A spray or a light foam at most.';
     case 'chemistry':
       return 'Only what is rinsed off again may touch this car.';
     case 'leaves-layer':
@@ -283,6 +283,7 @@ export const cautionSentence: Readonly<Record<Caution, string>> = worded({
   solvent: 'Tar and sap lifters burn and irritate: no flame, fresh air, gloves, off hot panels, towels aired before the wash.',
   'wheel-cleaner': 'Wheel cleaner and degreaser: gloves and eyes, cold wheels only, off discs, pads and bare metal; never let them dry, never mix them with anything.',
   traffic: 'Traffic and people: cones, a bright vest, cables and water off the way; local rules for work on the road go first.',
+  'hot-exhaust': 'Exhaust and engine burn, and dry everything on them: let them cool to the hand first. Nothing slippery on tyres, brake discs, footrests and seat.',
   engine: 'Engine bay: only a cold engine, electrics and intakes covered, a light foam, wiped dry. Nothing electrical or high-voltage is touched; on an electric vehicle leave it to licensed people.',
   dressing: 'Dressings make tread, brake discs, pedals and seats slippery: keep them off, and wipe off what is too much.',
   'hot-panels': 'Panels are hot enough to burn a hand: shade the car and let it cool.',

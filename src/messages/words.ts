@@ -1,9 +1,16 @@
 import type { Guarding, Mix, BucketName, SystemRun, Content, Kit, SideUse, ZonePlan } from '@esmero/core';
-import type { Body, Bottled, BucketSystem, BugCover, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, HiddenCentrePart, HiddenFlankPart, ToMind, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
+import type { Body, Bottled, BucketSystem, BugCover, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, HiddenCentrePart, HiddenFlankPart, BikeCentrePart, BikeFlankPart, ToMind, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
 import { partsOf } from '@esmero/model';
 import { worded } from './english';
 
-const flank: Readonly<Record<FlankPart | HiddenFlankPart, string>> = worded({
+const flank: Readonly<Record<FlankPart | BikeFlankPart | HiddenFlankPart, string>> = worded({
+  tank: 'side of the tank',
+  fairing: 'fairing',
+  'tail-panel': 'tail panel',
+  mudguard: 'mudguard',
+  engine: 'engine',
+  exhaust: 'exhaust',
+  chain: 'chain and swing arm',
   'front-barrel': 'front barrel',
   'rear-barrel': 'rear barrel',
   'front-handle': 'front handle cup',
@@ -30,7 +37,13 @@ const flank: Readonly<Record<FlankPart | HiddenFlankPart, string>> = worded({
   'rear-arch': 'rear arch',
 });
 
-const centre: Readonly<Record<CentrePart | HiddenCentrePart, string>> = worded({
+const centre: Readonly<Record<CentrePart | BikeCentrePart | HiddenCentrePart, string>> = worded({
+  instruments: 'Instruments',
+  'tank-top': 'Top of the tank',
+  seat: 'Seat',
+  screen: 'Screen',
+  headlamp: 'Headlamp',
+  'tail-light': 'Tail light and plate',
   'fuel-flap': 'Fuel flap',
   'exhaust-tips': 'Exhaust tips',
   'glass-inside': 'Glass inside',
@@ -54,9 +67,9 @@ const centre: Readonly<Record<CentrePart | HiddenCentrePart, string>> = worded({
 const isSide = (id: ZoneId): boolean => /^(left|right)-/.test(id);
 
 export function zoneName(id: ZoneId): string {
-  if (!isSide(id)) return centre[id as CentrePart | HiddenCentrePart];
+  if (!isSide(id)) return centre[id as CentrePart | BikeCentrePart | HiddenCentrePart];
   const side = id.startsWith('left-') ? 'Left' : 'Right';
-  return `${side} ${flank[id.replace(/^(left|right)-/, '') as FlankPart | HiddenFlankPart]}`;
+  return `${side} ${flank[id.replace(/^(left|right)-/, '') as FlankPart | BikeFlankPart | HiddenFlankPart]}`;
 }
 
 /** "Roof, Bonnet and 3 more" */
@@ -136,6 +149,7 @@ export const spotName: Readonly<Record<SpotKind, string>> = {
 };
 
 export const bodyName: Readonly<Record<Body, string>> = worded({
+  motorcycle: 'Motorcycle',
   sedan: 'Sedan',
   hatchback: 'Hatchback',
   estate: 'Estate',

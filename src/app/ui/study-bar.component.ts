@@ -11,7 +11,7 @@ import { partsText } from '@esmero/messages';
   template: `
     @if (share() !== null) {
       <span class="row">
-        <p-progressbar [value]="percent()" [showValue]="false" [attr.aria-label]="question()" />
+        <p-progressbar [value]="percent()" [showValue]="false" [attr.aria-level]="null" [attr.aria-label]="question()" />
         <p-button label="Stop" severity="secondary" [outlined]="true" (onClick)="stop.emit()" />
       </span>
     } @else if (failure(); as message) {

@@ -10,7 +10,7 @@ import { ProgressBar } from 'primeng/progressbar';
   template: `
     <div class="note busy" role="status" data-busy>
       <span>{{ what() }} …</span>
-      <p-progressbar [value]="percent()" [showValue]="false" [attr.aria-label]="what()" />
+      <p-progressbar [value]="percent()" [showValue]="false" [attr.aria-level]="null" [attr.aria-label]="what()" />
       <p-button label="Cancel" size="small" severity="secondary" (onClick)="stop.emit()" />
     </div>
   `,

@@ -11,8 +11,11 @@ export const bodies = [
   'van',
   'minivan',
   'city',
+  'motorcycle',
 ] as const;
 export type Body = (typeof bodies)[number];
+/** Bodies that are drawn after a car's template. */
+export type CarBody = Exclude<Body, 'motorcycle'>;
 
 /** What decides how easily the painted skin takes marks. */
 export const finishes = ['soft', 'matte', 'clear-coat', 'coated', 'film-wrapped'] as const;

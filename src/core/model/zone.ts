@@ -25,6 +25,14 @@ export const flankParts = [
 ] as const;
 export type FlankPart = (typeof flankParts)[number];
 
+/** Parts of one side of a motorcycle besides its wheels and tyres. */
+export const bikeFlankParts = ['tank', 'fairing', 'tail-panel', 'mudguard', 'engine', 'exhaust', 'chain'] as const;
+export type BikeFlankPart = (typeof bikeFlankParts)[number];
+
+/** Parts of a motorcycle in the middle. */
+export const bikeCentreParts = ['instruments', 'tank-top', 'seat', 'screen', 'headlamp', 'tail-light'] as const;
+export type BikeCentrePart = (typeof bikeCentreParts)[number];
+
 /** Pieces of one side that no view shows. */
 export const hiddenFlankParts = ['front-barrel', 'rear-barrel', 'front-handle', 'rear-handle'] as const;
 export type HiddenFlankPart = (typeof hiddenFlankParts)[number];
@@ -52,7 +60,8 @@ export type CentrePart = (typeof centreParts)[number];
 
 export type Side = 'left' | 'right';
 export type HiddenZoneId = HiddenCentrePart | `${Side}-${HiddenFlankPart}`;
-export type ZoneId = CentrePart | `${Side}-${FlankPart}` | HiddenZoneId;
+export type BikeZoneId = BikeCentrePart | `${Side}-${BikeFlankPart}`;
+export type ZoneId = CentrePart | `${Side}-${FlankPart}` | BikeZoneId | HiddenZoneId;
 
 export const hiddenZoneIds: readonly HiddenZoneId[] = [
   ...hiddenCentreParts,
@@ -66,6 +75,8 @@ export const zoneIds: readonly ZoneId[] = [
   ...centreParts,
   ...flankParts.map((part) => `left-${part}` as const),
   ...flankParts.map((part) => `right-${part}` as const),
+  ...bikeCentreParts,
+  ...bikeFlankParts.flatMap((part) => [`left-${part}`, `right-${part}`] as const),
   ...hiddenZoneIds,
 ];
 

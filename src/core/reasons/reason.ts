@@ -144,5 +144,6 @@ export const cautions = [
   'dressing',
   'engine',
   'traffic',
+  'hot-exhaust',
 ] as const;
 export type Caution = (typeof cautions)[number];

@@ -62,6 +62,8 @@ function gearGates({ flush: { gear: kind } }: Flushed, { job: { site }, gear }: 
 
 /** What no view shows keeps dry inside, and an engine bay gets a spray or a foam at most. */
 function hiddenGates({ zone: { id } }: SoiledZone, { flush }: Flushed, { purposes }: ContactRule): Gate[] {
+  // A jet on instruments, bearings and chain does harm.
+  if (flush.jet && /^instruments$|-engine$|-chain$/.test(id)) return [{ code: 'electrics' }];
   if (!isHidden(id)) return [];
   const wets = flush.source !== null || flush.gear !== null;
   const inside = id === 'glass-inside' || id === 'engine-bay' || id === 'mats';

@@ -3,6 +3,7 @@ import type { Point, Polygon, Vehicle, View } from '../model';
 import { type Corner, rounded } from './curve';
 import { bodyOutline } from './flank';
 import { type Frame, frameOf } from './frame';
+import { motorcycleDetails } from './motorcycle';
 
 /** What makes an outline look like a car besides its zones: nothing that is washed by itself. */
 export interface Detail {
@@ -132,4 +133,4 @@ function details(vehicle: Vehicle): readonly Detail[] {
 const KEPT = 16;
 
 /** What is drawn of a vehicle besides its zones, in the metres of each view: bodies and tyres first, lamps, handles and spokes after. */
-export const detailsOf: (vehicle: Vehicle) => readonly Detail[] = recent(KEPT, JSON.stringify, details);
+export const detailsOf: (vehicle: Vehicle) => readonly Detail[] = recent(KEPT, JSON.stringify, (vehicle: Vehicle) => (vehicle.body === 'motorcycle' ? motorcycleDetails(vehicle) : details(vehicle)));

@@ -1,4 +1,4 @@
-import type { Point, Vehicle } from '../model';
+import type { CarBody, Point, Vehicle } from '../model';
 import { bodyTemplates, type BodyTemplate } from './template';
 
 /** A template scaled to one vehicle: the points from which every outline is drawn, in metres. */
@@ -34,7 +34,7 @@ const ARCH_GAP = 0.16;
 const SILL = 0.075;
 
 export function frameOf(vehicle: Vehicle): Frame {
-  const template = bodyTemplates[vehicle.body];
+  const template = bodyTemplates[vehicle.body as CarBody];
   const { lengthM, widthM, heightM, wheelbaseM, clearanceM, wheelDiameterM } = vehicle.dimensions;
   const at = ([along, up]: readonly [number, number]): Point => [along * lengthM, up * heightM];
   const wheelRadius = wheelDiameterM / 2;

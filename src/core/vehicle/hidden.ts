@@ -64,6 +64,8 @@ function zoneFrom(id: HiddenZoneId, vehicle: Vehicle, zones: readonly Zone[]): Z
 
 /** Pieces of a vehicle that no view shows; a point stands for where they are. Areas are our judgement. */
 export const hiddenZonesOf: (vehicle: Vehicle) => readonly Zone[] = recent(64, JSON.stringify, (vehicle: Vehicle) => {
+  // A motorcycle hides nothing.
+  if (vehicle.body === 'motorcycle') return [];
   const zones = zonesOf(vehicle);
   return hiddenZoneIds.filter((id) => isThere(id, zones)).map((id) => zoneFrom(id, vehicle, zones));
 });

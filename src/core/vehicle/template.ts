@@ -1,5 +1,6 @@
-import type { Body, Dimensions } from '../model';
+import type { Body, CarBody, Dimensions } from '../model';
 import { metres } from '../units';
+import { motorcycleSize } from './motorcycle';
 
 /** A point of the profile as shares of length and height. */
 type Share = readonly [alongLength: number, ofHeight: number];
@@ -107,7 +108,7 @@ const suv: BodyTemplate = {
   roofWidth: 0.7,
 };
 
-export const bodyTemplates: Readonly<Record<Body, BodyTemplate>> = {
+export const bodyTemplates: Readonly<Record<CarBody, BodyTemplate>> = {
   sedan,
   hatchback,
   estate: {
@@ -203,4 +204,4 @@ export const bodyTemplates: Readonly<Record<Body, BodyTemplate>> = {
   },
 };
 
-export const defaultDimensions = (body: Body): Dimensions => bodyTemplates[body].defaults;
+export const defaultDimensions = (body: Body): Dimensions => (body === 'motorcycle' ? motorcycleSize : bodyTemplates[body].defaults);

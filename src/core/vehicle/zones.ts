@@ -4,6 +4,7 @@ import { degrees, m2, metres } from '../units';
 import { centreShapes } from './centre';
 import { flankShapes } from './flank';
 import { frameOf } from './frame';
+import { motorcycleZones } from './motorcycle';
 import { areaOf, centroidOf } from './polygon';
 import { type Traits, centreTraits, flankTraits } from './traits';
 
@@ -68,4 +69,4 @@ const KEPT = 64;
  * a body has only the parts that it has. Left and right have the same outlines, seen from their
  * own side. Areas grow with the square of a uniform scale.
  */
-export const zonesOf: (vehicle: Vehicle) => readonly Zone[] = recent(KEPT, JSON.stringify, outlined);
+export const zonesOf: (vehicle: Vehicle) => readonly Zone[] = recent(KEPT, JSON.stringify, (vehicle: Vehicle) => (vehicle.body === 'motorcycle' ? motorcycleZones(vehicle) : outlined(vehicle)));

@@ -7,10 +7,10 @@ type Sizes = Readonly<Record<string, number>>;
 const sized = (name: 'wheelbase' | 'height' | 'clearance' | 'wheel' | 'overhang', holds: (d: Sizes) => boolean) =>
   check(name, (_value, object) => holds(object as Sizes), { code: name });
 
-/** Sizes of a road vehicle, metres; wide enough for a bubble car and a long van. */
+/** Sizes of a road vehicle, metres; wide enough for a motorcycle and a long van. */
 export class DimensionsDocument {
   @Between(1.5, 9) lengthM!: number;
-  @Between(0.9, 2.8) widthM!: number;
+  @Between(0.5, 2.8) widthM!: number;
   // A body higher than it is long has no shape that the templates could draw.
   @sized('height', (d) => !(d['heightM']! >= d['lengthM']!))
   @Between(0.8, 3.5)
