@@ -304,6 +304,23 @@ describe('published schemas', () => {
     expect(read.value.choices.assumptions).toEqual({});
   });
 
+  it('takes jobs, cars, products and packages from before version 14 as they were: nothing put on, nothing to mind, grille and badges with the body', () => {
+    const file = JSON.parse(writeJob(deck));
+    const { care: _1, around: _2, ...before } = file.job;
+    delete before.vehicle.protection;
+    const without = (of: object, ...keys: readonly string[]): object => Object.fromEntries(Object.entries(of).filter(([key]) => !keys.includes(key)));
+    for (const product of before.products) product.uses = product.uses.map((use: object) => without(use, 'mLPerM2', 'dwellS', 'rinseAfter', 'inSun'));
+    before.choices = without(before.choices, 'chemistry', 'medium', 'guards', 'dryTouch');
+    before.scope = ['body', 'glass', 'wheels', 'shuts', 'boot-sill'];
+    const read = readJob(JSON.stringify({ ...file, version: 13, job: before }));
+    expect(read.ok && read.value).toEqual(deck);
+    const all = JSON.parse(writeCollection(held(demo)));
+    for (const { item } of all.collection.packages) delete item.care;
+    for (const { item } of all.collection.vehicles) delete item.protection;
+    const again = readCollection(JSON.stringify({ ...all, version: 12 }));
+    expect(again.ok && again.value.library.filter(({ kind }) => kind === 'package').every(({ item }) => 'care' in item)).toBe(true);
+  });
+
   it('answers what version 12 asks as everybody did before, and keeps passes that were changed by hand', () => {
     const file = JSON.parse(writeJob(deck));
     const { rinseWith: _1, standing: _2, pair: _3, passes: _4, ...before } = file.job.choices;

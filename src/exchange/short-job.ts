@@ -1,4 +1,4 @@
-import { defaultDimensions, zonesOf } from '@esmero/core';
+import { defaultDimensions, zonesIn } from '@esmero/core';
 import type { Choices, Job, Site, SoilMap, Vehicle, Zone, ZoneId } from '@esmero/model';
 import { metres } from '@esmero/units';
 import { ShortJobDocument, type ShortVehicleDocument, type SoilGroup, soilLine, soilWords } from './documents/short-job';
@@ -101,7 +101,8 @@ export function readShortJob(text: string, templates: Readonly<Record<string, Jo
   const site = template.sites[place];
   if (!site) return oneOf('job.site', Object.keys(template.sites), place);
   const vehicle = vehicleOf(short.vehicle);
-  const zones = zonesOf(vehicle);
+  const scope = (short.scope ?? template.job.scope) as Job['scope'];
+  const zones = zonesIn({ vehicle, scope });
   const soil = soilOf(short.soil, zones);
   const silent = zones.filter(({ id }) => !soil[id]).length;
   const assumed: readonly Assumed[] = [
@@ -120,7 +121,10 @@ export function readShortJob(text: string, templates: Readonly<Record<string, Jo
     client: '',
     note: '',
     vehicle,
-    ...(short.scope ? { scope: short.scope as Job['scope'], soldAs: null } : {}),
+    scope,
+    ...(short.scope ? { soldAs: null } : {}),
+    ...(short.care ? { care: short.care as Job['care'], soldAs: null } : {}),
+    ...(short.around ? { around: short.around as Job['around'] } : {}),
     site: { ...site, workers: (short.people ?? site.workers) as Site['workers'] },
     soil: { ...clean, ...soil } as SoilMap,
     since: [],

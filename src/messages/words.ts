@@ -158,7 +158,7 @@ export const bodyName: Readonly<Record<Body, string>> = worded({
   pickup: 'Pickup',
   van: 'Van',
   minivan: 'Minivan',
-  city: 'Small city car',
+  city: 'City car',
 });
 
 export const finishName: Readonly<Record<Finish, string>> = {

@@ -31,7 +31,16 @@ const FACES = 4;
 function piecesOf(id: ZoneId, a: Assumptions): number | undefined {
   if (id.endsWith('-barrel')) return a.barrelSeconds;
   if (id.endsWith('-handle')) return a.handleSeconds;
+  if (id.endsWith('-engine')) return a.bikeEngineSeconds;
+  if (/-(tank|fairing|tail-panel|mudguard|exhaust|chain)$/.test(id)) return a.bikeSideSeconds;
   switch (id) {
+    case 'instruments':
+    case 'tank-top':
+    case 'seat':
+    case 'screen':
+    case 'headlamp':
+    case 'tail-light':
+      return a.bikeTopSeconds;
     case 'fuel-flap':
       return a.fuelFlapSeconds;
     case 'exhaust-tips':

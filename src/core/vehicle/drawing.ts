@@ -1,17 +1,10 @@
 import { recent } from '../cache';
-import type { Point, Polygon, Vehicle, View } from '../model';
+import type { Point, Polygon, Vehicle } from '../model';
 import { type Corner, rounded } from './curve';
+import type { Detail } from './detail';
 import { bodyOutline } from './flank';
 import { type Frame, frameOf } from './frame';
 import { motorcycleDetails } from './motorcycle';
-
-/** What makes an outline look like a car besides its zones: nothing that is washed by itself. */
-export interface Detail {
-  readonly kind: 'body' | 'glass' | 'stub' | 'lamp' | 'tail-lamp' | 'handle' | 'spoke';
-  readonly view: View;
-  /** A closed outline, or the two ends of a line. */
-  readonly points: Polygon;
-}
 
 const mirroredAcross = (half: readonly Corner[]): Corner[] => [...half, ...[...half].reverse().map(([x, y, r]): Corner => [-x, y, r])];
 

@@ -1,5 +1,5 @@
 export { detailsOf } from './drawing';
-export type { Detail } from './drawing';
+export type { Detail } from './detail';
 export { mirrored } from './mirror';
 export { hiddenZonesOf } from './hidden';
 export { hiddenInScope, isInScope, outOfScope, scopePartOf, zonesIn } from './scope';

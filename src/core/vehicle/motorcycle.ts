@@ -1,7 +1,7 @@
 import type { BikeCentrePart, BikeFlankPart, FlankPart, Point, Polygon, Side, Vehicle, View, Zone, ZoneId } from '../model';
 import { degrees, m2, metres } from '../units';
 import { type Corner, rounded } from './curve';
-import type { Detail } from './drawing';
+import type { Detail } from './detail';
 import { areaOf, centroidOf, circle, halfRing, ring } from './polygon';
 import type { Traits } from './traits';
 
@@ -144,6 +144,7 @@ export function motorcycleDetails(vehicle: Vehicle): readonly Detail[] {
     stub(view, bar(rear, point(at(0.6, 0.36)), radius * 0.09)),
     stub(view, [at(0.4, 0.66), at(0.64, 0.72), at(0.7, 0.62), at(0.64, 0.3), at(0.48, 0.2)]),
     stub(view, bar(point(at(0.3, 0.86)), point(at(0.4, 0.84)), radius * 0.06)),
+    stub(view, bar(point(at(0.315, 0.84)), point(at(0.318, 0.94)), radius * 0.03)),
     ...[front, rear].flatMap(([x, y]) =>
       Array.from({ length: 6 }, (_, i): Detail => {
         const angle = ((30 + i * 60) * Math.PI) / 180;

@@ -1,5 +1,6 @@
-import { bodies, bucketSystems, colours, finishes, approaches, scopeParts, vehicleMethods } from '@esmero/model';
-import { Between, Maybe, One, OneOf, SomeOf, Text, check } from './rules';
+import { bodies, bucketSystems, colours, finishes, approaches, scopeParts, surroundingsToMind, vehicleMethods } from '@esmero/model';
+import { CareDocument } from './care';
+import { Between, ManyOf, Maybe, One, OneOf, SomeOf, Text, check } from './rules';
 
 /** Parts of a car that are spoken of together, from the cleanest down. */
 export const soilGroups = ['all', 'glass', 'top', 'uppers', 'ends', 'lowers', 'shuts', 'wheels'] as const;
@@ -51,5 +52,7 @@ export class ShortJobDocument {
   @Maybe() @OneOf(approaches) approach?: string;
   @Maybe() @OneOf(bucketSystems) bucket?: string;
   @Maybe() @SomeOf(scopeParts) scope?: string[];
+  @Maybe() @One(() => CareDocument) care?: CareDocument;
+  @Maybe() @ManyOf(surroundingsToMind) around?: string[];
   @Maybe() @Between(1, 2) people?: number;
 }

@@ -76,7 +76,7 @@ const vehicleOf = (body: Body, colour: Colour): Vehicle => ({ ...newItem.vehicle
     }
     .answers {
       display: grid;
-      grid-template-columns: repeat(auto-fill, minmax(min(7rem, 100%), 1fr));
+      grid-template-columns: repeat(auto-fill, minmax(min(6.2rem, 100%), 1fr));
       gap: 0.5rem;
     }
     .answers button {

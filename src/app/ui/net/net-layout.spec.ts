@@ -96,7 +96,7 @@ describe('what is drawn', () => {
 });
 
 describe('one side alone', () => {
-  it.each(bodies)('%s: has the panels of its side, upright', (body) => {
+  it.each(bodies.filter((body) => body !== 'motorcycle'))('%s: has the panels of its side, upright', (body) => {
     const vehicle = { ...newItem.vehicle('v'), body, dimensions: defaultDimensions(body) };
     const zones = zonesOf(vehicle);
     for (const view of views) {
