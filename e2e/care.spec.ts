@@ -37,7 +37,7 @@ for (const [size, viewport] of [
       await page.getByRole('combobox', { name: 'On the paint' }).click();
       await page.getByRole('option', { name: 'Topper on all the paint' }).click();
       await expect.poll(minutes).toBeGreaterThan(before);
-      await page.getByRole('group', { name: 'What is to be minded' }).getByRole('button', { name: 'Traffic beside it' }).click();
+      await page.getByRole('group', { name: 'Watch out for' }).getByRole('button', { name: 'Traffic beside it' }).click();
       await openStage(page, 'order', topper);
       await expect(page.locator('esm-work-order-stage')).toContainText('On the clean car: topper on all the paint; trim dressing; tyre dressing after the drive');
       await openStage(page, 'run', topper);

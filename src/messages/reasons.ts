@@ -281,8 +281,8 @@ export const cautionSentence: Readonly<Record<Caution, string>> = worded({
   electricity:
     'Cables, batteries and chargers stay away from water; a residual-current device on mains. Nothing inside an electric vehicle is touched.',
   solvent: 'Tar and sap lifters burn and irritate: no flame, fresh air, gloves, off hot panels, towels aired before the wash.',
-  'wheel-cleaner': 'Wheel cleaner and degreaser: gloves and eyes, cold wheels only, off discs, pads and bare metal; never let them dry, never mix them with anything.',
-  traffic: 'Traffic and people: cones, a bright vest, cables and water off the way; local rules for work on the road go first.',
+  'wheel-cleaner': 'Wheel cleaner and degreaser: gloves and eye protection, cold wheels only, off discs, pads and bare metal; never let them dry, never mix them with anything.',
+  traffic: 'Traffic and people: cones, a bright vest, cables and water out of the way; local rules for work on the road come first.',
   'hot-exhaust': 'Exhaust and engine burn, and dry everything on them: let them cool to the hand first. Nothing slippery on tyres, brake discs, footrests and seat.',
   engine: 'Engine bay: only a cold engine, electrics and intakes covered, a light foam, wiped dry. Nothing electrical or high-voltage is touched; on an electric vehicle leave it to licensed people.',
   dressing: 'Dressings make tread, brake discs, pedals and seats slippery: keep them off, and wipe off what is too much.',

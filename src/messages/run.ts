@@ -109,6 +109,12 @@ function careText({ zones }: Plan, { parts }: PlannedPass): string {
   }
 }
 
+/** Droppings that are left alone keep a hand’s breadth round them. */
+function keepsOff({ zones }: Plan, { act, parts }: PlannedPass | Task): string[] {
+  const left = act === 'wipe' && zones.some(({ zone, option }) => parts.some(({ zoneId }) => zoneId === zone.id) && option?.spots.some(({ kind, left: why }) => kind === 'droppings' && why !== null));
+  return left ? ['Leave the droppings, and a hand’s breadth round them'] : [];
+}
+
 /** What one press of a trigger gives, mL (judged). */
 const PRESS_ML = 1.2;
 
@@ -125,7 +131,7 @@ export function stepsFor(plan: Plan, task: Task): readonly string[] {
   const own = steps.filter(({ pass, worker }) => worker === task.worker && pass !== null);
   const endS = Math.max(...own.filter(({ pass }) => pass === task.pass).map((step) => step.endS));
   const startS = Math.max(0, ...own.filter((step) => step.pass! < task.pass && (step.kind === 'wipe' || step.kind === 'finish')).map((step) => step.endS));
-  const lines: string[] = [];
+  const lines: string[] = keepsOff(plan, task);
   const say = (line: string): void => {
     if (lines.at(-1) !== line) lines.push(line);
   };

@@ -362,7 +362,7 @@ export const toMindText: Readonly<Record<ToMind, string>> = worded({
   'soft-top': 'The soft top is fabric: it is left out, and kept dry of product.',
   'child-seat': 'Cover the child seat; rear door shuts get no wet towel.',
   electronics: 'Cover screens and plugs; door shuts get no wet towel.',
-  people: 'Cones out, hose and cables off the way, warn before you rinse.',
+  people: 'Cones out, hose and cables out of the way; warn people before you rinse.',
   traffic: 'Cones and a bright vest; face the traffic, and lay nothing on its side.',
 });
 
@@ -447,6 +447,8 @@ export const markName: Readonly<Record<MarkKind, string>> = {
   swirls: 'swirls',
   chip: 'chip',
   dent: 'dent',
+  'water-spots': 'water spots',
+  etching: 'etching',
   stain: 'stained trim',
   residue: 'polish residue',
   other: 'something else',

@@ -14,7 +14,7 @@ export function guardingsFor(around: readonly ToMind[]): readonly Guarding[] {
 
 /** A towel that comes wet, or water that runs. */
 const wets = (purposes: readonly MixPurpose[], { flush, standsUm }: Flushed): boolean =>
-  purposes.some((purpose) => purpose === 'wash' || purpose === 'presoak' || purpose === 'shampoo') || (flush.source !== null && flush.source !== 'line' && standsUm > 0);
+  purposes.some((purpose) => purpose === 'wash' || purpose === 'presoak' || purpose === 'shampoo') || (flush.source !== null && flush.gear !== 'steamer' && standsUm > 0);
 
 /** Openings beside which something lies that must stay dry. */
 const openTo: Readonly<Partial<Record<ToMind, (id: ZoneId) => boolean>>> = {

@@ -85,6 +85,14 @@ describe('what is put onto a clean car', () => {
     expect(leftIn(cared(uppers))).toHaveLength(0);
   });
 
+  it('never makes a seat slippery', () => {
+    const plan = planJob(cared({ trim: true }, { vehicle: sampleVehicle('motorcycle') }));
+    const dressed = plan.zones.filter(({ option }) => (option?.laidMl['trim-dressing'] ?? 0) > 0).map(({ zone }) => zone.id);
+    expect(dressed.length).toBeGreaterThan(0);
+    expect(dressed).not.toContain('seat');
+    expect(dressed).not.toContain('instruments');
+  });
+
   const jobs = fc
     .record({
       use: fc.constantFrom(...paintCares),

@@ -37,6 +37,10 @@ export function careRates(use: CareUse, mLPerM2: number | null, a: Assumptions):
 
 const UPPERS = 1;
 const LOWERS = 2;
+
+/** Nothing slippery goes where somebody sits, nor onto instruments. */
+const staysDry = (id: ZoneId): boolean => id === 'seat' || id === 'instruments';
+
 /** Arches are of rubber, too, and are not dressed. */
 export const isTyre = (id: ZoneId): boolean => id.endsWith('-tyre');
 
@@ -46,7 +50,7 @@ export function careWantedOn({ id, surface, cleanliness }: Pick<Zone, 'id' | 'su
     case 'paint':
       return paint && cleanliness >= UPPERS && cleanliness <= (paint.on === 'uppers' ? UPPERS : LOWERS) ? paint.use : null;
     case 'bare-plastic':
-      return trim && cleanliness <= LOWERS ? 'trim-dressing' : null;
+      return trim && cleanliness <= LOWERS && !staysDry(id) ? 'trim-dressing' : null;
     case 'rubber':
       return tyres === 'now' && isTyre(id) ? 'tyre-dressing' : null;
     default:

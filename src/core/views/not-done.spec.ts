@@ -34,6 +34,11 @@ describe('what a wash does not do', () => {
     expect(told({ soil }).find(({ code }) => code === 'bonded')).toEqual({ code: 'bonded', zones: ['roof'] });
   });
 
+  it('says that water spots and etching do not wash off', () => {
+    const mark = (kind: Job['marks'][number]['kind']): Job['marks'][number] => ({ id: kind, zone: 'bonnet', kind, note: '', photo: null });
+    expect(told({ marks: [mark('etching'), mark('water-spots')] }).find(({ code }) => code === 'marks')).toEqual({ code: 'marks', kinds: ['water-spots', 'etching'] });
+  });
+
   it('says that marks in the paint stay, each kind once, but not of a stain', () => {
     const mark = (id: string, kind: Job['marks'][number]['kind']): Job['marks'][number] => ({ id, zone: 'roof', kind, note: '', photo: null });
     const marks = [mark('1', 'swirls'), mark('2', 'swirls'), mark('3', 'stain'), mark('4', 'scratch')];

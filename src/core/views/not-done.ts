@@ -16,7 +16,7 @@ export type NotDone =
 const hasGaps = (id: ZoneId): boolean => /grille|badges|mirror|-shut|boot-sill/.test(id);
 
 /** Marks that no wash takes off; a stain or residue may go. */
-const lasting: readonly MarkKind[] = ['scratch', 'swirls', 'chip', 'dent'];
+const lasting: readonly MarkKind[] = ['scratch', 'swirls', 'chip', 'dent', 'water-spots', 'etching'];
 
 /** What to tell the client before and after: what this wash does not do, as far as job and plan tell. Nothing for a refusal. */
 export function notDone({ scope, marks }: Pick<Job, 'scope' | 'marks'>, { method, zones }: Plan): readonly NotDone[] {

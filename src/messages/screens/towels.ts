@@ -11,7 +11,7 @@ export const towelsText = worded({
   draws: 'A thousand draws of soil and of hands, the same for every way.',
   simulation: 'A simulation to compare habits, not a promise: how hands rinse and wring is our judgement, and can be set otherwise.',
   carryCaption: (sure: string): string => `Planned, typical, and enough in ${sure} of cases`,
-  carryDraws: 'Enough to wash the dirtiest panel once more is in it. Mixes are counted beyond what must stay in the vessel. A thousand draws: soil is as sure as its panel says; liquid, pace and the share to be sure of are as the assumptions have them.',
+  carryDraws: 'This is enough to wash the dirtiest panel again. Mixes are counted beyond what must stay in the vessel. A thousand draws: soil is as sure as its panel says; liquid, pace and the share to be sure of are as the assumptions have them.',
   none: 'No towel is opened: the plan leaves the car alone.',
   drag: 'Drag a towel onto another pile, or pick the pile beside its name, and all is planned again.',
   pileEach: ', each person with a pile of their own.',

@@ -49,7 +49,7 @@ export const knownBefore = ({ verdicts }: Plan, u: Units): readonly string[] =>
   verdicts.filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'product-left' || code === 'against-advice' || code === 'late').map((verdict) => verdictSentence(verdict, u));
 
 /** What is to be minded, what is put on at the end, and what is left for after the drive. */
-export const careOrder = ({ care, around }: Job, { later }: Plan, u: Units): readonly string[] => [
+export const askedFor = ({ care, around }: Job, { later }: Plan, u: Units): readonly string[] => [
   ...around.map((one) => toMindText[one]),
   ...(careAsked(care) ? [`On the clean car: ${careAsked(care).toLowerCase()}.`] : []),
   ...(later ? [laterSentence(later, u)] : []),
@@ -90,7 +90,7 @@ export function workOrderPaper(job: Job, plan: Plan, u: Units): WorkOrderPaper {
     car: carSvg(job.vehicle),
     method: methodName[plan.method],
     totals: totalsText(plan, u),
-    notes: [soldText(job), slotText(plan, u), job.note, ...careOrder(job, plan, u), ...knownBefore(plan, u), marks.length > 0 ? `Existing marks: ${marks.join('; ')}` : ''].filter(Boolean),
+    notes: [soldText(job), slotText(plan, u), job.note, ...askedFor(job, plan, u), ...knownBefore(plan, u), marks.length > 0 ? `Existing marks: ${marks.join('; ')}` : ''].filter(Boolean),
     mixes: plan.mix.mixes.map((mix) => ({ name: `${mixTitle(mix)}, ${mix.vessel.name}`, says: mixSentences(mix, u).join(' ') })).concat(plan.bottles.map((bottle) => ({ name: bottle.productName, says: bottleSentence(bottle, u) }))),
     count: countOut(plan),
     laps: lapSections(runRows(plan)).map(({ title, rows }) => ({ title, passes: rows.map(lineOf) })),

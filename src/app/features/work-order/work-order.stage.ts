@@ -15,7 +15,7 @@ import { viewOf } from '../../ui/net/view-layout';
 import { type LapSection, lapSections } from './lap-sections';
 import { OrdersComponent } from './orders.component';
 import { PassCardComponent } from './pass-card.component';
-import { careOrder, knownBefore, countOut, marksBefore, slotText, totalsText, workOrderPaper } from './work-order-paper';
+import { askedFor, knownBefore, countOut, marksBefore, slotText, totalsText, workOrderPaper } from './work-order-paper';
 import { PrintListComponent } from './print-list.component';
 import { ByHandComponent } from './by-hand.component';
 import { PdfComponent } from '../../ui/pdf.component';
@@ -62,7 +62,7 @@ export class WorkOrderStage {
   protected readonly known = this.ofPlan(knownBefore);
   protected readonly asked = computed(() => {
     const [job, plan] = [this.desk.job(), this.desk.plan()];
-    return job && plan ? careOrder(job, plan, this.desk.units()) : [];
+    return job && plan ? askedFor(job, plan, this.desk.units()) : [];
   });
   protected readonly marks = computed(() => {
     const job = this.desk.job();
