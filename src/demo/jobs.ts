@@ -1,5 +1,5 @@
 import { type Job, type Package, type SoilKind, type SoilLevel, type SoilMap, type ZoneId, type ZoneSoil, noCare, usualScope } from '@esmero/model';
-import { defaultChoices as choices, zonesOf } from '@esmero/core';
+import { defaultChoices as choices, zonesIn } from '@esmero/core';
 import { celsius } from '@esmero/units';
 import { careProducts, device, foamer, gear, packages, products, sites, spareBuckets, spareGear, towels, vehicles, vessels } from './library';
 
@@ -18,8 +18,8 @@ interface Seen {
 
 const zoneSoil = ([kind, level]: Mark): ZoneSoil => ({ deposits: [{ kind, level }], spots: {} });
 
-function walkRound(job: Pick<Job, 'vehicle'>, seen: Seen): SoilMap {
-  const marks = zonesOf(job.vehicle).map(({ id, view, cleanliness }): [ZoneId, ZoneSoil] => {
+function walkRound({ vehicle, scope = usualScope }: Pick<Job, 'vehicle'> & Partial<Pick<Job, 'scope'>>, seen: Seen): SoilMap {
+  const marks = zonesIn({ vehicle, scope }).map(({ id, view, cleanliness }): [ZoneId, ZoneSoil] => {
     if (cleanliness >= 4) return [id, zoneSoil(seen.wheels)];
     if (cleanliness >= 2) return [id, zoneSoil(seen.lower)];
     return [id, zoneSoil(view === 'top' ? seen.top : seen.upper)];
@@ -260,7 +260,7 @@ export const jobs: readonly Job[] = [
       scope: [...usualScope, 'barrels', 'details', 'glass-inside'],
       care: { paint: { use: 'topper', on: 'uppers' }, trim: true, tyres: 'after-drive' },
     },
-    { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1], also: { 'glass-inside': zoneSoil(['dust', 1]) } },
+    { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },
   ),
   job(
     {

@@ -1,9 +1,9 @@
-import type { LaterTask } from '@esmero/core';
-import type { Care, CareReach, PaintCare, Protection } from '@esmero/model';
+import type { LaterTask, Plan } from '@esmero/core';
+import type { Care, CareReach, Job, PaintCare, Protection } from '@esmero/model';
 import { capital } from './capital';
 import { en, worded } from './english';
 import { type Units, dayText, hourText, minutes } from './units';
-import { contentName } from './words';
+import { contentName, toMindText } from './words';
 
 /** What may be put onto a clean car. */
 export const careText = worded({
@@ -37,3 +37,10 @@ export function protectionText({ product, use, on, since, until }: Protection): 
   const what = on ? careReachName(use as PaintCare, on) : contentName[use];
   return `${what} (${product}) since ${dayText(since)}${until ? `, claimed to hold until ${dayText(until)}` : ''}`;
 }
+
+/** What to watch out for, what is put on at the end, and what is left for after the drive. */
+export const askedFor = ({ care, around }: Job, { later }: Plan, u: Units): readonly string[] => [
+  ...around.map((one) => toMindText[one]),
+  ...(careAsked(care) ? [`On the clean car: ${careAsked(care).toLowerCase()}.`] : []),
+  ...(later ? [laterSentence(later, u)] : []),
+];

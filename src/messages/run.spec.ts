@@ -28,6 +28,13 @@ describe('what is said in a pass', () => {
     expect(said(found('demo-topper'), 'bonnet').join()).toMatch(/Topper: .*press(es)? a panel, spread, turn the towel, buff/);
   });
 
+  it('names the nozzle: a jet for the washer, a mist to cool, steam along a seam', () => {
+    expect(said(found('demo-noon'), 'roof').join()).toContain('Mist nozzle');
+    expect(said(found('demo-seams'), 'boot-sill').join()).toContain('Steam along the seam');
+    const plan = planJob(found('demo-topper'));
+    expect(tasksOf(plan).flatMap((task) => stepsFor(plan, task))).toContain('Wet it with waterless mix, mist nozzle');
+  });
+
   it('has words for every cue, every trouble and every turn of events', () => {
     for (const cue of cues) expect(cueText[cue].split(/[.:]/).length).toBeGreaterThan(2);
     for (const one of troubles) expect([troubleName[one], troubleHelp[one]].every((text) => text.length > 3)).toBe(true);

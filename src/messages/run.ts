@@ -1,6 +1,6 @@
 import { capital } from './capital';
 import { type Clocks, type Hand, type HandMove, type Option, type PassAct, type Plan, type PlannedPass, type Task, handMovesIn } from '@esmero/core';
-import type { ReplanEvent, TowelRole, WeatherChange, ZoneId } from '@esmero/model';
+import { type ReplanEvent, type TowelRole, type WeatherChange, type ZoneId, partsOf } from '@esmero/model';
 import { goesText } from './soil';
 import { isBehind, passHeading, passTitle } from './passes';
 import { fixed, type Units } from './units';
@@ -67,6 +67,29 @@ function liquidFor({ zones }: Plan, task: Task): string {
   const laid = zones.find(({ zone }) => own.has(zone.id))?.option?.laidMl;
   const sprayed = (['presoak', 'foam', 'waterless'] as const).find((content) => (laid?.[content] ?? 0) > 0);
   return sprayed ? contentName[sprayed].toLowerCase() : '';
+}
+
+/** The nozzle that a rinse or a mist takes. */
+function flushText({ zones }: Plan, { parts }: PlannedPass): string {
+  const treatment = zones.find(({ zone, option }) => option && parts.some(({ zoneId }) => zoneId === zone.id) && (option.work.flush > 0 || option.rinseLM2 > 0))?.option?.treatment;
+  switch (treatment && partsOf(treatment).flush) {
+    case 'mist':
+      return 'Mist nozzle: a fine mist, let it cool the panel';
+    case 'steam':
+      return 'Steam along the seam, lay the gun down';
+    case 'cordless':
+    case 'mains':
+    case 'bay':
+      return 'Flat jet, a hand’s breadth away or more: pre-rinse, let it run off';
+    default:
+      return 'Stream nozzle: pre-rinse, let it run off';
+  }
+}
+
+/** Foam has a nozzle of its own; a spray is a fine one. */
+function nozzleFor(plan: Plan, task: Task): string {
+  const liquid = liquidFor(plan, task);
+  return liquid === '' ? '' : liquid === contentName.foam.toLowerCase() ? ', foam nozzle' : ', mist nozzle';
 }
 
 /** After the rinse of one of its zones what stands there is blown off. */
@@ -138,9 +161,9 @@ export function stepsFor(plan: Plan, task: Task): readonly string[] {
   for (const { kind, pass, startS: from, endS: to } of own.filter((step) => step.startS >= startS - 1e-6 && step.endS <= endS + 1e-6)) {
     const of = passes.find(({ number }) => number === pass)!;
     const ahead = pass !== task.pass;
-    if (kind === 'flush') say(isBlown(plan, task) ? 'Pre-rinse, let it run off, blow off what stands' : 'Pre-rinse, let it run off');
+    if (kind === 'flush') say(`${flushText(plan, of)}${isBlown(plan, task) ? ', blow off what stands' : ''}`);
     else if (kind === 'pretreat') say(`${spotsText(plan, of)}${ahead ? `, ahead: ${passTitle(of)}` : ''}`);
-    else if (kind === 'spray') say(ahead ? `Wet the next one: ${passTitle(of)}` : `Wet it with ${liquidFor(plan, task) || 'the mix'}`);
+    else if (kind === 'spray') say(ahead ? `Wet the next one: ${passTitle(of)}` : `Wet it with ${liquidFor(plan, task) || 'the mix'}${nozzleFor(plan, task)}`);
     else if (kind === 'wait') say(`Let it dwell, ${clock(to - from)}`);
     else if (kind === 'rinse-before') say('Rinse the foam off, from the top');
     else if (kind === 'rinse-off') say(isBlown(plan, task) ? 'Rinse it off, blow off what stands' : 'Rinse it off, before it dries');

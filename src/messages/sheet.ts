@@ -1,14 +1,17 @@
 import type { Fill, Mix, Plan, RunOrdering, RunRow, Step, UsedMitt, UsedTowel, Window, ZonePlan } from '@esmero/core';
 import type { Job, ZoneId } from '@esmero/model';
-import { laps, runRows } from '@esmero/core';
+import { laps, runRows, waterByStage } from '@esmero/core';
+import { askedFor } from './care';
 import { capital } from './capital';
 import { figureValue, stepName } from './figures';
 import { habitAnswer } from './habits';
 import { isBehind, lapName, passZones } from './passes';
 import { cautionSentence, verdictSentence } from './reasons';
 import { soldText } from './scope';
+import { bottleSentence } from './soil';
 import { type Units, clock, fixed, indexText } from './units';
-import { className, kitName, methodName, mixTitle, roleName, treatmentBrief, treatmentName, zoneName } from './words';
+import { rinseWaterLines } from './water';
+import { className, contentName, kitName, methodName, mixTitle, roleName, treatmentBrief, treatmentName, zoneName } from './words';
 
 /** Names come from users: nothing in them may act as markup. */
 const safe = (text: string): string =>
@@ -130,6 +133,13 @@ function rowLine(row: RunRow): string {
 }
 
 /** The plan as a readable page in Markdown. */
+/** Litres by stage, where something is rinsed. */
+function waterLines({ gear }: Job, plan: Plan, u: Units): readonly string[] {
+  const water = waterByStage(plan);
+  const battery = gear.filter(({ kind }) => kind === 'cordless-wand').reduce((sum, { batteryMin }) => sum + (batteryMin ?? 0), 0);
+  return water ? ['\n## Water by stage\n', ...rinseWaterLines(water, battery, u).map((line) => `- ${safe(line)}`)] : [];
+}
+
 export function planSheet(job: Job, plan: Plan, u: Units): string {
   const { totals } = plan;
   const cost = totals.costMinor ? figureValue(totals.costMinor, u, job.currency) : 'a price is missing';
@@ -140,11 +150,14 @@ export function planSheet(job: Job, plan: Plan, u: Units): string {
     `${safe(soldText(job))}\n`,
     `**${methodName[plan.method]}**${done ? `: ${figureValue(totals.minutes, u)}, ${figureValue(totals.litres, u)} of water, ${figureValue(totals.productMl, u)} of product (${cost}), ${figureValue(totals.towels, u)} towels, mean marring index ${figureValue(totals.index, u)} (relative, not a measurement)` : ''}\n`,
     ...plan.verdicts.map((verdict) => `- ${verdictSentence(verdict, u)}`),
+    ...(done ? askedFor(job, plan, u).map((line) => `- ${safe(line)}`) : []),
   ];
   if (done)
     sections.push(
       '\n## Mixes\n',
       ...mixLines(plan, u),
+      ...plan.bottles.map((bottle) => `- **${contentName[bottle.purpose]}**, ${safe(bottle.productName)}: ${bottleSentence(bottle, u)}`),
+      ...waterLines(job, plan, u),
       '\n## Towels\n',
       ...towelLines(plan),
       '\n## Zones\n',

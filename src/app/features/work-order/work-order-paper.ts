@@ -2,11 +2,10 @@ import { type Plan, type RunRow, afterwards, runRows } from '@esmero/core';
 import type { Job } from '@esmero/model';
 import {
   type Units,
+  askedFor,
   afterSentences,
   cautionSentence,
   bottleSentence,
-  careAsked,
-  laterSentence,
   clock,
   dayText,
   figureValue,
@@ -22,7 +21,6 @@ import {
   partName,
   roleName,
   soldText,
-  toMindText,
   towelName,
   verdictSentence,
   zoneName,
@@ -47,13 +45,6 @@ export function slotText({ method, slot }: Plan, u: Units): string {
 /** What is to be known beside the car: spots that stay, whose word this is done on, what may dry too soon. */
 export const knownBefore = ({ verdicts }: Plan, u: Units): readonly string[] =>
   verdicts.filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'product-left' || code === 'against-advice' || code === 'late').map((verdict) => verdictSentence(verdict, u));
-
-/** What is to be minded, what is put on at the end, and what is left for after the drive. */
-export const askedFor = ({ care, around }: Job, { later }: Plan, u: Units): readonly string[] => [
-  ...around.map((one) => toMindText[one]),
-  ...(careAsked(care) ? [`On the clean car: ${careAsked(care).toLowerCase()}.`] : []),
-  ...(later ? [laterSentence(later, u)] : []),
-];
 
 /** "Left sill: scratch (old)": what was there before. */
 export const marksBefore = ({ marks }: Job): readonly string[] =>
