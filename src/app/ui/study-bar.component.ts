@@ -1,17 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { Button } from 'primeng/button';
-import { ProgressBar } from 'primeng/progressbar';
 import { partsText } from '@esmero/messages';
+import { ProgressComponent } from './progress.component';
 
 /** Asks a long question, shows how far it is, and lets it be called off. */
 @Component({
   selector: 'esm-study-bar',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ProgressBar],
+  imports: [Button, ProgressComponent],
   template: `
     @if (share() !== null) {
       <span class="row">
-        <p-progressbar [value]="percent()" [showValue]="false" [attr.aria-level]="null" [attr.aria-label]="question()" />
+        <esm-progress [percent]="percent()" [label]="question()" />
         <p-button label="Stop" severity="secondary" [outlined]="true" (onClick)="stop.emit()" />
       </span>
     } @else if (failure(); as message) {
@@ -21,7 +21,7 @@ import { partsText } from '@esmero/messages';
     }
   `,
   styles: `
-    p-progressbar {
+    esm-progress {
       width: 10rem;
     }
   `,

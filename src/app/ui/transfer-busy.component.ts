@@ -1,16 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { Button } from 'primeng/button';
-import { ProgressBar } from 'primeng/progressbar';
+import { ProgressComponent } from './progress.component';
 
 /** A file that is being written or read, how far that is, and a way to stop it. */
 @Component({
   selector: 'esm-transfer-busy',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ProgressBar],
+  imports: [Button, ProgressComponent],
   template: `
     <div class="note busy" role="status" data-busy>
       <span>{{ what() }} …</span>
-      <p-progressbar [value]="percent()" [showValue]="false" [attr.aria-level]="null" [attr.aria-label]="what()" />
+      <esm-progress [percent]="percent()" [label]="what()" />
       <p-button label="Cancel" size="small" severity="secondary" (onClick)="stop.emit()" />
     </div>
   `,
@@ -21,7 +21,7 @@ import { ProgressBar } from 'primeng/progressbar';
       gap: 0.75rem;
       align-items: center;
     }
-    p-progressbar {
+    esm-progress {
       flex: 1 1 10rem;
     }
   `,
