@@ -5,7 +5,7 @@ import { demo } from './index';
 describe('water by stage', () => {
   const job = demo.jobs.find(({ id }) => id === 'demo-cinders')!;
   const plan = planJob(job);
-  const water = waterByStage(plan)!;
+  const water = waterByStage(job, plan)!;
 
   it('names every stage in its order, and what runs off is the runoff of the plan', () => {
     expect(water.stages.map(({ stage }) => stage)).toEqual(['pre-rinse', 'foam', 'rinse-foam', 'wash', 'rinse-off']);
@@ -17,9 +17,10 @@ describe('water by stage', () => {
   it('says fillings and batteries', () => {
     expect(water.fillings.every(({ fillings }) => fillings > 1)).toBe(true);
     expect(water.batteryMin).toBeGreaterThan(0);
+    expect(water.batteriesLastMin).toBe(24);
   });
 
   it('has nothing to say where nothing is rinsed', () => {
-    expect(waterByStage(planJob(demo.jobs[0]!))).toBeNull();
+    expect(waterByStage(demo.jobs[0]!, planJob(demo.jobs[0]!))).toBeNull();
   });
 });

@@ -51,12 +51,14 @@ export const spotLeftBecause: Readonly<Record<SpotLeft, string>> = {
 };
 
 /** What to do first where bug remover cannot be used here and now. */
-export function bugsAdvice(why: SpotLeft, most: string): string {
+export function bugsAdvice(why: CareLeft, most: string): string {
   switch (why) {
     case 'in-sun':
       return 'Bring the front into the shade first: bug remover is not used in the sun.';
     case 'too-warm':
       return `Shade it and let it cool to ${most} first: that is the bug remover’s limit.`;
+    case 'no-rinse':
+      return 'This bug remover has to be rinsed off: bring something to rinse with, or take one that is wiped off.';
     case 'surface':
     case 'finish':
       return 'Take a bug remover that is made for this surface: the label of yours excludes it.';

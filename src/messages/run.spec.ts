@@ -55,8 +55,8 @@ describe('what is said of care and water', () => {
   });
 
   it('says litres by stage, fillings and batteries, and leaves out what there is none of', () => {
-    const lines = rinseWaterLines({ stages: [{ stage: 'pre-rinse', litres: 10, runoffL: 9 }, { stage: 'foam', litres: 1, runoffL: 0 }], fillings: [{ vessel: 'Bucket', fillings: 3 }], batteryMin: 12 }, 24, u);
+    const lines = rinseWaterLines({ stages: [{ stage: 'pre-rinse', litres: 10, runoffL: 9 }, { stage: 'foam', litres: 1, runoffL: 0 }], fillings: [{ vessel: 'Bucket', fillings: 3 }], batteryMin: 12, batteriesLastMin: 24 }, u);
     expect(lines).toEqual(['Pre-rinse: 10.0 L, 9.0 L runs off', 'Foam: 1.0 L', 'Bucket: filled 3 times', 'The washer runs 12 min of the 24 min that its batteries last']);
-    expect(rinseWaterLines({ stages: [], fillings: [], batteryMin: 0 }, 0, u)).toEqual([]);
+    expect(rinseWaterLines({ stages: [], fillings: [], batteryMin: 0, batteriesLastMin: null }, u)).toEqual([]);
   });
 });

@@ -1,5 +1,5 @@
 import { capital } from './capital';
-import { type Clocks, type Hand, type HandMove, type Option, type PassAct, type Plan, type PlannedPass, type Task, handMovesIn } from '@esmero/core';
+import { type CarePlan, type Clocks, type Hand, type HandMove, type Option, type PassAct, type Plan, type PlannedPass, type Task, handMovesIn } from '@esmero/core';
 import { type ReplanEvent, type TowelRole, type WeatherChange, type ZoneId, partsOf } from '@esmero/model';
 import { goesText } from './soil';
 import { isBehind, passHeading, passTitle } from './passes';
@@ -138,12 +138,9 @@ function keepsOff({ zones }: Plan, { act, parts }: PlannedPass | Task): string[]
   return left ? ['Leave the droppings, and a hand’s breadth round them'] : [];
 }
 
-/** What one press of a trigger gives, mL (judged). */
-const PRESS_ML = 1.2;
-
 /** "one press a panel", "one or two presses a panel". */
-function pressesText(cares: readonly { readonly ml: number }[]): string {
-  const presses = cares.map(({ ml }) => Math.max(1, Math.round(ml / PRESS_ML)));
+function pressesText(cares: readonly CarePlan[]): string {
+  const presses = cares.map((one) => one.presses);
   const [least, most] = [Math.min(...presses), Math.max(...presses)];
   return most === 1 ? 'one press a panel' : least === most ? `${most} presses a panel` : `${least} to ${most} presses a panel`;
 }

@@ -134,10 +134,9 @@ function rowLine(row: RunRow): string {
 
 /** The plan as a readable page in Markdown. */
 /** Litres by stage, where something is rinsed. */
-function waterLines({ gear }: Job, plan: Plan, u: Units): readonly string[] {
-  const water = waterByStage(plan);
-  const battery = gear.filter(({ kind }) => kind === 'cordless-wand').reduce((sum, { batteryMin }) => sum + (batteryMin ?? 0), 0);
-  return water ? ['\n## Water by stage\n', ...rinseWaterLines(water, battery, u).map((line) => `- ${safe(line)}`)] : [];
+function waterLines(job: Job, plan: Plan, u: Units): readonly string[] {
+  const water = waterByStage(job, plan);
+  return water ? ['\n## Water by stage\n', ...rinseWaterLines(water, u).map((line) => `- ${safe(line)}`)] : [];
 }
 
 export function planSheet(job: Job, plan: Plan, u: Units): string {

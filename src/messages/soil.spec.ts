@@ -4,7 +4,7 @@ import { bugSentence } from './soil';
 import { unitsOf } from './units';
 
 const u = unitsOf('metric');
-const bugs: BugPlan = { cover: 'covered', purpose: 'bugs', rounds: 2, ml: 27.5, seconds: 6, dwellS: 120, soilGm2: 5, brush: true, left: null, mostC: 32 };
+const bugs: BugPlan = { cover: 'covered', purpose: 'bugs', rounds: 2, ml: 27.5, seconds: 6, dwellS: 120, soilGm2: 5, brush: true, rinses: false, left: null, mostC: 32 };
 
 describe('what is done about bugs', () => {
   it('says how much, how often and how, by the rounds', () => {

@@ -372,6 +372,7 @@ const careTable = {
   trimRate: judged(40, 's/m²', 1, 600, 'Working trim dressing in'),
   tyreFilm: practice(25, 'mL/m²', 0.5, 200, 'Tyre dressing on the side of a tyre'),
   tyreRate: judged(120, 's/m²', 1, 900, 'Wiping tyre dressing on, and off the tread and the rim'),
+  pressMl: judged(1.2, 'mL', 0.1, 10, 'One press of a trigger'),
   careSide: judged(1.5, 'm²', 0.2, 10, 'What one towel side spreads and buffs'),
   careTaken: share(0.3, 'Of what is put on, the towel takes so much'),
   cleanerFrom: judged(2, 'g/m²', 0, 50, 'Wheels, tyres and arches get a cleaner from this load on'),

@@ -1,6 +1,6 @@
 import { type Advice, adviseStrength, notations } from '../mix';
 import { type Job, type VehicleMethod, type ZoneId, bottled, isShampooed, vehicleMethods } from '../model';
-import type { SpotLeft, Verdict } from '../reasons';
+import type { CareLeft, Verdict } from '../reasons';
 import { isInScope } from '../vehicle';
 import { type PlanningContext, type StartState, type ZoneOptions, freshStart, limitOf, noUsage } from '../rules';
 import { type Parted, bestPlan, fitted, withinBudgets } from './best-plan';
@@ -174,7 +174,7 @@ function bottlesOf({ recipes }: PlanningContext, { choice, bottledMl }: Realised
 
 /** Bug splatter that stays, by why. */
 function bugsLeft(realised: Realised | null): Verdict[] {
-  const left = new Map<SpotLeft, { readonly zones: ZoneId[]; readonly mostC: number }>();
+  const left = new Map<CareLeft, { readonly zones: ZoneId[]; readonly mostC: number }>();
   for (const [zoneId, { bugs }] of realised?.choice.picks ?? []) {
     if (!bugs?.left) continue;
     const { zones } = left.get(bugs.left) ?? { zones: [] };

@@ -113,7 +113,7 @@ export type Verdict =
   | { readonly code: 'zones-left'; readonly zones: readonly ZoneId[] }
   | (ShortBudget & { readonly code: 'over-budget' })
   | { readonly code: 'missing'; readonly gate: Gate }
-  | { readonly code: 'bugs-left'; readonly zones: readonly ZoneId[]; readonly why: SpotLeft; readonly mostC: number }
+  | { readonly code: 'bugs-left'; readonly zones: readonly ZoneId[]; readonly why: CareLeft; readonly mostC: number }
   /** Asked for or at hand, and not used here; the panel’s limit is null where heat is not why. */
   | { readonly code: 'product-left'; readonly purpose: Bottled; readonly zones: readonly ZoneId[]; readonly why: CareLeft; readonly mostC: number | null }
   | { readonly code: 'spots-left'; readonly kind: SpotKind; readonly count: number; readonly why: SpotLeft }

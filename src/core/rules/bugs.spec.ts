@@ -26,6 +26,21 @@ const splattered = (bugs: BugCover | null, rest: Partial<Job> = {}, zones: reado
 };
 const bugsIn = (job: Job) => planJob(job).zones.flatMap(({ option }) => option?.bugs ?? []);
 
+describe('bug remover that has to be rinsed off', () => {
+  const label = remover({ uses: [{ ...remover().uses[0]!, rinseAfter: true }] });
+  const bugsIn = (gear: Job['gear'], vessels: Job['vessels']) => {
+    const job = splattered('covered', { gear, vessels });
+    return planJob({ ...job, products: [...job.products.filter(({ id }) => id !== 'bugs'), label] }).zones.flatMap(({ option }) => (option?.bugs ? [option] : []));
+  };
+
+  it('is never used without a rinse, and rinsed where there is one', () => {
+    const dry = bugsIn([], sampleJob().vessels.filter(({ kind }) => kind !== 'pump-sprayer'));
+    expect(dry.length).toBeGreaterThan(0);
+    for (const { bugs, laidMl } of dry) expect([bugs!.left, laidMl.bugs]).toEqual(['no-rinse', 0]);
+    for (const { bugs, rinsedMl } of bugsIn([], sampleJob().vessels)) if (bugs!.left === null) expect(rinsedMl).toBeGreaterThan(0);
+  });
+});
+
 describe('bug splatter', () => {
   it('on a covered front takes 40 to 80 mL in two rounds, a towel or two more, and a soft brush where that is wanted', () => {
     const job = splattered('covered', { wishes: { brush: 'lubricated' } });

@@ -8,6 +8,8 @@ export interface CarePlan {
   readonly use: CareUse;
   readonly ml: number;
   readonly seconds: number;
+  /** Of a trigger. */
+  readonly presses: number;
   readonly left: CareLeft | null;
   /** Warmest panel by its label, °C; null where that is silent. */
   readonly mostC: number | null;
@@ -72,7 +74,9 @@ function leftFor(use: CareUse, soiled: SoiledZone, under: readonly (MixPurpose |
   const met = under.flatMap((purpose) => recipes[purpose]?.product ?? []);
   if (met.some((other) => other.notWith.includes(product.id) || product.notWith.includes(other.id))) return 'not-together';
   if (product.maxPanelC !== null && panel.panelC > product.maxPanelC) return 'too-warm';
-  return !recipe.use.inSun && isInSun(soiled, context) ? 'in-sun' : null;
+  if (!recipe.use.inSun && isInSun(soiled, context)) return 'in-sun';
+  // Nothing is rinsed any more once the car is dry.
+  return recipe.use.rinseAfter ? 'no-rinse' : null;
 }
 
 /**
@@ -86,7 +90,8 @@ export function careOn(soiled: SoiledZone, under: readonly (MixPurpose | 'water'
   const left = leftFor(use, soiled, under, context);
   const { mLPerM2, secondsPerM2 } = careRates(use, recipes[use]?.use.mLPerM2 ?? null, a);
   const areaM2 = left === null ? soiled.zone.areaM2 : 0;
-  return { use, ml: mLPerM2 * areaM2, seconds: secondsPerM2 * areaM2, left, mostC: recipes[use]?.product.maxPanelC ?? null };
+  const ml = mLPerM2 * areaM2;
+  return { use, ml, presses: ml > 0 ? Math.max(1, Math.round(ml / a.pressMl)) : 0, seconds: secondsPerM2 * areaM2, left, mostC: recipes[use]?.product.maxPanelC ?? null };
 }
 
 /** In the order in which they are done. */

@@ -1,6 +1,6 @@
 import type { CareLeft } from '../reasons';
 import { type PlanningContext, type SoiledZone, isInSun } from './context';
-import type { Flushed } from './flushed';
+import { type Flushed, canRinseOff } from './flushed';
 
 /** What loosens brake dust and road film below the paint, each on its own surface. */
 export type Cleaner = 'wheel-cleaner' | 'degreaser';
@@ -22,13 +22,13 @@ export interface CleanerPlan {
 
 const FACES = 4;
 
-function leftFor(purpose: Cleaner, soiled: SoiledZone, { flush, filmUm }: Flushed, mostC: number, context: PlanningContext): CareLeft | null {
+function leftFor(purpose: Cleaner, soiled: SoiledZone, flushed: Flushed, mostC: number, context: PlanningContext): CareLeft | null {
   const { panel, zone } = soiled;
   const recipe = context.recipes[purpose]!;
   if (recipe.product.notOnSurfaces.includes(zone.surface)) return 'surface';
   if (panel.panelC > mostC) return 'too-warm';
   if (!recipe.use.inSun && isInSun(soiled, context)) return 'in-sun';
-  return recipe.use.rinseAfter && !(flush.source && filmUm > panel.holdUpUm) ? 'no-rinse' : null;
+  return recipe.use.rinseAfter && !canRinseOff(soiled, flushed) ? 'no-rinse' : null;
 }
 
 /** What a cleaner does on a wheel, tyre or arch; null where there is none, or no dirt that is worth it. */

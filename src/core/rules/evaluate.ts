@@ -144,9 +144,9 @@ function handled(soiled: SoiledZone, rinsed: Flushed, rule: ContactRule, context
   const flushed = cleanedBy(rinsed, cleaner?.takes ?? 0);
   const contact = contactOn(soiled, rule, flushed, context);
   const spots = spotsOn(soiled, contact.layers[0]!.purpose, context);
-  const bugs = bugsOn(soiled, contact.layers[0]!.purpose, context);
+  const bugs = bugsOn(soiled, contact.layers[0]!.purpose, flushed, context);
   const care = careOn(soiled, laidOnto(flushed, rule, context), context);
-  const rinse = passRinseOf(soiled, flushed, contact, cleaner?.rinses ?? false, context);
+  const rinse = passRinseOf(soiled, flushed, contact, (cleaner?.rinses ?? false) || (bugs?.rinses ?? false), context);
   const extras: Extras = { spots, bugs, cleaner, care, rinse };
   const loads = loadsAfterFoam(flushed.loads, flushed.flush, rinse.beforeUm, context);
   const loadGm2 = totalLoad(loads);

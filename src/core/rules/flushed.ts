@@ -39,6 +39,9 @@ function whenHandsCome({ zone, panel }: SoiledZone, kind: Flush, filmUm: number,
   return { panelC, standsUm: Math.min(wetUm, waterHeld(zone.tiltDeg, isCoated, seconds, context.a)) };
 }
 
+/** Water runs over the zone before hands come: what has to come off again can be rinsed off. */
+export const canRinseOff = ({ panel }: SoiledZone, { flush, filmUm }: Pick<Flushed, 'flush' | 'filmUm'>): boolean => flush.source !== null && filmUm > panel.holdUpUm;
+
 /** There is a blower, it is wanted, and site and neighbours bear it. */
 export const blows = ({ gear: { blower }, job: { choices, site } }: PlanningContext): boolean =>
   choices.standing === 'blower' &&

@@ -1,4 +1,4 @@
-import { isShampooed } from '../model';
+import { type Job, isShampooed } from '../model';
 import type { Plan } from '../planning';
 import type { Option } from '../rules';
 
@@ -24,6 +24,8 @@ export interface RinseWater {
   readonly stages: readonly StageWater[];
   readonly fillings: readonly Refilled[];
   readonly batteryMin: number;
+  /** What the batteries of the van last, minutes; null on mains, or without any. */
+  readonly batteriesLastMin: number | null;
 }
 
 type Amounts = Readonly<Record<WaterStage, { readonly ml: number; readonly runoffMl: number }>>;
@@ -43,8 +45,14 @@ function amountsOf({ treatment, laidMl, rinsedMl, rinsedBeforeMl, runoffMl, mois
   };
 }
 
+function lastsOf(gear: Job['gear']): number | null {
+  const wands = gear.filter(({ kind }) => kind === 'cordless-wand');
+  if (wands.length === 0 || wands.some(({ batteryMin }) => batteryMin === null)) return null;
+  return wands.reduce((sum, { batteryMin }) => sum + batteryMin!, 0);
+}
+
 /** Litres by stage; null where nothing is rinsed. */
-export function waterByStage({ zones, mix }: Plan): RinseWater | null {
+export function waterByStage({ gear }: Pick<Job, 'gear'>, { zones, mix }: Plan): RinseWater | null {
   const options = zones.flatMap(({ option }) => option ?? []);
   const amounts = options.map(amountsOf);
   const stages = waterStages.flatMap((stage): StageWater[] => {
@@ -56,5 +64,6 @@ export function waterByStage({ zones, mix }: Plan): RinseWater | null {
     stages,
     fillings: mix.mixes.flatMap(({ vessel, fills }) => (fills.length > 1 ? [{ vessel: vessel.name, fillings: fills.length }] : [])),
     batteryMin: options.reduce((sum, { usage }) => sum + usage.batteryMin, 0),
+    batteriesLastMin: lastsOf(gear),
   };
 }

@@ -110,9 +110,8 @@ export class MixStage {
   /** Where the water of rinses goes. */
   protected readonly water = computed(() => {
     const [job, plan] = [this.desk.job(), this.desk.plan()];
-    const water = plan ? waterByStage(plan) : null;
-    const battery = (job?.gear ?? []).filter(({ kind }) => kind === 'cordless-wand').reduce((sum, { batteryMin }) => sum + (batteryMin ?? 0), 0);
-    return water ? rinseWaterLines(water, battery, this.desk.units()) : [];
+    const water = job && plan ? waterByStage(job, plan) : null;
+    return water ? rinseWaterLines(water, this.desk.units()) : [];
   });
   protected readonly benches = computed(() => (this.desk.plan()?.mix.mixes ?? []).map((mix) => this.bench(mix)));
   protected readonly products = computed(() => this.carried('product', this.desk.job()!.products));
