@@ -118,8 +118,10 @@ export class ItemFormComponent {
   }
 
   private async check(): Promise<ValidationErrors | null> {
-    const faults = await this.rules()(this.kind(), this.draft());
-    this.faults.set(faults);
+    const draft = this.draft();
+    const faults = await this.rules()(this.kind(), draft);
+    // What has been typed since then is checked by a later one, which may be done sooner.
+    if (draft === this.draft()) this.faults.set(faults);
     return faults.length > 0 ? { document: true } : null;
   }
 

@@ -63,6 +63,19 @@ describe('the form of an item', () => {
     expect(valueAt(product.told.at(-1), 'priceMinor')).toBe(1950);
   });
 
+  it('heeds the check of what was typed last, whichever is done last', async () => {
+    const { element, field, settle, set } = await show('vehicle', newItem.vehicle('v'));
+    // The rules are fetched when they are first asked for: a check from before may come in late.
+    const waiting: (() => void)[] = [];
+    set('rules', (of: LibraryKind, draft: AnyItem) => new Promise((done) => waiting.push(() => done(faultsInItem(of, draft)))));
+    await settle();
+    type(field('Length'), '4.2');
+    type(field('Length'), '40');
+    for (const answer of waiting.reverse()) answer();
+    await settle();
+    expect(element.querySelector('.fault')?.textContent).toContain('from 1.5 to 9 m');
+  });
+
   it('tells of a sound item, and keeps to itself what its document finds wrong', async () => {
     const { element, field, settle, told } = await show('vehicle', newItem.vehicle('v'));
     expect(told).toEqual([]);
