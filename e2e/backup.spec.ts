@@ -121,14 +121,14 @@ test(`a backup of ${JOBS} jobs and ${PICTURES} pictures goes out and comes in ag
 
   await other.getByRole('button', { name: 'Take the import back' }).click();
   await expect(other.locator('[data-last-import]')).toBeHidden(slow);
-  await expect(other.locator('.job', { hasText: 'Planned' })).toHaveCount(14);
+  await expect(other.locator('.job', { hasText: 'Planned' })).toHaveCount(15);
   await other.context().close();
 });
 
 test('a backup can be called off', async ({ page }) => {
   await page.addInitScript(() => Object.defineProperty(window, 'showSaveFilePicker', { value: undefined }));
   await page.goto('/jobs');
-  await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(14);
+  await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(15);
   await fill(page);
   await page.reload();
   await expect(page.getByText(/Visit 0$/).first()).toBeVisible();

@@ -37,16 +37,21 @@ for (const [size, viewport] of [
       await page.getByRole('combobox', { name: 'On the paint' }).click();
       await page.getByRole('option', { name: 'Topper on all the paint' }).click();
       await expect.poll(minutes).toBeGreaterThan(before);
-      await page.getByRole('group', { name: 'Watch out for' }).getByRole('button', { name: 'Traffic beside it' }).click();
+      await page.getByRole('group', { name: 'Watch out for' }).getByRole('button', { name: 'Traffic on its left' }).click();
       await openStage(page, 'order', topper);
       await expect(page.locator('esm-work-order-stage')).toContainText('On the clean car: topper on all the paint; trim dressing; tyre dressing after the drive');
       await openStage(page, 'run', topper);
       await expect(page.getByLabel(/^Cones and a bright vest/)).toBeVisible();
-      await expect(page.getByLabel(/^Spray topper, pale/)).toBeVisible();
+      await page.getByRole('button', { name: 'I am at the car' }).click();
+      await expect(page.getByText(/^Here for \d+:\d\d; \d+ min to go, handover included/)).toBeVisible();
+      await expect(page.locator('esm-visit li[data-state="now"]')).toContainText('Arrive, walk round');
       await page.getByRole('button', { name: 'Begin the run' }).click();
+      await expect(page.getByRole('heading', { name: /^Set up: \d+:\d\d planned/ })).toBeInViewport();
+      await expect(page.getByLabel(/^Spray topper, pale/)).toBeVisible();
       await expect(page.locator('.cue')).toHaveCount(2);
       expect(await workAll(page)).toBe(1);
       await expect(page.locator('.look')).toContainText('After the drive home');
+      await expect(page.locator('.look esm-visit li[data-state="now"]')).toContainText('Pack, second look');
       await page.getByRole('button', { name: 'The run is over' }).click();
       await expect.poll(async () => ((await storedJob(page, 'demo-topper'))?.job['run'] as { endedAt: number | null } | null)?.endedAt ?? null).not.toBeNull();
       await openStage(page, 'handover', topper);
@@ -93,4 +98,18 @@ test('a piece that is not drawn is judged on the walk-round', async ({ page }) =
   await expect(page.getByRole('heading', { name: 'Floor mats' })).toBeVisible();
   await openStage(page, 'order', '/job/demo-courtyard');
   await expect(page.locator('esm-work-order-stage')).toContainText('Floor mats');
+});
+
+test('a car from the body shop is blown out first, and its brush and gun are in the van', async ({ page }) => {
+  await openStage(page, 'order', '/job/demo-dust-off');
+  await expect(page.locator('esm-work-order-stage')).toContainText('Blow the seams out');
+  await openStage(page, 'run', '/job/demo-dust-off');
+  await page.getByRole('button', { name: 'Begin the run' }).click();
+  await expect(page.locator('esm-run-card')).toContainText('Air gun: blow the seams out');
+  await page.goto('/library/gear');
+  await expect(page.getByText('Detail brush, soft')).toBeVisible();
+  await page.getByText('Detail brush, soft').click();
+  // It is moved by hand: there is nothing to say of flow, batteries and noise.
+  await expect(page.getByLabel('Kind')).toBeVisible();
+  await expect(page.getByLabel('Noise at the operator')).toHaveCount(0);
 });

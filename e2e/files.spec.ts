@@ -68,7 +68,7 @@ test('an import over what is here asks, keeps what was chosen, and is taken back
     expect((await storedJob(page, 'demo-deck'))!.job['client'] === 'From the file').toBe(choice !== 'Keep both');
     await page.getByRole('button', { name: 'Take the import back' }).click();
     await expect(page.locator('[data-last-import]')).toBeHidden();
-    await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(14);
+    await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(15);
     expect((await storedJob(page, 'demo-deck'))!.job).toEqual(before!.job);
   }
 });
@@ -94,11 +94,11 @@ test('a backup with a picture goes to another browser, with nothing different', 
   await page.locator('esm-picture-pairs input[type="file"]').first().setInputFiles({ name: 'before.png', mimeType: 'image/png', buffer: pixel });
   await expect(page.locator('esm-picture-pairs img')).toBeVisible();
   const backup = await backedUp(page);
-  await expect(page.getByText(/30 jobs, \d+ library items and one picture/)).toBeVisible();
+  await expect(page.getByText(/31 jobs, \d+ library items and one picture/)).toBeVisible();
   const mine = await storedJob(page, 'demo-deck');
   const other = await (await pinned(await browser.newContext())).newPage();
   await other.goto(new URL('/jobs', page.url()).href);
-  await expect(other.locator('.job', { hasText: 'Planned' })).toHaveCount(14);
+  await expect(other.locator('.job', { hasText: 'Planned' })).toHaveCount(15);
   await give(other, 'all.zip', backup);
   await expect(row(other, 'job/demo-deck')).toBeVisible();
   await choose(other, 'job/demo-deck', 'Take the file’s');

@@ -110,7 +110,7 @@ test('https with the machine’s own certificate has what plain http lacks', asy
   const browser = await launched('--ignore-certificate-errors');
   const page = await (await browser.newContext({ ignoreHTTPSErrors: true })).newPage();
   await page.goto(`${url}jobs`);
-  await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(14);
+  await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(15);
   expect(await page.evaluate(() => window.isSecureContext)).toBe(true);
   await expect(page.locator('[data-notice]')).toHaveCount(0);
   await browser.close();

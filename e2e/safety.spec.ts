@@ -232,7 +232,7 @@ test('a database that is deleted underneath is made again, with what is on the p
 
 test('data of a newer Esmero is left alone and named as such, without a demo beside it', async ({ page }) => {
   await page.goto('/jobs');
-  await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(14);
+  await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(15);
   await page.evaluate(() => {
     localStorage.setItem('esmero-rescue/demo-deck/x', '{"job":{"id":"demo-deck"},"kept":null,"base":0}');
     return new Promise<void>((resolve) => {

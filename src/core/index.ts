@@ -31,12 +31,12 @@ export type { Afterwards, AnswerReason, Claim, Cue, Trouble, Gain, HandMove, Lau
 export {
   addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, endRun, fixTreatment,
   copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, setBugs, newItem, newJob, careFor, sellAs, toggleAround, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
-  setAssumption, setChoices, setLeg, setReading, setSpots, sign, startRun, takeBackEvent, unsee, withChange,
+  setAssumption, setChoices, setLeg, setReading, setSpots, sign, arrive, startRun, takeBackEvent, unsee, withChange,
   withWeather,
 } from './edit';
 export type { OwnCar, Standing, Brush, Change } from './edit';
-export { elapsedMs, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';
-export type { Clocks, Hand, RunStatus, Task, UsageAccount } from './execution';
+export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';
+export type { Clocks, Hand, RunStatus, Task, UsageAccount, Visit, VisitStage } from './execution';
 export {
   amountAt, balancesOf, bookingOut, counting, draft, expiry, isBooked, laundering, laundrySteps, lotsOf, missingFor,
   moved, outlookOf, releasing, reserving, retiring, shoppingList, stockItem, takingBack, washesOf,

@@ -3,7 +3,7 @@ import { type Day, dayAfter, daysBetween } from '@esmero/units';
 import { placed } from './dates';
 import { jobs } from './jobs';
 import { movements } from './stock';
-import { careProducts, foamer, gear, habits, packages, products, sites, spareBuckets, spareGear, towels, vehicles, vessels } from './library';
+import { brushes, careProducts, foamer, gear, habits, packages, products, sites, spareBuckets, spareGear, towels, vehicles, vessels } from './library';
 
 const library = [
   ...Object.values(vehicles).map((item) => ({ kind: 'vehicle', item })),
@@ -11,7 +11,7 @@ const library = [
   ...[...Object.values(products), ...Object.values(careProducts)].map((item) => ({ kind: 'product', item })),
   ...Object.values(towels).map((item) => ({ kind: 'towel', item })),
   ...[...Object.values(vessels), ...Object.values(spareBuckets), foamer].map((item) => ({ kind: 'vessel', item })),
-  ...[...Object.values(gear), ...Object.values(spareGear)].map((item) => ({ kind: 'gear', item })),
+  ...[...Object.values(gear), ...Object.values(brushes), ...Object.values(spareGear)].map((item) => ({ kind: 'gear', item })),
   ...Object.values(habits).map((item) => ({ kind: 'habits', item })),
   ...Object.values(packages).map((item) => ({ kind: 'package', item })),
 ] as const;

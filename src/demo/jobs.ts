@@ -1,7 +1,7 @@
 import { type Job, type Package, type SoilKind, type SoilLevel, type SoilMap, type ZoneId, type ZoneSoil, noCare, usualScope } from '@esmero/model';
 import { defaultChoices as choices, zonesIn } from '@esmero/core';
 import { celsius } from '@esmero/units';
-import { careProducts, device, foamer, gear, packages, products, sites, spareBuckets, spareGear, towels, vehicles, vessels } from './library';
+import { brushes, careProducts, device, foamer, gear, packages, products, sites, spareBuckets, spareGear, towels, vehicles, vessels } from './library';
 
 type Mark = readonly [kind: SoilKind, level: SoilLevel];
 
@@ -39,12 +39,13 @@ const base = {
   around: [],
   note: '',
   hour: 10,
-  gear: Object.values(gear),
+  gear: [...Object.values(gear), ...Object.values(brushes)],
   since: [],
   readings: {},
   marks: [],
   pictures: [],
   signed: null,
+  arrivedAt: null,
   weather: null,
   consent: null,
   refused: null,
@@ -242,11 +243,11 @@ export const jobs: readonly Job[] = [
       site: sites.bayside,
       vessels: [...ownBuckets, foamer],
       scope: [...usualScope, 'mats'],
-      products: [products.amberSpray, products.clearGlass, careProducts.topper, careProducts.wheel, careProducts.degreaser],
+      products: [products.amberSpray, products.clearGlass, products.tarLift, careProducts.topper, careProducts.wheel, careProducts.degreaser],
       care: { ...noCare, paint: { use: 'topper', on: 'body' } },
       choices: { ...choices, topping: 'welcome' },
     },
-    { top: ['salt', 2], upper: ['salt', 3], lower: ['salt', 3], wheels: ['brake-dust', 4], also: { ...shutsWith(['road-film', 2]), mats: { deposits: [{ kind: 'mud', level: 3 }], spots: {} } } },
+    { top: ['salt', 2], upper: ['salt', 3], lower: ['salt', 3], wheels: ['brake-dust', 4], also: { ...shutsWith(['road-film', 2]), 'left-rear-door-lower': { deposits: [{ kind: 'salt', level: 3 }], spots: { tar: 3 } }, mats: { deposits: [{ kind: 'mud', level: 3 }], spots: {} } } },
   ),
   job(
     {
@@ -259,6 +260,7 @@ export const jobs: readonly Job[] = [
       products: [...Object.values(products), careProducts.topper, careProducts.trim, careProducts.tyre],
       scope: [...usualScope, 'barrels', 'details', 'glass-inside'],
       care: { paint: { use: 'topper', on: 'uppers' }, trim: true, tyres: 'after-drive' },
+      around: ['traffic-right'],
     },
     { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1] },
   ),
@@ -288,10 +290,25 @@ export const jobs: readonly Job[] = [
       site: { ...sites.hall, workers: 1 },
       gear: [spareGear.steamer],
       vessels: [vessels.sprayA, foamer],
-      products: [products.amberSpray, products.clearGlass],
+      products: [products.amberSpray, products.clearGlass, careProducts.degreaser],
+      choices: { ...choices, steamWith: 'product' },
       note: 'Files in the boot. Nothing may drip.',
     },
     { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1], also: { ...shutsWith(['grit', 3]), 'engine-bay': zoneSoil(['dust', 2]) } },
+  ),
+  job(
+    {
+      id: 'demo-dust-off',
+      name: 'Back from the body shop, dust in every seam',
+      client: 'Harbour pilots',
+      date: '2031-07-24',
+      vehicle: vehicles.pilot,
+      ...sold(packages.bodyshop),
+      site: { ...sites.hall, workers: 1 },
+      gear: [spareGear.airGun, brushes.detail],
+      note: 'Grinding dust: blow it out first, wipe nothing dry.',
+    },
+    { top: ['dust', 2], upper: ['dust', 2], lower: ['dust', 2], wheels: ['dust', 1], also: shutsWith(['dust', 3]) },
   ),
   job(
     {

@@ -256,11 +256,20 @@ export const gear = {
   wand: gearOf('g-wand', 'Cordless washer, two packs', 'cordless-wand', 3.2, 24, 74),
 } as const;
 
+/** Each for its own part of the car, so that none that was on a tyre comes near paint. */
+export const brushes = {
+  wheel: gearOf('g-wheel-brush', 'Soft wheel brush, blue', 'wheel-brush', 0, null, 0),
+  barrel: gearOf('g-barrel-brush', 'Barrel brush, long', 'barrel-brush', 0, null, 0),
+  tyre: gearOf('g-tyre-brush', 'Tyre brush, short', 'tyre-brush', 0, null, 0),
+  detail: gearOf('g-detail-brush', 'Detail brush, soft', 'detail-brush', 0, null, 0),
+} as const;
+
 /** In the library, but seldom in the van. */
 export const spareGear = {
   steamer: gearOf('g-steam', 'Small steamer', 'steamer', 0.06, null, 66),
   blower: gearOf('g-blower', 'Small blower, one pack', 'blower', 0, 12, 78),
   mains: gearOf('g-mains', 'Pressure washer on mains', 'mains-wand', 7, null, 86),
+  airGun: gearOf('g-air', 'Small compressor, air gun', 'air-gun', 0, null, 79),
 } as const;
 
 export const habits = {

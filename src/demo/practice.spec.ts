@@ -6,7 +6,7 @@ import { demoJobs } from './index';
 const planned = demoJobs.map((job) => [job.name, job, planJob(job)] as const).filter(([, , { method }]) => method !== 'decline');
 
 describe('the plans of the demo, as hands follow them', () => {
-  const usual = planned.filter(([, { scope }]) => scope.includes('body') && !scope.includes('glass-inside')).filter(([, { vehicle }]) => vehicle.body !== 'motorcycle');
+  const usual = planned.filter(([, { scope }]) => scope.includes('body') && !scope.includes('glass-inside') && !scope.includes('details')).filter(([, { vehicle }]) => vehicle.body !== 'motorcycle');
 
   it.each(usual)('%s: some twenty passes, each worth one', (_name, _job, { timeline, method }) => {
     const washing = timeline.passes.filter(({ act }) => act !== 'protect');
@@ -64,6 +64,17 @@ describe('cases from practice', () => {
     for (const id of ['mats', 'left-front-shut', 'boot-sill'] as const) expect(plan.zones.find(({ zone }) => zone.id === id)!.option).not.toBeNull();
     expect(plan.timeline.steps.filter(({ kind }) => kind !== 'pack').at(-1)!.kind).toBe('protect');
     expect(plan.bottles.map(({ purpose }) => purpose)).toContain('topper');
+  });
+
+  it('back from the body shop: every seam blown out dry before anything is wiped, and nothing runs', () => {
+    const { plan } = found('demo-dust-off');
+    const [first] = plan.timeline.passes;
+    expect(first!.act).toBe('flush');
+    for (const id of ['boot-sill', 'left-front-shut', 'badges'] as const) {
+      expect(first!.parts.map(({ zoneId }) => zoneId)).toContain(id);
+      expect(plan.zones.find(({ zone }) => zone.id === id)!.treatment).toMatch(/^air\//);
+    }
+    expect(plan.totals.runoffL.value).toBe(0);
   });
 
   it('dusty car, topper on the uppers only: about a press a panel, a towel of its own, and until when it is claimed to hold', () => {

@@ -310,7 +310,7 @@ describe('published schemas', () => {
     delete before.vehicle.protection;
     const without = (of: object, ...keys: readonly string[]): object => Object.fromEntries(Object.entries(of).filter(([key]) => !keys.includes(key)));
     for (const product of before.products) product.uses = product.uses.map((use: object) => without(use, 'mLPerM2', 'dwellS', 'rinseAfter', 'inSun'));
-    before.choices = without(before.choices, 'chemistry', 'medium', 'guards', 'dryTouch');
+    before.choices = without(before.choices, 'chemistry', 'medium', 'guards', 'dryTouch', 'steamWith');
     before.scope = ['body', 'glass', 'wheels', 'shuts', 'boot-sill'];
     const read = readJob(JSON.stringify({ ...file, version: 13, job: before }));
     expect(read.ok && read.value).toEqual(deck);

@@ -8,6 +8,8 @@ export const cueText: Readonly<Record<Cue, string>> = worded({
   'foam-clings': 'Foam turns grey and slides: it lifts. Foam gone dry: foam it again.',
   lather: 'The mitt floats on lather, no weight. Rinse it out before it looks grey.',
   loosening: 'Watch the dirt let go and run. What stays put needs longer, not harder.',
+  'dust-flies': 'Dust still comes out of the seam: go along it once more. Nothing comes: on to the next.',
+  'dust-settles': 'Dust settles on panels and glass: leave it to the wash, never wipe it dry.',
   'runs-clear': 'Water runs off clear: done here. Still brown: once more.',
   'dries-hard': 'Water sheets and is hard to dry: the protection is gone. Tell the client.',
   'dirt-on-drying': 'Dirt on the drying towel: the wash failed there. Do that panel again.',

@@ -48,6 +48,7 @@ export const habitWords: AllWords = worded({
   drying: { question: 'Drying', answers: { panel: 'Panel by panel', body: 'The whole body at the end' } },
   order: { question: 'Pre-rinsing', answers: { 'top-down': 'Top to bottom', 'dirtiest-first': 'Dirtiest first' } },
   rinseWith: { question: 'A sprayer rinses with', answers: { water: 'Plain water', product: 'A weak rinseless mix' } },
+  steamWith: { question: 'A steamer blows', answers: { water: 'Steam alone', product: 'Steam with degreaser' } },
   standing: { question: 'Water left standing by a rinse', answers: { towels: 'Goes into the towels', blower: 'Blown off first, where there is a blower' } },
   pair: {
     question: 'Two people',

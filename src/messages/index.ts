@@ -25,6 +25,7 @@ export { assumedText } from './assumed';
 export { clocksText, handName, moveText, oneTowel, replannedText, rolesFor, stepsFor, taskHeading, taskText, towelsFor, turnText, weatherName } from './run';
 export { againstText, learnedSentence, lessonName, runStateName, waterText } from './learned';
 export * from './scope';
+export * from './visit';
 export * from './stock';
 export * from './transfer';
 export * from './notices';

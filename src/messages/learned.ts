@@ -1,15 +1,17 @@
 import { type Learned, type Lesson, type RunState, ratiosOf } from '@esmero/core';
-import { type Run, type RunAct, type RunUse, mixPurposes, runActs, towelRoles, usedIn } from '@esmero/model';
+import { type Run, type PacedAct, type RunUse, mixPurposes, pacedActs, towelRoles, usedIn } from '@esmero/model';
 import { type Units, fixed, percent } from './units';
 import { contentName, roleName } from './words';
 
-const paceName: Readonly<Record<RunAct, string>> = {
+const paceName: Readonly<Record<PacedAct, string>> = {
   flush: 'Seconds of pre-rinsing',
   wet: 'Seconds of wetting',
   wipe: 'Seconds of wiping',
   dry: 'Seconds of drying',
   glass: 'Seconds on glass',
   protect: 'Seconds of protecting and dressing',
+  before: 'Arriving and the walk-round',
+  after: 'Packing and the second look',
 };
 
 /** What a lesson is about. */
@@ -19,7 +21,7 @@ export function lessonName(lesson: Lesson): string {
   if (purpose) return contentName[purpose];
   const role = towelRoles.find((one) => lesson === `towels.${one}`);
   if (role) return `${roleName[role][0]!.toUpperCase()}${roleName[role].slice(1)}`;
-  const act = runActs.find((one) => lesson === `pace.${one}`);
+  const act = pacedActs.find((one) => lesson === `pace.${one}`);
   return act ? paceName[act] : 'Minutes';
 }
 

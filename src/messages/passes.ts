@@ -5,8 +5,12 @@ import { en, worded } from './english';
 import { zoneName } from './words';
 
 export const lapName: Readonly<Record<Lap, string>> = worded({
+  'blow-out': 'Blow the seams out',
   'wheels-first': 'Wheels first',
   top: 'Top and glass',
+  'road-glass': 'Road side, glass',
+  'road-uppers': 'Road side, uppers',
+  'road-lowers': 'Road side, lowers and sill',
   uppers: 'Uppers',
   ends: 'Front and tail',
   lowers: 'Lowers and sills',

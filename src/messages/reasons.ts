@@ -41,6 +41,11 @@ const steamOff = worded({
   'cold-glass': 'Steam may crack glass that is frozen.',
 } as const);
 
+const airOff = {
+  'seams-only': 'Compressed air is for seams and gaps, not for open panels.',
+  people: 'Compressed air throws dust at the people who pass.',
+} as const;
+
 export const spotLeftBecause: Readonly<Record<SpotLeft, string>> = {
   'no-product': 'no product for them is on the job’s list',
   'too-warm': 'the panel is too warm for the solvent',
@@ -48,6 +53,7 @@ export const spotLeftBecause: Readonly<Record<SpotLeft, string>> = {
   surface: 'the product’s label excludes the surface',
   finish: 'the product’s label excludes this finish',
   habit: 'your approach leaves them alone',
+  'no-rinse': 'what lifts them has to be rinsed off, and nothing rinses here',
 };
 
 /** What to do first where bug remover cannot be used here and now. */
@@ -91,6 +97,8 @@ export function gateSentence(gate: Gate, u: Units): string {
       return 'A jet would drive water past the door’s seals and into the car.';
     case 'steam-off':
       return steamOff[gate.why];
+    case 'air-off':
+      return airOff[gate.why];
     case 'sun-habit':
       return 'Shade the panel: your approach works in shade only.';
     case 'fabric':
@@ -139,6 +147,8 @@ export function gateSentence(gate: Gate, u: Units): string {
         : `It is dirtier than a light film: ${soilName[gate.kind].toLowerCase()}. The approach stops waterless there.`;
     case 'rinse-first':
       return `${soilName[gate.kind]} crackles: rinse it first, as there is something to rinse with.`;
+    case 'blow-first':
+      return `${soilName[gate.kind]} lies loose in the seams: blow it out first, as there is an air gun.`;
     case 'foam-first':
       return `${soilName[gate.kind]} crackles: foam it and rinse before the mitt, as there is a foamer.`;
   }
@@ -280,6 +290,7 @@ export const cautionSentence: Readonly<Record<Caution, string>> = worded({
   lifting: 'One litre weighs one kilogram: fill at the car, carry two small vessels rather than one large.',
   brakes: 'Keep sprays and dressings off brake discs, tyre tread and pedals; no acid or solvent on hot wheels.',
   steam: 'Steam burns at once: gloves, never towards a hand or a face, never on cold glass or over electrics.',
+  'compressed-air': 'Compressed air: eye and ear protection, never towards skin or people, and downwind of the car’s open doors.',
   electricity:
     'Cables, batteries and chargers stay away from water; a residual-current device on mains. Nothing inside an electric vehicle is touched.',
   solvent: 'Tar and sap lifters burn and irritate: no flame, fresh air, gloves, off hot panels, towels aired before the wash.',

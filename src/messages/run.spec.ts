@@ -30,9 +30,31 @@ describe('what is said in a pass', () => {
 
   it('names the nozzle: a jet for the washer, a mist to cool, steam along a seam', () => {
     expect(said(found('demo-noon'), 'roof').join()).toContain('Mist nozzle');
-    expect(said(found('demo-seams'), 'boot-sill').join()).toContain('Steam along the seam');
+    expect(said(found('demo-seams'), 'boot-sill').join()).toMatch(/^Steam .*along the seam/);
     const plan = planJob(found('demo-topper'));
     expect(tasksOf(plan).flatMap((task) => stepsFor(plan, task))).toContain('Wet it with waterless mix, mist nozzle');
+  });
+
+  it('names the air gun and the brushes, each where it is used and nowhere else', () => {
+    const dusty = planJob(found('demo-dust-off'));
+    const blown = tasksOf(dusty).filter((task) => stepsFor(dusty, task).some((line) => line.startsWith('Air gun')));
+    expect(blown.length).toBeGreaterThan(0);
+    expect(blown.every(({ act }) => act === 'flush')).toBe(true);
+    expect(said(found('demo-courier'), 'left-front-wheel').join()).toMatch(/wheel brush/i);
+    expect(said(found('demo-courier'), 'left-tank').join()).not.toMatch(/brush/i);
+    expect(said(found('demo-seams'), 'boot-sill').join()).toContain('Steam with degreaser');
+  });
+
+  it('tells what lifts each kind of spot, and how often', () => {
+    const all = (id: string): string => (({ plan }) => tasksOf(plan).flatMap((task) => stepsFor(plan, task)).join())({ plan: planJob(found(id)) });
+    expect(all('demo-bay')).toContain('Tar and sap lifter on 3 tar spots, two goes of 1:00');
+    expect(all('demo-track')).toMatch(/ on 2 bird droppings, \d:\d\d/);
+  });
+
+  it('says of each round only what belongs to it', () => {
+    const plan = planJob(found('demo-topper'));
+    const trim = tasksOf(plan).find(({ act, parts }) => act === 'protect' && parts.every(({ zoneId }) => zoneId === 'grille'))!;
+    expect(stepsFor(plan, trim).join()).not.toContain('Topper');
   });
 
   it('has words for every cue, every trouble and every turn of events', () => {

@@ -1,12 +1,13 @@
+import { andList } from './and-list';
 import { capital } from './capital';
-import { type CarePlan, type Clocks, type Hand, type HandMove, type Option, type PassAct, type Plan, type PlannedPass, type Task, handMovesIn } from '@esmero/core';
+import { type CarePlan, type Clocks, type Hand, type HandMove, type Option, type PassAct, type Plan, type PlannedPass, type SpotPlan, type Step, type Task, handMovesIn } from '@esmero/core';
 import { type ReplanEvent, type TowelRole, type WeatherChange, type ZoneId, partsOf } from '@esmero/model';
 import { goesText } from './soil';
 import { isBehind, passHeading, passTitle } from './passes';
 import { fixed, type Units } from './units';
 import { ranges } from './sheet';
 import { clock } from './units';
-import { contentName, zoneName } from './words';
+import { contentName, gearName, oneSpot, spotName, zoneName } from './words';
 
 const actVerb: Readonly<Record<PassAct, string>> = {
   flush: 'Pre-rinse, do not touch',
@@ -17,16 +18,22 @@ const actVerb: Readonly<Record<PassAct, string>> = {
 };
 
 
+/** What is done in a task that wipes nothing. */
+function verbFor(task: Task): string {
+  if (task.lap === 'blow-out') return 'Blow out, touch nothing';
+  return isBehind(task) ? 'Finish behind' : actVerb[task.act];
+}
+
 /** "Left lowers and sill": a task in a few words, to be read from two metres. */
 export function taskHeading(task: Task): string {
   if (task.act === 'wipe') return passHeading(task);
-  return `${isBehind(task) ? 'Finish behind' : actVerb[task.act]}: ${passHeading(task)}`;
+  return `${verbFor(task)}: ${passHeading(task)}`;
 }
 
 /** "Roof, left half". */
 export function taskText(task: Task): string {
   if (task.act === 'wipe') return passTitle(task);
-  return `${isBehind(task) ? 'Finish behind' : actVerb[task.act]}: ${passTitle(task)}`;
+  return `${verbFor(task)}: ${passTitle(task)}`;
 }
 
 /** One of the towels of a role, as it is said beside the car. */
@@ -71,12 +78,15 @@ function liquidFor({ zones }: Plan, task: Task): string {
 
 /** The nozzle that a rinse or a mist takes. */
 function flushText({ zones }: Plan, { parts }: PlannedPass): string {
-  const treatment = zones.find(({ zone, option }) => option && parts.some(({ zoneId }) => zoneId === zone.id) && (option.work.flush > 0 || option.rinseLM2 > 0))?.option?.treatment;
+  const found = zones.find(({ zone, option }) => option && parts.some(({ zoneId }) => zoneId === zone.id) && (option.work.flush > 0 || option.rinseLM2 > 0))?.option;
+  const [treatment, injected] = [found?.treatment, (found?.laidMl.degreaser ?? 0) > 0 && found?.cleaner?.purpose !== 'degreaser'];
   switch (treatment && partsOf(treatment).flush) {
     case 'mist':
       return 'Mist nozzle: a fine mist, let it cool the panel';
     case 'steam':
-      return 'Steam along the seam, lay the gun down';
+      return injected ? 'Steam with degreaser along the seam, lay the gun down' : 'Steam along the seam, lay the gun down';
+    case 'air':
+      return 'Air gun: blow the seams out, from the top down, away from open doors';
     case 'cordless':
     case 'mains':
     case 'bay':
@@ -98,23 +108,40 @@ function isBlown({ zones }: Plan, task: Task): boolean {
   return zones.some(({ zone, option }) => own.has(zone.id) && option?.blown);
 }
 
-/** "Wheel cleaner, brush it in, leave it for 60 s". */
+/** "Wheel cleaner, work it in with the wheel brush, leave it for 60 s". */
 function cleanerText(here: readonly Option[]): string | null {
   const used = here.flatMap(({ cleaner }) => (cleaner && !cleaner.left ? [cleaner] : []));
   if (used.length === 0) return null;
   const names = [...new Set(used.map(({ purpose }) => contentName[purpose]))].join(' and ');
-  return `${capital(names.toLowerCase())}, brush it in, leave it for ${clock(Math.max(...used.map(({ dwellS }) => dwellS)))}; never let it dry`;
+  const brushes = [...new Set(here.flatMap(({ brush }) => (brush ? [gearName[brush]] : [])))];
+  return `${capital(names.toLowerCase())}, ${brushes.length > 0 ? `work it in with the ${andList(brushes)}, ` : ''}leave it for ${clock(Math.max(...used.map(({ dwellS }) => dwellS)))}; never let it dry`;
 }
 
-/** "Bug remover on the bugs, two goes of 60 s", or just the spots. */
+/** "Tar and sap lifter on 3 tar spots, two goes of 60 s, soft wet brush". */
+function spotText({ kind, count, purpose, rounds, dwellS, brush }: SpotPlan): string {
+  const goes = `${rounds === 2 ? 'two goes of ' : ''}${clock(dwellS / rounds)}`;
+  return `${contentName[purpose]} on ${count} ${count === 1 ? oneSpot[kind] : spotName[kind]}, ${goes}${brush ? ', soft wet brush' : ''}`;
+}
+
+/** Spots of one kind on several panels of a pass are told once. */
+function together(spots: readonly SpotPlan[]): readonly SpotPlan[] {
+  const kinds = new Map<string, SpotPlan>();
+  for (const one of spots) {
+    const known = kinds.get(`${one.kind}/${one.purpose}`);
+    kinds.set(`${one.kind}/${one.purpose}`, known ? { ...known, count: known.count + one.count, brush: known.brush || one.brush } : one);
+  }
+  return [...kinds.values()];
+}
+
+/** What is laid on ahead of the wipe: cleaner, bug remover, and each kind of spot with its own. */
 function spotsText({ zones }: Plan, { parts }: PlannedPass): string {
   const here = zones.filter(({ zone }) => parts.some(({ zoneId }) => zoneId === zone.id)).flatMap(({ option }) => option ?? []);
   const bugs = here.flatMap((option) => (option.bugs && !option.bugs.left ? [option.bugs] : []));
   const [first] = [...bugs].sort((p, q) => q.rounds - p.rounds);
-  const spots = here.some((option) => option.spots.some(({ left }) => left === null));
+  const spots = together(here.flatMap((option) => option.spots.filter(({ left }) => left === null))).map(spotText);
   const cleaner = cleanerText(here);
-  if (!first) return [...(cleaner ? [cleaner] : []), ...(spots ? ['Treat the spots'] : [])].join('; ');
-  return `${contentName[first.purpose]} on the bugs, ${goesText(first)}${first.brush ? ', soft wet brush' : ''}${spots ? '; treat the spots' : ''}`;
+  const lifted = first ? [`${contentName[first.purpose]} on the bugs, ${goesText(first)}${first.brush ? ', soft wet brush' : ''}`] : [];
+  return [...(cleaner ? [cleaner] : []), ...lifted, ...spots].join('; ');
 }
 
 /** "Topper: one press a panel, spread, buff". */
@@ -145,12 +172,21 @@ function pressesText(cares: readonly CarePlan[]): string {
   return most === 1 ? 'one press a panel' : least === most ? `${most} presses a panel` : `${least} to ${most} presses a panel`;
 }
 
+/** "Wheel brush and tyre brush, wet and without weight. ": those that no cleaner was worked in with. */
+function brushText({ zones }: Plan, { parts }: Task): string {
+  const here = zones.flatMap(({ zone, option }) => (option?.brush && (!option.cleaner || option.cleaner.left) && parts.some(({ zoneId }) => zoneId === zone.id) ? [gearName[option.brush]] : []));
+  return here.length > 0 ? `${capital(andList([...new Set(here)]))}, wet and without weight. ` : '';
+}
+
+/** What a pass is for; all else may be done ahead of it. */
+const isDoing = (kind: Step['kind']): boolean => ['flush', 'wipe', 'rinse-off', 'finish', 'dry', 'glass', 'protect'].includes(kind);
+
 /** What is done in a pass, one thing after the other, in the order of the plan; what is wetted ahead has its place in it. */
 export function stepsFor(plan: Plan, task: Task): readonly string[] {
   const { steps, passes } = plan.timeline;
   const own = steps.filter(({ pass, worker }) => worker === task.worker && pass !== null);
   const endS = Math.max(...own.filter(({ pass }) => pass === task.pass).map((step) => step.endS));
-  const startS = Math.max(0, ...own.filter((step) => step.pass! < task.pass && (step.kind === 'wipe' || step.kind === 'finish')).map((step) => step.endS));
+  const startS = Math.max(0, ...own.filter((step) => step.pass! < task.pass && isDoing(step.kind)).map((step) => step.endS));
   const lines: string[] = keepsOff(plan, task);
   const say = (line: string): void => {
     if (lines.at(-1) !== line) lines.push(line);
@@ -165,7 +201,7 @@ export function stepsFor(plan: Plan, task: Task): readonly string[] {
     else if (kind === 'rinse-before') say('Rinse the foam off, from the top');
     else if (kind === 'rinse-off') say(isBlown(plan, task) ? 'Rinse it off, blow off what stands' : 'Rinse it off, before it dries');
     else if (kind === 'protect') say(careText(plan, of));
-    else if (kind === 'wipe') say('Lift or wash, straight strokes without weight');
+    else if (kind === 'wipe') say(`${brushText(plan, task)}Lift or wash, straight strokes without weight`);
     else if (kind === 'finish') say('Finish dry');
   }
   return lines;

@@ -11,17 +11,22 @@ export function questionSentence({ basis, index, worseIndex, limit }: Question):
 }
 
 /** What is done about spots of one kind before the wipe. */
-export function spotSentence({ left, purpose, dwellS, count }: SpotPlan): string {
+export function spotSentence({ left, purpose, dwellS, count, rounds, brush }: SpotPlan): string {
   if (left) return `Stay: ${spotLeftBecause[left]}.`;
   const spots = count === 1 ? 'it' : 'them';
-  return `${contentName[purpose]} on ${spots}, ${Math.round(dwellS)} s to soften, lifted before the wipe.`;
+  const goes = rounds === 2 ? `two goes of ${Math.round(dwellS / 2)} s: tar is hard in the cold, and a warmer hour takes one` : `${Math.round(dwellS)} s to soften`;
+  const aside = purpose === 'solvent' ? ` Onto a towel side of its own${rounds === 1 ? '; keep as much for a second go' : ''}.` : '';
+  return `${contentName[purpose]} on ${spots}, ${goes}. Lift before the wipe.${aside}${brush ? ' A soft wet brush helps.' : ''}`;
 }
 
 /** "12 mL on the grille and front bumper". */
-export const bottleSentence = ({ ml, productMl, strength, zones }: Bottle, u: Units): string =>
-  strength
-    ? en(`${u.volume(ml)}, thinned 1 to ${fixed(strength.waterParts, 1)} in a labelled bottle of its own (${u.volume(productMl)} of product): ${zoneList(zones, 4)}.`)
-    : `${u.volume(ml)}, as it comes: ${zoneList(zones, 4)}.`;
+export const bottleSentence = ({ ml, productMl, reserveMl, strength, zones }: Bottle, u: Units): string =>
+  en(
+    [
+      strength ? `${u.volume(Math.ceil(ml))}, thinned 1 to ${fixed(strength.waterParts, 1)} in a labelled bottle of its own (${u.volume(productMl)} of product)` : `${u.volume(Math.ceil(ml))}, as it comes`,
+      ...(reserveMl > 0 ? [`and ${u.volume(Math.ceil(reserveMl))} in reserve`] : []),
+    ].join(', ') + `: ${zoneList(zones, 4)}.`,
+  );
 
 /** "two goes of 60 s". */
 export const goesText = ({ rounds, dwellS }: BugPlan): string => `${rounds === 2 ? 'two goes of ' : ''}${Math.round(dwellS / rounds)} s`;

@@ -148,6 +148,9 @@ export const spotName: Readonly<Record<SpotKind, string>> = {
   tar: 'tar spots',
 };
 
+/** One of them. */
+export const oneSpot: Readonly<Record<SpotKind, string>> = { droppings: 'dropping', sap: 'sap spot', tar: 'tar spot' };
+
 export const bodyName: Readonly<Record<Body, string>> = worded({
   motorcycle: 'Motorcycle',
   sedan: 'Sedan',
@@ -211,6 +214,7 @@ const flushName: Readonly<Record<Flush, string>> = {
   mains: 'pre-rinse with the pressure washer, then ',
   bay: 'pre-rinse in the wash bay, then ',
   steam: 'steam on the seams, then ',
+  air: 'blow the seams out, then ',
   mist: 'cool with a mist, then ',
 };
 
@@ -225,7 +229,7 @@ export function treatmentName(treatment: TreatmentId): string {
 export const plannedName = ({ treatment, inScope }: Pick<ZonePlan, 'treatment' | 'inScope'>): string => (inScope ? treatmentName(treatment) : 'Not asked for');
 
 const contactBrief: Readonly<Record<Contact, string>> = { waterless: 'waterless', foam: 'foam', rinseless: 'rinseless', 'presoak-rinseless': 'pre-soak, rinseless', shampoo: 'shampoo', 'foam-shampoo': 'foam, shampoo' };
-const flushBrief: Readonly<Record<Flush, string>> = { none: '', pump: 'pre-rinse, ', 'hot-pump': 'hot pre-rinse, ', cordless: 'pre-rinse, ', mains: 'pre-rinse, ', bay: 'pre-rinse, ', steam: 'steam, ', mist: 'mist, ' };
+const flushBrief: Readonly<Record<Flush, string>> = { none: '', pump: 'pre-rinse, ', 'hot-pump': 'hot pre-rinse, ', cordless: 'pre-rinse, ', mains: 'pre-rinse, ', bay: 'pre-rinse, ', steam: 'steam, ', mist: 'mist, ', air: 'air, ' };
 
 /** The same in a word or two, for a card. */
 export function treatmentBrief(treatment: TreatmentId): string {
@@ -246,6 +250,7 @@ export const kitName: Readonly<Record<Kit | 'glass' | Guarding, string>> = {
   mains: 'pressure washer',
   bay: 'wash bay',
   steamer: 'steamer',
+  'air-gun': 'compressed air',
   glass: 'glass spray',
   covers: 'covers over what must stay dry',
   cones: 'cones',
@@ -344,7 +349,6 @@ export const runoffName: Readonly<Record<RunoffRule, string>> = {
   allowed: 'Allowed',
 };
 
-/** What of a car is washed. */
 /** What is to be minded round the car, as it is told, and what is done about it. */
 export const toMindName: Readonly<Record<ToMind, string>> = worded({
   'boot-belongings': 'Things in the boot',
@@ -353,8 +357,12 @@ export const toMindName: Readonly<Record<ToMind, string>> = worded({
   'child-seat': 'Child seat',
   electronics: 'Electronics inside',
   people: 'People passing',
-  traffic: 'Traffic beside it',
+  'traffic-left': 'Traffic on its left',
+  'traffic-right': 'Traffic on its right',
 });
+
+const roadText = (side: 'left' | 'right'): string =>
+  `Cones and a bright vest. Glass and panels on the ${side} are done in one go; face the traffic, and lay nothing on its side.`;
 
 export const toMindText: Readonly<Record<ToMind, string>> = worded({
   'boot-belongings': 'Cover what lies in the boot, or have it taken out. Nothing wet is laid on the boot sill.',
@@ -363,9 +371,11 @@ export const toMindText: Readonly<Record<ToMind, string>> = worded({
   'child-seat': 'Cover the child seat; rear door shuts get no wet towel.',
   electronics: 'Cover screens and plugs; door shuts get no wet towel.',
   people: 'Cones out, hose and cables out of the way; warn people before you rinse.',
-  traffic: 'Cones and a bright vest; face the traffic, and lay nothing on its side.',
+  'traffic-left': roadText('left'),
+  'traffic-right': roadText('right'),
 });
 
+/** What of a car is washed. */
 export const scopeName: Readonly<Record<ScopePart, string>> = worded({
   body: 'bodywork',
   glass: 'glass outside',
@@ -414,13 +424,18 @@ export const pileName: Readonly<Record<Pile, string>> = {
   waffle: 'Waffle',
 };
 
-export const gearName: Readonly<Record<GearKind, string>> = {
+export const gearName: Readonly<Record<GearKind, string>> = worded({
   heater: 'water heater',
   'cordless-wand': 'cordless washer',
   'mains-wand': 'pressure washer on mains',
   steamer: 'steamer',
   blower: 'blower',
-};
+  'air-gun': 'air gun',
+  'wheel-brush': 'wheel brush',
+  'barrel-brush': 'barrel brush',
+  'tyre-brush': 'tyre brush',
+  'detail-brush': 'detail brush',
+});
 
 export const surroundingsName: Readonly<Record<Surroundings, string>> = {
   coast: 'coast',

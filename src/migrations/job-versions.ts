@@ -178,7 +178,7 @@ export const jobFrom12To13: Migration = (content) =>
 export const useFrom13To14 = (use: unknown): unknown => (isRecord(use) ? { mLPerM2: null, dwellS: null, rinseAfter: false, inSun: false, ...use } : use);
 export const productFrom13To14: Migration = (product) => (isRecord(product) ? { ...product, uses: mapped(product['uses'], useFrom13To14) } : product);
 export const vehicleFrom13To14: Migration = (vehicle) => (isRecord(vehicle) ? { protection: [], ...vehicle } : vehicle);
-export const habitsBefore14 = { chemistry: 'any', medium: 'mitt', guards: 'every-bucket', dryTouch: 'drawn' };
+export const habitsBefore14 = { chemistry: 'any', medium: 'mitt', guards: 'every-bucket', dryTouch: 'drawn', steamWith: 'water' };
 /** Grille and badges were part of the bodywork before version 14. */
 export const scopeFrom13To14 = (scope: unknown): unknown => (Array.isArray(scope) && scope.includes('body') && !scope.includes('trim') ? ['body', 'trim', ...(scope as unknown[]).filter((part) => part !== 'body')] : scope);
 export const careBefore14 = { paint: null, trim: false, tyres: null };
@@ -189,6 +189,7 @@ export const jobFrom13To14: Migration = (content) =>
     ? {
         care: careBefore14,
         around: [],
+        arrivedAt: null,
         ...content,
         scope: scopeFrom13To14(content['scope']),
         vehicle: vehicleFrom13To14(content['vehicle']),

@@ -1,4 +1,4 @@
-import type { GearKind, Habits, Job, Approach, SoilLevel, TowelRole, ZoneId } from '../model';
+import type { Gear, GearKind, Habits, Job, Approach, SoilLevel, TowelRole, ZoneId } from '../model';
 import type { Celsius } from '../units';
 import { newItem } from './create';
 import { atHour } from './hour';
@@ -43,6 +43,8 @@ function withGear(job: Job, kind: GearKind): Job {
   return { ...job, gear: [...job.gear, { ...newItem.gear(`added-${kind}`), ...ordinary[kind], kind }] };
 }
 
+const byHand = (name: string) => ({ name, flowLMin: 0, batteryMin: null, noiseDb: 0 });
+
 /** A piece of each kind as it is commonly found, for a van that has none. */
 const ordinary = {
   heater: { name: 'Immersion heater', flowLMin: 0, batteryMin: null, noiseDb: 50 },
@@ -50,7 +52,12 @@ const ordinary = {
   'mains-wand': { name: 'Pressure washer', flowLMin: 7, batteryMin: null, noiseDb: 86 },
   steamer: { name: 'Steamer', flowLMin: 0.06, batteryMin: null, noiseDb: 66 },
   blower: { name: 'Blower', flowLMin: 0, batteryMin: 12, noiseDb: 78 },
-} as const;
+  'air-gun': { name: 'Compressor and air gun', flowLMin: 0, batteryMin: null, noiseDb: 80 },
+  'wheel-brush': byHand('Soft wheel brush'),
+  'barrel-brush': byHand('Barrel brush'),
+  'tyre-brush': byHand('Tyre brush'),
+  'detail-brush': byHand('Soft detail brush'),
+} as const satisfies Readonly<Record<GearKind, Pick<Gear, 'name' | 'flowLMin' | 'batteryMin' | 'noiseDb'>>>;
 
 /** The worst deposit of a zone at another level; the others stay. */
 function withLevel(job: Job, zone: ZoneId, level: SoilLevel): Job {

@@ -19,5 +19,6 @@ export const copyJob = (job: Job, id: string, date: string): Job => ({
   signed: null,
   refused: null,
   pictures: [],
+  arrivedAt: null,
   run: null,
 });

@@ -6,7 +6,7 @@ export type { OwnCar, Standing } from './own-car';
 export { careFor, sellAs, toggleAround, toggleScope } from './scope';
 export { defaultChoices, defaultHabits, habitsIn, newItem, newJob } from './create';
 export { atHour, withWeather } from './hour';
-export { dropRun, endRun, noteEvent, noteEvents, noteUse, putPunch, startRun, takeBackEvent } from './run';
+export { dropRun, endRun, noteEvent, noteEvents, noteUse, putPunch, arrive, startRun, takeBackEvent } from './run';
 export { lift, mirrorSoil, paint, setBugs, setSpots, unsee } from './soil';
 export type { Brush } from './soil';
 export { mayBecome, setAside } from './towels';

@@ -1,5 +1,8 @@
 import { type Job, type Noted, type PunchItem, type RunEvent, type RunUse, isTick } from '../model';
 
+/** Somebody has come to the car: the clock of the visit begins. */
+export const arrive = (job: Job, at: number): Job => ({ ...job, arrivedAt: at });
+
 export const startRun = (job: Job, at: number): Job => ({ ...job, run: { startedAt: at, endedAt: null, events: [], counts: [], punch: [] } });
 
 const nextSeq = (events: readonly RunEvent[]): number => events.reduce((last, { seq }) => Math.max(last, seq), 0) + 1;

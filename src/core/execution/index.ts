@@ -6,3 +6,5 @@ export { tasksOf, ticksOf } from './task';
 export type { Task } from './task';
 export { usageAccount, useOf } from './usage-count';
 export type { UsageAccount } from './usage-count';
+export { setUpS, visitOf } from './visit';
+export type { Visit, VisitStage } from './visit';

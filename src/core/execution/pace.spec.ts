@@ -49,7 +49,7 @@ describe('the pace of a run', () => {
       fc.property(jobs, rates, (job, rate) => {
         const paces = pacesOf(workedAt(job, rate));
         expect(paces.map(({ act }) => act)).toContain('wipe');
-        for (const { act, plannedS, tookS } of paces) expect(tookS / plannedS / rate[act]).toBeCloseTo(1, 1);
+        for (const { act, plannedS, tookS } of paces) expect(tookS / plannedS / rate[act as RunAct]).toBeCloseTo(1, 1);
       }),
       { numRuns: runs(12) },
     );
@@ -59,7 +59,7 @@ describe('the pace of a run', () => {
     const rate: Rates = { ...steady, wet: 1.5, wipe: 0.8 };
     const [job] = fc.sample(jobs, { numRuns: runs(1), seed: 3 });
     const turned = workedAt(job!, rate, (so, ticked) => (ticked === 8 ? noteEvent(so, { kind: 'workers', workers: 2, at: so.run!.events.at(-1)!.at }) : so));
-    for (const { act, plannedS, tookS } of pacesOf(turned)) expect(tookS / plannedS / rate[act]).toBeCloseTo(1, 1);
+    for (const { act, plannedS, tookS } of pacesOf(turned)) expect(tookS / plannedS / rate[act as RunAct]).toBeCloseTo(1, 1);
   });
 
   it('does not tell what was ticked off together, by nobody, or with a long break in it', () => {

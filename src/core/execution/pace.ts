@@ -1,4 +1,4 @@
-import type { Pace, RunAct, Tick } from '../model';
+import type { Pace, PacedAct, Tick } from '../model';
 import type { Plan } from '../planning';
 import type { Progress } from './progress';
 import { type Task, actKey, actsOf, keyOfStep, keyOfTick } from './task';
@@ -7,6 +7,9 @@ import { type Task, actKey, actsOf, keyOfStep, keyOfTick } from './task';
 const TOGETHER_MS = 3000;
 /** Whoever takes so many times as long, or as short, was called away or ticked at another time: judged. */
 const NOT_THE_WORK = 5;
+
+/** So long may what was planned have taken: nobody was called away, and it was noted in its time. */
+export const isTheWork = (tookS: number, plannedS: number): boolean => tookS > plannedS / NOT_THE_WORK && tookS < plannedS * NOT_THE_WORK;
 
 /** What was ticked off in one go, with the tick before it. */
 interface Bout {
@@ -72,13 +75,12 @@ function paceOf(bout: Bout, planned: Planned, progress: Progress, plan: Plan): P
   const [act] = acts;
   const plannedS = secondsFor(bout.ticks, planned, (key) => progress.ticked.has(key));
   const tookS = (Math.max(...bout.ticks.map(({ at }) => at)) - beganAt(bout, progress, plan, planned)) / 1000;
-  const isTheWork = tookS > plannedS / NOT_THE_WORK && tookS < plannedS * NOT_THE_WORK;
-  return acts.size === 1 && isTheWork ? { act: act!, plannedS, tookS } : null;
+  return acts.size === 1 && isTheWork(tookS, plannedS) ? { act: act!, plannedS, tookS } : null;
 }
 
 /** Sums of several, act by act. */
 export function pacesTogether(paces: readonly Pace[]): readonly Pace[] {
-  const sums = new Map<RunAct, Pace>();
+  const sums = new Map<PacedAct, Pace>();
   for (const { act, plannedS, tookS } of paces) {
     const sum = sums.get(act) ?? { act, plannedS: 0, tookS: 0 };
     sums.set(act, { act, plannedS: sum.plannedS + plannedS, tookS: sum.tookS + tookS });

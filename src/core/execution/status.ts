@@ -1,4 +1,5 @@
 import type { Run, ZoneId } from '../model';
+import type { Lap } from '../passes';
 import type { Plan } from '../planning';
 import { progressOf } from './progress';
 import { type Task, actKey } from './task';
@@ -49,8 +50,11 @@ function clocksOf({ act, parts }: Task, ticked: ReadonlyMap<string, number>, { z
   return { wetAt: Math.min(...clocks.map(({ wetAt }) => wetAt)), readyAt: Math.max(...clocks.map(({ readyAt }) => readyAt)), dryAt: dry.length > 0 ? Math.min(...dry) : null };
 }
 
-/** Wiped bodywork or glass: wheels and door shuts are no panels to compare. */
-const isOnBody = ({ act, lap }: Task): boolean => act === 'wipe' && lap !== null && ['top', 'uppers', 'ends', 'lowers'].includes(lap);
+/** Wheels and door shuts are no panels to compare. */
+const offBody: readonly Lap[] = ['blow-out', 'wheels-first', 'shuts', 'wheels-last'];
+
+/** Wiped bodywork or glass. */
+const isOnBody = ({ act, lap }: Task): boolean => act === 'wipe' && lap !== null && !offBody.includes(lap);
 
 const sum = (values: Iterable<number>): number => [...values].reduce((total, one) => total + one, 0);
 

@@ -1,9 +1,11 @@
-import { type Job, type RunUse, type TowelRole, type VehicleMethod, isBottled, mixPurposes, towelRoles } from '../model';
+import { type Job, type Pace, type RunUse, type TowelRole, type VehicleMethod, isBottled, mixPurposes, towelRoles } from '../model';
+import { planJob } from '../planning';
 import type { Spent, StartState } from '../rules';
 import { seenBesideForecast } from '../soil';
 import { stretchNow } from './plan-run';
 import { remainingOf } from './remaining';
 import { runStatusOf } from './status';
+import { visitPaces } from './visit';
 
 /** What was left in the vessels, mL by mix, and how many towels were opened. */
 export interface Counted {
@@ -20,6 +22,8 @@ export interface UsageAccount {
   readonly doneShare: number;
   readonly method: VehicleMethod;
   readonly soil: RunUse['soil'];
+  /** Of the time before and after the work. */
+  readonly visit: readonly Pace[];
 }
 
 /** What a run should have used by its plans; null for a job that has none. */
@@ -29,12 +33,14 @@ export function usageAccount(job: Job): UsageAccount | null {
   const now = stretchNow(job);
   const { spent, vessels } = remainingOf(now.job, now.plan, run, null).begun;
   const left = Object.entries(spent.madeMl).map(([content, ml]) => [content, Math.round(ml - (spent.laidMl[content as keyof Spent['laidMl']] ?? 0))]);
-  const { done, all } = runStatusOf(now.plan, run);
-  return { spent, vessels, expected: { leftMl: Object.fromEntries(left), opened: spent.opened }, doneShare: all > 0 ? done / all : 1, method: now.plan.method, soil: seenBesideForecast(job) };
+  const standing = runStatusOf(now.plan, run);
+  const { done, all } = standing;
+  const visit = visitPaces(planJob(job), job, standing);
+  return { spent, vessels, expected: { leftMl: Object.fromEntries(left), opened: spent.opened }, doneShare: all > 0 ? done / all : 1, method: now.plan.method, soil: seenBesideForecast(job), visit };
 }
 
 /** What a run took, from what was counted after it; more left than was made counts as nothing used. */
-export function useOf({ spent, expected, doneShare, method, soil }: UsageAccount, { leftMl, opened }: Counted, at: number, because = ''): RunUse {
+export function useOf({ spent, expected, doneShare, method, soil, visit }: UsageAccount, { leftMl, opened }: Counted, at: number, because = ''): RunUse {
   const mixes = mixPurposes.flatMap((purpose): RunUse['mixes'][number][] => {
     const [madeMl, plannedMl] = isBottled(purpose) ? [0, 0] : [spent.madeMl[purpose] ?? 0, spent.laidMl[purpose] ?? 0];
     return madeMl > 0 ? [{ purpose, plannedMl, usedMl: Math.max(0, madeMl - (leftMl[purpose] ?? expected.leftMl[purpose] ?? 0)) }] : [];
@@ -43,5 +49,5 @@ export function useOf({ spent, expected, doneShare, method, soil }: UsageAccount
     const [planned, count] = [spent.opened[role] ?? 0, opened[role] ?? spent.opened[role] ?? 0];
     return planned > 0 || count > 0 ? [{ role, planned, opened: count }] : [];
   });
-  return { at, because, method, doneShare, plannedMin: spent.plannedS / 60, waterL: spent.litres, runoffL: spent.runoffMl / 1000, paces: spent.paces, soil, mixes, towels };
+  return { at, because, method, doneShare, plannedMin: spent.plannedS / 60, waterL: spent.litres, runoffL: spent.runoffMl / 1000, paces: [...spent.paces, ...visit], soil, mixes, towels };
 }

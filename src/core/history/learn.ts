@@ -1,10 +1,10 @@
 import { type AssumptionKey, assumptionTable, resolveAssumptions } from '../assumptions';
 import { elapsedMs } from '../execution';
-import { type Job, type JobBrief, type MixPurpose, type Run, type RunAct, type TowelRole, usedIn } from '../model';
+import { type Job, type JobBrief, type MixPurpose, type Run, type PacedAct, type TowelRole, usedIn } from '../model';
 import { type Estimate, estimate } from './estimate';
 
 /** What is learned of: liquid by mix, towels by role, the clock, seconds by act; and how fast one client’s cars get dirty. */
-export type Lesson = `ml.${MixPurpose}` | `towels.${TowelRole}` | 'minutes' | `pace.${RunAct}` | 'soil';
+export type Lesson = `ml.${MixPurpose}` | `towels.${TowelRole}` | 'minutes' | `pace.${PacedAct}` | 'soil';
 
 export interface Learned extends Estimate {
   readonly lesson: Lesson;
@@ -89,6 +89,8 @@ const about: Readonly<Partial<Record<Lesson, { readonly keys: readonly Assumptio
   'pace.wipe': { keys: ['rateWipeBase', 'rateWipePerLoad', 'rateFinish', 'rateWash', 'rateDry', 'wheelLight', 'wheelHeavy', 'shutSeconds'], power: 1 },
   'pace.dry': { keys: ['rateDry'], power: 1 },
   'pace.glass': { keys: ['rateGlassFinish'], power: 1 },
+  'pace.before': { keys: ['arriving', 'lookSeconds'], power: 1 },
+  'pace.after': { keys: ['packing', 'emptying', 'secondLook'], power: 1 },
 };
 
 /** Lessons that a plan can make use of. */

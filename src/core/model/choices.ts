@@ -89,6 +89,10 @@ export type PairWay = (typeof pairWays)[number];
 export const rinseLiquids = ['water', 'product'] as const;
 export type RinseLiquid = (typeof rinseLiquids)[number];
 
+/** What a steamer lays on the seam: steam alone, or a degreaser with it. */
+export const steamHabits = ['water', 'product'] as const;
+export type SteamHabit = (typeof steamHabits)[number];
+
 /** Water that a rinse leaves standing: taken up by towels, or blown off first. */
 export const standingHabits = ['towels', 'blower'] as const;
 export type StandingHabit = (typeof standingHabits)[number];
@@ -115,6 +119,7 @@ export interface Habits {
   readonly dwell: DwellHabit;
   readonly order: Order;
   readonly rinseWith: RinseLiquid;
+  readonly steamWith: SteamHabit;
   readonly standing: StandingHabit;
   readonly pair: PairWay;
   readonly drying: DryingHabit;

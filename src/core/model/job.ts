@@ -58,6 +58,8 @@ export interface Job {
   /** What the client wishes, on top of the choices. */
   readonly wishes: Partial<Habits>;
   readonly choices: Choices;
+  /** When somebody came to the car, milliseconds since 1970; null where nobody noted it. */
+  readonly arrivedAt: number | null;
   /** What happened beside the car; null before it is begun. */
   readonly run: Run | null;
 }

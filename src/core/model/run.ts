@@ -12,6 +12,14 @@ export type VesselMix = Exclude<MixPurpose, Bottled>;
 export const runActs = ['flush', 'wet', 'wipe', 'dry', 'glass', 'protect'] as const;
 export type RunAct = (typeof runActs)[number];
 
+/** What a visit has besides the work, on a clock of its own: from arriving to the run, and from the last panel to its end. */
+export const visitParts = ['before', 'after'] as const;
+export type VisitPart = (typeof visitParts)[number];
+
+/** What has a pace that can be told from the clock. */
+export const pacedActs = [...runActs, ...visitParts] as const;
+export type PacedAct = (typeof pacedActs)[number];
+
 /** A section was done. Times are kept, never counted, in milliseconds since 1970. */
 export interface Tick {
   readonly kind: RunAct;
@@ -26,7 +34,7 @@ export interface Tick {
 
 /** Seconds that an act took by the ticks, beside what the plan had for the same sections. */
 export interface Pace {
-  readonly act: RunAct;
+  readonly act: PacedAct;
   readonly plannedS: number;
   readonly tookS: number;
 }

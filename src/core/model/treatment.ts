@@ -1,5 +1,5 @@
 /** Loosening without touching, before anything is wiped. */
-export const flushes = ['none', 'pump', 'hot-pump', 'cordless', 'mains', 'bay', 'steam', 'mist'] as const;
+export const flushes = ['none', 'pump', 'hot-pump', 'cordless', 'mains', 'bay', 'steam', 'mist', 'air'] as const;
 export type Flush = (typeof flushes)[number];
 
 /** Lifting by contact. */
@@ -28,8 +28,8 @@ const parts: ReadonlyMap<Working, Parts> = new Map(
   ),
 );
 
-/** Water runs off the panel before it is touched; a mist only cools it. */
-export const isRinsed = (treatment: Working): boolean => !['none', 'mist'].includes(partsOf(treatment).flush);
+/** Water loosens the dirt before it is touched; a mist only cools the panel, and air is dry. */
+export const isRinsed = (treatment: Working): boolean => !['none', 'mist', 'air'].includes(partsOf(treatment).flush);
 
 /** Washed with a shampoo that is rinsed off again. */
 export const isShampooed = (treatment: Working): boolean => ['shampoo', 'foam-shampoo'].includes(partsOf(treatment).contact);

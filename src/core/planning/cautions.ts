@@ -1,4 +1,4 @@
-import type { Job } from '../model';
+import { type Job, coned } from '../model';
 import type { Caution } from '../reasons';
 import type { Kit } from '../rules';
 import type { Realised } from './realise';
@@ -15,10 +15,11 @@ export function cautionsOf(job: Job, hottestC: number, reachM: number, { choice,
     ['chemicals', mix.productMl > 0],
     ['hot-liquid', uses('heater')],
     ['steam', uses('steamer')],
-    ['electricity', uses('heater', 'mains', 'steamer', 'cordless')],
+    ['compressed-air', uses('air-gun')],
+    ['electricity', uses('heater', 'mains', 'steamer', 'cordless', 'air-gun')],
     ['solvent', bottledMl.solvent > 0],
     ['wheel-cleaner', bottledMl['wheel-cleaner'] + bottledMl.degreaser > 0],
-    ['traffic', job.around.includes('traffic') || job.around.includes('people')],
+    ['traffic', job.around.some((one) => coned.includes(one))],
     ['engine', choice.picks.has('engine-bay')],
     ['hot-exhaust', choice.picks.has('left-exhaust') || choice.picks.has('right-exhaust')],
     ['dressing', bottledMl['tyre-dressing'] + bottledMl['trim-dressing'] > 0 || job.care.tyres === 'after-drive'],

@@ -1,8 +1,8 @@
 import { type Advice, adviseStrength, notations } from '../mix';
-import { type Job, type VehicleMethod, type ZoneId, bottled, isShampooed, vehicleMethods } from '../model';
+import { type Bottled, type Job, type VehicleMethod, type ZoneId, bottled, isShampooed, vehicleMethods } from '../model';
 import type { CareLeft, Verdict } from '../reasons';
 import { isInScope } from '../vehicle';
-import { type PlanningContext, type StartState, type ZoneOptions, freshStart, limitOf, noUsage } from '../rules';
+import { type Option, type PlanningContext, type StartState, type ZoneOptions, freshStart, limitOf, noUsage } from '../rules';
 import { type Parted, bestPlan, fitted, withinBudgets } from './best-plan';
 import { cautionsOf } from './cautions';
 import { heatAndHardness } from './heat-and-hardness';
@@ -162,13 +162,27 @@ function partsLeft({ zones }: PlanningContext, found: Found | null): Verdict[] {
 }
 
 /** What is used out of its own bottle, and where. */
+/** As much again for bugs, sap and tar that get one go. */
+const secondGoMl = ({ bugs, spots }: Option, purpose: Bottled): number =>
+  [...spots, ...(bugs ? [bugs] : [])].reduce((sum, one) => sum + (one.purpose === purpose && one.rounds === 1 ? one.ml : 0), 0);
+
 function bottlesOf({ recipes }: PlanningContext, { choice, bottledMl }: Realised): readonly Bottle[] {
   const picks = [...choice.picks];
   return bottled.flatMap((purpose): Bottle[] => {
     const recipe = recipes[purpose];
     const ml = bottledMl[purpose];
     if (!recipe || ml <= 0) return [];
-    return [{ purpose, productName: recipe.product.name, ml, productMl: ml * recipe.share, strength: recipe.share < 1 ? notations(recipe.dilution) : null, zones: picks.filter(([, { laidMl }]) => laidMl[purpose] > 0).map(([zone]) => zone) }];
+    return [
+      {
+        purpose,
+        productName: recipe.product.name,
+        ml,
+        productMl: ml * recipe.share,
+        reserveMl: picks.reduce((sum, [, option]) => sum + secondGoMl(option, purpose), 0),
+        strength: recipe.share < 1 ? notations(recipe.dilution) : null,
+        zones: picks.filter(([, { laidMl }]) => laidMl[purpose] > 0).map(([zone]) => zone),
+      },
+    ];
   });
 }
 

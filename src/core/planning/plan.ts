@@ -71,6 +71,8 @@ export interface Bottle {
   /** As it comes out of the bottle, and the product in it. */
   readonly ml: number;
   readonly productMl: number;
+  /** Kept for a second go where the first does not lift it all, as it comes out of the bottle. */
+  readonly reserveMl: number;
   /** How it is thinned in its bottle; null as it is sold. */
   readonly strength: DilutionNotations | null;
   /** On which panels. */

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import { type Content, type MixPlan, type Wanted, type Wetted, isFromBucket, mixPlan, towelsDrink } from '../mix';
-import { type Bottled, type CleanlinessClass, type ToMind, type TowelRole, type ZoneId, bottled } from '../model';
+import { type Bottled, type CleanlinessClass, type ToMind, type TowelRole, type ZoneId, bottled, roadSides } from '../model';
 import type { Budget } from '../reasons';
 import { type Laid, type Option, type PlanningContext, type StartState, contentsOf, finishesGlass, guardingsFor, openTowels, packingMinutes } from '../rules';
 import { type Chosen, type Pass, lapOf, wheelsGoFirst } from '../passes';
@@ -131,10 +131,11 @@ export function realise(choice: Choice, context: PlanningContext): Realised {
 function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): Realised {
   const { a, job, begun } = context;
   const zones = context.zones.map(({ zone }) => zone);
+  const sides = roadSides(job.around);
   const wheelsFirst = wheelsGoFirst(choice.picks, zones, job.choices);
   const chosen = zones.flatMap((zone): Chosen[] => {
     const option = choice.picks.get(zone.id);
-    return option ? [{ zone, option, lap: lapOf(zone, wheelsFirst) }] : [];
+    return option ? [{ zone, option, lap: lapOf(zone, wheelsFirst, sides) }] : [];
   });
   const timeline = timelineOf(chosen, toSetUp(choice, chosen, begun, job.around), {
     job,

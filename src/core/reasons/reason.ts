@@ -26,6 +26,7 @@ export type Gate =
   /** A jet would drive water into the car. */
   | { readonly code: 'opening' }
   | { readonly code: 'steam-off'; readonly why: 'seams-only' | 'film' | 'cold-glass' }
+  | { readonly code: 'air-off'; readonly why: 'seams-only' | 'people' }
   | { readonly code: 'sun-habit' }
   /** Leaves something on the paint that is not rinsed off. */
   | { readonly code: 'chemistry' }
@@ -67,6 +68,8 @@ export type Gate =
   | { readonly code: 'dirt-limit'; readonly limit: Exclude<DirtLimit, 'index'>; readonly kind: SoilKind; readonly loadGm2: number }
   /** What crackles under a finger is rinsed first wherever there is something to rinse with. */
   | { readonly code: 'rinse-first'; readonly kind: SoilKind }
+  /** Dust that lies loose in a seam is blown out first wherever there is air. */
+  | { readonly code: 'blow-first'; readonly kind: SoilKind }
   /** With a shampoo mitt, foam comes first where it is at hand. */
   | { readonly code: 'foam-first'; readonly kind: SoilKind };
 
@@ -122,10 +125,10 @@ export type Verdict =
   | { readonly code: 'not-seen'; readonly zones: number; readonly forecast: boolean };
 
 /** Why a product is not put on here and now. */
-export type CareLeft = SpotLeft | 'layer' | 'not-together' | 'no-rinse';
+export type CareLeft = SpotLeft | 'layer' | 'not-together';
 
 /** Why spots of a kind stay where they are. */
-export type SpotLeft = 'no-product' | 'too-warm' | 'in-sun' | 'surface' | 'finish' | 'habit';
+export type SpotLeft = 'no-product' | 'too-warm' | 'in-sun' | 'surface' | 'finish' | 'habit' | 'no-rinse';
 
 /** What to be careful about in this job. */
 export const cautions = [
@@ -138,6 +141,7 @@ export const cautions = [
   'brakes',
   'hot-panels',
   'steam',
+  'compressed-air',
   'electricity',
   'solvent',
   'wheel-cleaner',

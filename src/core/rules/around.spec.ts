@@ -10,9 +10,8 @@ describe('what is to be minded', () => {
   it('costs its minute of covers and cones, and no more than that', () => {
     const minutes = (around: readonly ToMind[]): number => planJob(minding(around)).totals.minutes.value;
     expect(minutes(['people']) - minutes([])).toBeCloseTo(1, 6);
-    expect(minutes(['people', 'traffic']) - minutes([])).toBeCloseTo(1, 6);
     expect(minutes(['open-roof', 'people']) - minutes([])).toBeCloseTo(2, 6);
-    expect(planJob(minding(['traffic'])).cautions).toContain('traffic');
+    expect(planJob(minding(['traffic-left'])).cautions).toContain('traffic');
     expect(planJob(minding([])).cautions).not.toContain('traffic');
   });
 
@@ -29,6 +28,30 @@ describe('what is to be minded', () => {
       }),
       { numRuns: 20 },
     );
+  });
+});
+
+describe('traffic on one side', () => {
+  const bodyPasses = (around: readonly ToMind[], workers: 1 | 2 = 1) =>
+    planJob(minding(around, { site: { ...sampleJob().site, workers } })).timeline.passes.filter(({ act, lap }) => act === 'wipe' && lap !== null && !/wheels|shuts|^top$/.test(lap));
+
+  it.each(['left', 'right'] as const)('has the glass and panels of the %s done in one go, from the glass down, and nobody goes back', (side) => {
+    const there = bodyPasses([`traffic-${side}`]);
+    const onRoad = there.map(({ lap }) => lap!.startsWith('road-'));
+    const [first, last] = [onRoad.indexOf(true), onRoad.lastIndexOf(true)];
+    expect(onRoad.slice(first, last + 1)).not.toContain(false);
+    const own = there.slice(first, last + 1);
+    expect(own.every(({ place }) => place === side)).toBe(true);
+    expect([...new Set(own.map(({ lap }) => lap))]).toEqual(['road-glass', 'road-uppers', 'road-lowers']);
+    // Nothing else of the bodywork is wiped from there afterwards.
+    expect(there.slice(last + 1).filter(({ place }) => place === side)).toEqual([]);
+    expect(bodyPasses([]).some(({ lap }) => lap!.startsWith('road-'))).toBe(false);
+  });
+
+  it('leaves out nothing, whoever does it', () => {
+    const zones = (around: readonly ToMind[], workers: 1 | 2) => bodyPasses(around, workers).flatMap(({ parts }) => parts.map(({ zoneId, section, of }) => `${zoneId}/${section}/${of}`)).sort();
+    const sideOnly = (list: readonly string[]) => list.filter((one) => /^(left|right)-/.test(one) && !/glass/.test(one));
+    for (const workers of [1, 2] as const) expect(sideOnly(zones(['traffic-left'], workers))).toEqual(sideOnly(zones([], workers)));
   });
 });
 

@@ -19,7 +19,7 @@ const foams = ({ job, recipes }: Place): boolean =>
   recipes.foam !== undefined && job.vessels.some(({ kind }) => kind === 'foam-sprayer');
 
 /** Shampoo has to come off again: only with a rinse that runs. */
-const rinsesOff = (flush: Flush): boolean => !['none', 'mist', 'steam'].includes(flush);
+const rinsesOff = (flush: Flush): boolean => !['none', 'mist', 'steam', 'air'].includes(flush);
 
 function isAtHand(treatment: Working, place: Place): boolean {
   const { flush, contact } = partsOf(treatment);

@@ -1,11 +1,12 @@
 import type { CareLeft } from '../reasons';
+import { brushOn } from './brush';
 import { type PlanningContext, type SoiledZone, isInSun } from './context';
 import { type Flushed, canRinseOff } from './flushed';
 
 /** What loosens brake dust and road film below the paint, each on its own surface. */
 export type Cleaner = 'wheel-cleaner' | 'degreaser';
 
-/** A cleaner on a wheel, tyre or arch: laid on, worked with a brush, left to work; or why it is not used. */
+/** A cleaner on a wheel, tyre or arch: laid on, worked with a brush where there is one, left to work; or why it is not used. */
 export interface CleanerPlan {
   readonly purpose: Cleaner;
   readonly ml: number;
@@ -49,7 +50,7 @@ export function cleanerOn(soiled: SoiledZone, flushed: Flushed, context: Plannin
     seconds: a.cleanerRate * areaM2,
     dwellS: left === null ? (recipe.use.dwellS ?? a.cleanerDwell) : 0,
     rinses: left === null && recipe.use.rinseAfter,
-    takes: left === null ? a.cleanerTakes : 0,
+    takes: left === null ? a.cleanerTakes * (brushOn(zone, context) ? 1 : a.cleanerUnbrushed) : 0,
     left,
     mostC,
   };

@@ -1,9 +1,8 @@
 import type { Assumptions } from '../assumptions';
+import { brushOn } from './brush';
 import { type ContactRule, type Contacted } from './contacts';
 import type { PlanningContext, SoiledZone } from './context';
 import type { Flushed } from './flushed';
-
-const PAINTED_OR_GLASS = 3;
 
 /** Sprayed film against common practice, without the product's own: habit, heat and cold. */
 function sprayFactor({ panel }: SoiledZone, { a, job: { choices, site } }: PlanningContext): number {
@@ -22,10 +21,6 @@ export function strengthFactor(strength: number, { strengthCurve, strengthMost }
   return Math.min(strengthMost, (1 - Math.exp(-strengthCurve * strength)) / (1 - Math.exp(-strengthCurve)));
 }
 
-/** Wheels, grille and badges may get a soft brush. */
-export const isBrushed = ({ zone: { id, cleanliness } }: SoiledZone, { job: { choices } }: PlanningContext): boolean =>
-  choices.brush === 'lubricated' && (cleanliness > PAINTED_OR_GLASS || id === 'grille' || id === 'badges');
-
 /** What a contact comes to on a zone, under the habits that count and the day's heat or cold. */
 export function contactOn(soiled: SoiledZone, rule: ContactRule, { loadGm2, standsUm, strength: standing }: Pick<Flushed, 'loadGm2' | 'standsUm' | 'strength'>, context: PlanningContext): Contacted {
   const {
@@ -43,7 +38,7 @@ export function contactOn(soiled: SoiledZone, rule: ContactRule, { loadGm2, stan
   const strength = (laid * firstUm + standing * standsUm) / (firstUm + standsUm);
   const contact = { ...common, encapsulation: Math.min(1, common.encapsulation * strengthFactor(strength, a)) };
   // Lubricated, a soft brush works no harder than a towel does.
-  return isBrushed(soiled, context)
+  return brushOn(soiled.zone, context)
     ? { ...contact, pressure: Math.min(contact.pressure, a.pressureScrub), wipeRate: contact.wipeRate * a.rateBrush }
     : contact;
 }

@@ -36,7 +36,7 @@ export function rinsedFirst({ zone, soil }: SoiledZone, context: PlanningContext
 
 /** The options on a zone whose soil is rinsed first: with a rinse, as far as any is open; and a shampoo mitt comes after foam, where there is any. */
 export function withRinseFirst(options: readonly Option[], kind: SoilKind): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
-  const isRinsed = ({ treatment }: Option): boolean => partsOf(treatment).flush !== 'none' && partsOf(treatment).flush !== 'steam';
+  const isRinsed = ({ treatment }: Option): boolean => !['none', 'steam', 'air'].includes(partsOf(treatment).flush);
   if (!options.some(isRinsed)) return { options, shut: [] };
   const rinsed = options.filter(isRinsed);
   const foamed = rinsed.some(isFoamedFirst) ? rinsed.filter((one) => !isShampooed(one.treatment) || isFoamedFirst(one)) : rinsed;
@@ -48,6 +48,15 @@ export function withRinseFirst(options: readonly Option[], kind: SoilKind): { re
       ...shutBy(rinsed.filter((one) => !foamed.includes(one)), 'foam-first'),
     ],
   };
+}
+
+/** Dust of level 2 or more that lies loose in a seam comes out with air before anything is wiped, wherever air may be used. */
+export function withAirFirst({ soil }: SoiledZone, options: readonly Option[], context: PlanningContext): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
+  const level2 = loadOfLevel(2, context.a);
+  const kind = soil.loads.find((one) => loose.includes(one.kind) && one.loadGm2 >= level2 - 1e-9)?.kind;
+  const isDry = ({ treatment }: Option): boolean => partsOf(treatment).flush === 'none';
+  if (!kind || !options.some(({ treatment }) => partsOf(treatment).flush === 'air')) return { options, shut: [] };
+  return { options: options.filter((one) => !isDry(one)), shut: options.filter(isDry).map((one) => ({ ...one, gates: [{ code: 'blow-first', kind }] })) };
 }
 
 const isFoamedFirst = ({ treatment }: Option): boolean => partsOf(treatment).contact === 'foam-shampoo';

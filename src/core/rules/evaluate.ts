@@ -1,4 +1,5 @@
 import type { Assumptions } from '../assumptions';
+import { brushOn } from './brush';
 import { kitsFor } from './available-treatments';
 import { lazy, recent } from '../cache';
 import { type Working, partsOf } from '../model';
@@ -6,7 +7,7 @@ import { totalLoad, type Load } from '../soil';
 import { runoffOf } from '../surface';
 import { type Moisture, type TowelNeed, ONE_TOWEL_FROM, careNeed, moistureOf, sidesFor, towelNeeds } from '../towel';
 import { type Micrometres, gPerM2, um } from '../units';
-import { isBrushed, contactOn } from './contact-on';
+import { contactOn } from './contact-on';
 import { type ContactRule, type Contacted, contactRules } from './contacts';
 import { type PlanningContext, type SoiledZone, oncePerSharedContext } from './context';
 import { productCost, weightedCost } from './cost';
@@ -14,7 +15,7 @@ import { type Drying, dryingOf, finishingOf, sectionsOf } from './drying-window'
 import { cutsOf } from './reach';
 import { type Flushed, flushedFor } from './flushed';
 import { type RinseAmount, flushRules } from './flushes';
-import { dirtGates, rinsedFirst, withRinseFirst } from './dirt-limit';
+import { dirtGates, rinsedFirst, withAirFirst, withRinseFirst } from './dirt-limit';
 import { filmGates, laidOnto, standingGates } from './gates';
 import { isBody } from './limit';
 import { marringIndex, sensitivityOf } from './marring';
@@ -46,6 +47,7 @@ function laidOn(soiled: SoiledZone, flushed: Flushed, contact: Contacted, { spot
   const { areaM2 } = soiled.zone;
   const laid = emptyLaid();
   if (flushed.flush.source) laid[flushed.flush.source] = flushed.filmUm * areaM2 + rinsedMl(rinse, areaM2);
+  laid.degreaser += flushed.injectedMl;
   for (const { purpose, film } of contact.layers) laid[purpose] += film * areaM2;
   for (const { purpose, ml } of [...spots, ...(bugs ? [bugs] : []), ...(cleaner ? [cleaner] : [])]) laid[purpose] += ml;
   if (care) laid[care.use] += care.ml;
@@ -72,7 +74,7 @@ function workOn(
   const { areaM2, cleanliness } = soiled.zone;
   const byPiece = pieceSeconds(soiled.zone, loadGm2, a);
   const sprayS = contact.sprayRate * areaM2;
-  const piece = byPiece !== undefined && isBrushed(soiled, context) ? byPiece * a.rateBrush : byPiece;
+  const piece = byPiece !== undefined && brushOn(soiled.zone, context) ? byPiece * a.rateBrush : byPiece;
   const wipeS = piece === undefined ? contact.wipeRate * areaM2 : Math.max(0, piece - sprayS);
   // The gun is laid down while somebody wipes; what the boiler needs beyond that is waited for.
   const recoveryS = flushed.flush.gear === 'steamer' ? a.takeUpS + Math.max(0, a.steamRecovery * flushed.seconds - wipeS) : 0;
@@ -143,10 +145,10 @@ function handled(soiled: SoiledZone, rinsed: Flushed, rule: ContactRule, context
   const cleaner = cleanerOn(soiled, rinsed, context);
   const flushed = cleanedBy(rinsed, cleaner?.takes ?? 0);
   const contact = contactOn(soiled, rule, flushed, context);
-  const spots = spotsOn(soiled, contact.layers[0]!.purpose, context);
+  const spots = spotsOn(soiled, contact.layers[0]!.purpose, flushed, context);
   const bugs = bugsOn(soiled, contact.layers[0]!.purpose, flushed, context);
   const care = careOn(soiled, laidOnto(flushed, rule, context), context);
-  const rinse = passRinseOf(soiled, flushed, contact, (cleaner?.rinses ?? false) || (bugs?.rinses ?? false), context);
+  const rinse = passRinseOf(soiled, flushed, contact, [...spots, cleaner, bugs].some((one) => one?.rinses), context);
   const extras: Extras = { spots, bugs, cleaner, care, rinse };
   const loads = loadsAfterFoam(flushed.loads, flushed.flush, rinse.beforeUm, context);
   const loadGm2 = totalLoad(loads);
@@ -232,6 +234,7 @@ function workedOut(
     spots,
     bugs,
     cleaner,
+    brush: brushOn(soiled.zone, context),
     care,
     rinsedMl: rinsedMl(rinse, areaM2),
     rinsedBeforeMl: rinse.beforeUm * areaM2,
@@ -332,7 +335,7 @@ function sorted(soiled: SoiledZone, context: PlanningContext): Sorted {
   const options = open.filter((option) => !isBeaten(option, open));
   const forbidden = [...shut.values()].filter(({ treatment }) => !options.some((option) => option.treatment === treatment));
   const crackles = rinsedFirst(soiled, context);
-  const may = crackles ? withRinseFirst(options, crackles) : { options, shut: [] };
+  const may = crackles ? withRinseFirst(options, crackles) : withAirFirst(soiled, options, context);
   return { options: may.options, shut: [...forbidden, ...may.shut], explain: lazy(() => optionsOn(soiled, context)) };
 }
 

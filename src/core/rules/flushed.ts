@@ -1,4 +1,4 @@
-import { type Flush, partsOf, type Working } from '../model';
+import { type Flush, partsOf, type SoilKind, type Working } from '../model';
 import { type Load, totalLoad } from '../soil';
 import { NO_FROST_C, runoffOf, waterHeld } from '../surface';
 import { type GramsPerSquareMetre, gPerM2 } from '../units';
@@ -9,6 +9,8 @@ import { type FlushRule, type RinseAmount, flushRules } from './flushes';
 export interface Flushed {
   readonly flush: FlushRule;
   readonly amount: RinseAmount;
+  /** Degreaser that a steamer injects. */
+  readonly injectedMl: number;
   /** Water laid on. */
   readonly filmUm: number;
   /** Of it what still stands there. */
@@ -49,15 +51,24 @@ export const blows = ({ gear: { blower }, job: { choices, site } }: PlanningCont
   (blower.batteryMin !== null || site.power) &&
   (site.noiseDb === null || blower.noiseDb <= site.noiseDb);
 
+/** A steamer that is to inject a degreaser does so wherever its label allows it, and nothing has to be rinsed off. */
+function injects({ zone, panel }: SoiledZone, kind: Flush, { job, recipes }: PlanningContext): boolean {
+  const recipe = recipes.degreaser;
+  if (kind !== 'steam' || job.choices.steamWith !== 'product' || !recipe || recipe.use.rinseAfter) return false;
+  const { maxPanelC, notOnSurfaces, notOnFinishes } = recipe.product;
+  const allows = !notOnSurfaces.includes(zone.surface) && !(zone.surface === 'paint' && notOnFinishes.includes(job.vehicle.finish));
+  return allows && (maxPanelC === null || panel.panelC <= maxPanelC);
+}
+
 function flushed(soiled: SoiledZone, kind: Flush, amount: RinseAmount, context: PlanningContext): Flushed {
   const { zone, soil, panel } = soiled;
   const { a } = context;
   const flush = flushRules[kind];
   const filmUm = flush.filmUm(amount, a);
   const wet = filmUm > 0;
-  const loads = wet
-    ? soil.loads.map(({ kind: of, loadGm2 }) => ({ kind: of, loadGm2: gPerM2(loadGm2 * (1 - flush.removes(of, filmUm, a))) }))
-    : soil.loads;
+  const injectedMl = injects(soiled, kind, context) ? a.steamInjects * zone.areaM2 : 0;
+  const takes = (of: SoilKind): number => (injectedMl > 0 ? a.flushSteamProduct : flush.removes(of, filmUm, a));
+  const loads = kind === 'none' ? soil.loads : soil.loads.map(({ kind: of, loadGm2 }) => ({ kind: of, loadGm2: gPerM2(loadGm2 * (1 - takes(of))) }));
   const liquidC = flush.liquidC(context);
   const then = wet ? whenHandsCome(soiled, kind, filmUm, liquidC, context) : { panelC: panel.panelC, standsUm: 0 };
   const runsOffMl = runoffOf(filmUm, panel.holdUpUm, zone.areaM2, a);
@@ -68,6 +79,7 @@ function flushed(soiled: SoiledZone, kind: Flush, amount: RinseAmount, context: 
     flush,
     amount,
     filmUm,
+    injectedMl,
     panelC: then.panelC,
     standsUm,
     strength: flush.source === 'water' ? (context.recipes.water?.relativeStrength ?? 0) : 0,

@@ -35,16 +35,22 @@ function sequenceGates(purposes: readonly (MixPurpose | 'water')[], { recipes }:
   );
 }
 
-/** Zones with seams and recesses that steam is for. */
-const STEAMED = /sill|badges|grille|mirror|-shut|bumper-lower|-wheel|-tyre|-arch/;
+/** Zones with seams and recesses that steam and compressed air are for. */
+const SEAMS = /sill|badges|grille|mirror|-shut|bumper-lower|-wheel|-tyre|-arch|fuel-flap|-handle/;
 const SHUTS = 3;
 
 function steamGates({ zone }: SoiledZone, { job }: PlanningContext): Gate[] {
   if (zone.surface === 'glass' && job.site.airC <= 0) return [{ code: 'steam-off', why: 'cold-glass' }];
-  if (!STEAMED.test(zone.id)) return [{ code: 'steam-off', why: 'seams-only' }];
+  if (!SEAMS.test(zone.id)) return [{ code: 'steam-off', why: 'seams-only' }];
   return zone.surface === 'paint' && job.vehicle.finish === 'film-wrapped'
     ? [{ code: 'steam-off', why: 'film' }]
     : [];
+}
+
+/** Dust that is blown about flies at whoever stands by, and into a car that is open. */
+function airGates({ zone: { id } }: SoiledZone, { job: { around } }: PlanningContext): Gate[] {
+  if (around.includes('people')) return [{ code: 'air-off', why: 'people' }];
+  return SEAMS.test(id) || id === 'engine-bay' ? [] : [{ code: 'air-off', why: 'seams-only' }];
 }
 
 /** What the powered kit of a flush asks of site, neighbours and van. */
@@ -65,7 +71,7 @@ function hiddenGates({ zone: { id } }: SoiledZone, { flush }: Flushed, { purpose
   // A jet on instruments, bearings and chain does harm.
   if (flush.jet && /^instruments$|-engine$|-chain$/.test(id)) return [{ code: 'electrics' }];
   if (!isHidden(id)) return [];
-  const wets = flush.source !== null || flush.gear !== null;
+  const wets = flush.source !== null || flush.gear === 'steamer';
   const inside = id === 'glass-inside' || id === 'engine-bay' || id === 'mats';
   if (wets && inside) return [{ code: 'opening' }];
   return id === 'engine-bay' && (purposes.includes('wash') || purposes.includes('presoak')) ? [{ code: 'electrics' }] : [];
@@ -78,7 +84,14 @@ function flushGates(soiled: SoiledZone, flushed: Flushed, context: PlanningConte
   if (flush.jet && soiled.zone.cleanliness === SHUTS) gates.push({ code: 'opening' });
   // Lumps go with water that runs off, not with a film that stays; mats are beaten out first.
   if (soiled.soil.lumps && soiled.zone.id !== 'mats' && filmUm <= soiled.panel.holdUpUm) gates.push({ code: 'lumps' });
-  return flush.gear === 'steamer' ? [...gates, ...steamGates(soiled, context)] : gates;
+  switch (flush.gear) {
+    case 'steamer':
+      return [...gates, ...steamGates(soiled, context)];
+    case 'air-gun':
+      return [...gates, ...airGates(soiled, context)];
+    default:
+      return gates;
+  }
 }
 
 function runoffGates(runoffMl: number, { a, job: { site } }: PlanningContext): Gate[] {

@@ -14,6 +14,7 @@ export const kits = [
   'mains',
   'bay',
   'steamer',
+  'air-gun',
 ] as const;
 export type Kit = (typeof kits)[number];
 
@@ -30,6 +31,7 @@ export const kitMix: Readonly<Record<Kit, Exclude<MixPurpose, Bottled | 'glass'>
   mains: null,
   bay: null,
   steamer: null,
+  'air-gun': null,
 };
 
 /** Minutes to set a station up, once. */
@@ -54,6 +56,8 @@ export function setupMinutes(kit: Kit, a: Assumptions): number {
       return a.setupBay;
     case 'steamer':
       return a.setupSteamer;
+    case 'air-gun':
+      return a.setupAir;
   }
 }
 

@@ -1,4 +1,4 @@
-import type { MixPurpose, Working, ZoneId } from '../model';
+import type { BrushKind, MixPurpose, Working, ZoneId } from '../model';
 import { type Budget, type Gate, budgets } from '../reasons';
 import type { Moisture, TowelNeed, TowelUse } from '../towel';
 import type { Drying, Finishing } from './drying-window';
@@ -80,6 +80,8 @@ export interface Option {
   readonly spots: readonly SpotPlan[];
   readonly bugs: BugPlan | null;
   readonly cleaner: CleanerPlan | null;
+  /** Worked with, here, where a brush is wanted and there. */
+  readonly brush: BrushKind | null;
   readonly care: CarePlan | null;
   /** Of the water laid on it what is rinsed with in its pass, mL. */
   readonly rinsedMl: number;

@@ -36,6 +36,26 @@ describe('spots', () => {
     });
   });
 
+  it('of tar are hard in the cold and take two goes; a warm spell takes one, and no warmth takes more', () => {
+    const tarAt = (panelC: number) => onBonnet(spotted({ tar: 2 }, { site: { ...sampleSite, panelC: celsius(panelC) } }))[0]!;
+    expect(tarAt(8)).toMatchObject({ rounds: 2, left: null });
+    expect(tarAt(22)).toMatchObject({ rounds: 1, left: null });
+    expect(tarAt(8).ml).toBeCloseTo(2 * tarAt(22).ml, 9);
+    const mls = [4, 10, 16, 22, 28].map((panelC) => tarAt(panelC).ml);
+    expect(mls).toEqual([...mls].sort((p, q) => q - p));
+  });
+
+  it('that get one go have as much again in reserve; those that get two have none', () => {
+    const reserve = (panelC: number) => planJob(spotted({ tar: 2 }, { site: { ...sampleSite, panelC: celsius(panelC) } })).bottles.find(({ purpose }) => purpose === 'solvent')!;
+    expect(reserve(22).reserveMl).toBeCloseTo(reserve(22).ml, 9);
+    expect(reserve(8).reserveMl).toBe(0);
+  });
+
+  it('stay where what lifts them has to be rinsed off and nothing rinses', () => {
+    const products = sampleJob().products.map((product) => (product.id === 'solvent' ? { ...product, uses: product.uses.map((use) => ({ ...use, rinseAfter: true })) } : product));
+    expect(leftOf(spotted({ tar: 1 }, { products, vessels: sampleJob().vessels.filter(({ kind }) => kind !== 'pump-sprayer') }))).toEqual(['no-rinse']);
+  });
+
   it('have softened before the zone is wiped', () => {
     const plan = planJob(spotted({ droppings: 3, tar: 1 }));
     const step = (kind: string) => plan.timeline.steps.find((one) => one.kind === kind && one.zoneId === 'bonnet' && one.section === 1)!;

@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { Dimensions, Job, Order, ZoneId } from '../model';
+import { type Dimensions, type Job, type Order, type ZoneId, partsOf } from '../model';
 import { type Chosen, type Pass, type RefusedChange, Round, type Rows, byHand, piecesOf, rinsedAtTurn } from '../passes';
 import { type Guarding, type Kit, type StartState, careOrder, heldBy, setupMinutes, washS } from '../rules';
 import { Crew, type Step } from './crew';
@@ -59,10 +59,14 @@ function rounds(act: AtOnce, chosen: readonly Chosen[], workers: number): readon
   return withoutShort([...groups.values()], act);
 }
 
+/** With air, and dry. */
+const isBlownOut = ({ option }: Pick<Chosen, 'option'>): boolean => partsOf(option.treatment).flush === 'air';
+
 /** What is gone over in one round. */
-function keyOf(act: AtOnce, { zone: { view }, option: { care } }: Chosen, workers: number): string {
+function keyOf(act: AtOnce, { zone: { view }, option }: Chosen, workers: number): string {
   const side = workers > 1 && view === 'right' ? 'right' : 'all';
-  if (act === 'protect') return `${care!.use}/${side}`;
+  if (act === 'protect') return `${option.care!.use}/${side}`;
+  if (act === 'flush' && isBlownOut({ option })) return 'air';
   return act === 'glass' ? side : view;
 }
 
@@ -155,7 +159,7 @@ class Clock {
       const parts = group.map((one): PassPart => wholePart(act, one));
       const pass = record.note({
         act,
-        lap: null,
+        lap: act === 'flush' && group.every(isBlownOut) ? 'blow-out' : null,
         place: null,
         worker,
         parts,
@@ -220,7 +224,10 @@ export function timelineOf(chosen: readonly Chosen[], setUp: readonly Setup[], o
   const clock = new Clock(on);
   const { crew, round, record } = clock;
   clock.setUp(setUp);
-  clock.atOnce('flush', rinseOrder(chosen.filter((one) => !rinsedAtTurn(one)), choices.order));
+  const flushed = chosen.filter((one) => !rinsedAtTurn(one));
+  // Dust is blown out before anything is wet for it to stick to.
+  clock.atOnce('flush', flushed.filter(isBlownOut));
+  clock.atOnce('flush', rinseOrder(flushed.filter((one) => !isBlownOut(one)), choices.order));
   const isBody = ({ option }: Chosen): boolean => option.finishing === 'body';
   clock.atOnce('dry', chosen.filter((one) => !isBody(one)));
   const wiped = chosen.filter(({ option: { work } }) => washS(work) + work.finish + work.spray + work.pretreat > 0);

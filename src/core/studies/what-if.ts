@@ -1,8 +1,8 @@
 import { type Change, atHour, withChange } from '../edit';
-import { type GearKind, type Job, type SoilLevel, type TowelRole, type VehicleMethod, type ZoneId, gearKinds, approaches, towelRoles } from '../model';
+import { type GearKind, type Job, type SoilLevel, type TowelRole, type VehicleMethod, type ZoneId, flushes, gearKinds, approaches, towelRoles } from '../model';
 import { type Answer, type Plan, type PlanningProblem, answerWithin, isUnbound, outcomeOf, planJob, planningProblem } from '../planning';
 import type { Gate, ShortBudget } from '../reasons';
-import { choicesOf } from '../rules';
+import { choicesOf, flushRules } from '../rules';
 import { celsius } from '../units';
 import type { Study } from './study';
 
@@ -27,8 +27,8 @@ const COLD_AIR_C = 8;
 /** Zones that are asked about one by one. */
 const MOST_ZONES = 3;
 
-/** Gear that opens a treatment; a blower opens none. */
-const rinsingGear = gearKinds.filter((kind) => kind !== 'blower');
+/** Gear that opens a treatment; a blower and brushes open none. */
+const rinsingGear = gearKinds.filter((kind) => flushes.some((flush) => flushRules[flush].gear === kind));
 
 /** Changes that either are or are not, one alternative after the other; only the first that works counts. */
 type Ways = readonly Change[];

@@ -1,5 +1,5 @@
 import type { Body, Finish, Gear, GearKind, Job, MixPurpose, Product, ProductUse, Site, SoilKind, SoilLevel, SoilMap, TowelBatch, Vehicle } from '../model';
-import { asPractised, noCare, somewhere, usualScope, zoneIds } from '../model';
+import { asPractised, brushKinds, noCare, somewhere, usualScope, zoneIds } from '../model';
 import { defaultChoices } from '../edit';
 import { celsius, metres, minorUnits, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
@@ -99,7 +99,7 @@ export const sampleGear = (kind: GearKind, rest: Partial<Gear> = {}): Gear => ({
   id: `g-${kind}`,
   name: kind,
   kind,
-  flowLMin: kind === 'heater' ? 0 : kind === 'mains-wand' ? 7 : 3,
+  flowLMin: kind === 'mains-wand' ? 7 : kind === 'cordless-wand' || kind === 'steamer' ? 3 : 0,
   batteryMin: kind === 'cordless-wand' ? 20 : null,
   noiseDb: 70,
   origin: 'own',
@@ -147,7 +147,7 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
     towel('wheels', 10),
   ],
   device: { kind: 'cup', stepMl: ml(1), capacityMl: ml(60) },
-  gear: [sampleGear('heater')],
+  gear: [sampleGear('heater'), ...brushKinds.map((kind) => sampleGear(kind))],
   soil: soilAll('dust', 1),
   since: [],
   readings: {},
@@ -158,6 +158,7 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
   run: null,
   pictures: [],
   signed: null,
+  arrivedAt: null,
   wishes: {},
   choices: defaultChoices,
   ...rest,

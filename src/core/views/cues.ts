@@ -3,14 +3,14 @@ import type { Plan } from '../planning';
 import type { PlannedPass } from '../schedule';
 
 /** What hands, eyes and ears tell in a pass, and what to do then. */
-export const cues = ['lifting', 'gliding', 'foam-clings', 'lather', 'loosening', 'runs-clear', 'dries-hard', 'dirt-on-drying', 'haze', 'too-much', 'cleaner-dries', 'brush-drags'] as const;
+export const cues = ['lifting', 'gliding', 'foam-clings', 'lather', 'loosening', 'runs-clear', 'dries-hard', 'dirt-on-drying', 'haze', 'too-much', 'cleaner-dries', 'brush-drags', 'dust-flies', 'dust-settles'] as const;
 export type Cue = (typeof cues)[number];
 
 /** Two at the moment of need: the one that says that it works, and the one that says that it does not. */
-export function cuesFor({ zones }: Plan, { act, parts }: Pick<PlannedPass, 'act' | 'parts'>): readonly Cue[] {
+export function cuesFor({ zones }: Plan, { act, lap, parts }: Pick<PlannedPass, 'act' | 'lap' | 'parts'>): readonly Cue[] {
   switch (act) {
     case 'flush':
-      return ['loosening', 'runs-clear'];
+      return lap === 'blow-out' ? ['dust-flies', 'dust-settles'] : ['loosening', 'runs-clear'];
     case 'dry':
       return ['dirt-on-drying', 'dries-hard'];
     case 'glass':

@@ -12,6 +12,7 @@ export class HabitsDocument {
   @OneOf(habitAnswers.dwell) dwell!: string;
   @OneOf(habitAnswers.order) order!: string;
   @OneOf(habitAnswers.rinseWith) rinseWith!: string;
+  @OneOf(habitAnswers.steamWith) steamWith!: string;
   @OneOf(habitAnswers.standing) standing!: string;
   @OneOf(habitAnswers.pair) pair!: string;
   @OneOf(habitAnswers.drying) drying!: string;
@@ -48,6 +49,7 @@ export class WishesDocument {
   @Maybe() @OneOf(habitAnswers.dwell) dwell?: string;
   @Maybe() @OneOf(habitAnswers.order) order?: string;
   @Maybe() @OneOf(habitAnswers.rinseWith) rinseWith?: string;
+  @Maybe() @OneOf(habitAnswers.steamWith) steamWith?: string;
   @Maybe() @OneOf(habitAnswers.standing) standing?: string;
   @Maybe() @OneOf(habitAnswers.pair) pair?: string;
   @Maybe() @OneOf(habitAnswers.drying) drying?: string;

@@ -6,7 +6,7 @@ import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, Refusa
 import { WishesDocument } from './habits';
 import { LegDocument } from './history';
 import { ProductDocument } from './product';
-import { Between, Currency, Day, Id, Many, ManyOf, One, OrNull, SomeOf, Text, UniqueBy } from './rules';
+import { Between, Currency, Day, Id, Many, ManyOf, Moment, One, OrNull, SomeOf, Text, UniqueBy } from './rules';
 import { RunDocument } from './run';
 import { SoldAsDocument } from './scope';
 import { SiteDocument } from './site';
@@ -45,5 +45,6 @@ export class JobDocument {
   @OrNull() @One(() => RefusalDocument) refused!: RefusalDocument | null;
   @One(() => WishesDocument) wishes!: WishesDocument;
   @One(() => ChoicesDocument) choices!: ChoicesDocument;
+  @OrNull() @Moment() arrivedAt!: number | null;
   @OrNull() @One(() => RunDocument) run!: RunDocument | null;
 }

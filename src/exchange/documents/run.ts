@@ -1,4 +1,4 @@
-import { bounds, isBottled, type RunEvent, mixPurposes, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/model';
+import { bounds, isBottled, type RunEvent, mixPurposes, pacedActs, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/model';
 import { Between, Flag, Id, Many, ManyOf, Maybe, Moment, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, Within, belongs } from './rules';
 
 const vesselMixes = mixPurposes.filter((purpose) => !isBottled(purpose));
@@ -64,7 +64,7 @@ export class TowelUseDocument {
 }
 
 export class PaceDocument {
-  @OneOf(runActs) act!: string;
+  @OneOf(pacedActs) act!: string;
   @Between(0, 1_000_000) plannedS!: number;
   @Between(0, 1_000_000) tookS!: number;
 }
@@ -83,7 +83,7 @@ export class RunUseDocument {
   @Between(0, 10_000) plannedMin!: number;
   @OrNull() @Between(0, 10_000) waterL!: number | null;
   @OrNull() @Between(0, 10_000) runoffL!: number | null;
-  @UniqueBy('act') @Many(() => PaceDocument, runActs.length) paces!: PaceDocument[];
+  @UniqueBy('act') @Many(() => PaceDocument, pacedActs.length) paces!: PaceDocument[];
   @OrNull() @One(() => SoilSeenDocument) soil!: SoilSeenDocument | null;
   @UniqueBy('purpose') @Many(() => MixUseDocument, mixPurposes.length) mixes!: MixUseDocument[];
   @UniqueBy('role') @Many(() => TowelUseDocument, towelRoles.length) towels!: TowelUseDocument[];

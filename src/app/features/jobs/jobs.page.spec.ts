@@ -61,14 +61,14 @@ async function show() {
 describe('the list of jobs', () => {
   it('shows every job and archives one', async () => {
     const { element, fixture, menu, settle, stored } = await show();
-    expect(element.querySelectorAll('.job')).toHaveLength(14);
+    expect(element.querySelectorAll('.job')).toHaveLength(15);
     await menu(deck.name, 'Archive');
-    expect(element.querySelectorAll('.job')).toHaveLength(13);
+    expect(element.querySelectorAll('.job')).toHaveLength(14);
     expect((await stored()).filter(({ archived }) => archived)).toHaveLength(1);
     pressable(element, 'Undo archiving')!.click();
     await settle();
     fixture.detectChanges();
-    expect(element.querySelectorAll('.job')).toHaveLength(14);
+    expect(element.querySelectorAll('.job')).toHaveLength(15);
   });
 
   it('says how each job is planned, and when it is due', async () => {
@@ -95,7 +95,7 @@ describe('the list of jobs', () => {
     await settle();
     fixture.detectChanges();
     expect((await stored()).filter(({ archived }) => archived)).toHaveLength(3);
-    expect(element.querySelectorAll('.job')).toHaveLength(11);
+    expect(element.querySelectorAll('.job')).toHaveLength(12);
   });
 
   it('copies a job without what happened on that day: no run, no pictures, no signature, no soil', async () => {
@@ -118,9 +118,9 @@ describe('the list of jobs', () => {
     for (let i = 0; i < 3; i++) await settle();
     fixture.detectChanges();
     const names = (): string[] => [...element.querySelectorAll('.job .open strong')].map((one) => one.textContent!);
-    expect(names()).toHaveLength(35);
-    expect(names()[14]).toBe('Visit last');
-    expect(names()[15]).toBe('Visit old-19');
+    expect(names()).toHaveLength(36);
+    expect(names()[15]).toBe('Visit last');
+    expect(names()[16]).toBe('Visit old-19');
     [...element.querySelectorAll<HTMLElement>('th')].find((head) => head.textContent?.includes('Job'))!.click();
     fixture.detectChanges();
     expect(names()).toEqual([...names()].sort((p, q) => p.localeCompare(q)));
@@ -133,7 +133,7 @@ describe('the list of jobs', () => {
     field.dispatchEvent(new Event('input'));
     pressable(element, 'To do')!.click();
     fixture.detectChanges();
-    expect(names()).toHaveLength(14);
+    expect(names()).toHaveLength(15);
     pressable(element, 'Over')!.click();
     fixture.detectChanges();
     expect(names()).toHaveLength(21);

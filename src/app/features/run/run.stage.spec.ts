@@ -38,13 +38,29 @@ async function begun(change?: (job: Job) => Job) {
 }
 
 describe('the run', () => {
-  it('asks for vessels, towels and cautions before it begins', async () => {
-    const { element, job } = await show(RunStage);
+  it('has the visit on the clock from the arrival on, with the cautions before it begins', async () => {
+    const { element, job, press, settle } = await show(RunStage);
     const plan = job.plan()!;
-    const text = element.textContent!;
-    for (const { vessel } of plan.mix.mixes) expect(text).toContain(vessel.name);
     expect(element.querySelectorAll('.warn')).toHaveLength(plan.cautions.length);
+    const stages = (): readonly (string | null)[] => [...element.querySelectorAll('esm-visit li')].map((one) => one.getAttribute('data-state'));
+    expect(stages()).toEqual(['open', 'open', 'open', 'open']);
+    expect(element.textContent).toContain(`The visit, ${Math.round(plan.slot.value)} min by the plan`);
+    await press('I am at the car');
+    await settle();
+    expect(job.job()!.arrivedAt).not.toBeNull();
+    expect(stages()).toEqual(['now', 'open', 'open', 'open']);
+    expect(element.textContent).toMatch(/Here for 0:0\d; \d+ min to go/);
+    expect(pressable(element, 'I am at the car')).toBeUndefined();
     expect(job.job()!.run).toBeNull();
+  });
+
+  it('shows what is set up until the first panel is done', async () => {
+    const { element, press, job } = await begun();
+    const setUp = (): string => element.querySelector('.set-up')?.textContent ?? '';
+    for (const { vessel } of job.plan()!.mix.mixes) expect(setUp()).toContain(vessel.name);
+    expect(setUp()).toMatch(/Set up: \d+:\d\d planned/);
+    await press('Done');
+    expect(element.querySelector('.set-up')).toBeNull();
   });
 
   it('goes through the plan pass by pass, keeps the times, and takes the last one back', async () => {

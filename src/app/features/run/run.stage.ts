@@ -1,13 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, Injector, afterNextRender, computed, effect, inject, signal, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
+import { NgTemplateOutlet } from '@angular/common';
 import { FormsModule } from '@angular/forms';
 import { ButtonDirective } from 'primeng/button';
 import { Checkbox } from 'primeng/checkbox';
 import { Drawer } from 'primeng/drawer';
 import { Select } from 'primeng/select';
-import { type Hand, type Trouble, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, protectionAfter, puttingOn, releasing, reserving, sign, runStatusOf, startRun, takeBackEvent, ticksOf } from '@esmero/core';
+import { type Hand, type Trouble, arrive, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, protectionAfter, puttingOn, releasing, reserving, sign, runStatusOf, setUpS, startRun, takeBackEvent, ticksOf, visitOf } from '@esmero/core';
 import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles, views } from '@esmero/model';
-import { bottleSentence, cautionSentence, laterSentence, clock, compareText, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, toMindText, turnText, verdictSentence, zoneName, runText } from '@esmero/messages';
+import { bottleSentence, cautionSentence, laterSentence, clock, compareText, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, toMindText, turnText, verdictSentence, visitText, zoneName, runText } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { type Speech, settingsActions, settingsFeature } from '../../state/settings';
@@ -26,6 +27,7 @@ import { RunCardComponent } from './run-card.component';
 import { speaker } from './speech';
 import { type Call, caller } from './tone';
 import { UseFormComponent } from './use-form.component';
+import { VisitComponent } from './visit.component';
 
 /** So long before a section dries somebody is called. */
 const DRYING_SOON_MS = 30_000;
@@ -34,7 +36,7 @@ const DRYING_SOON_MS = 30_000;
 @Component({
   selector: 'esm-run-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, ChangedComponent, Checkbox, ChoiceComponent, Drawer, FormsModule, PunchComponent, RunCardComponent, Select, SignaturePadComponent, UseFormComponent],
+  imports: [ButtonDirective, ChangedComponent, Checkbox, ChoiceComponent, Drawer, FormsModule, NgTemplateOutlet, PunchComponent, RunCardComponent, Select, SignaturePadComponent, UseFormComponent, VisitComponent],
   templateUrl: './run.stage.html',
   styleUrl: './run.stage.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -47,6 +49,8 @@ export class RunStage {
   private readonly state = inject(State);
   private readonly collection = inject(CollectionDesk);
   private readonly call = caller();
+  private readonly injector = inject(Injector);
+  private readonly element = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   protected readonly sound = this.state.selectSignal(settingsFeature.selectSound);
   protected readonly time = ticking();
 
@@ -61,6 +65,17 @@ export class RunStage {
     return plan && run ? runStatusOf(plan, run) : null;
   });
 
+  /** Where the visit stands, from arriving to the handover. */
+  protected readonly visit = computed(() => {
+    const [plan, job] = [this.planned(), this.desk.job()];
+    return plan && job ? visitOf(plan, job, this.standing(), job.run?.endedAt ?? this.time()) : null;
+  });
+  protected readonly visitText = computed(() => (this.visit() ? visitText(this.visit()!) : ''));
+  /** What is looked at with the client. */
+  protected readonly walkRound = computed(() => {
+    const { around, marks } = this.desk.job()!;
+    return [...around.map((one) => toMindText[one]), ...marks.map(({ zone, kind }) => runText.seenTogether(markName[kind], zoneName(zone)))];
+  });
   /** To be seen to before anything is wetted. */
   protected readonly setUp = computed(() => {
     const [plan, job, u] = [this.planned(), this.desk.job(), this.desk.units()];
@@ -68,14 +83,16 @@ export class RunStage {
     const count = (role: (typeof towelRoles)[number]): number => plan.towels.filter((towel) => towel.role === role).length;
     const counted = towelRoles.filter((role) => count(role) > 0).map((role) => (count(role) === 1 ? `one ${oneTowel[role]}` : `${count(role)} ${roleName[role]}`));
     return [
-      ...job.around.map((one) => toMindText[one]),
       ...plan.mix.mixes.map((mix) => `${mix.vessel.name}: ${mixTitle(mix).toLowerCase()}. ${mixSentences(mix, u).join(' ')} Label it.`),
       ...plan.bottles.map((bottle) => `${bottle.productName}: ${bottleSentence(bottle, u)}`),
       ...(plan.hotWater ? [runText.hotReady] : []),
       `Towels counted out: ${counted.join(', ')}.`,
-      ...job.marks.map(({ zone, kind }) => runText.seenTogether(markName[kind], zoneName(zone))),
     ];
   });
+  protected readonly setUpTitle = computed(() => runText.setUpFirst(clock(this.planned() ? setUpS(this.planned()!) : 0)));
+  /** The first panel is not begun yet: what is set up stays in sight. */
+  protected readonly settingUp = computed(() => this.run()?.events.length === 0);
+  protected readonly lookTitle = computed(() => runText.lookFor(clock(this.visit()?.stages.find(({ stage }) => stage === 'after')?.plannedS ?? 0)));
   /** What is left for after the drive home. */
   protected readonly later = computed(() => {
     const task = this.planned()?.later;
@@ -177,11 +194,17 @@ export class RunStage {
     return this.hands().filter(which).map(({ now }) => (now ? taskText(now) : '')).join();
   }
 
+  protected arrive(): void {
+    this.change('At the car', (job) => arrive(job, this.now()));
+  }
+
   protected start(): void {
     const [job, plan] = [this.desk.job(), this.planned()];
     if (!job || !plan) return;
     this.collection.post(reserving(job, plan, this.collection.movements()));
     this.change('The run is begun', (one) => startRun(one, this.now()));
+    // What is set up comes first, wherever one has read to.
+    afterNextRender(() => this.element.scrollIntoView({ block: 'start' }), { injector: this.injector });
   }
 
   protected done({ now }: Hand): void {

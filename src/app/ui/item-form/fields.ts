@@ -1,4 +1,4 @@
-import { type LibraryItems, type LibraryKind, bodies, colours, finishes, gearKinds, origins, piles, runoffRules, scopeParts, surfaces, towelRoles, vesselKinds } from '@esmero/model';
+import { type LibraryItems, type LibraryKind, bodies, colours, finishes, gearKinds, origins, piles, isBrush, runoffRules, scopeParts, surfaces, towelRoles, vesselKinds } from '@esmero/model';
 import {
   type Units,
   bodyName,
@@ -30,6 +30,8 @@ export type Field = {
   readonly hint?: string;
   /** Fields of one group stand together under its name. */
   readonly group?: string;
+  /** Shown only where it says something of the item. */
+  readonly when?: (item: AnyItem) => boolean;
 } & (
   | { readonly kind: 'text'; readonly long?: true }
   | { readonly kind: 'flag' }
@@ -45,6 +47,10 @@ export type Field = {
 
 const choices = <T extends string>(values: readonly T[], names: Readonly<Record<T, string>>): readonly Choice[] =>
   values.map((value) => ({ value, label: capital(names[value]) }));
+
+/** A brush is moved by hand. */
+const isPowered = (item: AnyItem): boolean => !('flowLMin' in item) || !isBrush(item.kind);
+const passesWater = (item: AnyItem): boolean => 'flowLMin' in item && ['cordless-wand', 'mains-wand', 'steamer'].includes(item.kind);
 
 /** Answers to a question on habits; the sides of a towel are the one that is a number. */
 const answersOf = (answers: Readonly<Record<string, string>>): readonly Choice[] =>
@@ -177,9 +183,9 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
   gear: [
     name,
     { path: 'kind', label: 'Kind', kind: 'choice', choices: choices(gearKinds, gearName) },
-    { path: 'flowLMin', label: 'Flow', kind: 'number', unit: 'flow' },
-    { path: 'batteryMin', label: 'Batteries last', kind: 'number', unit: 'min', nullable: true, hint: 'Empty: on mains' },
-    { path: 'noiseDb', label: 'Noise at the operator', kind: 'number', unit: 'dB' },
+    { path: 'flowLMin', label: 'Flow', kind: 'number', unit: 'flow', when: passesWater },
+    { path: 'batteryMin', label: 'Batteries last', kind: 'number', unit: 'min', nullable: true, hint: 'Empty: on mains', when: isPowered },
+    { path: 'noiseDb', label: 'Noise at the operator', kind: 'number', unit: 'dB', when: isPowered },
     origin,
   ],
   package: [

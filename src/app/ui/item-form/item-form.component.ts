@@ -73,7 +73,7 @@ export class ItemFormComponent {
     return untracked(() => new FormRecord(Object.fromEntries(this.fields().map(({ path }) => [path, new FormControl<unknown>(valueAt(this.item(), path))])), { asyncValidators: () => this.check() }));
   });
   protected readonly shown = computed(() =>
-    this.fields().map((field, i, all): Shown => {
+    this.fields().filter(({ when }) => when?.(this.draft()) ?? true).map((field, i, all): Shown => {
       const as = this.editable(field);
       const fault = this.faults().find(({ path }) => path === field.path || path.startsWith(`${field.path}[`));
       return {

@@ -1,4 +1,5 @@
 import type { Flush } from '../../model';
+import { air } from './air';
 import { bay } from './bay';
 import { cordless } from './cordless';
 import type { FlushRule } from './flush-rule';
@@ -21,4 +22,5 @@ export const flushRules: Readonly<Record<Flush, FlushRule>> = {
   bay,
   steam,
   mist,
+  air,
 };
