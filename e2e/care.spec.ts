@@ -41,7 +41,7 @@ for (const [size, viewport] of [
       await openStage(page, 'order', topper);
       await expect(page.locator('esm-work-order-stage')).toContainText('On the clean car: topper on all the paint; trim dressing; tyre dressing after the drive');
       await openStage(page, 'run', topper);
-      await expect(page.getByLabel(/^Cones and a bright vest/)).toBeVisible();
+      await expect(page.getByLabel(/^Cones and a bright vest. Glass and panels on the left/)).toBeVisible();
       await page.getByRole('button', { name: 'I am at the car' }).click();
       await expect(page.getByText(/^Here for \d+:\d\d; \d+ min to go, handover included/)).toBeVisible();
       await expect(page.locator('esm-visit li[data-state="now"]')).toContainText('Arrive, walk round');
@@ -110,6 +110,6 @@ test('a car from the body shop is blown out first, and its brush and gun are in 
   await expect(page.getByText('Detail brush, soft')).toBeVisible();
   await page.getByText('Detail brush, soft').click();
   // It is moved by hand: there is nothing to say of flow, batteries and noise.
-  await expect(page.getByLabel('Kind')).toBeVisible();
+  await expect(page.getByText('Kind', { exact: true })).toBeVisible();
   await expect(page.getByLabel('Noise at the operator')).toHaveCount(0);
 });

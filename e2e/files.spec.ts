@@ -64,7 +64,7 @@ test('an import over what is here asks, keeps what was chosen, and is taken back
     }
     await dialog(page).getByRole('button', { name: 'Import', exact: true }).click();
     await expect(page.locator('[data-last-import]')).toContainText('theirs.json');
-    await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(choice === 'Keep both' ? 15 : 14);
+    await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(choice === 'Keep both' ? 16 : 15);
     expect((await storedJob(page, 'demo-deck'))!.job['client'] === 'From the file').toBe(choice !== 'Keep both');
     await page.getByRole('button', { name: 'Take the import back' }).click();
     await expect(page.locator('[data-last-import]')).toBeHidden();

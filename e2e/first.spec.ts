@@ -25,7 +25,7 @@ for (const [size, viewport] of [
       await expect.poll(async () => (await storedJob(page, id))?.job['name']).toBe('My own car');
       // Somebody who has a car of their own here is not new.
       await page.goto('/jobs');
-      await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(15);
+      await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(16);
       await expect(first).toHaveCount(0);
       const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect(wide).toBeLessThanOrEqual(0);

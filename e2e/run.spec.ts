@@ -13,8 +13,8 @@ for (const [size, viewport] of [
     test('a run is begun, ticked off, survives a reload and a closed tab, and comes to its end', async ({ page, context }) => {
       const errors = watchErrors(page);
       await openStage(page, 'run');
-      await page.getByLabel(/Towels counted out/).check();
       await page.getByRole('button', { name: 'Begin the run' }).click();
+      await page.getByLabel(/Towels counted out/).check();
       const title = page.locator('.hand .title').first();
       await expect(title).not.toBeEmpty();
       const done = page.getByRole('button', { name: /^Done/ }).first();

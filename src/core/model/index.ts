@@ -11,6 +11,7 @@ export * from './choices';
 export * from './brief';
 export * from './job';
 export * from './library';
+export * from './day';
 export * from './gear';
 export * from './history';
 export * from './mark';

@@ -48,7 +48,7 @@ export class RunCardComponent {
   });
   protected readonly steps = computed(() => {
     const now = this.now();
-    return now?.act === 'wipe' ? stepsFor(this.plan(), now) : [];
+    return now ? stepsFor(this.plan(), now) : [];
   });
   protected readonly towels = computed(() => {
     const now = this.now();

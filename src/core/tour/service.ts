@@ -1,0 +1,113 @@
+import { resolveAssumptions } from '../assumptions';
+import { atHour } from '../edit';
+import type { Job } from '../model';
+import { type Plan, planJob } from '../planning';
+import type { Stocks, Turn } from './problem';
+import { takenFrom } from './stocks';
+
+/** A plan at one hour: how long the visit takes then, and what it takes out of the van. */
+interface AtHour {
+  readonly plan: Plan;
+  /** Infinity where the car cannot be washed then. */
+  readonly minutes: number;
+  readonly takes: Stocks;
+}
+
+const HOURS = 24;
+/** Nothing is known of any hour that would do: it may take no time at all, until it is looked at. */
+const UNKNOWN_MIN = 1;
+
+/** Standard deviations from the middle for a share of a normal distribution (Abramowitz and Stegun 26.2.23, to 0.0005). */
+export function deviationsFor(share: number): number {
+  const p = Math.min(share, 1 - share);
+  const t = Math.sqrt(-2 * Math.log(Math.max(p, 1e-9)));
+  const z = t - (2.515517 + 0.802853 * t + 0.010328 * t * t) / (1 + 1.432788 * t + 0.189269 * t * t + 0.001308 * t ** 3);
+  return share >= 0.5 ? z : -z;
+}
+
+/** Nothing of a plan hangs on the hour: no sun, and the same air all day. */
+const isSteady = ({ site, weather }: Job): boolean => weather === null && (site.indoors || (site.shade && site.shadeHours.length === 0));
+
+/**
+ * How long a stop takes by the hour at which it is begun. Hours are planned only once somebody might be there then; until
+ * so, each is taken to be as quick as the quickest that is known, so that no hour is overlooked.
+ */
+export class Service {
+  private readonly hours = new Map<number, AtHour>();
+  private readonly isSteady: boolean;
+  private readonly slower: number;
+  private minutes: readonly number[] = this.told();
+
+  /** @param confidence share of days on which it should take no longer */
+  constructor(
+    readonly job: Job,
+    confidence: number,
+  ) {
+    this.isSteady = isSteady(job);
+    this.slower = Math.exp(deviationsFor(confidence) * Math.log(resolveAssumptions(job.choices.assumptions).spreadUsage));
+  }
+
+  private hourOf(atMin: number): number {
+    return this.isSteady ? 0 : Math.floor(atMin / 60);
+  }
+
+  knows(atMin: number): boolean {
+    return this.hours.has(this.hourOf(atMin));
+  }
+
+  /** Plans the hour of a time. */
+  learn(atMin: number): AtHour {
+    const hour = this.hourOf(atMin);
+    const known = this.hours.get(hour);
+    if (known) return known;
+    const job = this.at(atMin);
+    const plan = planJob(job);
+    const minutes = plan.method === 'decline' ? Infinity : plan.slot.value + (plan.timeline.elapsedS / 60) * (this.slower - 1);
+    const found = { plan, minutes, takes: takenFrom(plan, job) };
+    this.hours.set(hour, found);
+    this.minutes = this.told();
+    return found;
+  }
+
+  /** The job as it is begun at a time. */
+  at(atMin: number): Job {
+    return this.isSteady ? this.job : atHour(this.job, this.hourOf(atMin));
+  }
+
+  /** Minutes by the hour, as far as they are known, and as quick as the quickest where they are not. */
+  private told(): readonly number[] {
+    const known = [...this.hours.values()].map(({ minutes }) => minutes).filter(Number.isFinite);
+    const unknown = known.length > 0 ? Math.min(...known) : UNKNOWN_MIN;
+    return Array.from({ length: HOURS }, (_, hour) => this.hours.get(this.isSteady ? 0 : hour)?.minutes ?? unknown);
+  }
+
+  /** Hours from one on at which it can be done, for all that is known. */
+  hoursLeft(fromHour: number): number {
+    let count = 0;
+    for (let hour = Math.floor(fromHour); hour < HOURS; hour++) if (Number.isFinite(this.minutes[hour])) count++;
+    return count;
+  }
+
+  /** At once, or at a later hour that is over sooner. */
+  turns(atMin: number): readonly Turn[] {
+    const found: Turn[] = [];
+    let soonest = Infinity;
+    const offer = (beginMin: number, minutes: number): void => {
+      const endMin = beginMin + minutes;
+      if (endMin >= soonest) return;
+      soonest = endMin;
+      found.push({ beginMin, endMin });
+    };
+    const now = Math.floor(atMin / 60);
+    if (now >= HOURS) return [];
+    offer(atMin, this.minutes[now]!);
+    if (!this.isSteady) for (let hour = now + 1; hour < HOURS; hour++) offer(hour * 60, this.minutes[hour]!);
+    return found;
+  }
+
+  /** The most that it takes at any hour that is known. */
+  takes(): Stocks {
+    const all = [...this.hours.values()].filter(({ minutes }) => Number.isFinite(minutes)).map(({ takes }) => takes);
+    return (all[0] ?? []).map((_one, i) => Math.max(...all.map((takes) => takes[i]!)));
+  }
+}
