@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { backupFormat, collectionFormat, jobFormat } from '../src/exchange';
+import { backupFormat, collectionFormat, dayFormat, jobFormat } from '../src/exchange';
 import { assumptionsPage } from './assumptions-page';
 import { schemaOf } from './schema';
 
@@ -12,6 +12,7 @@ export const generatedDocs = (): ReadonlyMap<string, string> => {
       'docs/formats/collection.schema.json',
       json(schemaOf(collectionFormat, 'CollectionDocument', 'Esmero collection')),
     ],
+    ['docs/formats/day.schema.json', json(schemaOf(dayFormat, 'DayDocument', 'Esmero day of stops'))],
     ['docs/formats/backup.schema.json', json(schemaOf(backupFormat, 'BackupDocument', 'Manifest of an Esmero backup'))],
     ['docs/assumptions.md', assumptionsPage()],
   ]);

@@ -4,6 +4,7 @@ import { defaultMetadataStorage } from 'class-transformer/cjs/storage.js';
 import { getMetadataStorage } from 'class-validator';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import '../src/exchange/documents/backup';
+import '../src/exchange/documents/day';
 import '../src/exchange/documents/library';
 import type { Format } from '../src/exchange/envelope';
 

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, it } from 'vitest';
 import { planJob } from '@esmero/core';
-import { demoJobs } from '@esmero/demo';
+import { demoJobs, harbourDay } from '@esmero/demo';
 import { writeJob } from '@esmero/exchange';
 import { run } from './run';
 
@@ -76,6 +76,24 @@ describe('the command line', () => {
     expect(run(['plan', 'deck.json', '--format', 'md', '--units', 'us'], around()).out).toContain('gal');
     const { out } = run(['plan', 'deck.json', '--format', 'csv'], around());
     for (const table of ['# mixes', '# towels', '# steps']) expect(out).toContain(table);
+  });
+
+  it('puts a day of stops in order, names what is short first and what mends it', () => {
+    const example = run(['plan', 'day', '--example'], around());
+    expect(example.code).toBe(0);
+    files['day.json'] = example.out;
+    const sheet = run(['plan', 'day.json', '--format', 'md'], around());
+    expect([sheet.err, sheet.code]).toEqual(['', 0]);
+    for (const { job } of harbourDay.stops) expect(sheet.out).toContain(job.name);
+    // The black car that stands in the open comes before the heat.
+    expect(sheet.out).toMatch(/0[89]:\d\d to \d\d:\d\d: Coupé in the noon sun/);
+    expect(sheet.out).toMatch(/Short first, at .*drying towel/);
+    expect(sheet.out).toMatch(/With a load of laundry at the yard, 90 min: done by \d\d:\d\d\./);
+    const { plan } = JSON.parse(run(['plan', 'day.json'], around()).out) as { plan: { legs: readonly { stop: number | null; left: readonly number[] }[] } };
+    expect(plan.legs.map(({ stop }) => stop ?? 'break').sort()).toEqual([0, 1, 2, 3, 4, 5, 'break']);
+    expect(run(['plan', 'day.json', '--format', 'csv'], around()).err).toMatch(/json or md/);
+    files['wrong.json'] = example.out.replace('"endHour": 18', '"endHour": 4');
+    expect(run(['plan', 'wrong.json'], around()).err).toMatch(/endHour/);
   });
 
   it('calculates mixes from standard input', () => {

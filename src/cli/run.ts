@@ -1,8 +1,9 @@
 import { parseArgs } from 'node:util';
-import { type Plan, finish, helpOf, planJob } from '@esmero/core';
+import { DayPlanner, type Plan, dayMends, finish, helpOf, planJob, stockKinds } from '@esmero/core';
+import { harbourDay } from '@esmero/demo';
 import type { Job } from '@esmero/model';
-import { type FilledUp, type Read, calc as answersTo, calcTopics, exampleShortJob, mixesCsv, readJob, readShortJob, shortJobFormat, stepsCsv, towelsCsv } from '@esmero/exchange';
-import { type UnitSystem, assumedText, englishes, planSheet, speak, unitSystems, unitsOf, unreadableText, verdictSentence, whatIfSentence } from '@esmero/messages';
+import { type FilledUp, type Read, calc as answersTo, calcTopics, dayFormat, exampleShortJob, mixesCsv, readDay, readJob, readShortJob, shortJobFormat, stepsCsv, towelsCsv, writeDay } from '@esmero/exchange';
+import { type UnitSystem, assumedText, englishes, daySheet, planSheet, speak, unitSystems, unitsOf, unreadableText, verdictSentence, whatIfSentence } from '@esmero/messages';
 import { templates } from './templates';
 
 /** What the command line needs of its surroundings. */
@@ -20,6 +21,7 @@ export interface Outcome {
 const usage = `Usage:
   npm run --silent plan -- FILE.json [--format json|md|csv] [--units metric|us] [--english gb|us]
   npm run --silent plan -- --example
+  npm run --silent plan -- --example day
   npm run --silent calc -- ${calcTopics.join('|')} < INPUT.json
 `;
 
@@ -91,9 +93,9 @@ function plan(args: readonly string[], around: Surroundings): Outcome {
       example: { type: 'boolean', default: false },
     },
   });
-  if (values.example) return fine(exampleShortJob('harbour', 'courtyard'));
   const { format, units, english } = values;
   const [path] = positionals;
+  if (values.example) return fine(path === 'day' ? writeDay(harbourDay) : exampleShortJob('harbour', 'courtyard'));
   if (!path || positionals.length > 1) return wrong(usage);
   if (!isOneOf(planFormats, format)) return wrong(`--format is one of ${planFormats.join(', ')}.`);
   if (!isOneOf(unitSystems, units)) return wrong(`--units is one of ${unitSystems.join(', ')}.`);
@@ -102,12 +104,26 @@ function plan(args: readonly string[], around: Surroundings): Outcome {
   const content = contentOf(path, around);
   if ('code' in content) return content;
   if (!content.ok) return said(content);
+  if (content.value.includes(`"${dayFormat.name}"`)) return dayOf(content.value, format, units);
   const read = filledUp(content.value);
   if (!read.ok) return said(read);
   const { job, assumed } = read.value;
   const made = planJob(job);
   const notes = [...assumed.map((one) => `${assumedText(one)}\n`), leftOut(job, made, units)].join('');
   return { out: written(job, made, format, units), err: notes, code: 0 };
+}
+
+/** A day of stops in order, with what the van runs short of and what would mend it. */
+function dayOf(text: string, format: PlanFormat, units: UnitSystem): Outcome {
+  const read = readDay(text);
+  if (!read.ok) return said(read);
+  if (format === 'csv') return wrong('A day is printed as json or md.');
+  const planner = new DayPlanner();
+  const made = finish(planner.plan(read.value));
+  const mends = finish(dayMends(read.value, made, planner));
+  if (format === 'md') return fine(daySheet(read.value, made, mends, unitsOf(units)));
+  const legs = made.legs.map(({ visit, ...leg }) => ({ ...leg, method: visit?.plan.method ?? null }));
+  return fine(`${JSON.stringify({ format: 'esmero-day-plan', version: 1, stocks: stockKinds, plan: { ...made, legs }, mends: mends.map(({ change, plan: { endMin, cost, shortage } }) => ({ change, endMin, cost, shortage })) }, null, 2)}\n`);
 }
 
 /** A job file, or a short one with all that it leaves open. */

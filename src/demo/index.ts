@@ -17,6 +17,7 @@ const library = [
 ] as const;
 
 /** The invented harbour town as a collection: what a first visit finds in the app. */
+export { harbourDay } from './day';
 export const demo: Collection = {
   jobs,
   movements,

@@ -1,3 +1,4 @@
+export { dayFormat, readDay, writeDay } from './day-file';
 export { readJob, readKeptJob, writeJob, jobFormat } from './job-file';
 export { readCollection, readingCollection, writeCollection, collectionFormat } from './collection-file';
 export { readManifest, writeManifest, backupFormat } from './backup-file';

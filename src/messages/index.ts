@@ -26,6 +26,7 @@ export { clocksText, handName, moveText, oneTowel, replannedText, rolesFor, step
 export { againstText, learnedSentence, lessonName, runStateName, waterText } from './learned';
 export * from './scope';
 export * from './visit';
+export * from './day';
 export * from './stock';
 export * from './transfer';
 export * from './notices';

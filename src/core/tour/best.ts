@@ -29,12 +29,15 @@ const withOnly = (problem: TourProblem, of: readonly number[]): TourProblem => (
   gainsPerMin: picked(problem.gainsPerMin, of),
 });
 
-/** The best order of a day, exact up to twelve things to do; null where the van holds too little for any. */
-export function bestTour(problem: TourProblem): Ordered | null {
+/**
+ * The best order of a day, exact up to twelve stops and a break; null where the van holds too little for any.
+ * @param nearly a good one will do for now
+ */
+export function bestTour(problem: TourProblem, nearly = false): Ordered | null {
   const scarce = scarceIn(problem);
   if (scarce.some((i) => isFinal(problem, i))) return null;
   const reduced = withOnly(problem, scarce);
-  if (problem.stops.length > MOST_EXACT) return nearlyTour(reduced);
+  if (nearly || problem.stops.length > MOST_EXACT) return nearlyTour(reduced);
   const tour = exactTour(reduced);
   return tour && { tour, within: 0 };
 }

@@ -62,7 +62,8 @@ export class Bound {
   from(atMin: number, lateMin: number, open: number): number {
     const { startMin, latePrice } = this.problem;
     const { leastMin, beginsMin, untilMin } = this.rest(open);
-    const late = beginsMin.reduce((sum, begins, k) => sum + Math.max(0, atMin + begins - untilMin[k]!), lateMin);
+    let late = lateMin;
+    for (let k = 0; k < beginsMin.length; k++) late += Math.max(0, atMin + beginsMin[k]! - untilMin[k]!);
     return atMin + leastMin + this.home - startMin + latePrice * late;
   }
 }

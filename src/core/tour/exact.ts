@@ -28,9 +28,10 @@ export function exactTour(problem: TourProblem): Tour | null {
       for (let next = 0; next < stops.length; next++) {
         if (set & (1 << next)) continue;
         const into = done[set | (1 << next)]!;
+        const open = all & ~set & ~(1 << next);
+        const isWorth = (atMin: number, lateMin: number): boolean => bound.from(atMin, lateMin, open) <= most;
         for (const label of labels) {
-          for (const one of nexts(label, next, problem)) {
-            if (bound.from(one.atMin, one.lateMin, all & ~set & ~(1 << next)) > most) continue;
+          for (const one of nexts(label, next, problem, isWorth)) {
             const known = into.get(one.place);
             if (known) keep(known, one);
             else into.set(one.place, [one]);

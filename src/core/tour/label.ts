@@ -1,19 +1,21 @@
 import type { Depot, Leg, Stocks, Tour, TourProblem } from './problem';
 
+type Done = Pick<Leg, 'stop' | 'depot' | 'arriveMin' | 'beginMin'>;
+
 /** How far a day has come in one way: what it has cost, and what the van has left. */
 export interface Label {
   readonly place: number;
   readonly atMin: number;
   readonly lateMin: number;
   readonly left: Stocks;
-  /** The last thing done, and what came before it. */
-  readonly leg: Leg | null;
+  /** The last thing done, and what came before it; null in the morning. */
+  readonly done: Done | null;
   readonly before: Label | null;
 }
 
 const SAME = 1e-9;
 
-export const first = ({ startPlace, startMin, has }: TourProblem): Label => ({ place: startPlace, atMin: startMin, lateMin: 0, left: has, leg: null, before: null });
+export const first = ({ startPlace, startMin, has }: TourProblem): Label => ({ place: startPlace, atMin: startMin, lateMin: 0, left: has, done: null, before: null });
 
 export const filled = (left: Stocks, gives: readonly boolean[] | undefined, holds: Stocks): Stocks => (gives?.some(Boolean) ? left.map((one, i) => (gives[i] ? holds[i]! : one)) : left);
 
@@ -38,8 +40,12 @@ function setOut(label: Label, depot: Depot | null, problem: TourProblem): Underw
   return { place: depot.place, atMin: label.atMin + minutes + depot.minutes, left: filled(gained(label.left, minutes, problem), depot.gives, problem.holds) };
 }
 
-/** All ways with a next stop, straight or by a depot, at each turn of its work; none where the van holds too little. */
-export function* nexts(label: Label, index: number, problem: TourProblem): Generator<Label> {
+/**
+ * All ways with a next stop, straight or by a depot, at each turn of its work; none where the van holds too little.
+ * @param isWorth tells of a time and the lateness by then whether it may come to anything
+ */
+export function nexts(label: Label, index: number, problem: TourProblem, isWorth: (atMin: number, lateMin: number) => boolean = () => true): readonly Label[] {
+  const found: Label[] = [];
   const { travelMin, stops, depots, holds } = problem;
   const stop = stops[index]!;
   for (let d = -1; d < depots.length; d++) {
@@ -51,11 +57,13 @@ export function* nexts(label: Label, index: number, problem: TourProblem): Gener
     if (stop.takes.some((takes, i) => takes > there[i]! + SAME)) continue;
     const arriveMin = from.atMin + minutes;
     for (const { beginMin, endMin } of stop.turns(Math.max(arriveMin, stop.fromMin))) {
-      const lateMin = Math.max(0, beginMin - stop.untilMin);
-      const left = filled(there.map((one, i) => one - stop.takes[i]!), stop.gives, holds);
-      yield { place, atMin: endMin, lateMin: label.lateMin + lateMin, left, leg: { stop: index, depot: d < 0 ? null : d, arriveMin, beginMin, endMin, lateMin }, before: label };
+      const lateMin = label.lateMin + Math.max(0, beginMin - stop.untilMin);
+      if (!isWorth(endMin, lateMin)) continue;
+      const left = there.length === 0 ? there : filled(there.map((one, i) => one - stop.takes[i]!), stop.gives, holds);
+      found.push({ place, atMin: endMin, lateMin, left, done: { stop: index, depot: d < 0 ? null : d, arriveMin, beginMin }, before: label });
     }
   }
+  return found;
 }
 
 /** Whatever the one can still do, the other can at no higher cost. */
@@ -79,7 +87,7 @@ export const costOf = (label: Label, problem: TourProblem): number => endAt(labe
 /** The way to a label from the morning on, and back. */
 export function tourOf(label: Label, problem: TourProblem): Tour {
   const legs: Leg[] = [];
-  for (let one: Label | null = label; one?.leg; one = one.before) legs.unshift(one.leg);
+  for (let one: Label | null = label; one?.done; one = one.before) legs.unshift({ ...one.done, endMin: one.atMin, lateMin: one.lateMin - one.before!.lateMin });
   return { legs, endMin: endAt(label, problem), lateMin: label.lateMin, cost: costOf(label, problem) };
 }
 

@@ -69,12 +69,17 @@ export class DayPlanner {
       done++;
       yield share();
     }
-    for (let round = 0; ; round++) {
-      const solved = solve(day, services);
+    // A good order first, until it knows all of its hours; then the best one.
+    for (let [round, nearly] = [0, true]; ; round++) {
+      const solved = solve(day, services, nearly);
       const open = solved.tour.legs.flatMap(({ stop, beginMin }) => {
         const of = solved.ofStops[stop];
         return of === undefined || of === BREAK || services[of]!.knows(beginMin) ? [] : [{ of, beginMin }];
       });
+      if (open.length === 0 && nearly) {
+        nearly = false;
+        continue;
+      }
       if (open.length === 0 || round >= MOST_ROUNDS) return told(day, services, solved);
       for (const { of, beginMin } of open) {
         services[of]!.learn(beginMin);
@@ -123,19 +128,19 @@ function problemOf(day: Day, services: readonly Service[], doable: readonly numb
 }
 
 /** The best order of some stops; where the van holds too little for any, as if it held more, to say what is short first. */
-function solveFor(day: Day, services: readonly Service[], doable: readonly number[]): Solved | null {
+function solveFor(day: Day, services: readonly Service[], doable: readonly number[], nearly: boolean): Solved | null {
   const problem = problemOf(day, services, doable);
   const ofStops = [...doable, ...(day.break ? [BREAK] : [])];
   const cannot = day.stops.map((_stop, i) => i).filter((i) => !doable.includes(i));
-  const found = bestTour(problem) ?? bestTour({ ...problem, holds: endless, has: endless, depots: [] });
+  const found = bestTour(problem, nearly) ?? bestTour({ ...problem, holds: endless, has: endless, depots: [] }, nearly);
   return found && { ...found, ofStops, cannot };
 }
 
 /** Stops that need the same few hours stand in each other’s way: the one with the fewest hours is left, until the others can be done. */
-function solve(day: Day, services: readonly Service[]): Solved {
+function solve(day: Day, services: readonly Service[], nearly: boolean): Solved {
   let doable = day.stops.map((_stop, i) => i).filter((i) => services[i]!.hoursLeft(day.startHour) > 0);
   for (;;) {
-    const solved = solveFor(day, services, doable);
+    const solved = solveFor(day, services, doable, nearly);
     if (solved) return solved;
     const fewest = [...doable].sort((p, q) => services[p]!.hoursLeft(day.startHour) - services[q]!.hoursLeft(day.startHour))[0];
     doable = doable.filter((i) => i !== fewest);
