@@ -1,5 +1,4 @@
 import { type Job, type Pace, type RunUse, type TowelRole, type VehicleMethod, isBottled, mixPurposes, towelRoles } from '../model';
-import { planJob } from '../planning';
 import type { Spent, StartState } from '../rules';
 import { seenBesideForecast } from '../soil';
 import { stretchNow } from './plan-run';
@@ -35,7 +34,7 @@ export function usageAccount(job: Job): UsageAccount | null {
   const left = Object.entries(spent.madeMl).map(([content, ml]) => [content, Math.round(ml - (spent.laidMl[content as keyof Spent['laidMl']] ?? 0))]);
   const standing = runStatusOf(now.plan, run);
   const { done, all } = standing;
-  const visit = visitPaces(planJob(job), job, standing);
+  const visit = visitPaces(now.plan, job, standing);
   return { spent, vessels, expected: { leftMl: Object.fromEntries(left), opened: spent.opened }, doneShare: all > 0 ? done / all : 1, method: now.plan.method, soil: seenBesideForecast(job), visit };
 }
 
