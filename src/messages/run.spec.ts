@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { cues, planJob, tasksOf, troubles } from '@esmero/core';
+import { cues, planJob, runRows, tasksOf, troubles } from '@esmero/core';
 import { type Job, replanEventKinds } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
-import { careAsked, cueText, laterSentence, protectionText, rinseWaterLines, stepsFor, troubleHelp, troubleName, turnText, unitsOf } from '.';
+import { careAsked, cueText, laterSentence, protectionText, rinseWaterLines, stepsFor, troubleHelp, troubleName, turnText, unitsOf, wayText } from '.';
 
 const found = (id: string): Job => demoJobs.find((one) => one.id === id)!;
 const u = unitsOf('metric');
@@ -40,6 +40,7 @@ describe('what is said in a pass', () => {
     const blown = tasksOf(dusty).filter((task) => stepsFor(dusty, task).some((line) => line.startsWith('Air gun')));
     expect(blown.length).toBeGreaterThan(0);
     expect(blown.every(({ act }) => act === 'flush')).toBe(true);
+    expect(runRows(dusty).filter(({ lap }) => lap === 'blow-out').map(wayText)).toEqual(['Blow out, dry']);
     expect(said(found('demo-courier'), 'left-front-wheel').join()).toMatch(/wheel brush/i);
     expect(said(found('demo-courier'), 'left-tank').join()).not.toMatch(/brush/i);
     expect(said(found('demo-seams'), 'boot-sill').join()).toContain('Steam with degreaser');

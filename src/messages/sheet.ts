@@ -112,6 +112,7 @@ const WORTH_A_TIME_S = 60;
 export function wayText(row: RunRow): string {
   if (row.number === null || row.act === null) return '';
   if (isBehind({ act: row.act, place: row.place })) return 'Finish behind';
+  if (row.lap === 'blow-out') return 'Blow out, dry';
   const whole = row.treatments.length > 0 ? capital(row.treatments.map(treatmentBrief).join(', ')) : jobTitle(row);
   return row.seconds.pretreat ? `${whole}, spots first` : whole;
 }
