@@ -95,6 +95,10 @@ describe('a day of stops', () => {
     const free = planned(day([black({}), ...others]));
     expect(free.cannot).toEqual([]);
     expect(hourOf(free) < 10.5 || hourOf(free) > 16).toBe(true);
+    // Begun in the heat, it is looked at there first, and found to do later.
+    const hot = planned(day([black({ fromHour: 13, untilHour: 22 }), ...others], { endHour: 23 }));
+    expect(hot.cannot).toEqual([]);
+    for (const leg of hot.legs) expect(leg.left.every(Number.isFinite)).toBe(true);
     const noon = planned(day([black({ fromHour: 12, untilHour: 13 }), ...others]));
     const then = noon.cannot.includes(0) ? 12 : hourOf(noon);
     expect(then).toBeGreaterThanOrEqual(12);

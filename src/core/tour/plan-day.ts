@@ -53,7 +53,7 @@ export class DayPlanner {
 
   private serviceOf(job: Job, { confidence }: Day): Service {
     const known = this.services.get(job.id);
-    if (known?.job === job) return known;
+    if (known?.job === job && known.confidence === confidence) return known;
     const fresh = new Service(job, confidence);
     this.services.set(job.id, fresh);
     return fresh;

@@ -3,7 +3,7 @@ import { atHour } from '../edit';
 import type { Job } from '../model';
 import { type Plan, planJob } from '../planning';
 import type { Stocks, Turn } from './problem';
-import { takenFrom } from './stocks';
+import { stockKinds, takenFrom } from './stocks';
 
 /** A plan at one hour: how long the visit takes then, and what it takes out of the van. */
 interface AtHour {
@@ -41,7 +41,7 @@ export class Service {
   /** @param confidence share of days on which it should take no longer */
   constructor(
     readonly job: Job,
-    confidence: number,
+    readonly confidence: number,
   ) {
     this.isSteady = isSteady(job);
     this.slower = Math.exp(deviationsFor(confidence) * Math.log(resolveAssumptions(job.choices.assumptions).spreadUsage));
@@ -105,9 +105,9 @@ export class Service {
     return found;
   }
 
-  /** The most that it takes at any hour that is known. */
+  /** The most that it takes at any hour that is known to do; nothing as long as none is. */
   takes(): Stocks {
     const all = [...this.hours.values()].filter(({ minutes }) => Number.isFinite(minutes)).map(({ takes }) => takes);
-    return (all[0] ?? []).map((_one, i) => Math.max(...all.map((takes) => takes[i]!)));
+    return stockKinds.map((_kind, i) => Math.max(0, ...all.map((takes) => takes[i]!)));
   }
 }
