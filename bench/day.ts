@@ -1,5 +1,5 @@
-import { DayPlanner, dayMends, finish } from '@esmero/core';
-import { demoJobs, harbourDay } from '@esmero/demo';
+import { DayPlanner, dayMends, finish, planLot } from '@esmero/core';
+import { dealerLot, demoJobs, harbourDay } from '@esmero/demo';
 import { exactTour } from '../src/core/tour/exact';
 import type { TourProblem } from '../src/core/tour/problem';
 
@@ -51,6 +51,7 @@ for (const [name, work] of [
   ['twelve stops put in order, exactly', () => exactTour(twelve)],
   ['twelve stops, each planned at its hour', () => finish(new DayPlanner().plan(wholeDay))],
   ['six stops, each at its hour', () => finish(new DayPlanner().plan(harbourDay))],
+  ['a lot of seventy-five', () => finish(planLot(dealerLot))],
   [
     'what would mend the first shortage',
     () => {

@@ -1,5 +1,5 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { backupFormat, collectionFormat, dayFormat, jobFormat } from '../src/exchange';
+import { backupFormat, collectionFormat, dayFormat, jobFormat, lotFormat } from '../src/exchange';
 import { assumptionsPage } from './assumptions-page';
 import { schemaOf } from './schema';
 
@@ -13,6 +13,7 @@ export const generatedDocs = (): ReadonlyMap<string, string> => {
       json(schemaOf(collectionFormat, 'CollectionDocument', 'Esmero collection')),
     ],
     ['docs/formats/day.schema.json', json(schemaOf(dayFormat, 'DayDocument', 'Esmero day of stops'))],
+    ['docs/formats/lot.schema.json', json(schemaOf(lotFormat, 'LotDocument', 'Esmero lot of cars'))],
     ['docs/formats/backup.schema.json', json(schemaOf(backupFormat, 'BackupDocument', 'Manifest of an Esmero backup'))],
     ['docs/assumptions.md', assumptionsPage()],
   ]);

@@ -5,6 +5,7 @@ import { getMetadataStorage } from 'class-validator';
 import { validationMetadatasToSchemas } from 'class-validator-jsonschema';
 import '../src/exchange/documents/backup';
 import '../src/exchange/documents/day';
+import '../src/exchange/documents/lot';
 import '../src/exchange/documents/library';
 import type { Format } from '../src/exchange/envelope';
 

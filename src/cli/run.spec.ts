@@ -96,6 +96,16 @@ describe('the command line', () => {
     expect(run(['plan', 'wrong.json'], around()).err).toMatch(/endHour/);
   });
 
+  it('plans a lot of seventy-five, and names the towels that are short first', () => {
+    files['lot.json'] = run(['plan', 'lot', '--example'], around()).out;
+    const sheet = run(['plan', 'lot.json', '--format', 'md'], around());
+    expect([sheet.err, sheet.code]).toEqual(['', 0]);
+    expect(sheet.out).toMatch(/75 cars, 2 people: done by \d\d:\d\d, \d+\.\d min a car/);
+    expect(sheet.out).toMatch(/- Short at car \d+, \d\d:\d\d: the lot takes \d+ [a-z ]*towels/);
+    const { plan } = JSON.parse(run(['plan', 'lot.json'], around()).out) as { plan: { cars: readonly unknown[]; methods: readonly string[] } };
+    expect([plan.cars.length, plan.methods.length]).toEqual([75, 3]);
+  });
+
   it('calculates mixes from standard input', () => {
     const input = JSON.stringify(fixture.cases.map((one) => one.input));
     const { out, code } = run(['calc', 'mixing'], around(input));

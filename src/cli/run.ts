@@ -1,9 +1,9 @@
 import { parseArgs } from 'node:util';
-import { DayPlanner, type Plan, dayMends, finish, helpOf, planJob, stockKinds } from '@esmero/core';
-import { harbourDay } from '@esmero/demo';
+import { DayPlanner, type Plan, dayMends, finish, helpOf, planJob, planLot, stockKinds } from '@esmero/core';
+import { dealerLot, harbourDay } from '@esmero/demo';
 import type { Job } from '@esmero/model';
-import { type FilledUp, type Read, calc as answersTo, calcTopics, dayFormat, exampleShortJob, mixesCsv, readDay, readJob, readShortJob, shortJobFormat, stepsCsv, towelsCsv, writeDay } from '@esmero/exchange';
-import { type UnitSystem, assumedText, englishes, daySheet, planSheet, speak, unitSystems, unitsOf, unreadableText, verdictSentence, whatIfSentence } from '@esmero/messages';
+import { type FilledUp, type Read, calc as answersTo, calcTopics, dayFormat, exampleShortJob, lotFormat, mixesCsv, readDay, readJob, readLot, readShortJob, shortJobFormat, stepsCsv, towelsCsv, writeDay, writeLot } from '@esmero/exchange';
+import { type UnitSystem, assumedText, englishes, daySheet, lotSheet, planSheet, speak, unitSystems, unitsOf, unreadableText, verdictSentence, whatIfSentence } from '@esmero/messages';
 import { templates } from './templates';
 
 /** What the command line needs of its surroundings. */
@@ -21,7 +21,7 @@ export interface Outcome {
 const usage = `Usage:
   npm run --silent plan -- FILE.json [--format json|md|csv] [--units metric|us] [--english gb|us]
   npm run --silent plan -- --example
-  npm run --silent plan -- --example day
+  npm run --silent plan -- --example day|lot
   npm run --silent calc -- ${calcTopics.join('|')} < INPUT.json
 `;
 
@@ -95,7 +95,7 @@ function plan(args: readonly string[], around: Surroundings): Outcome {
   });
   const { format, units, english } = values;
   const [path] = positionals;
-  if (values.example) return fine(path === 'day' ? writeDay(harbourDay) : exampleShortJob('harbour', 'courtyard'));
+  if (values.example) return fine(exampleOf(path));
   if (!path || positionals.length > 1) return wrong(usage);
   if (!isOneOf(planFormats, format)) return wrong(`--format is one of ${planFormats.join(', ')}.`);
   if (!isOneOf(unitSystems, units)) return wrong(`--units is one of ${unitSystems.join(', ')}.`);
@@ -105,12 +105,30 @@ function plan(args: readonly string[], around: Surroundings): Outcome {
   if ('code' in content) return content;
   if (!content.ok) return said(content);
   if (content.value.includes(`"${dayFormat.name}"`)) return dayOf(content.value, format, units);
+  if (content.value.includes(`"${lotFormat.name}"`)) return lotOf(content.value, format, units);
   const read = filledUp(content.value);
   if (!read.ok) return said(read);
   const { job, assumed } = read.value;
   const made = planJob(job);
   const notes = [...assumed.map((one) => `${assumedText(one)}\n`), leftOut(job, made, units)].join('');
   return { out: written(job, made, format, units), err: notes, code: 0 };
+}
+
+/** A file to start from: a job in a few words, a day or a lot. */
+function exampleOf(what: string | undefined): string {
+  if (what === 'day') return writeDay(harbourDay);
+  return what === 'lot' ? writeLot(dealerLot) : exampleShortJob('harbour', 'courtyard');
+}
+
+/** A lot of cars, with what is short first and when. */
+function lotOf(text: string, format: PlanFormat, units: UnitSystem): Outcome {
+  const read = readLot(text);
+  if (!read.ok) return said(read);
+  if (format === 'csv') return wrong('A lot is printed as json or md.');
+  const made = finish(planLot(read.value));
+  if (format === 'md') return fine(lotSheet(read.value, made, unitsOf(units)));
+  const { plans, productMl, ...rest } = made;
+  return fine(`${JSON.stringify({ format: 'esmero-lot-plan', version: 1, plan: { ...rest, methods: plans.map(({ method }) => method), productMl: Object.fromEntries(productMl) } }, null, 2)}\n`);
 }
 
 /** A day of stops in order, with what the van runs short of and what would mend it. */

@@ -35,8 +35,8 @@ export {
   withWeather,
 } from './edit';
 export type { OwnCar, Standing, Brush, Change } from './edit';
-export { DayPlanner, dayMends, kmBetween, placesOf, stockKinds, withDayChange } from './tour';
-export type { DayChange, DayLeg, DayMend, DayPlan, FirstShortage, StockKind } from './tour';
+export { DayPlanner, dayMends, kmBetween, placesOf, planLot, stockKinds, withDayChange } from './tour';
+export type { DayChange, DayLeg, DayMend, DayPlan, FirstShortage, LotCar, LotPlan, LotShortage, LotStock, StockKind } from './tour';
 export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';
 export type { Clocks, Hand, RunStatus, Task, UsageAccount, Visit, VisitStage } from './execution';
 export {

@@ -18,6 +18,7 @@ const library = [
 
 /** The invented harbour town as a collection: what a first visit finds in the app. */
 export { harbourDay } from './day';
+export { dealerLot } from './lot';
 export const demo: Collection = {
   jobs,
   movements,

@@ -1,24 +1,17 @@
-import { type Day, type TowelRole, towelRoles } from '@esmero/model';
-import { type Migration, jobMigrations } from '@esmero/migrations';
+import type { Day } from '@esmero/model';
 import { jobDocument, jobFrom, jobVersion } from '@esmero/records';
 import { DayDocument, type TravelDocument } from './documents/day';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Fault, Read } from './fault';
-import { isPlain } from './nested';
 import { faultsIn } from './validate';
-
-/** A day is of the version of its jobs: each step takes every job of it one version on. */
-const inStops = (step: Migration): Migration => (content) =>
-  isPlain(content) && Array.isArray(content['stops'])
-    ? { ...content, stops: content['stops'].map((stop: unknown) => (isPlain(stop) ? { ...stop, job: step(stop['job']) } : stop)) }
-    : content;
+import { stepsForJobsIn, vanDocument, vanFrom } from './van';
 
 export const dayFormat: Format = {
   name: 'esmero-day',
   version: jobVersion,
   most: 40_000_000,
   key: 'day',
-  migrations: jobMigrations.map(inStops),
+  migrations: stepsForJobsIn('stops'),
 };
 
 /** What no field can say alone: ends after begins, each job once. */
@@ -46,11 +39,10 @@ const travelFrom = ({ kind, roadFactor, kmPerHour, parkMin, rows }: TravelDocume
 
 function dayFrom(document: DayDocument): Day {
   const { travel, van, stops, ...same } = document;
-  const clean = (role: TowelRole): number => van.towels.find((one) => one.role === role)?.clean ?? 0;
   return {
     ...(same as unknown as Omit<Day, 'travel' | 'van' | 'stops'>),
     travel: travelFrom(travel),
-    van: { ...van, towels: Object.fromEntries(towelRoles.map((role) => [role, clean(role)])) as Record<TowelRole, number> },
+    van: vanFrom(van),
     stops: stops.map(({ job, ...window }) => ({ ...window, job: jobFrom(job) })),
   };
 }
@@ -69,7 +61,7 @@ export function writeDay({ travel, van, stops, ...same }: Day): string {
   const document = {
     ...same,
     travel: travel.kind === 'line' ? travel : { kind: 'table', rows: travel.minutes.map((row) => ({ to: row.map((minutes) => ({ minutes })) })) },
-    van: { ...van, towels: towelRoles.map((role) => ({ role, clean: van.towels[role] })) },
+    van: vanDocument(van),
     stops: stops.map(({ job, ...window }) => ({ ...window, job: jobDocument(job) })),
   };
   return writeEnvelope(dayFormat, document);

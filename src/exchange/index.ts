@@ -1,4 +1,5 @@
 export { dayFormat, readDay, writeDay } from './day-file';
+export { lotFormat, readLot, writeLot } from './lot-file';
 export { readJob, readKeptJob, writeJob, jobFormat } from './job-file';
 export { readCollection, readingCollection, writeCollection, collectionFormat } from './collection-file';
 export { readManifest, writeManifest, backupFormat } from './backup-file';

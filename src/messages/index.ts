@@ -27,6 +27,7 @@ export { againstText, learnedSentence, lessonName, runStateName, waterText } fro
 export * from './scope';
 export * from './visit';
 export * from './day';
+export * from './lot';
 export * from './stock';
 export * from './transfer';
 export * from './notices';

@@ -10,6 +10,7 @@ export * from './treatment';
 export * from './choices';
 export * from './brief';
 export * from './job';
+export * from './lot';
 export * from './library';
 export * from './day';
 export * from './gear';

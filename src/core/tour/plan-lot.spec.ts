@@ -1,0 +1,73 @@
+import { describe, expect, it } from 'vitest';
+import { type Job, type Lot, towelRoles } from '../model';
+import { planJob } from '../planning/plan-job';
+import { finish } from '../studies';
+import { sampleJob, sampleSite, soilAll } from '../testing/sample';
+import { planLot } from './plan-lot';
+
+const car = (rest: Partial<Job> = {}): Job =>
+  sampleJob({ scope: ['body', 'glass'], soil: soilAll('dust', 1), site: { ...sampleSite, minutes: 240, waterL: 60 }, choices: { ...sampleJob().choices, method: 'rinseless', bucket: 'one-guarded' }, ...rest });
+
+const plenty = { waterL: 2000, dirtyL: 2000, batteryMin: 0, chargePerMin: 0, towels: { wash: 500, finish: 500, drying: 500, glass: 500, wheels: 500 } };
+const lot = (count: number, rest: Partial<Lot> = {}): Lot => ({
+  id: 'lot',
+  name: 'A lot',
+  date: '2031-07-14',
+  startHour: 8,
+  people: 1,
+  moveMin: 1,
+  carsPerBucket: 8,
+  van: plenty,
+  products: [],
+  classes: [{ name: 'dusty', job: car(), count }],
+  ...rest,
+});
+const planned = (of: Lot) => finish(planLot(of));
+
+describe('a lot', () => {
+  it('of one is the car’s own plan: its minutes, its towels, its water and product', () => {
+    const [own, one] = [planJob(car()), planned(lot(1))];
+    expect(one.endMin - 480).toBeCloseTo(own.timeline.elapsedS / 60, 6);
+    for (const role of towelRoles) expect(one.towels[role]).toBe(own.towels.filter((towel) => towel.role === role).length);
+    expect(one.litres).toBeLessThanOrEqual(own.mix.litres + 1e-6);
+    expect(one.litres).toBeGreaterThan(own.mix.litres * 0.8);
+  });
+
+  it('of seventy-five dusty cars takes one person five to thirteen minutes a car, and towels are short before concentrate', () => {
+    const many = planned(lot(75, { van: { ...plenty, waterL: 400, towels: { wash: 60, finish: 60, drying: 12, glass: 20, wheels: 20 } }, products: sampleJob().products.map(({ id }) => ({ productId: id, ml: 1000 })) }));
+    expect(many.cars).toHaveLength(75);
+    expect(many.minutesACar).toBeGreaterThanOrEqual(5);
+    expect(many.minutesACar).toBeLessThanOrEqual(13);
+    expect(many.shortages[0]!.stock.kind).toBe('towels');
+    expect(many.shortages.map(({ stock }) => stock.kind)).not.toContain('product');
+    const [first] = many.shortages;
+    expect(first!.needs).toBeGreaterThan(first!.has);
+    expect(many.cars[first!.car]!.beginMin).toBe(first!.atMin);
+  });
+
+  it('takes two people less than the time of one and more than half of it, and no fewer towels', () => {
+    const [one, two] = [planned(lot(20)), planned(lot(20, { people: 2 }))];
+    const minutes = (plan: typeof one): number => plan.endMin - 480;
+    expect(minutes(two)).toBeLessThan(minutes(one));
+    expect(minutes(two)).toBeGreaterThan(minutes(one) / 2);
+    const towels = (plan: typeof one): number => towelRoles.reduce((sum, role) => sum + plan.towels[role], 0);
+    expect(towels(two)).toBeGreaterThanOrEqual(towels(one));
+  });
+
+  it('never takes less of anything for one car more', () => {
+    const plans = [1, 2, 5, 6].map((count) => planned(lot(count)));
+    for (let i = 1; i < plans.length; i++) {
+      expect(plans[i]!.endMin).toBeGreaterThan(plans[i - 1]!.endMin);
+      expect(plans[i]!.litres).toBeGreaterThanOrEqual(plans[i - 1]!.litres);
+      for (const role of towelRoles) expect(plans[i]!.towels[role]).toBeGreaterThanOrEqual(plans[i - 1]!.towels[role]);
+    }
+  });
+
+  it('gets fresh bucket water every few cars, and says which classes cannot be washed', () => {
+    expect(planned(lot(12, { carsPerBucket: 4 })).litres).toBeGreaterThan(planned(lot(12, { carsPerBucket: 12 })).litres);
+    const gritty = { name: 'gritty', job: car({ soil: soilAll('grit', 5), id: 'gritty', choices: { ...car().choices, parts: 'all' } }), count: 3 };
+    const mixed = planned(lot(2, { classes: [gritty, { name: 'dusty', job: car(), count: 2 }] }));
+    expect(mixed.cannot).toEqual([0]);
+    expect(mixed.cars.map(({ of }) => of)).toEqual([1, 1]);
+  });
+});

@@ -1,0 +1,199 @@
+import { resolveAssumptions } from '../assumptions';
+import { type Job, type Lot, type Product, type TowelBatch, type TowelRole, towelRoles } from '../model';
+import { isFromBucket } from '../mix';
+import { type Plan, planJob, wipingsOf } from '../planning';
+import { choicesOf } from '../rules';
+import type { Study } from '../studies';
+import { type Wiping, towelLedger } from '../towel';
+
+/** What a lot runs short of first: clean water, clean towels of a role, or a product by its id. */
+export type LotStock = { readonly kind: 'water' } | { readonly kind: 'towels'; readonly role: TowelRole } | { readonly kind: 'product'; readonly productId: string };
+
+/** A stock that does not do for all cars. */
+export interface LotShortage {
+  readonly stock: LotStock;
+  /** Number of the car at which it is short, from 0, and when that is begun, minutes from midnight. */
+  readonly car: number;
+  readonly atMin: number;
+  /** For the whole lot, and what is brought: L, towels, mL. */
+  readonly needs: number;
+  readonly has: number;
+}
+
+/** One car of a lot. */
+export interface LotCar {
+  /** Number of its class, from 0. */
+  readonly of: number;
+  readonly person: number;
+  readonly beginMin: number;
+  readonly endMin: number;
+}
+
+export interface LotPlan {
+  readonly cars: readonly LotCar[];
+  /** Classes that cannot be washed here and now. */
+  readonly cannot: readonly number[];
+  /** By class; one that cannot be washed has its refusal. */
+  readonly plans: readonly Plan[];
+  readonly endMin: number;
+  readonly carsAnHour: number;
+  /** By hand, on the average. */
+  readonly minutesACar: number;
+  readonly litres: number;
+  readonly towels: Readonly<Record<TowelRole, number>>;
+  readonly productMl: ReadonlyMap<string, number>;
+  /** The one that comes first in time first; none where all that is brought does. */
+  readonly shortages: readonly LotShortage[];
+}
+
+/** Passes of one car have numbers below this. */
+const CAR = 10_000;
+/** So far nobody looks ahead over many cars. */
+const NO_LOOKING_AHEAD = 1;
+const HOUR_MIN = 60;
+
+/** One car as one person washes it. */
+const alone = ({ job }: Lot['classes'][number]): Job => ({ ...job, site: { ...job.site, workers: 1 } });
+
+const secondsOf = ({ timeline: { steps } }: Plan, kind: 'setup' | 'pack'): number => steps.reduce((sum, step) => sum + (step.kind === kind ? step.endS - step.startS : 0), 0);
+
+/** On the clock for one car more, without setting up and packing. */
+const carMin = (plan: Plan): number => (plan.timeline.elapsedS - secondsOf(plan, 'setup') - secondsOf(plan, 'pack')) / 60;
+
+/** Cars in the order of their bays, each to whoever is free first; all set up once, and pack at the end. */
+function carsOf(lot: Lot, plans: readonly Plan[], doable: readonly number[]): { readonly cars: readonly LotCar[]; readonly endMin: number } {
+  const setUpMin = Math.max(0, ...doable.map((of) => secondsOf(plans[of]!, 'setup'))) / 60;
+  const packMin = Math.max(0, ...doable.map((of) => secondsOf(plans[of]!, 'pack'))) / 60;
+  const free = Array.from({ length: lot.people }, () => lot.startHour * HOUR_MIN + setUpMin);
+  const cars: LotCar[] = [];
+  for (const of of doable) {
+    for (let i = 0; i < lot.classes[of]!.count; i++) {
+      const person = free.indexOf(Math.min(...free));
+      const moved = cars.some((car) => car.person === person) ? lot.moveMin : 0;
+      const beginMin = free[person]! + moved;
+      const endMin = beginMin + carMin(plans[of]!);
+      cars.push({ of, person, beginMin, endMin });
+      free[person] = endMin;
+    }
+  }
+  return { cars, endMin: Math.max(...free) + packMin };
+}
+
+/** The first batch of each role, as many of it as are asked for. */
+const boundless = (jobs: readonly Job[]): readonly TowelBatch[] =>
+  towelRoles.flatMap((role) => {
+    const batch = jobs.flatMap(({ towels }) => towels).find((one) => one.role === role);
+    return batch ? [{ ...batch, clean: Infinity }] : [];
+  });
+
+/** Towels through each person’s hands from the first car to the last: role, and the car at which each is opened. */
+function openedTowels(lot: Lot, plans: readonly Plan[], cars: readonly LotCar[]): readonly { readonly role: TowelRole; readonly car: number }[] {
+  const own = plans.map((plan) => {
+    const options = new Map(plan.zones.map(({ zone, option }) => [zone.id, option]));
+    return wipingsOf(plan.timeline, 1, (zoneId) => options.get(zoneId)?.needs ?? [])[0]!;
+  });
+  const rows = Array.from({ length: lot.people }, (_, person) =>
+    cars.flatMap((car, i): readonly Wiping[] => (car.person === person ? own[car.of]!.map((wiping) => ({ ...wiping, pass: wiping.pass + i * CAR })) : [])),
+  );
+  const [first] = lot.classes;
+  const job = alone(first!);
+  const a = resolveAssumptions(job.choices.assumptions);
+  const towels = towelLedger(rows, boundless(lot.classes.map(({ job: one }) => one)), { ...choicesOf(job), mostWays: NO_LOOKING_AHEAD }, a);
+  return towels.map(({ role, sides }) => ({ role, car: Math.floor(Math.min(...sides.flatMap(({ entries }) => entries.map(({ pass }) => pass))) / CAR) }));
+}
+
+/** What a mix takes for one car, and for what stays in its vessel: of a bucket each time that its water is changed. */
+function drawnFor(plan: Plan, job: Job): { readonly litres: number; readonly chargeL: number; readonly product: readonly (readonly [string, number])[]; readonly chargeProduct: readonly (readonly [string, number])[] } {
+  const idOf = (name: string | null): string | undefined => job.products.find((product: Product) => product.name === name)?.id;
+  let [litres, chargeL] = [0, 0];
+  const product: [string, number][] = [];
+  const chargeProduct: [string, number][] = [];
+  for (const { content, demandMl, makeMl, productMl, productName } of plan.mix.mixes) {
+    const share = makeMl > 0 ? productMl / makeMl : 0;
+    const stays = Math.max(0, makeMl - demandMl);
+    const changed = isFromBucket(content) || content === 'rinse';
+    litres += (demandMl * (1 - share)) / 1000;
+    if (changed) chargeL += (stays * (1 - share)) / 1000;
+    const id = idOf(productName);
+    if (!id) continue;
+    product.push([id, demandMl * share]);
+    if (changed) chargeProduct.push([id, stays * share]);
+  }
+  return { litres, chargeL, product, chargeProduct };
+}
+
+/** What is used up by the time each car is done, of all that is drawn. */
+class Drawn {
+  private readonly used = new Map<string, number>();
+  private readonly shortAt = new Map<string, number>();
+
+  constructor(private readonly has: ReadonlyMap<string, number>) {}
+
+  take(key: string, amount: number, car: number): void {
+    const sum = (this.used.get(key) ?? 0) + amount;
+    this.used.set(key, sum);
+    if (sum > (this.has.get(key) ?? Infinity) + 1e-9 && !this.shortAt.has(key)) this.shortAt.set(key, car);
+  }
+
+  of(key: string): number {
+    return this.used.get(key) ?? 0;
+  }
+
+  shortages(cars: readonly LotCar[], stockOf: (key: string) => LotStock): readonly LotShortage[] {
+    return [...this.shortAt].map(([key, car]) => ({ stock: stockOf(key), car, atMin: cars[car]!.beginMin, needs: this.of(key), has: this.has.get(key)! }));
+  }
+}
+
+const WATER = 'water';
+const keyOfTowels = (role: TowelRole): string => `towels/${role}`;
+
+function stockOf(key: string): LotStock {
+  if (key === WATER) return { kind: 'water' };
+  const role = towelRoles.find((one) => keyOfTowels(one) === key);
+  return role ? { kind: 'towels', role } : { kind: 'product', productId: key };
+}
+
+function drawnBy(lot: Lot, plans: readonly Plan[], cars: readonly LotCar[]): Drawn {
+  const drawn = new Drawn(new Map([[WATER, lot.van.waterL], ...towelRoles.map((role): [string, number] => [keyOfTowels(role), lot.van.towels[role]]), ...lot.products.map(({ productId, ml }): [string, number] => [productId, ml])]));
+  const perClass = plans.map((plan, of) => drawnFor(plan, lot.classes[of]!.job));
+  const washed = Array.from({ length: lot.people }, () => 0);
+  cars.forEach(({ of, person }, car) => {
+    const { litres, chargeL, product, chargeProduct } = perClass[of]!;
+    const fresh = washed[person]! % Math.max(1, lot.carsPerBucket) === 0;
+    washed[person]!++;
+    if (!lot.classes[of]!.job.site.tap) drawn.take(WATER, litres + (fresh ? chargeL : 0), car);
+    for (const [id, ml] of [...product, ...(fresh ? chargeProduct : [])]) drawn.take(id, ml, car);
+  });
+  for (const { role, car } of [...openedTowels(lot, plans, cars)].sort((p, q) => cars[p.car]!.beginMin - cars[q.car]!.beginMin)) drawn.take(keyOfTowels(role), 1, car);
+  return drawn;
+}
+
+/**
+ * A lot planned car by car: set up once, cars in the order of their bays to whoever is free, towels through each hand from the first car to
+ * the last, fresh bucket water every few cars, and what is short first with when. One car is a lot of one.
+ */
+export function* planLot(lot: Lot): Study<LotPlan> {
+  const plans: Plan[] = [];
+  for (const one of lot.classes) {
+    plans.push(planJob(alone(one)));
+    yield (plans.length / (lot.classes.length + 1)) * 0.9;
+  }
+  const all = lot.classes.map((_class, of) => of);
+  const doable = all.filter((of) => plans[of]!.method !== 'decline');
+  const { cars, endMin } = carsOf(lot, plans, doable);
+  const drawn = drawnBy(lot, plans, cars);
+  const workedMin = endMin - lot.startHour * HOUR_MIN;
+  const ids = [...new Set(lot.classes.flatMap(({ job }) => job.products.map(({ id }) => id)))].filter((id) => drawn.of(id) > 0);
+  return {
+    cars,
+    cannot: all.filter((of) => !doable.includes(of)),
+    plans,
+    endMin,
+    carsAnHour: workedMin > 0 ? (cars.length / workedMin) * HOUR_MIN : 0,
+    minutesACar: cars.length > 0 ? cars.reduce((sum, car) => sum + car.endMin - car.beginMin, 0) / cars.length : 0,
+    litres: drawn.of(WATER),
+    towels: Object.fromEntries(towelRoles.map((role) => [role, drawn.of(keyOfTowels(role))])) as Record<TowelRole, number>,
+    productMl: new Map(ids.map((id) => [id, drawn.of(id)])),
+    shortages: [...drawn.shortages(cars, stockOf)].sort((p, q) => p.atMin - q.atMin),
+  };
+}

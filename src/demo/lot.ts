@@ -1,0 +1,31 @@
+import { defaultChoices, zonesIn } from '@esmero/core';
+import type { Job, Lot, SoilKind, SoilLevel } from '@esmero/model';
+import { jobs } from './jobs';
+import { products, sites, vehicles } from './library';
+
+const deck = jobs.find(({ id }) => id === 'demo-deck')!;
+
+/** A car of the lot: outside only, the bucket way, one kind of dirt all over. */
+function carOf(id: string, vehicle: Job['vehicle'], kind: SoilKind, level: SoilLevel): Job {
+  const scope = ['body', 'trim', 'glass'] as const;
+  const soil = Object.fromEntries(zonesIn({ vehicle, scope }).map((zone) => [zone.id, { deposits: [{ kind, level }], spots: {} }]));
+  return { ...deck, id, name: vehicle.name, client: 'Dealer by the ring road', date: '2031-07-17', vehicle, scope, soil, marks: [], pictures: [], run: null, site: { ...sites.courtyard, waterL: 60, minutes: 240 }, choices: { ...defaultChoices, method: 'rinseless' } };
+}
+
+/** Seventy-five cars of a dealer, dusty but for fifteen SUVs with film. */
+export const dealerLot: Lot = {
+  id: 'demo-lot',
+  name: 'Dealer’s lot by the ring road',
+  date: '2031-07-17',
+  startHour: 7,
+  people: 2,
+  moveMin: 1,
+  carsPerBucket: 8,
+  van: { waterL: 120, dirtyL: 60, batteryMin: 24, chargePerMin: 0, towels: { wash: 80, finish: 60, drying: 40, glass: 24, wheels: 0 } },
+  products: Object.values(products).map(({ id }) => ({ productId: id, ml: 500 })),
+  classes: [
+    { name: 'dusty sedans', job: carOf('lot-sedan', vehicles.council, 'dust', 1), count: 36 },
+    { name: 'dusty hatchbacks', job: carOf('lot-hatch', vehicles.school, 'dust', 1), count: 24 },
+    { name: 'SUVs with film', job: carOf('lot-suv', vehicles.ferry, 'road-film', 1), count: 15 },
+  ],
+};
