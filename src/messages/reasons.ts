@@ -290,7 +290,7 @@ export const cautionSentence: Readonly<Record<Caution, string>> = worded({
   lifting: 'One litre weighs one kilogram: fill at the car, carry two small vessels rather than one large.',
   brakes: 'Keep sprays and dressings off brake discs, tyre tread and pedals; no acid or solvent on hot wheels.',
   steam: 'Steam burns at once: gloves, never towards a hand or a face, never on cold glass or over electrics.',
-  'compressed-air': 'Compressed air: eye and ear protection, never towards skin or people, and downwind of the car’s open doors.',
+  'compressed-air': 'Compressed air: eye and ear protection, never towards skin or people, and never into the open car.',
   electricity:
     'Cables, batteries and chargers stay away from water; a residual-current device on mains. Nothing inside an electric vehicle is touched.',
   solvent: 'Tar and sap lifters burn and irritate: no flame, fresh air, gloves, off hot panels, towels aired before the wash.',

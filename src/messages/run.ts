@@ -86,7 +86,7 @@ function flushText({ zones }: Plan, { parts }: PlannedPass): string {
     case 'steam':
       return injected ? 'Steam with degreaser along the seam, lay the gun down' : 'Steam along the seam, lay the gun down';
     case 'air':
-      return 'Air gun: blow the seams out, from the top down, away from open doors';
+      return 'Air gun: blow the seams out, from the top down, never into the car';
     case 'cordless':
     case 'mains':
     case 'bay':
