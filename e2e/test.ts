@@ -3,8 +3,8 @@ import { type BrowserContext, test as base } from '@playwright/test';
 /** The demo’s dates follow the day of the first start: every test begins on this one. */
 const START = Date.parse('2031-07-14T08:30:00Z');
 
-/** Pages whose clock began at START, and goes on as clocks do. */
-export async function pinned(context: BrowserContext): Promise<BrowserContext> {
+/** Pages whose clock began at that time, and goes on as clocks do. */
+export async function pinned(context: BrowserContext, start = START): Promise<BrowserContext> {
   await context.addInitScript((ahead) => {
     const Real = Date;
     globalThis.Date = class extends Real {
@@ -15,7 +15,7 @@ export async function pinned(context: BrowserContext): Promise<BrowserContext> {
         return Real.now() + ahead;
       }
     } as DateConstructor;
-  }, START - Date.now());
+  }, start - Date.now());
   return context;
 }
 

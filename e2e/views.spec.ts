@@ -4,7 +4,7 @@ import { test } from './test';
 import { deck, openStage, watchErrors } from './desk';
 
 const stages = ['site', 'walk-round', 'method', 'mix', 'towels', 'order', 'run', 'handover'];
-const pages = ['/jobs', '/library/vehicle', '/library/product', '/bench', '/log', '/stock', '/settings', '/help', ...stages.map((stage) => `${deck}/${stage}`)];
+const pages = ['/day', '/lots', '/more', '/jobs', '/library/vehicle', '/library/product', '/bench', '/log', '/stock', '/settings', '/help', ...stages.map((stage) => `${deck}/${stage}`)];
 
 for (const theme of ['light', 'dark'] as const) {
   for (const path of pages) {
@@ -12,7 +12,7 @@ for (const theme of ['light', 'dark'] as const) {
       const errors = watchErrors(page);
       await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
       await page.goto(path);
-      await expect(page.locator('main .num, main ul, main .note, main .card').first()).toBeVisible();
+      await expect(page.locator('main .num, main ul, main .note, main .card, main h1').first()).toBeVisible();
       if (path.startsWith('/library')) await page.locator('.item').first().click();
       if (path.startsWith('/job/')) {
         await expect(page.locator('esm-totals-strip .method strong')).not.toHaveText('…');

@@ -35,8 +35,13 @@ export {
   withWeather,
 } from './edit';
 export type { OwnCar, Standing, Brush, Change } from './edit';
-export { DayPlanner, dayMends, kmBetween, placesOf, planLot, stockKinds, withDayChange } from './tour';
-export type { DayChange, DayLeg, DayMend, DayPlan, FirstShortage, LotCar, LotPlan, LotShortage, LotStock, StockKind } from './tour';
+export { DayPlanner, dayChances, dayMends, dayOf, fullVan, kmBetween, lotOf, lotPace, placesOf, planLot, roadKm, rowOfRestock, rowOfStop, stockKinds, usualDay, usualLot, travelTable, usualVan, vanNow, withDayChange, withMore } from './tour';
+export type {
+  DayBrief, DayChances, DayChange, DayLeg, DayMend, DayPlan, DayWay, FirstShortage, InStock, LegBrief, LegChance, LotCar, LotPace, LotPlan, LotShortage, LotStock, MendBrief,
+  Since, StockKind,
+} from './tour';
+export { studies } from './questions';
+export type { About, DayAnswer, DayAsked, LotBrief, Studies, StudyKind } from './questions';
 export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';
 export type { Clocks, Hand, RunStatus, Task, UsageAccount, Visit, VisitStage } from './execution';
 export {
@@ -51,9 +56,9 @@ export {
 export type { Learned, Lesson, LogEntry, LogQuery, RunState } from './history';
 export {
   approachEffectsOf, bucketSpread, compareBuckets, crossingsOf, finish, habitAnswers, hoursOfDay, lastsOf,
-  nextVisitOf, packingListOf, runBuckets, studies, takeWeights, tradeOffsOf, usualLeg, helpOf, whatIf, workOrdersOf,
+  nextVisitOf, packingListOf, runBuckets, takeWeights, tradeOffsOf, usualLeg, helpOf, whatIf, workOrdersOf,
 } from './studies';
 export type {
   ApproachEffect, BucketSpread, Crossing, HoursOfDay, HoursAdvice, Lasts, LowWater, NextVisit, Ordering, PanelHour,
-  RunOrdering, Studies, Study, StudyKind, SystemRun, TradeOff, Until, WhatIf,
+  RunOrdering, Study, SystemRun, TradeOff, Until, WhatIf,
 } from './studies';

@@ -1,4 +1,5 @@
-import type { Day, DayStop, Spot } from '@esmero/model';
+import { usualDay } from '@esmero/core';
+import type { Day, DaySetUp, DayStop, Spot, VanSetUp } from '@esmero/model';
 import { degrees } from '@esmero/units';
 import { jobs } from './jobs';
 
@@ -35,4 +36,18 @@ export const harbourDay: Day = {
   ],
   latePrice: 3,
   confidence: 0.8,
+  rainFromHour: null,
 };
+
+/** The small electric van of two. */
+export const harbourVan: VanSetUp = {
+  ...{ id: 'van', name: 'The small electric van', home: yard, tankL: 60, inTankL: 60, dirtyL: 40, inDirtyL: 0, chargePerMin: 0.2 },
+  ...{ people: 2, matL: 30, steps: true, roadFactor: 1.4, kmPerHour: 24, parkMin: 3, restocking: harbourDay.restocking },
+};
+
+/** The day of the harbour as it is set up in the application: its jobs are those of the date. */
+export const harbourSetUp = (date: string): DaySetUp => ({
+  ...usualDay(date),
+  name: harbourDay.name,
+  windows: harbourDay.stops.map(({ job, fromHour, untilHour }) => ({ jobId: job.id, fromHour, untilHour })),
+});

@@ -1,6 +1,8 @@
 import type { Collection, LibraryEntry } from '@esmero/model';
 import { type Day, dayAfter, daysBetween } from '@esmero/units';
 import { placed } from './dates';
+import { harbourSetUp, harbourVan } from './day';
+import { dealerSetUp } from './lot';
 import { jobs } from './jobs';
 import { movements } from './stock';
 import { brushes, careProducts, foamer, gear, habits, packages, products, sites, spareBuckets, spareGear, towels, vehicles, vessels } from './library';
@@ -17,7 +19,7 @@ const library = [
 ] as const;
 
 /** The invented harbour town as a collection: what a first visit finds in the app. */
-export { harbourDay } from './day';
+export { harbourDay, harbourVan } from './day';
 export { dealerLot } from './lot';
 export const demo: Collection = {
   jobs,
@@ -36,7 +38,13 @@ export function demoOn(today: Day): Collection {
   const last = movements.at(-1)!.at;
   const days = daysBetween(new Date(last).toISOString().slice(0, 10), today) - 1;
   const moved = movements.map((one) => ({ ...one, at: one.at + days * DAY_MS, expiresOn: one.expiresOn && dayAfter(one.expiresOn, days) }));
-  return { ...demo, jobs: jobs.map((job) => placed(job, today)), movements: moved };
+  const plans = [
+    { kind: 'van', item: harbourVan },
+    { kind: 'day', item: harbourSetUp(today) },
+    { kind: 'lot', item: dealerSetUp(dayAfter(today, 3)) },
+  ] as const;
+  const library = [...demo.library, ...plans.map((one): LibraryEntry => ({ ...one, archived: false }))];
+  return { ...demo, library, jobs: jobs.map((job) => placed(job, today)), movements: moved };
 }
 
 export { pastRuns } from './past';

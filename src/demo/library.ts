@@ -108,6 +108,7 @@ export const sites = {
     shadeHours: [6, 7, 17, 18, 19, 20],
     bay: false,
   }),
+  lot: place('s-lot', 'Dealer’s lot', { waterL: 120, workers: 1, minutes: 600 }),
 } as const;
 
 const use = (

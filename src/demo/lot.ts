@@ -1,5 +1,5 @@
 import { defaultChoices, zonesIn } from '@esmero/core';
-import type { Job, Lot, SoilKind, SoilLevel } from '@esmero/model';
+import type { Job, Lot, LotSetUp, SoilKind, SoilLevel } from '@esmero/model';
 import { jobs } from './jobs';
 import { products, sites, vehicles } from './library';
 
@@ -29,3 +29,14 @@ export const dealerLot: Lot = {
     { name: 'SUVs with film', job: carOf('lot-suv', vehicles.ferry, 'road-film', 1), count: 15 },
   ],
 };
+
+/** The same lot as it is set up in the application, with the stock of the van. */
+export const dealerSetUp = (date: string): LotSetUp => ({
+  ...{ id: 'demo-lot', name: dealerLot.name, date, startHour: dealerLot.startHour, people: 2, moveMin: dealerLot.moveMin, carsPerBucket: dealerLot.carsPerBucket },
+  ...{ baysPerRow: 15, siteId: sites.lot.id, habitsId: 'h-usual', scope: ['body', 'trim', 'glass'], method: 'rinseless', begunAt: null, done: [] },
+  classes: [
+    { name: 'dusty sedans', vehicleId: vehicles.council.id, soil: 'dust', level: 1, count: 36 },
+    { name: 'dusty hatchbacks', vehicleId: vehicles.school.id, soil: 'dust', level: 1, count: 24 },
+    { name: 'SUVs with film', vehicleId: vehicles.ferry.id, soil: 'road-film', level: 1, count: 15 },
+  ],
+});

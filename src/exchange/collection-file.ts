@@ -1,4 +1,4 @@
-import { type LibraryEntry, type LibraryKind, type Movement, type Photo, libraryKinds } from '@esmero/model';
+import { type EntryKind, type LibraryEntry, type Movement, type Photo, entryKinds } from '@esmero/model';
 import { collectionMigrations, listNames } from '@esmero/migrations';
 import { type Holdings, type KeptEntry, type KeptJob, collectionVersion, jobDocument, jobFrom } from '@esmero/records';
 import { CollectionDocument, JobEntryDocument } from './documents/library';
@@ -17,7 +17,7 @@ export const collectionFormat: Format = {
   migrations: collectionMigrations,
 };
 
-const entryFrom = (kind: LibraryKind, { archived, item, ...stamp }: CollectionDocument[(typeof listNames)[LibraryKind]][number]): KeptEntry =>
+const entryFrom = (kind: EntryKind, { archived, item, ...stamp }: CollectionDocument[(typeof listNames)[EntryKind]][number]): KeptEntry =>
   ({ kind, archived, item, ...stampFrom(stamp) }) as unknown as KeptEntry;
 
 const jobEntryFrom = ({ archived, job, ...stamp }: JobEntryDocument): KeptJob => ({ archived, job: jobFrom(job), ...stampFrom(stamp) });
@@ -40,7 +40,7 @@ export function* readingCollection(text: string): Generator<number, Read<Holding
   }
   if (faults.length > 0) return { ok: false, why: { code: 'faults', faults: faults.slice(0, MOST_FAULTS) } };
   const document = content as CollectionDocument;
-  const library = libraryKinds.flatMap((kind) => document[listNames[kind]].map((entry) => entryFrom(kind, entry)));
+  const library = entryKinds.flatMap((kind) => document[listNames[kind]].map((entry) => entryFrom(kind, entry)));
   return {
     ok: true,
     value: {
@@ -64,7 +64,7 @@ export function readCollection(text: string): Read<Holdings> {
 const entryDocument = ({ archived, item, ...stamp }: LibraryEntry & KeptEntry) => ({ archived, ...stampDocument(stamp), item });
 
 export function writeCollection({ library, jobs, movements, photos }: Holdings): string {
-  const lists = Object.fromEntries(libraryKinds.map((kind) => [listNames[kind], library.filter((entry) => entry.kind === kind).map(entryDocument)]));
+  const lists = Object.fromEntries(entryKinds.map((kind) => [listNames[kind], library.filter((entry) => entry.kind === kind).map(entryDocument)]));
   const kept = jobs.map(({ archived, job, ...stamp }) => ({ archived, ...stampDocument(stamp), job: jobDocument(job) }));
   return writeEnvelope(collectionFormat, { ...lists, jobs: kept, movements, photos });
 }

@@ -38,9 +38,10 @@ const travelFrom = ({ kind, roadFactor, kmPerHour, parkMin, rows }: TravelDocume
   kind === 'line' ? { kind, roadFactor: roadFactor!, kmPerHour: kmPerHour!, parkMin: parkMin! } : { kind: 'table', minutes: rows!.map(({ to }) => to.map(({ minutes }) => minutes)) };
 
 function dayFrom(document: DayDocument): Day {
-  const { travel, van, stops, ...same } = document;
+  const { travel, van, stops, rainFromHour = null, ...same } = document;
   return {
-    ...(same as unknown as Omit<Day, 'travel' | 'van' | 'stops'>),
+    ...(same as unknown as Omit<Day, 'travel' | 'van' | 'stops' | 'rainFromHour'>),
+    rainFromHour,
     travel: travelFrom(travel),
     van: vanFrom(van),
     stops: stops.map(({ job, ...window }) => ({ ...window, job: jobFrom(job) })),

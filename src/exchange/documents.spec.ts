@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { newItem } from '@esmero/core';
+import { newItem, usualDay, usualLot, usualVan } from '@esmero/core';
 import { type LibraryKind, libraryKinds } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
+import { degrees } from '@esmero/units';
 import { faultsInItem, readJob, writeJob } from '.';
 
 const deck = demoJobs[0]!;
@@ -57,5 +58,17 @@ describe('what a job may say', () => {
 describe('a new item of every kind', () => {
   it.each(libraryKinds)('%s obeys the rules that it will be held to', (kind: LibraryKind) => {
     expect(faultsInItem(kind, newItem[kind]('new'))).toEqual([]);
+  });
+});
+
+describe('what is set up on the first day', () => {
+  it('obeys the rules, and what cannot be is refused by its path', () => {
+    const van = usualVan({ name: 'home', latitudeDeg: degrees(43), longitudeDeg: degrees(5) });
+    const day = usualDay('2031-07-20');
+    const lot = usualLot('lot', '2031-07-20', []);
+    expect([...faultsInItem('van', van), ...faultsInItem('day', day), ...faultsInItem('lot', lot)]).toEqual([]);
+    expect(faultsInItem('van', { ...van, roadFactor: 0 }).map(({ path }) => path)).toEqual(['roadFactor']);
+    expect(faultsInItem('day', { ...day, windows: [{ jobId: 'a', fromHour: 25, untilHour: 26 }] }).map(({ path }) => path)).toEqual(['windows[0].fromHour', 'windows[0].untilHour']);
+    expect(faultsInItem('lot', { ...lot, people: 5 }).map(({ path }) => path)).toEqual(['people']);
   });
 });

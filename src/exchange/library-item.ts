@@ -1,14 +1,15 @@
-import type { LibraryKind } from '@esmero/model';
+import type { EntryKind } from '@esmero/model';
 import { GearDocument, TowelBatchDocument, VesselDocument } from './documents/equipment';
 import { HabitSetDocument } from './documents/habits';
 import { ProductDocument } from './documents/product';
 import { PackageDocument } from './documents/scope';
+import { DaySetUpDocument, LotSetUpDocument, VanSetUpDocument } from './documents/set-up';
 import { SiteDocument } from './documents/site';
 import { VehicleDocument } from './documents/vehicle';
 import type { Fault } from './fault';
 import { faultsIn } from './validate';
 
-const documents: Readonly<Record<LibraryKind, new () => object>> = {
+const documents: Readonly<Record<EntryKind, new () => object>> = {
   vehicle: VehicleDocument,
   site: SiteDocument,
   product: ProductDocument,
@@ -17,8 +18,11 @@ const documents: Readonly<Record<LibraryKind, new () => object>> = {
   gear: GearDocument,
   habits: HabitSetDocument,
   package: PackageDocument,
+  van: VanSetUpDocument,
+  day: DaySetUpDocument,
+  lot: LotSetUpDocument,
 };
 
 /** Holds a form to the same rules as a file. */
-export const faultsInItem = (kind: LibraryKind, plain: unknown): readonly Fault[] =>
+export const faultsInItem = (kind: EntryKind, plain: unknown): readonly Fault[] =>
   faultsIn(documents[kind], plain);

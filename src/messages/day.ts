@@ -1,5 +1,5 @@
-import type { DayChange, DayLeg, DayMend, DayPlan, FirstShortage, StockKind } from '@esmero/core';
-import type { Day } from '@esmero/model';
+import type { DayChange, DayLeg, DayMend, DayPlan, FirstShortage, MendBrief, StockKind } from '@esmero/core';
+import type { Day, Restock } from '@esmero/model';
 import { en } from './english';
 import { type Units, fixed, hourText, percent } from './units';
 import { oneTowel } from './run';
@@ -17,13 +17,16 @@ export function vanStockText(kind: StockKind, amount: number, u: Units): string 
   return amount === 1 ? `one ${oneTowel[kind]}` : `${fixed(amount)} ${roleName[kind]}`;
 }
 
+/** What is filled up, emptied or charged somewhere. */
+export const restockName: Readonly<Record<Restock, string>> = { water: 'clean water', drain: 'a drain', battery: 'charging', towels: 'clean towels' };
+
 const clockAt = (minutes: number): string => hourText(minutes / 60);
 
 const nameOf = (day: Day, stop: number): string => day.stops[stop]!.job.name;
 
 /** "Water is short first, at Baker’s van: it takes 12.0 L, and 8.0 L are left." */
 export const shortageText = ({ stop, kind, needs, left }: FirstShortage, day: Day, u: Units): string =>
-  `Short first, at ${nameOf(day, stop)}: it takes ${vanStockText(kind, needs, u)}, and the van has ${vanStockText(kind, left, u)} left.`;
+  `Short first, at ${nameOf(day, stop)}: it takes ${vanStockText(kind, needs, u)}, and the van has ${left < 0.05 ? 'none' : vanStockText(kind, left, u)} left.`;
 
 function changeText(change: DayChange, day: Day, u: Units): string {
   switch (change.code) {
@@ -37,7 +40,7 @@ function changeText(change: DayChange, day: Day, u: Units): string {
 }
 
 /** "With 10 L of water more: done by 16:40." */
-export const mendText = ({ change, plan }: DayMend, day: Day, u: Units): string => {
+export const mendText = ({ change, plan }: MendBrief, day: Day, u: Units): string => {
   const still = plan.shortage ? ` Then ${vanStockText(plan.shortage.kind, plan.shortage.needs, u)} are short.` : '';
   return `${changeText(change, day, u)}: done by ${clockAt(plan.endMin)}.${still}`;
 };

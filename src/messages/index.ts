@@ -27,7 +27,9 @@ export { againstText, learnedSentence, lessonName, runStateName, waterText } fro
 export * from './scope';
 export * from './visit';
 export * from './day';
+export * from './day-plan';
 export * from './lot';
+export * from './lot-plan';
 export * from './stock';
 export * from './transfer';
 export * from './notices';

@@ -18,9 +18,11 @@ function amountOf({ stock }: LotShortage, amount: number, lot: Lot, u: Units): s
   }
 }
 
+const orElse: Readonly<Record<LotShortage['stock']['kind'], string>> = { water: ', or fill up on the way', towels: ', or wash a load on the way', product: '' };
+
 /** "Short at car 31, 12:10: the lot takes 140 wash towels, and 60 are brought." */
 export const lotShortageText = (shortage: LotShortage, lot: Lot, u: Units): string =>
-  `Short at car ${shortage.car + 1}, ${clockAt(shortage.atMin)}: the lot takes ${amountOf(shortage, shortage.needs, lot, u)}, and there are ${amountOf(shortage, shortage.has, lot, u)}. Bring ${amountOf(shortage, shortage.needs - shortage.has, lot, u)} more, or wash a load on the way.`;
+  `Short at car ${shortage.car + 1}, ${clockAt(shortage.atMin)}: the lot takes ${amountOf(shortage, shortage.needs, lot, u)}, and there are ${amountOf(shortage, shortage.has, lot, u)}. Bring ${amountOf(shortage, shortage.needs - shortage.has, lot, u)} more${orElse[shortage.stock.kind]}.`;
 
 /** A lot on paper: how long, how much, and what is short first. */
 export function lotSheet(lot: Lot, plan: LotPlan, u: Units): string {

@@ -1,4 +1,4 @@
-import type { LibraryKind } from '@esmero/model';
+import type { EntryKind } from '@esmero/model';
 import { libraryName, zoneName } from './words';
 
 export const standingName = { new: 'new', same: 'the same', older: 'older than yours', newer: 'newer than yours', different: 'changed in both' } as const;
@@ -6,10 +6,10 @@ export const choiceName = { mine: 'Keep mine', theirs: 'Take the file’s', both
 /** Where there is nothing of one’s own yet. */
 export const freshChoiceName = { mine: 'Leave out', theirs: 'Bring in', both: '' } as const;
 
-export const importKindName = (kind: 'job' | LibraryKind): string => (kind === 'job' ? 'Jobs' : libraryName[kind].many);
+export const importKindName = (kind: 'job' | EntryKind): string => (kind === 'job' ? 'Jobs' : libraryName[kind].many);
 
 /** "7 vehicles", "one site" */
-export const importCount = (kind: 'job' | LibraryKind, count: number): string =>
+export const importCount = (kind: 'job' | EntryKind, count: number): string =>
   count === 1 ? `one ${kind === 'job' ? 'job' : libraryName[kind].one}` : `${count} ${importKindName(kind).toLowerCase()}`;
 
 const some = (count: number, one: string, many: string): readonly string[] => (count === 0 ? [] : [count === 1 ? `one ${one}` : `${count} ${many}`]);

@@ -1,5 +1,5 @@
 import type { Guarding, Mix, BucketName, SystemRun, Content, Kit, SideUse, ZonePlan } from '@esmero/core';
-import type { Body, Bottled, BucketSystem, BugCover, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, HiddenCentrePart, HiddenFlankPart, BikeCentrePart, BikeFlankPart, ToMind, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, LibraryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
+import type { Body, Bottled, BucketSystem, BugCover, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, HiddenCentrePart, HiddenFlankPart, BikeCentrePart, BikeFlankPart, ToMind, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, EntryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
 import { partsOf } from '@esmero/model';
 import { worded } from './english';
 
@@ -407,7 +407,7 @@ export const originName: Readonly<Record<Origin, string>> = {
   judged: 'our judgement',
 };
 
-export const libraryName: Readonly<Record<LibraryKind, { one: string; many: string }>> = {
+export const libraryName: Readonly<Record<EntryKind, { one: string; many: string }>> = {
   vehicle: { one: 'vehicle', many: 'Vehicles' },
   site: { one: 'site', many: 'Sites' },
   product: { one: 'product', many: 'Products' },
@@ -416,6 +416,9 @@ export const libraryName: Readonly<Record<LibraryKind, { one: string; many: stri
   gear: { one: 'piece of gear', many: 'Gear' },
   habits: { one: 'set of habits', many: 'Habits' },
   package: { one: 'package', many: 'Packages' },
+  van: { one: 'van', many: 'Vans' },
+  day: { one: 'day', many: 'Days' },
+  lot: { one: 'lot', many: 'Lots' },
 };
 
 export const pileName: Readonly<Record<Pile, string>> = {

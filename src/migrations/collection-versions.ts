@@ -61,6 +61,7 @@ const collectionSteps: readonly Step[] = [
       package: (item) => (isRecord(item) ? { care: careBefore14, ...item, scope: scopeFrom13To14(item['scope']) } : item),
     },
   },
+  { whole: (content) => ({ vans: [], days: [], lots: [], ...content }) },
 ];
 
 /** The list of a collection file in which items of a kind stand. */
@@ -73,6 +74,9 @@ export const listNames = {
   gear: 'gear',
   habits: 'habits',
   package: 'packages',
+  van: 'vans',
+  day: 'days',
+  lot: 'lots',
 } as const;
 type Kind = keyof typeof listNames;
 

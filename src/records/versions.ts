@@ -2,4 +2,4 @@
 export const jobVersion = 14;
 
 /** The same of a collection. */
-export const collectionVersion = 13;
+export const collectionVersion = 14;

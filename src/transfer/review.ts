@@ -1,5 +1,5 @@
 import { amountAt, balancesOf } from '@esmero/core';
-import type { LibraryKind, Movement, StockItem } from '@esmero/model';
+import type { EntryKind, Movement, StockItem } from '@esmero/model';
 import { type Stamp, compared, same } from '@esmero/records';
 import { type Store, type StoredEntry, type StoredJob, entryId } from '@esmero/store';
 import type { Pace } from './pace';
@@ -16,7 +16,7 @@ export type Choice = (typeof choices)[number];
 /** One job or item of a file. */
 export interface ReviewRow {
   readonly key: string;
-  readonly kind: 'job' | LibraryKind;
+  readonly kind: 'job' | EntryKind;
   readonly name: string;
   /** Client and day of a job. */
   readonly detail: string;

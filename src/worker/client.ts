@@ -1,5 +1,5 @@
 import { proxy, wrap } from 'comlink';
-import type { StudyKind } from '@esmero/core';
+import type { About, StudyKind } from '@esmero/core';
 import type { Job } from '@esmero/model';
 import type { Day } from '@esmero/units';
 import type { Answer, PlanBrief, Planner, Progress, StudyAnswer } from './protocol';
@@ -53,8 +53,8 @@ export interface Planning {
   plan(job: Job): Promise<Latest>;
   /** For a list: every job that is asked about gets its answer. */
   brief(job: Job): Promise<PlanBrief>;
-  /** A long question; the same one about another job stops it. */
-  study<K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>>;
+  /** A long question; the same one about something else stops it. */
+  study<K extends StudyKind>(kind: K, about: About<K>, progress: Progress): Promise<StudyAnswer<K>>;
   stop(kind: StudyKind): void;
   /** Runs that the demo had before its first start. */
   past(today: Day): Promise<readonly Job[]>;
@@ -70,8 +70,8 @@ export function workerPlanner(): Planning {
   return {
     plan: (job) => latest.plan(job),
     brief: (job) => Promise.race([remote.brief(job), failure]).catch(() => null),
-    study: <K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>> =>
-      Promise.race([remote.study(kind, job, proxy(progress)) as Promise<StudyAnswer<K>>, failure]).catch(
+    study: <K extends StudyKind>(kind: K, about: About<K>, progress: Progress): Promise<StudyAnswer<K>> =>
+      Promise.race([remote.study(kind, about, proxy(progress)) as Promise<StudyAnswer<K>>, failure]).catch(
         (error: unknown) => ({
           kind: 'failed',
           message: error instanceof Error ? error.message : String(error),

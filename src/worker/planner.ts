@@ -1,4 +1,4 @@
-import { type StudyKind, planRun, studies } from '@esmero/core';
+import { type About, type StudyKind, planRun, studies } from '@esmero/core';
 import { pastRuns } from '@esmero/demo';
 import type { Job } from '@esmero/model';
 import type { Day } from '@esmero/units';
@@ -17,10 +17,10 @@ const nextTask = (): Promise<void> => new Promise((resolve) => setTimeout(resolv
 /** The newest asking of each kind; an older one stops when it is no longer that. */
 const newest = new Map<StudyKind, symbol>();
 
-async function work<K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>> {
+async function work<K extends StudyKind>(kind: K, about: About<K>, progress: Progress): Promise<StudyAnswer<K>> {
   const mine = Symbol(kind);
   newest.set(kind, mine);
-  const study = studies[kind](job);
+  const study = studies[kind](about);
   let since = performance.now();
   for (;;) {
     const { done, value } = study.next();
@@ -60,7 +60,7 @@ export const planner: Planner = {
       return null;
     }
   },
-  study: (kind, job, progress) => work(kind, job, progress).catch(failed),
+  study: (kind, about, progress) => work(kind, about, progress).catch(failed),
   stop: (kind) => void newest.delete(kind),
   past,
 };

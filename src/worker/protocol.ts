@@ -1,4 +1,4 @@
-import type { Plan, Studies, StudyKind } from '@esmero/core';
+import type { About, Plan, Studies, StudyKind } from '@esmero/core';
 import type { Job, VehicleMethod } from '@esmero/model';
 import type { Day } from '@esmero/units';
 
@@ -12,7 +12,7 @@ export type PlanBrief = { readonly method: VehicleMethod; readonly minutes: numb
 
 export type StudyAnswer<K extends StudyKind> =
   | { readonly kind: 'done'; readonly answer: Studies[K] }
-  /** Called off, or overtaken by the same question about another job. */
+  /** Called off, or overtaken by the same question about something else. */
   | { readonly kind: 'stopped' }
   | { readonly kind: 'failed'; readonly message: string };
 
@@ -23,7 +23,7 @@ export interface Planner {
   plan(job: Job): Answer;
   brief(job: Job): PlanBrief;
   /** Works in slices, so that plans and calls to stop get through in between. */
-  study<K extends StudyKind>(kind: K, job: Job, progress: Progress): Promise<StudyAnswer<K>>;
+  study<K extends StudyKind>(kind: K, about: About<K>, progress: Progress): Promise<StudyAnswer<K>>;
   stop(kind: StudyKind): void;
   /** Runs that the demo had before its first start. */
   past(today: Day): Promise<readonly Job[]>;

@@ -12,16 +12,8 @@ import { settingsActions, settingsFeature } from '../state/settings';
 import { collectionActions, collectionFeature } from '../state/collection';
 import { ConfirmComponent } from './confirm.component';
 import { NoticesComponent } from './notices.component';
+import { places } from './places';
 import { ShortcutsComponent } from './shortcuts.component';
-
-/** Where one goes, in the order of how often. */
-const places = [
-  { path: '/jobs', name: 'Jobs', icon: 'pi pi-car' },
-  { path: '/stock', name: 'Van stock', icon: 'pi pi-box' },
-  { path: '/log', name: 'Log', icon: 'pi pi-list-check' },
-  { path: '/bench', name: 'Mixing', icon: 'pi pi-calculator' },
-  { path: '/library/vehicle', name: 'Library', icon: 'pi pi-book' },
-] as const;
 
 /** At the foot of the rail; on a phone in the line at the top. */
 const footPlaces = [

@@ -12,19 +12,34 @@ export const routes: Routes = [
     loadComponent: () => import('../features/jobs/jobs.page').then((m) => m.JobsPage),
   },
   {
+    path: 'day',
+    title: 'Day · Esmero',
+    loadComponent: () => import('../features/day/day.page').then((m) => m.DayPage),
+  },
+  {
+    path: 'lots',
+    title: 'Lots · Esmero',
+    loadComponent: () => import('../features/lot/lot.page').then((m) => m.LotPage),
+  },
+  {
     path: 'library/:kind',
     title: 'Library · Esmero',
     loadComponent: () => import('../features/library/library.page').then((m) => m.LibraryPage),
   },
   {
     path: 'stock',
-    title: 'Van stock · Esmero',
+    title: 'Van · Esmero',
     loadComponent: () => import('../features/stock/stock.page').then((m) => m.StockPage),
   },
   {
     path: 'log',
     title: 'Log · Esmero',
     loadComponent: () => import('../features/log/log.page').then((m) => m.LogPage),
+  },
+  {
+    path: 'more',
+    title: 'More · Esmero',
+    loadComponent: () => import('./more.page').then((m) => m.MorePage),
   },
   {
     path: 'settings',

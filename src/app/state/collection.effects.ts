@@ -87,6 +87,26 @@ export const writeChanges = createEffect(
   { functional: true },
 );
 
+/** A job goes to another day, with the clock of its place on that day. */
+export const moveJob = createEffect(
+  (actions = inject(Actions), store = inject(STORE)) =>
+    actions.pipe(
+      ofType(collectionActions.moveJob),
+      concatMap(async ({ id, date }) => {
+        const kept = await store;
+        const stored = await kept.job(id);
+        if (!stored) return collectionActions.written();
+        const { site: before } = stored.job;
+        // Without the map of time zones the clock stays as it is, and can be set by hand.
+        const site = await import('./place-clock').then(({ onDay }) => onDay(before, stored.job.date, date)).catch(() => before);
+        const saved = await kept.saveJob({ ...stored.job, date, site }, stored.revision);
+        // Whoever has saved it meanwhile keeps what they have; it can be moved once more.
+        return outcome(saved.kind === 'saved' || saved.kind === 'conflict' ? { kind: 'kept' } : saved, collectionActions.written());
+      }),
+    ),
+  { functional: true },
+);
+
 /** What is on the page goes into the database that was deleted underneath. */
 export const rescueAll = createEffect(
   (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>

@@ -47,6 +47,8 @@ export const collectionActions = createActionGroup({
     'Add Job': props<{ job: Job }>(),
     'Archive Jobs': props<{ ids: readonly string[]; archived: boolean }>(),
     'Delete Jobs': props<{ ids: readonly string[] }>(),
+    /** To another day. */
+    'Move Job': props<{ id: string; date: string }>(),
     /** A job was saved, opened, or found changed. */
     Listed: props<{ stored: StoredJob }>(),
     /** All was deleted underneath: what this page still has is the only copy. */
@@ -97,7 +99,7 @@ export const collectionFeature = createFeature({
     // Shown at once, so that a second tap counts with the first; what could not be kept goes again.
     on(collectionActions.post, (state, { movements }): CollectionState => ({ ...state, moves: moveAdapter.addMany([...movements], state.moves) })),
     on(
-      ...[collectionActions.putEntry, collectionActions.deleteEntry, collectionActions.addJob, collectionActions.archiveJobs, collectionActions.deleteJobs, collectionActions.rescueAll, collectionActions.post],
+      ...[collectionActions.putEntry, collectionActions.deleteEntry, collectionActions.addJob, collectionActions.archiveJobs, collectionActions.deleteJobs, collectionActions.moveJob, collectionActions.rescueAll, collectionActions.post],
       (state): CollectionState => ({ ...state, writing: state.writing + 1 }),
     ),
     on(

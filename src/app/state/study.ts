@@ -1,5 +1,5 @@
 import { DestroyRef, type Signal, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
-import type { Studies, StudyKind } from '@esmero/core';
+import type { About, Studies, StudyKind } from '@esmero/core';
 import type { Job } from '@esmero/model';
 import { JobDesk } from './job-desk';
 import { PLANNING } from './ports';
@@ -10,7 +10,7 @@ type State<K extends StudyKind> =
   | { readonly kind: 'done'; readonly answer: Studies[K] }
   | { readonly kind: 'failed'; readonly message: string };
 
-/** A long question about the job on the desk: asked, watched, called off. Another job asks anew. */
+/** A long question: asked, watched, called off. About something else it is asked anew. */
 export interface StudyDesk<K extends StudyKind> {
   readonly idle: Signal<boolean>;
   /** Share that is done while it is worked on, else null. */
@@ -21,6 +21,9 @@ export interface StudyDesk<K extends StudyKind> {
   stop(): void;
 }
 
+/** Questions about a job. */
+type JobStudyKind = { readonly [K in StudyKind]: Job extends About<K> ? K : never }[StudyKind];
+
 export interface StudyWay {
   /** What is asked about, where it is not the very job on the desk. */
   readonly about?: (job: Job) => Job;
@@ -28,30 +31,41 @@ export interface StudyWay {
   readonly atOnce?: boolean;
 }
 
-/** Belongs to the component that makes it, and is called off with it. */
-export function studyOf<K extends StudyKind>(kind: K, { about = (job) => job, atOnce = false }: StudyWay = {}): StudyDesk<K> {
+/** About the job on the desk. */
+export function studyOf<K extends JobStudyKind>(kind: K, { about = (job) => job, atOnce = false }: StudyWay = {}): StudyDesk<K> {
   const desk = inject(JobDesk);
+  return questionOf(kind, computed(() => {
+    const job = desk.job();
+    return job && (about(job) as About<K>);
+  }), atOnce);
+}
+
+/**
+ * About whatever there is; null is nothing to ask about. Belongs to the component that makes it, and is called off with it.
+ * @param atOnce asked unasked, and again whenever it is about something else
+ */
+export function questionOf<K extends StudyKind>(kind: K, about: Signal<About<K> | null>, atOnce = false): StudyDesk<K> {
   const planning = inject(PLANNING);
   const idle: State<K> = { kind: 'idle' };
-  const state = linkedSignal<Job | null, State<K>>({ source: desk.job, computation: () => idle });
+  const state = linkedSignal<About<K> | null, State<K>>({ source: about, computation: () => idle });
   const stop = (): void => {
     planning.stop(kind);
     state.set(idle);
   };
   inject(DestroyRef).onDestroy(() => planning.stop(kind));
   const ask = async (): Promise<void> => {
-    const job = desk.job();
-    if (!job) return;
+    const asked = about();
+    if (!asked) return;
     state.set({ kind: 'working', share: 0 });
-    const found = await planning.study(kind, about(job), (share) => {
-      if (desk.job() === job && state().kind === 'working') state.set({ kind: 'working', share });
+    const found = await planning.study(kind, asked, (share) => {
+      if (about() === asked && state().kind === 'working') state.set({ kind: 'working', share });
     });
-    if (desk.job() !== job || state().kind !== 'working') return;
+    if (about() !== asked || state().kind !== 'working') return;
     state.set(found.kind === 'stopped' ? idle : found);
   };
   if (atOnce)
     effect(() => {
-      if (desk.job()) untracked(() => void ask());
+      if (about()) untracked(() => void ask());
     });
   return {
     idle: computed(() => state().kind === 'idle'),

@@ -17,7 +17,7 @@ import { PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
 import { collectionActions, collectionFeature } from '../state/collection';
-import { fillLog, loadCollection, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges } from '../state/collection.effects';
+import { fillLog, loadCollection, moveJob, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges } from '../state/collection.effects';
 
 export const deck = demoJobs[0]!;
 
@@ -36,7 +36,7 @@ const planning: Planning = {
     const { method, totals } = planRun(job);
     return { method, minutes: totals.minutes.value };
   },
-  study: async (kind, job) => ({ kind: 'done', answer: finish(studies[kind](job)) }) as never,
+  study: async (kind, about) => ({ kind: 'done', answer: finish(studies[kind](about)) }) as never,
   stop: () => undefined,
   past: async () => [],
 };
@@ -70,7 +70,7 @@ export async function deskWith(
       provideState(planFeature),
       provideState(collectionFeature),
       provideState(settingsFeature),
-      provideEffects(deskEffects, { fillLog, loadCollection, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges }),
+      provideEffects(deskEffects, { fillLog, loadCollection, moveJob, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges }),
       provideRouter([]),
       MessageService,
       ConfirmationService,

@@ -69,4 +69,6 @@ export interface Day {
   readonly latePrice: number;
   /** Share of days on which a stop should take no longer than it is given. */
   readonly confidence: number;
+  /** From then on nothing is begun in the open, or is still wet; null where none is expected. */
+  readonly rainFromHour: number | null;
 }

@@ -19,6 +19,7 @@ export * from './mark';
 export * from './movement';
 export * from './run';
 export * from './scope';
+export * from './set-up';
 export * from './weather';
 export { bounds } from './bounds';
 export type { Bounds } from './bounds';

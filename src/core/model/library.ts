@@ -6,6 +6,7 @@ import type { Photo } from './mark';
 import type { Movement } from './movement';
 import type { Product } from './product';
 import type { Package } from './scope';
+import type { DaySetUp, LotSetUp, VanSetUp } from './set-up';
 import type { Site } from './site';
 import type { Vehicle } from './vehicle';
 
@@ -24,12 +25,22 @@ export interface LibraryItems {
   readonly package: Package;
 }
 
+/** What is kept like items of the library, but has pages of its own. */
+export const entryKinds = [...libraryKinds, 'van', 'day', 'lot'] as const;
+export type EntryKind = (typeof entryKinds)[number];
+
+export interface EntryItems extends LibraryItems {
+  readonly van: VanSetUp;
+  readonly day: DaySetUp;
+  readonly lot: LotSetUp;
+}
+
 /** An item of the library; archived ones stay for old jobs but are not offered. */
-export type LibraryEntry<K extends LibraryKind = LibraryKind> = {
+export type LibraryEntry<K extends EntryKind = EntryKind> = {
   readonly [Kind in K]: {
     readonly kind: Kind;
     readonly archived: boolean;
-    readonly item: LibraryItems[Kind];
+    readonly item: EntryItems[Kind];
   };
 }[K];
 

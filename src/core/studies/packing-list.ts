@@ -212,6 +212,32 @@ function mixesOf(all: readonly Draw[], plan: Plan, { a }: PlanningContext, drunk
   });
 }
 
+/** One way that a planned job may go, as what it takes out of a van. */
+export interface JobDraw {
+  readonly minutes: number;
+  readonly litres: number;
+  readonly towels: ReadonlyMap<TowelRole, number>;
+  /** mL by the name of the product. */
+  readonly products: ReadonlyMap<string, number>;
+}
+
+/** Ways that a planned job may go, one for each asking. */
+export function jobDraws(job: Job, plan: Plan, random: Draws): () => JobDraw {
+  const context = contextOf(job);
+  const chance = new JobSampler(context, plan, random);
+  const drunk = drinking(plan, context);
+  return () => {
+    const draw = chance.draw();
+    const products = new Map<string, number>();
+    for (const { content, fills, chargeMl, productName, productMl, makeMl } of plan.mix.mixes) {
+      if (!productName || content === 'rinse' || fills.length === 0) continue;
+      const ml = (takenOf(content, draw, drunk) + chargeMl) * (productMl / Math.max(1e-9, makeMl));
+      products.set(productName, (products.get(productName) ?? 0) + ml);
+    }
+    return { minutes: draw.minutes, litres: litresOf(draw, plan, drunk), towels: draw.towels, products };
+  };
+}
+
 /**
  * What to carry: a thousand draws of soil (seen to a third, forecast to a factor of two), of how
  * much liquid this hand uses and of its pace, each worked out like the plan. A day’s load is the

@@ -1,5 +1,6 @@
 import { MOST_EXACT, exactTour } from './exact';
 import { filled, gained } from './label';
+import { tourInOrder } from './in-order';
 import { nearlyTour } from './nearly';
 import type { Stocks, Tour, TourProblem } from './problem';
 
@@ -40,6 +41,20 @@ export function bestTour(problem: TourProblem, nearly = false): Ordered | null {
   if (nearly || problem.stops.length > MOST_EXACT) return nearlyTour(reduced);
   const tour = exactTour(reduced);
   return tour && { tour, within: 0 };
+}
+
+/**
+ * The least cost of an order that somebody has put; what is not in it, as a break, is put where it costs least.
+ * @param order numbers of stops
+ */
+export function inOrder(order: readonly number[], problem: TourProblem): Ordered | null {
+  let found: readonly (readonly number[])[] = [order];
+  for (const stop of problem.stops.keys()) {
+    if (order.includes(stop)) continue;
+    found = found.flatMap((one) => Array.from({ length: one.length + 1 }, (_, at) => [...one.slice(0, at), stop, ...one.slice(at)]));
+  }
+  const tours = found.flatMap((one) => tourInOrder(one, problem) ?? []).sort((p, q) => p.cost - q.cost);
+  return tours[0] ? { tour: tours[0], within: 0 } : null;
 }
 
 /** What the van has left after each leg of a tour; less than nothing where it is short. */

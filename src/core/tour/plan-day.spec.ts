@@ -34,6 +34,7 @@ const day = (stops: readonly DayStop[], rest: Partial<Day> = {}): Day => ({
   stops,
   latePrice: 3,
   confidence: 0.8,
+  rainFromHour: null,
   ...rest,
 });
 

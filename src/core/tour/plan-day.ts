@@ -1,8 +1,9 @@
-import type { Day, Job } from '../model';
+import { recent } from '../cache';
+import type { Day, Job, Van } from '../model';
 import type { Plan } from '../planning';
 import type { Study } from '../studies';
-import { bestTour, leftAlong } from './best';
-import type { Depot, Leg, Stocks, Tour, TourProblem, TourStop } from './problem';
+import { type Ordered, bestTour, inOrder, leftAlong } from './best';
+import type { Depot, Leg, Stocks, Tour, TourProblem, TourStop, Turn } from './problem';
 import { Service } from './service';
 import { type StockKind, gainsOf, givenBy, holdsOf, stockKinds, stocksOf } from './stocks';
 import { END, START, rowOfRestock, rowOfStop, travelTable } from './travel';
@@ -43,35 +44,61 @@ export interface DayPlan {
   readonly shortage: FirstShortage | null;
 }
 
+/** How far a day has come. */
+export interface Since {
+  /** By the clock, minutes from midnight. */
+  readonly atMin: number;
+  /** Stops that are done, by their number; the van stands at the last one. */
+  readonly done: readonly number[];
+  /** What the van holds now. */
+  readonly van: Van;
+}
+
+/** How a day is to be gone on with; nothing of it asks for the best order of all of it. */
+export interface DayWay {
+  /** Numbers of stops as they are to follow each other; null asks for the best order. */
+  readonly order?: readonly number[] | null;
+  readonly since?: Since | null;
+}
+
 /** More hours than this are never looked at again. */
 const MOST_ROUNDS = 60;
 const BREAK = null;
 
+/** What is served, and how surely in the time it is given. */
+interface Served {
+  readonly job: Job;
+  readonly confidence: number;
+}
+
+/** Services of so many jobs are kept. */
+const MOST_SERVICES = 60;
+
 /** A day being planned: services are kept, whatever is changed of the rest. */
 export class DayPlanner {
-  private readonly services = new Map<string, Service>();
+  private readonly serviceOf = recent<[Served], Service>(
+    MOST_SERVICES,
+    // Jobs that came from elsewhere are new objects each time.
+    ({ job, confidence }) => `${confidence} ${JSON.stringify(job)}`,
+    ({ job, confidence }) => new Service(job, confidence),
+  );
 
-  private serviceOf(job: Job, { confidence }: Day): Service {
-    const known = this.services.get(job.id);
-    if (known?.job === job && known.confidence === confidence) return known;
-    const fresh = new Service(job, confidence);
-    this.services.set(job.id, fresh);
-    return fresh;
-  }
-
-  /** The best order with each stop planned at its hour. */
-  *plan(day: Day): Study<DayPlan> {
-    const services = day.stops.map(({ job }) => this.serviceOf(job, day));
+  /** The best order, or the one that is asked for, with each stop planned at its hour. */
+  *plan(day: Day, { order = null, since = null }: DayWay = {}): Study<DayPlan> {
+    const services = day.stops.map(({ job }) => this.serviceOf({ job, confidence: day.confidence }));
+    const round0: Asked = { day, services, order, since, nearly: true };
     let done = 0;
     const share = (): number => 1 - 1 / (1 + done / Math.max(1, day.stops.length));
     for (const [i, { fromHour }] of day.stops.entries()) {
-      services[i]!.learn(Math.max(fromHour, day.startHour) * 60);
+      if (since?.done.includes(i)) continue;
+      services[i]!.learn(Math.max(fromHour * 60, startOf(round0)));
       done++;
       yield share();
     }
     // A good order first, until it knows all of its hours; then the best one.
-    for (let [round, nearly] = [0, true]; ; round++) {
-      const solved = solve(day, services, nearly);
+    for (let [round, nearly] = [0, order === null]; ; round++) {
+      const asked = { ...round0, nearly };
+      const solved = solve(asked);
       const open = solved.tour.legs.flatMap(({ stop, beginMin }) => {
         const of = solved.ofStops[stop];
         return of === undefined || of === BREAK || services[of]!.knows(beginMin) ? [] : [{ of, beginMin }];
@@ -80,7 +107,7 @@ export class DayPlanner {
         nearly = false;
         continue;
       }
-      if (open.length === 0 || round >= MOST_ROUNDS) return told(day, services, solved);
+      if (open.length === 0 || round >= MOST_ROUNDS) return told(asked, solved);
       for (const { of, beginMin } of open) {
         services[of]!.learn(beginMin);
         done++;
@@ -98,51 +125,81 @@ interface Solved {
   readonly cannot: readonly number[];
 }
 
+/** A day with all that its order hangs on. */
+interface Asked {
+  readonly day: Day;
+  readonly services: readonly Service[];
+  readonly order: readonly number[] | null;
+  readonly since: Since | null;
+  /** A good order will do for now. */
+  readonly nearly: boolean;
+}
+
 const none: Stocks = stocksOf(() => 0);
 const endless: Stocks = stocksOf(() => Infinity);
 
-function tourStops(day: Day, services: readonly Service[], doable: readonly number[]): readonly TourStop[] {
+const startOf = ({ day, since }: Asked): number => Math.max(day.startHour * 60, since?.atMin ?? 0);
+
+/** In the open nothing is begun that is not done before the rain. */
+const dryUntilMin = ({ day }: Asked, { job }: Day['stops'][number]): number => (day.rainFromHour === null || job.site.indoors ? Infinity : day.rainFromHour * 60);
+
+const hoursLeft = (asked: Asked, i: number): number => asked.services[i]!.hoursLeft(startOf(asked) / 60, dryUntilMin(asked, asked.day.stops[i]!) / 60);
+
+function tourStops(asked: Asked, doable: readonly number[]): readonly TourStop[] {
+  const { day, services, since } = asked;
   const stops = doable.map((i): TourStop => {
     const { fromHour, untilHour, job } = day.stops[i]!;
     const tap = job.site.tap ? (['water'] as const) : [];
-    return { place: rowOfStop(i), fromMin: fromHour * 60, untilMin: untilHour * 60, turns: (at) => services[i]!.turns(at), takes: services[i]!.takes(), gives: givenBy(tap) };
+    const dryMin = dryUntilMin(asked, day.stops[i]!);
+    const turns = (at: number): readonly Turn[] => services[i]!.turns(at).filter(({ endMin }) => endMin <= dryMin);
+    return { place: rowOfStop(i), fromMin: fromHour * 60, untilMin: untilHour * 60, turns, takes: services[i]!.takes(), gives: givenBy(tap) };
   });
-  if (!day.break) return stops;
+  // Whoever is past the time for the break has had it.
+  if (!day.break || (since && since.atMin > day.break.untilHour * 60)) return stops;
   const { minutes, fromHour, untilHour } = day.break;
   return [...stops, { place: null, fromMin: fromHour * 60, untilMin: untilHour * 60, turns: (beginMin) => [{ beginMin, endMin: beginMin + minutes }], takes: none }];
 }
 
-function problemOf(day: Day, services: readonly Service[], doable: readonly number[]): TourProblem {
+function problemOf(asked: Asked, doable: readonly number[]): TourProblem {
+  const { day, since } = asked;
+  const last = since?.done.at(-1);
   return {
     travelMin: travelTable(day),
-    startPlace: START,
+    startPlace: last === undefined ? START : rowOfStop(last),
     endPlace: END,
-    startMin: day.startHour * 60,
-    stops: tourStops(day, services, doable),
+    startMin: startOf(asked),
+    stops: tourStops(asked, doable),
     depots: day.restocking.map(({ minutes, gives }, i): Depot => ({ place: rowOfRestock(day, i), minutes, gives: givenBy(gives) })),
     holds: holdsOf(day.van),
-    has: holdsOf(day.van),
+    has: holdsOf(since?.van ?? day.van),
     gainsPerMin: gainsOf(day.van),
     latePrice: day.latePrice,
   };
 }
 
-/** The best order of some stops; where the van holds too little for any, as if it held more, to say what is short first. */
-function solveFor(day: Day, services: readonly Service[], doable: readonly number[], nearly: boolean): Solved | null {
-  const problem = problemOf(day, services, doable);
-  const ofStops = [...doable, ...(day.break ? [BREAK] : [])];
-  const cannot = day.stops.map((_stop, i) => i).filter((i) => !doable.includes(i));
-  const found = bestTour(problem, nearly) ?? bestTour({ ...problem, holds: endless, has: endless, depots: [] }, nearly);
+/** The best order of some stops, or the one asked for; null where the van holds too little for it. */
+const ordered = (problem: TourProblem, order: readonly number[] | null, nearly: boolean): Ordered | null => (order ? inOrder(order, problem) : bestTour(problem, nearly));
+
+/** The order of some stops; where the van holds too little, as if it held more, to say what is short first. */
+function solveFor(asked: Asked, doable: readonly number[]): Solved | null {
+  const { day, order, nearly } = asked;
+  const problem = problemOf(asked, doable);
+  const ofStops = [...doable, ...(problem.stops.length > doable.length ? [BREAK] : [])];
+  const done = asked.since?.done ?? [];
+  const cannot = day.stops.map((_stop, i) => i).filter((i) => !doable.includes(i) && !done.includes(i));
+  const asPut = order && order.flatMap((i) => (doable.includes(i) ? [doable.indexOf(i)] : []));
+  const found = ordered(problem, asPut, nearly) ?? ordered({ ...problem, holds: endless, has: endless, depots: [] }, asPut, nearly);
   return found && { ...found, ofStops, cannot };
 }
 
 /** Stops that need the same few hours stand in each other’s way: the one with the fewest hours is left, until the others can be done. */
-function solve(day: Day, services: readonly Service[], nearly: boolean): Solved {
-  let doable = day.stops.map((_stop, i) => i).filter((i) => services[i]!.hoursLeft(day.startHour) > 0);
+function solve(asked: Asked): Solved {
+  const open = asked.day.stops.map((_stop, i) => i).filter((i) => !asked.since?.done.includes(i));
+  let doable = open.filter((i) => hoursLeft(asked, i) > 0);
   for (;;) {
-    const solved = solveFor(day, services, doable, nearly);
+    const solved = solveFor(asked, doable);
     if (solved) return solved;
-    const fewest = [...doable].sort((p, q) => services[p]!.hoursLeft(day.startHour) - services[q]!.hoursLeft(day.startHour))[0];
+    const fewest = [...doable].sort((p, q) => hoursLeft(asked, p) - hoursLeft(asked, q))[0];
     doable = doable.filter((i) => i !== fewest);
   }
 }
@@ -159,10 +216,11 @@ function firstShortage(lefts: readonly Stocks[], { tour, ofStops }: Solved, prob
   return null;
 }
 
-function told(day: Day, services: readonly Service[], solved: Solved): DayPlan {
+function told(asked: Asked, solved: Solved): DayPlan {
+  const { services } = asked;
   const { tour, within, ofStops, cannot } = solved;
   const doable = ofStops.filter((of) => of !== BREAK);
-  const problem = problemOf(day, services, doable);
+  const problem = problemOf(asked, doable);
   const lefts = leftAlong(tour, problem);
   const legs = tour.legs.map(({ stop, depot, ...leg }, i): DayLeg => {
     const of = ofStops[stop]!;

@@ -81,10 +81,10 @@ export class Service {
     return Array.from({ length: HOURS }, (_, hour) => this.hours.get(this.isSteady ? 0 : hour)?.minutes ?? unknown);
   }
 
-  /** Hours from one on at which it can be done, for all that is known. */
-  hoursLeft(fromHour: number): number {
+  /** Hours at which it can be begun from one on and is done by another, for all that is known. */
+  hoursLeft(fromHour: number, untilHour = Infinity): number {
     let count = 0;
-    for (let hour = Math.floor(fromHour); hour < HOURS; hour++) if (Number.isFinite(this.minutes[hour])) count++;
+    for (let hour = Math.floor(fromHour); hour < HOURS; hour++) if (Math.max(hour, fromHour) + this.minutes[hour]! / 60 <= Math.min(untilHour, Number.MAX_VALUE)) count++;
     return count;
   }
 

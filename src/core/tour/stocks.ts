@@ -1,15 +1,29 @@
-import { type Job, type Restock, type TowelRole, type Van, towelRoles } from '../model';
+import { type Job, type Restock, type TowelRole, type Van, carriedKinds, towelRoles } from '../model';
 import type { Plan } from '../planning';
 import { isFromBucket } from '../mix';
 import type { Stocks } from './problem';
 
 /** What a van may run short of: clean water, room for dirty water, minutes of the packs, clean towels of each role. */
-export const stockKinds = ['water', 'drain', 'battery', ...towelRoles] as const;
+export const stockKinds = carriedKinds;
 export type StockKind = (typeof stockKinds)[number];
 
 const isTowels = (kind: StockKind): kind is TowelRole => (towelRoles as readonly string[]).includes(kind);
 
 export const stocksOf = (of: (kind: StockKind) => number): Stocks => stockKinds.map(of);
+
+/** A van that holds more of something. */
+export function carrying(van: Van, kind: StockKind, amount: number): Van {
+  switch (kind) {
+    case 'water':
+      return { ...van, waterL: van.waterL + amount };
+    case 'drain':
+      return { ...van, dirtyL: van.dirtyL + amount };
+    case 'battery':
+      return { ...van, batteryMin: van.batteryMin + amount };
+    default:
+      return { ...van, towels: { ...van.towels, [kind]: van.towels[kind] + amount } };
+  }
+}
 
 /** A van as it is full. */
 export const holdsOf = ({ waterL, dirtyL, batteryMin, towels }: Van): Stocks =>

@@ -17,7 +17,7 @@ export const placesOf = ({ start, end, stops, restocking }: Day): readonly Spot[
 export const START = 0;
 export const END = 1;
 export const rowOfStop = (index: number): number => 2 + index;
-export const rowOfRestock = ({ stops }: Day, index: number): number => 2 + stops.length + index;
+export const rowOfRestock = ({ stops }: Pick<Day, 'stops'>, index: number): number => 2 + stops.length + index;
 
 /** Minutes from each place of a day to each. */
 export function travelTable(day: Day): readonly (readonly number[])[] {

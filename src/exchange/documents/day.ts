@@ -75,4 +75,5 @@ export class DayDocument {
   @Many(() => DayStopDocument, MOST_STOPS) stops!: DayStopDocument[];
   @Between(0, 100) latePrice!: number;
   @Between(0.5, 0.99) confidence!: number;
+  @Maybe() @OrNull() @Between(0, 24) rainFromHour?: number | null;
 }

@@ -5,6 +5,7 @@ import { MovementDocument } from './movement';
 import { ProductDocument } from './product';
 import { DataUrl, Flag, Id, Many, Moment, One, UniqueBy, WholeBetween } from './rules';
 import { PackageDocument } from './scope';
+import { DaySetUpDocument, LotSetUpDocument, VanSetUpDocument } from './set-up';
 import { SiteDocument } from './site';
 import { VehicleDocument } from './vehicle';
 
@@ -57,6 +58,18 @@ export class PackageEntryDocument extends StampedDocument {
   @One(() => PackageDocument) item!: PackageDocument;
 }
 
+export class VanEntryDocument extends StampedDocument {
+  @One(() => VanSetUpDocument) item!: VanSetUpDocument;
+}
+
+export class DayEntryDocument extends StampedDocument {
+  @One(() => DaySetUpDocument) item!: DaySetUpDocument;
+}
+
+export class LotEntryDocument extends StampedDocument {
+  @One(() => LotSetUpDocument) item!: LotSetUpDocument;
+}
+
 /** A picture of a job. */
 export class PhotoDocument {
   @Id() key!: string;
@@ -73,6 +86,9 @@ export class CollectionDocument {
   @Many(() => GearEntryDocument, MOST) gear!: GearEntryDocument[];
   @Many(() => HabitsEntryDocument, MOST) habits!: HabitsEntryDocument[];
   @Many(() => PackageEntryDocument, MOST) packages!: PackageEntryDocument[];
+  @Many(() => VanEntryDocument, MOST) vans!: VanEntryDocument[];
+  @Many(() => DayEntryDocument, MOST) days!: DayEntryDocument[];
+  @Many(() => LotEntryDocument, MOST) lots!: LotEntryDocument[];
   @Many(() => JobEntryDocument, MOST) jobs!: JobEntryDocument[];
   @UniqueBy('id') @Many(() => MovementDocument, 1_000_000) movements!: MovementDocument[];
   @UniqueBy('key') @Many(() => PhotoDocument, 20_000) photos!: PhotoDocument[];

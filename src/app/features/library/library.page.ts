@@ -12,12 +12,16 @@ import { checked } from '../../state/checked';
 import { withPlaceClock } from '../../state/place-clock';
 import { today } from '../../state/today';
 import { JobDesk } from '../../state/job-desk';
+import type { StoredEntry } from '@esmero/store';
 import { collectionActions, collectionFeature } from '../../state/collection';
 import { CollectionDesk } from '../../state/collection-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
 import { ReturnsFocusDirective } from '../../ui/returns-focus.directive';
 import { ItemFormComponent } from '../../ui/item-form/item-form.component';
 import { FetchingComponent } from '../../ui/fetching.component';
+
+/** An item that jobs draw on. */
+type Item = LibraryEntry<LibraryKind>;
 
 const isKind = (text: string): text is LibraryKind => (libraryKinds as readonly string[]).includes(text);
 
@@ -48,18 +52,18 @@ export class LibraryPage {
   protected readonly entries = computed(() =>
     this.desk
       .library()
-      .filter((entry) => entry.kind === this.shown() && entry.archived === this.archived())
+      .filter((entry): entry is StoredEntry & Item => entry.kind === this.shown() && entry.archived === this.archived())
       .map((entry) => ({ entry, origin: entry.kind === 'package' ? scopeText(entry.item.scope) : 'origin' in entry.item ? originName[entry.item.origin] : 'your own figure' }))
       .sort((p, q) => p.entry.item.name.localeCompare(q.entry.item.name)),
   );
   /** The item in the form; another kind starts with none. */
   private readonly picked = linkedSignal<LibraryKind, string | null>({ source: this.shown, computation: () => null });
   /** As it is kept, with what other tabs have made of it; a new one until it has been kept. */
-  protected readonly open = computed((): LibraryEntry | null => {
+  protected readonly open = computed((): Item | null => {
     const id = this.picked();
-    return this.desk.library().find((entry) => entry.kind === this.shown() && entry.item.id === id) ?? (this.added()?.item.id === id ? this.added() : null);
+    return this.desk.library().find((entry): entry is StoredEntry & Item => entry.kind === this.shown() && entry.item.id === id) ?? (this.added()?.item.id === id ? this.added() : null);
   });
-  private readonly added = signal<LibraryEntry | null>(null);
+  private readonly added = signal<Item | null>(null);
   /** Somebody else has changed the same fields. */
   private readonly conflicting = this.state.selectSignal(collectionFeature.selectConflict);
   protected readonly conflict = computed(() => {
@@ -76,27 +80,27 @@ export class LibraryPage {
   protected readonly rules = checked;
   protected readonly saved = signal(false);
 
-  protected pick(entry: LibraryEntry | null): void {
+  protected pick(entry: Item | null): void {
     this.picked.set(entry?.item.id ?? null);
     this.saved.set(false);
   }
 
   protected add(): void {
     const kind = this.shown();
-    this.begin({ kind, archived: false, item: newItem[kind](freshId(kind)) } as LibraryEntry);
+    this.begin({ kind, archived: false, item: newItem[kind](freshId(kind)) } as Item);
   }
 
-  protected copy(entry: LibraryEntry): void {
+  protected copy(entry: Item): void {
     const item = { ...entry.item, id: freshId(entry.kind), name: `${entry.item.name} (copy)`.slice(0, 120) };
-    this.begin({ kind: entry.kind, archived: false, item } as LibraryEntry);
+    this.begin({ kind: entry.kind, archived: false, item } as Item);
   }
 
-  protected archive(entry: LibraryEntry): void {
-    this.collection.put({ ...entry, archived: !entry.archived }, entry);
+  protected archive(entry: Item): void {
+    this.collection.put({ ...entry, archived: !entry.archived } as Item, entry);
     this.pick(null);
   }
 
-  protected remove(entry: LibraryEntry): void {
+  protected remove(entry: Item): void {
     this.confirmation.confirm({
       header: 'Delete this item?',
       message: libraryText.forGood(entry.item.name),
@@ -124,7 +128,7 @@ export class LibraryPage {
     if (conflict && mine) this.collection.put(conflict.mine, conflict.theirs);
   }
 
-  private begin(entry: LibraryEntry): void {
+  private begin(entry: Item): void {
     this.collection.put(entry, null);
     this.added.set(entry);
     this.pick(entry);

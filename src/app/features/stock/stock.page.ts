@@ -14,6 +14,7 @@ import { CollectionDesk } from '../../state/collection-desk';
 import { DayFieldComponent } from '../../ui/day-field.component';
 import { NumberComponent } from '../../ui/number.component';
 import { FetchingComponent } from '../../ui/fetching.component';
+import { VanComponent } from './van.component';
 
 /** From so many movements on only the rows in sight are drawn. */
 const MANY = 60;
@@ -36,7 +37,7 @@ const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and fold
 @Component({
   selector: 'esm-stock-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FetchingComponent, Button, ButtonDirective, DayFieldComponent, NumberComponent, RouterLink, TableModule],
+  imports: [FetchingComponent, Button, ButtonDirective, DayFieldComponent, NumberComponent, RouterLink, TableModule, VanComponent],
   templateUrl: './stock.page.html',
   styleUrls: ['../../ui/table-page.css', './stock.page.css'],
 })

@@ -1,18 +1,16 @@
 import { type UsageAccount, usageAccount } from '../execution';
-import type { Job } from '../model';
+import type { Job, Lot } from '../model';
 import { planJob } from '../planning';
-import { type ApproachEffect, approachEffectsOf } from './approach-matters';
-import { type BucketSpread, bucketSpread } from './bucket-comparison';
-import { type HoursOfDay, hoursOfDay } from './hours-of-day';
-import { type NextVisit, nextVisitOf } from './next-visit';
-import { type PackingList, packingListOf } from './packing-list';
-import type { Study } from './study';
-import { type TradeOff, tradeOffsOf } from './trade-offs';
-import { type WhatIf, helpOf, whatIf } from './what-if';
-import { type Ordering, workOrdersOf } from './work-orders';
+import {
+  type ApproachEffect, type BucketSpread, type HoursOfDay, type NextVisit, type Ordering, type PackingList, type Study, type TradeOff, type WhatIf,
+  approachEffectsOf, bucketSpread, helpOf, hoursOfDay, nextVisitOf, packingListOf, tradeOffsOf, whatIf, workOrdersOf,
+} from '../studies';
+import type { DayChances, MendBrief } from '../tour';
+import { type DayAnswer, type DayAsked, dayChancesQuestion, dayMendsQuestion, dayQuestion } from './day';
+import { type LotBrief, lotQuestion } from './lot';
 
-/** Long questions and what each is answered with. */
-export interface Studies {
+/** Long questions about a job, and what each is answered with. */
+interface JobStudies {
   readonly 'what-if': readonly WhatIf[];
   /** For parts that are left out. */
   readonly help: readonly WhatIf[];
@@ -25,7 +23,24 @@ export interface Studies {
   readonly 'packing-list': PackingList;
   readonly 'bucket-comparison': readonly BucketSpread[];
 }
+
+/** Of a day. */
+interface DayStudies {
+  readonly day: DayAnswer;
+  readonly 'day-mends': readonly MendBrief[];
+  readonly 'day-chances': DayChances;
+}
+
+/** Of a lot. */
+interface LotStudies {
+  readonly lot: LotBrief;
+}
+
+export type Studies = JobStudies & DayStudies & LotStudies;
 export type StudyKind = keyof Studies;
+
+/** What a question is about. */
+export type About<K extends StudyKind> = K extends keyof DayStudies ? DayAsked : K extends keyof LotStudies ? Lot : Job;
 
 /** It may have to plan a run again from each change of plan. */
 function* usageAccountOf(job: Job): Study<UsageAccount | null> {
@@ -34,7 +49,7 @@ function* usageAccountOf(job: Job): Study<UsageAccount | null> {
 }
 
 /** How each is worked out, wherever it is asked. */
-export const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K]> } = {
+export const studies: { readonly [K in StudyKind]: (about: About<K>) => Study<Studies[K]> } = {
   'what-if': (job) => whatIf(job, planJob(job)),
   help: (job) => helpOf(job, planJob(job)),
   'approach-effects': approachEffectsOf,
@@ -45,4 +60,8 @@ export const studies: { readonly [K in StudyKind]: (job: Job) => Study<Studies[K
   'usage-account': usageAccountOf,
   'packing-list': (job) => packingListOf(job, planJob(job)),
   'bucket-comparison': (job) => bucketSpread(job, planJob(job)),
+  day: dayQuestion,
+  'day-mends': dayMendsQuestion,
+  'day-chances': dayChancesQuestion,
+  lot: lotQuestion,
 };

@@ -1,0 +1,64 @@
+import { Injectable, computed, inject } from '@angular/core';
+import { Store as State } from '@ngrx/store';
+import { type InStock, amountAt, stockItem, usualVan } from '@esmero/core';
+import { type Brought, type EntryItems, type EntryKind, type LibraryEntry, type TowelRole, type VanSetUp, somewhere, towelRoles } from '@esmero/model';
+import { CollectionDesk } from './collection-desk';
+import { settingsFeature } from './settings';
+
+/** Places in which towels are clean: at hand, and set aside for a job. */
+const clean = ['shelf', 'reserved'] as const;
+
+/** The van and what it is stocked with, as days and lots draw on it. */
+@Injectable({ providedIn: 'root' })
+export class VanStock {
+  private readonly collection = inject(CollectionDesk);
+  readonly units = inject(State).selectSignal(settingsFeature.selectUnits);
+
+  /** As it is kept; null before anybody has set one up. */
+  private readonly kept = computed(() => this.items('van')[0] ?? null);
+  readonly van = computed((): VanSetUp => this.kept() ?? usualVan({ name: 'home', ...this.firstSite() }));
+
+  private readonly counted = computed(() => new Set(this.collection.movements().flatMap(({ entries }) => entries.map(({ item }) => item))));
+  readonly stock = computed((): InStock => {
+    const [counted, balances] = [this.counted(), this.collection.balances()];
+    const battery = this.items('gear').reduce((sum, { id, flowLMin, batteryMin }) => {
+      if (batteryMin === null || flowLMin === 0) return sum;
+      const item = stockItem('gear', id);
+      // Packs that nobody has counted are taken to be full.
+      return sum + (counted.has(item) ? amountAt(balances, item, 'shelf') : batteryMin);
+    }, 0);
+    const towels = (role: TowelRole): number =>
+      this.items('towel').filter((batch) => batch.role === role).reduce((sum, { id }) => sum + clean.reduce((all, place) => all + amountAt(balances, stockItem('towel', id), place), 0), 0);
+    return { batteryMin: battery, towels: Object.fromEntries(towelRoles.map((role) => [role, towels(role)])) as InStock['towels'] };
+  });
+  /** A product that nobody has counted is not known to run out. */
+  readonly products = computed((): readonly Brought[] => {
+    const counted = this.counted();
+    return this.items('product')
+      .filter(({ id }) => counted.has(stockItem('product', id)))
+      .map(({ id }) => ({ productId: id, ml: clean.reduce((sum, place) => sum + amountAt(this.collection.balances(), stockItem('product', id), place), 0) }));
+  });
+
+  items<K extends EntryKind>(kind: K): readonly EntryItems[K][] {
+    return this.collection.library().flatMap((entry: LibraryEntry) => (entry.kind === kind && !entry.archived ? [entry.item as EntryItems[K]] : []));
+  }
+
+  change(change: Partial<VanSetUp>): void {
+    this.put('van', { ...this.van(), ...change });
+  }
+
+  /** Saves a set-up, new or changed. */
+  put<K extends 'van' | 'day' | 'lot'>(kind: K, item: EntryItems[K]): void {
+    const base = this.collection.library().find((entry) => entry.kind === kind && entry.item.id === item.id) ?? null;
+    this.collection.put({ kind, archived: false, item } as LibraryEntry, base);
+  }
+
+  archive<K extends 'day' | 'lot'>(kind: K, item: EntryItems[K]): void {
+    const base = this.collection.library().find((entry) => entry.kind === kind && entry.item.id === item.id);
+    if (base) this.collection.put({ kind, archived: true, item } as LibraryEntry, base);
+  }
+
+  private firstSite(): Pick<VanSetUp['home'], 'latitudeDeg' | 'longitudeDeg'> {
+    return this.items('site')[0] ?? somewhere;
+  }
+}

@@ -1,0 +1,71 @@
+import type { DayChances, DayChange, StockKind } from '@esmero/core';
+import { worded } from './english';
+import { type Units, fixed, hourText, percent } from './units';
+
+const clock = (minutes: number): string => hourText(minutes / 60);
+
+/** "4 h 10 min". */
+export const spanText = (minutes: number): string => (minutes < 60 ? `${fixed(minutes)} min` : `${Math.floor(Math.round(minutes) / 60)} h ${Math.round(minutes) % 60} min`);
+
+/** Beside the line of a stock. */
+export const stockLineName: Readonly<Record<StockKind, string>> = {
+  water: 'Tank',
+  drain: 'Dirty tank',
+  battery: 'Battery',
+  wash: 'Wash towels',
+  finish: 'Buffing towels',
+  drying: 'Drying towels',
+  glass: 'Glass towels',
+  wheels: 'Wheel towels',
+};
+
+/** "12 of 60 L", "3 of 20". */
+export function stockLeftText(kind: StockKind, left: number, begin: number, u: Units): string {
+  const { show, unit } = u.edit.water;
+  if (kind === 'water' || kind === 'drain') return `${fixed(show(left))} of ${fixed(show(begin))} ${unit}`;
+  return `${fixed(left)} of ${fixed(begin)}${kind === 'battery' ? ' min' : ''}`;
+}
+
+/** A day of stops. */
+export const dayPlanText = worded({
+  break: 'Break',
+  pictureOf: 'The day',
+  bar: (name: string, beginMin: number, endMin: number, lateMin: number): string => `${name}, ${clock(beginMin)} to ${clock(endMin)}${lateMin >= 1 ? `, ${fixed(lateMin)} min late` : ''}`,
+  map: (marks: readonly string[], km: number, u: Units): string => `Places to scale, at most ${u.distance(km)} from the start. ${marks.join('; ')}`,
+  none: 'Nothing is planned for this day.',
+  noneToDo: 'Give a job this day, and it stands here with its hour.',
+  noMend: 'Nothing that is looked at mends it.',
+  noPlan: (why: string): string => `The day could not be planned: ${why}`,
+  backBy: (min: number): string => clock(min),
+  past: (min: number): string => `${fixed(min)} min past the end`,
+  cannot: (name: string): string => `${name}: at no hour of this day`,
+  cannotWhy: 'Open it to see why, or give it another day.',
+  ownOrder: (more: number): string => (more < 0.5 ? 'Your order costs no more than the best one.' : `Your order costs ${fixed(more)} min more than the best one, lateness reckoned in.`),
+  mayBeLess: (share: number): string => `So many stops are not put in order exactly: another order may cost up to ${percent(share)} less.`,
+  leaveBy: (min: number): string => `Leave by ${clock(min)}`,
+  begin: (min: number): string => `Begin at ${clock(min)}`,
+  takes: (minutes: number): string => `takes ${spanText(minutes)}`,
+  by: (place: string, gives: string): string => `By ${place}: ${gives}`,
+  waits: (minutes: number): string => `${fixed(minutes)} min to spare before it`,
+  between: (from: string, until: string): string => `To be begun from ${from} to ${until}`,
+  late: (minutes: number): string => `${fixed(minutes)} min late`,
+  doneAt: (min: number): string => `Done at ${clock(min)}`,
+  carried: (what: string): string => `${what} from the last car does here`,
+  inTime: ({ inTime }: DayChances, endHour: number): string => `Done by ${hourText(endHour)} on ${percent(inTime)} of such days.`,
+  endCarry: ({ confidence, endMin }: DayChances): string => `By ${clock(endMin.carry)} on ${percent(confidence)} of them, in the middle by ${clock(endMin.median)}.`,
+  tightest: (name: string, minutes: number): string => (minutes < 1 ? `No slack at ${name}.` : `Least slack at ${name}: ${fixed(minutes)} min.`),
+  carry: (confidence: number): string => `Enough on ${percent(confidence)} of such days. The plan needs what stands in brackets.`,
+  change: (change: DayChange, name: string): string => (change.code === 'leave' ? `${name} to the next day` : change.code === 'restock' ? 'Filled up on the way' : 'More is carried'),
+  moved: (name: string, day: string): string => `${name} moved to ${day}`,
+  window: (name: string): string => `Hours of ${name}`,
+  order: 'The order',
+  done: (name: string): string => `${name} done`,
+  rain: 'Rain',
+  hours: 'Hours of the day',
+  way: 'Minutes of a way',
+  pack: 'What is packed',
+  refill: (tank: string): string => `The tank holds ${tank}: fill up on the way.`,
+  clean: (count: number): string => `Only ${fixed(count)} are clean.`,
+  roads: 'Straight lines by the van’s own figures. Type what you know better: it counts both ways.',
+  rainHint: 'Cars in the open are then done before it, or not on this day.',
+});
