@@ -35,15 +35,7 @@ const views = [
       await page.locator('esm-what-if .change').first().waitFor();
     },
   },
-  {
-    name: 'day',
-    path: 'job/demo-noon/site',
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Weather by the hour' }).click();
-      await page.locator('esm-day .one').first().waitFor();
-      await page.locator('esm-day').evaluate((one) => one.scrollIntoView());
-    },
-  },
+  { name: 'day', path: 'day', act: (page) => page.locator('.stop').nth(6).waitFor() },
   {
     name: 'run-phone',
     path: 'job/demo-hall/run',
@@ -88,13 +80,15 @@ const views = [
     },
   },
   {
-    name: 'buckets',
-    path: 'job/demo-yard/towels',
+    name: 'lot',
+    path: 'lots',
     act: async (page) => {
-      await page.getByRole('tab', { name: 'Buckets' }).click();
-      await page.getByLabel('Dip', { exact: true }).focus();
-      for (let i = 0; i < 40; i++) await page.keyboard.press('ArrowRight');
-      await page.locator('esm-buckets').evaluate((one) => one.scrollIntoView());
+      await page.getByRole('button', { name: 'Begin the first car' }).click();
+      for (let car = 1; car <= 9; car++) {
+        await page.clock.fastForward(car % 2 === 0 ? 430_000 : 455_000);
+        await page.getByRole('button', { name: `Car ${car} done`, exact: true }).click();
+      }
+      await page.getByText('9 of 75 done').waitFor();
     },
   },
   { name: 'work-order', path: 'job/demo-deck/order' },
@@ -133,7 +127,7 @@ try {
     await context.clock.install({ time: new Date('2031-07-14T08:30:00Z') });
     const page = await context.newPage();
     await page.goto(`http://127.0.0.1:${PORT}/${path}`);
-    await page.locator(path.startsWith('job/') ? 'esm-totals-strip .method strong:not(:text("…"))' : 'main li, main .job, main .card, main tbody tr').first().waitFor();
+    await page.locator(path.startsWith('job/') ? 'esm-totals-strip .method strong:not(:text("…"))' : 'main li, main .job, main .card, main tbody tr, main h1').first().waitFor();
     await page.evaluate(() => document.fonts.ready);
     if (act) await act(page);
     await page.waitForTimeout(400);

@@ -12,7 +12,7 @@ export const lotPlanText = worded({
   car: (number: number, name: string): string => `Car ${number}, ${name}`,
   planned: (minutes: number): string => `${fixed(minutes, 1)} min by the plan`,
   pace: ({ cars, ratio }: LotPace): string =>
-    cars === 0 ? 'By the plan: no car is done yet.' : `By ${cars === 1 ? 'one car' : `${cars} cars`}: ${ratio >= 1 ? fixed((ratio - 1) * 100) : fixed((1 - ratio) * 100)} % ${ratio >= 1 ? 'slower' : 'quicker'} than planned.`,
+    cars === 0 ? 'By the plan: no car tells of the pace yet.' : `By ${cars === 1 ? 'one car' : `${cars} cars`}: ${ratio >= 1 ? fixed((ratio - 1) * 100) : fixed((1 - ratio) * 100)} % ${ratio >= 1 ? 'slower' : 'quicker'} than planned.`,
   finish: (low: number, high: number): string => `Eight of ten such lots: ${hourText((low % 1440) / 60)} to ${hourText((high % 1440) / 60)}`,
   afterwards: (now: string, count: number): string => `${now}, for ${count} cars`,
   forGood: (name: string): string => `“${name}” goes, with what was ticked off.`,

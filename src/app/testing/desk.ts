@@ -7,7 +7,7 @@ import { ConfirmationService, MessageService } from 'primeng/api';
 import { firstValueFrom } from 'rxjs';
 import { finish, planRun, studies } from '@esmero/core';
 import type { Job } from '@esmero/model';
-import { demoJobs } from '@esmero/demo';
+import { demoJobs, demoOn } from '@esmero/demo';
 import { type Store, type TabMessage, memoryStore } from '@esmero/store';
 import * as deskEffects from '../state/desk.effects';
 import { deskActions, deskFeature } from '../state/desk';
@@ -16,10 +16,13 @@ import type { Planning } from '@esmero/worker';
 import { PLANNING, SAVE_AFTER, STORE, TABS } from '../state/ports';
 import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
+import { today } from '../state/today';
 import { collectionActions, collectionFeature } from '../state/collection';
 import { fillLog, loadCollection, moveJob, reloadAfterWrite, rescueAll, tellAfterWrite, writeEntry, writeChanges } from '../state/collection.effects';
 
 export const deck = demoJobs[0]!;
+/** The same as the demo lays it in today. */
+export const deckToday = (): Job => demoOn(today()).jobs.find(({ id }) => id === deck.id)!;
 
 /** The whole state on a store in memory, with the core planning at once. */
 export interface Desk {

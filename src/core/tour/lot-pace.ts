@@ -4,6 +4,7 @@ import type { LotPlan } from './plan-lot';
 
 /** How a lot goes by the cars that are done. */
 export interface LotPace {
+  /** Done cars that tell of the pace. */
   readonly cars: number;
   /** Minutes taken to minutes planned, in the middle; 1 before any is done. */
   readonly ratio: number;
@@ -17,31 +18,56 @@ export interface LotPace {
 const PRIOR_CARS = 2;
 const PRIOR_SPREAD = 0.25;
 const EIGHT_OF_TEN = 1.2816;
-/** Longer than so many times its plan somebody was away: it says nothing of the pace. */
+/** Longer than so many times its plan, or as much quicker, says nothing of the pace: somebody was away, or ticked off later (judged). */
 const MOST_TIMES = 5;
 
 /** What pace is reckoned from. */
 type Timed = Pick<LotPlan, 'cars' | 'minutesACar'>;
 
-/** Minutes that each done car took, by the clock of whoever washed it, to minutes planned. */
-function ratiosOf({ cars }: Timed, done: readonly DoneCar[], begunAt: number): readonly number[] {
-  const last = new Map<number, number>();
-  return [...done].sort((p, q) => p.at - q.at).flatMap(({ car, person, at }) => {
-    const since = last.get(person) ?? begunAt;
-    last.set(person, at);
-    const planned = cars[car];
-    if (!planned) return [];
-    const ratio = (at - since) / 60_000 / (planned.endMin - planned.beginMin);
-    return ratio > 0 && ratio < MOST_TIMES ? [ratio] : [];
-  });
+/** Cars that one person ticked off at one go, with the minutes since the last go. */
+interface Go {
+  cars: number;
+  plannedMin: number;
+  tookMin: number;
 }
+
+/** Whoever ticks several off at once has washed them one after the other: they are one go. */
+function goesOf({ cars }: Timed, done: readonly DoneCar[], begunAt: number): readonly Go[] {
+  const lastOf = new Map<number, { readonly at: number; readonly go: Go | null }>();
+  const goes: Go[] = [];
+  for (const { car, person, at } of [...done].sort((p, q) => p.at - q.at)) {
+    const planned = cars[car];
+    if (!planned) continue;
+    const plannedMin = planned.endMin - planned.beginMin;
+    const last = lastOf.get(person) ?? { at: begunAt, go: null };
+    const tookMin = (at - last.at) / 60_000;
+    if (last.go && tookMin * MOST_TIMES < plannedMin) {
+      last.go.cars++;
+      last.go.plannedMin += plannedMin;
+      last.go.tookMin += tookMin;
+      lastOf.set(person, { at, go: last.go });
+      continue;
+    }
+    const go = { cars: 1, plannedMin, tookMin };
+    goes.push(go);
+    lastOf.set(person, { at, go });
+  }
+  return goes;
+}
+
+const ratioOf = ({ tookMin, plannedMin }: Go): number => tookMin / plannedMin;
+
+/** Those that tell of the pace. */
+const tellingGoes = (plan: Timed, done: readonly DoneCar[], begunAt: number): readonly Go[] =>
+  goesOf(plan, done, begunAt).filter((go) => ratioOf(go) * MOST_TIMES > 1 && ratioOf(go) < MOST_TIMES);
 
 /**
  * When a lot is done at the pace of the cars that are, with its spread: the plan counts as much as two of them. A sample of five tells
  * how long seventy take.
  */
 export function lotPace(plan: Timed, people: number, done: readonly DoneCar[], begunAt: number | null): LotPace {
-  const ratios = begunAt === null ? [] : ratiosOf(plan, done, begunAt);
+  const goes = begunAt === null ? [] : tellingGoes(plan, done, begunAt);
+  const ratios = goes.map(ratioOf);
   const logs = ratios.map(Math.log);
   const n = logs.length;
   const mean = logs.reduce((sum, one) => sum + one, 0) / (n + PRIOR_CARS);
@@ -53,7 +79,7 @@ export function lotPace(plan: Timed, people: number, done: readonly DoneCar[], b
   const relative = Math.sqrt(spread ** 2 / Math.max(1, open.length) + spread ** 2 / (n + PRIOR_CARS));
   const median = planned * Math.exp(mean);
   return {
-    cars: n,
+    cars: goes.reduce((sum, { cars }) => sum + cars, 0),
     ratio: n === 0 ? 1 : quantile(ratios, 0.5),
     left: open.length,
     minutesACar: plan.minutesACar * Math.exp(mean),

@@ -1,12 +1,12 @@
 import { leastCost } from './bound';
-import { tourInOrder } from './in-order';
+import { costInOrder, tourInOrder } from './in-order';
 import type { Tour, TourProblem } from './problem';
 
 const inserted = (order: readonly number[], stop: number, at: number): readonly number[] => [...order.slice(0, at), stop, ...order.slice(at)];
 
 interface Ordered {
   readonly order: readonly number[];
-  readonly tour: Tour;
+  readonly cost: number;
 }
 
 /** The best place in an order for one more stop. */
@@ -14,8 +14,8 @@ function withStop(order: readonly number[], stop: number, problem: TourProblem):
   let best: Ordered | null = null;
   for (let at = 0; at <= order.length; at++) {
     const next = inserted(order, stop, at);
-    const tour = tourInOrder(next, problem);
-    if (tour && (!best || tour.cost < best.tour.cost)) best = { order: next, tour };
+    const cost = costInOrder(next, problem);
+    if (Number.isFinite(cost) && (!best || cost < best.cost)) best = { order: next, cost };
   }
   return best;
 }
@@ -23,7 +23,7 @@ function withStop(order: readonly number[], stop: number, problem: TourProblem):
 /** Stops in the order in which they have to be begun, each where it costs least. */
 function built(problem: TourProblem): Ordered | null {
   const byNeed = problem.stops.map((_stop, i) => i).sort((p, q) => problem.stops[p]!.untilMin - problem.stops[q]!.untilMin);
-  let found: Ordered | null = { order: [], tour: tourInOrder([], problem)! };
+  let found: Ordered | null = { order: [], cost: 0 };
   for (const stop of byNeed) {
     found = found && withStop(found.order, stop, problem);
   }
@@ -56,12 +56,13 @@ export function nearlyTour(problem: TourProblem): NearlyTour | null {
   for (let improved = true; improved; ) {
     improved = false;
     for (const order of neighbours(best.order)) {
-      const tour = tourInOrder(order, problem);
-      if (!tour || tour.cost >= best.tour.cost - 1e-6) continue;
-      best = { order, tour };
+      const cost = costInOrder(order, problem);
+      if (cost >= best.cost - 1e-6) continue;
+      best = { order, cost };
       improved = true;
       break;
     }
   }
-  return { tour: best.tour, within: Math.max(0, 1 - leastCost(problem) / best.tour.cost) };
+  const tour = tourInOrder(best.order, problem)!;
+  return { tour, within: Math.max(0, 1 - leastCost(problem) / tour.cost) };
 }

@@ -28,6 +28,10 @@ export function deviationsFor(share: number): number {
 /** Nothing of a plan hangs on the hour: no sun, and the same air all day. */
 const isSteady = ({ site, weather }: Job): boolean => weather === null && (site.indoors || (site.shade && site.shadeHours.length === 0));
 
+/** In the shade, and with the same air all day, one hour is like the other. */
+const isShaded = ({ site, weather }: Job): boolean => weather === null && site.shade && site.sunWm2 === 0;
+const SHADED = -1;
+
 /**
  * How long a stop takes by the hour at which it is begun. Hours are planned only once somebody might be there then; until
  * so, each is taken to be as quick as the quickest that is known, so that no hour is overlooked.
@@ -36,7 +40,9 @@ export class Service {
   private readonly hours = new Map<number, AtHour>();
   private readonly isSteady: boolean;
   private readonly slower: number;
-  private minutes: readonly number[] = this.told();
+  /** Which plan holds at an hour. */
+  private readonly planOf: readonly number[];
+  private minutes: readonly number[];
 
   /** @param confidence share of days on which it should take no longer */
   constructor(
@@ -45,19 +51,21 @@ export class Service {
   ) {
     this.isSteady = isSteady(job);
     this.slower = Math.exp(deviationsFor(confidence) * Math.log(resolveAssumptions(job.choices.assumptions).spreadUsage));
+    this.planOf = Array.from({ length: HOURS + 1 }, (_, hour) => (this.isSteady ? 0 : isShaded(atHour(job, hour)) ? SHADED : hour));
+    this.minutes = this.told();
   }
 
   private hourOf(atMin: number): number {
-    return this.isSteady ? 0 : Math.floor(atMin / 60);
+    return Math.floor(atMin / 60);
   }
 
   knows(atMin: number): boolean {
-    return this.hours.has(this.hourOf(atMin));
+    return this.hours.has(this.planOf[this.hourOf(atMin)]!);
   }
 
   /** Plans the hour of a time. */
   learn(atMin: number): AtHour {
-    const hour = this.hourOf(atMin);
+    const hour = this.planOf[this.hourOf(atMin)]!;
     const known = this.hours.get(hour);
     if (known) return known;
     const job = this.at(atMin);
@@ -78,7 +86,7 @@ export class Service {
   private told(): readonly number[] {
     const known = [...this.hours.values()].map(({ minutes }) => minutes).filter(Number.isFinite);
     const unknown = known.length > 0 ? Math.min(...known) : UNKNOWN_MIN;
-    return Array.from({ length: HOURS }, (_, hour) => this.hours.get(this.isSteady ? 0 : hour)?.minutes ?? unknown);
+    return Array.from({ length: HOURS }, (_, hour) => this.hours.get(this.planOf[hour]!)?.minutes ?? unknown);
   }
 
   /** Hours at which it can be begun from one on and is done by another, for all that is known. */

@@ -97,6 +97,15 @@ describe('the pace of a lot', () => {
     expect(lotPace(plan, 1, done([7, 90, 7]), 0).cars).toBe(2);
   });
 
+  it('takes cars that are ticked off at once for washed one after the other, and none for washed in no time', () => {
+    const at = 28 * 60_000;
+    const later = [0, 1, 2, 3].map((car) => ({ car, person: 0, at: at + car * 1000 }));
+    const pace = lotPace(plan, 1, later, 0);
+    expect(pace.cars).toBe(4);
+    expect(pace.ratio).toBeCloseTo(1, 2);
+    expect(lotPace(plan, 1, [0, 1, 2].map((car) => ({ car, person: 0, at: car * 100 })), 0).minutesACar).toBeCloseTo(7, 6);
+  });
+
   it('has less left with every car, and half with two people', () => {
     fc.assert(
       fc.property(fc.array(fc.double({ min: 2, max: 20, noNaN: true }), { maxLength: 40 }), (minutes) => {

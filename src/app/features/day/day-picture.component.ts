@@ -139,7 +139,7 @@ export class DayPictureComponent {
   protected readonly road = computed(() => {
     const [first] = this.plan().legs;
     if (!first) return '';
-    const start = Math.max(this.day().startHour, this.from()) * 60;
+    const start = Math.max(this.day().startHour * 60, this.nowMin() ?? 0);
     return `M${this.x()(Math.min(start, first.beginMin) / 60)} ${BARS + BAR / 2}H${this.x()(this.plan().endMin / 60)}`;
   });
 

@@ -63,7 +63,7 @@ const WORTH_MIN = 5;
   ],
   providers: [DayDesk],
   templateUrl: './day.page.html',
-  styleUrl: './day.page.css',
+  styleUrls: ['../../ui/plan-page.css', './day.page.css'],
 })
 export class DayPage {
   protected readonly wording = dayPlanText;

@@ -3,8 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { writeCollection } from '@esmero/exchange';
 import { held } from '@esmero/records';
 import { demo } from '@esmero/demo';
-import { deck, deskWith } from '../../testing/desk';
-import { today } from '../../state/today';
+import { deck, deckToday, deskWith } from '../../testing/desk';
 import { TransferDesk } from '../../state/transfer-desk';
 import { ImportReviewComponent } from './import-review.component';
 
@@ -57,7 +56,7 @@ describe('what a file holds beside what is here', () => {
     expect(await store.job('never-seen')).toBeUndefined();
     expect((await store.library()).some(({ item }) => item.name === 'From the file')).toBe(false);
     await transfer.undo();
-    expect((await store.job(deck.id))!.job).toEqual({ ...deck, date: today() });
+    expect((await store.job(deck.id))!.job).toEqual(deckToday());
   });
 
   it('is nothing to do where all of mine is kept', async () => {

@@ -12,7 +12,7 @@ import { JobDesk } from '../../state/job-desk';
 import { collectionActions } from '../../state/collection';
 import { today } from '../../state/today';
 import { TransferDesk } from '../../state/transfer-desk';
-import { deck, deskWith } from '../../testing/desk';
+import { deck, deckToday, deskWith } from '../../testing/desk';
 import { pressable } from '../../testing/pressable';
 import { JobsPage } from './jobs.page';
 
@@ -178,8 +178,8 @@ describe('the list of jobs', () => {
     expect(TestBed.inject(JobDesk).saving().kind).toBe('clean');
     await TestBed.inject(TransferDesk).undo();
     await settle();
-    expect(TestBed.inject(JobDesk).job()).toEqual({ ...deck, date: today() });
-    expect((await store.job(deck.id))!.job).toEqual({ ...deck, date: today() });
+    expect(TestBed.inject(JobDesk).job()).toEqual(deckToday());
+    expect((await store.job(deck.id))!.job).toEqual(deckToday());
   });
 
   it('deletes an archived job for good', async () => {

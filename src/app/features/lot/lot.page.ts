@@ -46,7 +46,7 @@ const HOUR_MS = 3_600_000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, ChoiceComponent, DayFieldComponent, FetchingComponent, FormsModule, HourFieldComponent, InputText, Menu, NumberComponent, ProgressComponent, Select],
   templateUrl: './lot.page.html',
-  styleUrl: './lot.page.css',
+  styleUrls: ['../../ui/plan-page.css', './lot.page.css'],
 })
 export class LotPage {
   protected readonly wording = lotPlanText;
