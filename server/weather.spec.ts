@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { readWeather, writeWeather } from '@esmero/exchange';
+import { rainFrom, readWeather, withoutRain, writeWeather } from '@esmero/exchange';
 import { simulatedWeather } from './weather';
 
 const at = (date: string, latitude = 43.4) => ({ latitude, longitude: 5.2, utcOffset: 1, date });
@@ -21,6 +21,14 @@ describe('the simulated weather service', () => {
         expect(weather.hours).toHaveLength(24);
         expect(readWeather(writeWeather(weather))).toEqual({ ok: true, value: weather });
       }
+  });
+
+  it('rains on some days, and then from an hour on; most stay dry', () => {
+    const days = Array.from({ length: 120 }, (_, day) => simulatedWeather(at(new Date(Date.UTC(2031, 0, 1 + 3 * day)).toISOString().slice(0, 10))));
+    const wet = days.map(rainFrom).filter((hour) => hour !== null);
+    expect(wet.length).toBeGreaterThan(5);
+    expect(wet.length).toBeLessThan(60);
+    for (const day of days) expect(withoutRain(day).hours.every((hour) => !('rainMmH' in hour))).toBe(true);
   });
 
   it('has seasons at either side of the equator, cool nights and no sun in them', () => {

@@ -1,7 +1,6 @@
 import { clearSkyWm2, defaultAssumptions, sunAt } from '@esmero/core';
-import type { DayWeather, WeatherHour } from '@esmero/model';
 import { celsius, degrees } from '@esmero/units';
-import type { WeatherQuestion } from '@esmero/exchange';
+import type { Forecast, WeatherQuestion } from '@esmero/exchange';
 
 /**
  * A simulated weather service: no sky behind it, but the same place and day always get the same
@@ -38,9 +37,21 @@ function mood(what: string, { latitude, longitude, date }: WeatherQuestion): num
 /** Temperature of an hour between the night's low before sunrise and the high of the afternoon. */
 const swing = (hour: number): number => Math.cos((2 * Math.PI * (hour - 15)) / 24);
 
-function hourOf(hour: number, question: WeatherQuestion): WeatherHour {
+/** It only rains out of skies with more cloud than this. */
+const RAIN_CLOUD = 0.65;
+
+/** Of a day on which it rains: from when, and for how long. */
+function spellOf(question: WeatherQuestion): { readonly from: number; readonly until: number } {
+  const of = (what: string): number => chance(`${what}/${question.latitude.toFixed(1)}/${question.longitude.toFixed(1)}/${question.date}`);
+  const from = 5 + Math.floor(14 * of('rain from'));
+  return { from, until: from + 2 + Math.floor(7 * of('rain for')) };
+}
+
+function hourOf(hour: number, question: WeatherQuestion): Forecast['hours'][number] {
   const { latitude, longitude, utcOffset, date } = question;
   const cloud = Math.min(1, Math.max(0, 0.45 + 0.75 * mood('cloud', question)));
+  const spell = spellOf(question);
+  const isWet = cloud > RAIN_CLOUD && hour >= spell.from && hour < spell.until;
   const mean = 31 - 0.4 * Math.abs(latitude) + season(date, latitude) * (2 + 0.2 * Math.abs(latitude)) + 4 * mood('air', question);
   const airC = mean + (1.5 + 4.5 * (1 - cloud)) * swing(hour);
   const place = { latitudeDeg: degrees(latitude), longitudeDeg: degrees(longitude), utcOffsetH: utcOffset };
@@ -53,10 +64,11 @@ function hourOf(hour: number, question: WeatherQuestion): WeatherHour {
     windMs: round(Math.max(0.2, 1.8 + 1.6 * mood('wind', question) + 0.9 * Math.max(0, swing(hour))), 1),
     // Thin cloud takes little of the sun, a closed sky three quarters.
     sunWm2: round(clear * (1 - 0.75 * cloud ** 2), 0),
+    rainMmH: isWet ? round(0.4 + 4 * (cloud - RAIN_CLOUD), 1) : 0,
   };
 }
 
-export const simulatedWeather = (question: WeatherQuestion): DayWeather => ({
+export const simulatedWeather = (question: WeatherQuestion): Forecast => ({
   source: 'simulated weather service',
   hours: Array.from({ length: 24 }, (_, hour) => hourOf(hour, question)),
 });

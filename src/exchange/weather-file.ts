@@ -1,5 +1,5 @@
-import type { DayWeather } from '@esmero/model';
-import { DayWeatherDocument, WeatherQuestionDocument } from './documents/weather';
+import type { DayWeather, WeatherHour } from '@esmero/model';
+import { ForecastDocument, WeatherQuestionDocument } from './documents/weather';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Fault, Read } from './fault';
 import { faultsIn } from './validate';
@@ -13,17 +13,31 @@ export const weatherFormat: Format = {
   migrations: [],
 };
 
-/** Reads an answer of a weather service. Never throws. */
-export function readWeather(text: string): Read<DayWeather> {
-  const opened = openEnvelope(text, weatherFormat);
-  if (!opened.ok) return opened;
-  const faults = faultsIn(DayWeatherDocument, opened.value.content, 'weather');
-  return faults.length > 0
-    ? { ok: false, why: { code: 'faults', faults } }
-    : { ok: true, value: opened.value.content as DayWeather };
+/** What a service tells: the weather, and rain where it knows of any. */
+export interface Forecast extends DayWeather {
+  readonly hours: readonly (WeatherHour & { readonly rainMmH?: number })[];
 }
 
-export const writeWeather = (weather: DayWeather): string => writeEnvelope(weatherFormat, weather);
+/** Less in an hour wets nothing (judged), mm. */
+const DRIZZLE_MM = 0.2;
+
+/** From which hour it rains; null where it stays dry. */
+export const rainFrom = ({ hours }: Forecast): number | null => hours.find(({ rainMmH = 0 }) => rainMmH >= DRIZZLE_MM)?.hour ?? null;
+
+/** The weather as a job keeps it. */
+export const withoutRain = ({ source, hours }: Forecast): DayWeather => ({ source, hours: hours.map(({ rainMmH: _rain, ...hour }) => hour) });
+
+/** Reads an answer of a weather service. Never throws. */
+export function readWeather(text: string): Read<Forecast> {
+  const opened = openEnvelope(text, weatherFormat);
+  if (!opened.ok) return opened;
+  const faults = faultsIn(ForecastDocument, opened.value.content, 'weather');
+  return faults.length > 0
+    ? { ok: false, why: { code: 'faults', faults } }
+    : { ok: true, value: opened.value.content as Forecast };
+}
+
+export const writeWeather = (weather: Forecast): string => writeEnvelope(weatherFormat, weather);
 
 /** What a weather service is asked for. */
 export type WeatherQuestion = Readonly<WeatherQuestionDocument>;

@@ -67,5 +67,8 @@ export const dayPlanText = worded({
   refill: (tank: string): string => `The tank holds ${tank}: fill up on the way.`,
   clean: (count: number): string => `Only ${fixed(count)} are clean.`,
   roads: 'Straight lines by the van’s own figures. Type what you know better: it counts both ways.',
+  noForecast: 'The weather could not be fetched. Type the hour.',
+  staysDry: 'It stays dry.',
+  rainFrom: (hour: number): string => `Rain from ${hourText(hour)}.`,
   rainHint: 'Cars in the open are then done before it, or not on this day.',
 });

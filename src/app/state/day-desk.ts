@@ -9,6 +9,7 @@ import { JobReads } from './job-reads';
 import { questionOf } from './study';
 import { dayHere } from './today';
 import { VanStock } from './van-stock';
+import { WEATHER } from './weather';
 
 /** A day is planned anew each time that so much of it has gone by, min. */
 const STEP_MIN = 5;
@@ -19,6 +20,9 @@ const hourHere = (at: number): number => {
   const time = new Date(at);
   return time.getHours() + time.getMinutes() / 60;
 };
+
+/** What a forecast says of rain. */
+export type Rain = Pick<DaySetUp, 'rainFromHour'>;
 
 /** What takes a change back. */
 interface Undo {
@@ -34,6 +38,7 @@ export class DayDesk {
   private readonly reads = inject(JobReads);
   private readonly vanStock = inject(VanStock);
   private readonly now = inject(NOW);
+  private readonly weather = inject(WEATHER);
 
   readonly date = signal(dayHere(this.now()));
   readonly ready = this.collection.ready;
@@ -127,6 +132,17 @@ export class DayDesk {
 
   changeVan(change: Partial<VanSetUp>): void {
     this.vanStock.change(change);
+  }
+
+  /** Asks the weather of the day, where its first stop is. @returns null where there was no answer */
+  async askRain(says: string): Promise<Rain | null> {
+    const [first] = this.stops() ?? [];
+    const date = this.date();
+    const found = first ? await this.weather({ site: first.site, date }) : null;
+    if (!found?.ok || this.date() !== date) return null;
+    const { rainFromHour } = found;
+    this.change(says, { rainFromHour });
+    return { rainFromHour };
   }
 
   moveJob(says: string, id: string, date: string): void {

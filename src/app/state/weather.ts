@@ -3,7 +3,7 @@ import type { DayWeather, Job } from '@esmero/model';
 
 /** A day's weather, or why there is none. */
 export type Forecasted =
-  | { readonly ok: true; readonly weather: DayWeather }
+  | { readonly ok: true; readonly weather: DayWeather; readonly rainFromHour: number | null }
   | { readonly ok: false; readonly why: 'unreachable' | 'unreadable' };
 
 /** Asks a weather service for the day and place of a job. */
@@ -21,7 +21,7 @@ async function weatherOfServer({ site, date }: Pick<Job, 'site' | 'date'>): Prom
   });
   const answer = await fetch(`/api/weather?${query}`).catch(() => null);
   if (!answer?.ok) return { ok: false, why: 'unreachable' };
-  const { readWeather } = await import('@esmero/exchange');
+  const { rainFrom, readWeather, withoutRain } = await import('@esmero/exchange');
   const read = readWeather(await answer.text());
-  return read.ok ? { ok: true, weather: read.value } : { ok: false, why: 'unreadable' };
+  return read.ok ? { ok: true, weather: withoutRain(read.value), rainFromHour: rainFrom(read.value) } : { ok: false, why: 'unreadable' };
 }

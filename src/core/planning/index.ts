@@ -9,7 +9,7 @@ export { fit } from './fit';
 export { outcomeOf } from './outcome';
 export type { Outcome } from './outcome';
 export { panelAt } from './panel-at';
-export { planJob } from './plan-job';
+export { planAlone, planJob } from './plan-job';
 export type { LaterTask } from './later';
 export type { Alternative, Bottle, Plan, Totals, ZonePlan } from './plan';
 export type { Question } from './questions';

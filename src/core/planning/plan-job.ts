@@ -44,6 +44,14 @@ function methodPlansOf(all: PlanningProblem): readonly MethodPlan[] {
   });
 }
 
+/** Only the plan with every freedom, where none beside it could leave less of the paint; else all of them. */
+function aloneOf(all: PlanningProblem): readonly MethodPlan[] {
+  const { job } = all.context;
+  if (job.choices.method !== 'auto') return methodPlansOf(all);
+  const best = bestPlan(all, job);
+  return best.ok && paintLeft(best.left, all.context) === 0 ? [{ method: 'hybrid', fitted: best }] : methodPlansOf(all);
+}
+
 function alternativeOf({ method, fitted }: MethodPlan, context: PlanningContext): Alternative {
   if (!fitted) return { method, outcome: { kind: 'not-today' } };
   if (!fitted.ok) return { method, outcome: { ...fitted, kind: 'blocked' } };
@@ -306,8 +314,18 @@ function verdictsOf(
  */
 export function planJob(job: Job, begun: StartState = freshStart): Plan {
   const all = planningProblem(job, begun);
+  return planOf(all, methodPlansOf(all));
+}
+
+/** The same plan for many hours or cars: other methods are only weighed where the plan hangs on them, and none stands beside it. */
+export function planAlone(job: Job): Plan {
+  const all = planningProblem(job, freshStart);
+  return planOf(all, aloneOf(all));
+}
+
+function planOf(all: PlanningProblem, candidates: readonly MethodPlan[]): Plan {
   const { context } = all;
-  const candidates = methodPlansOf(all);
+  const { job, begun } = context;
   const alternatives = candidates.map((candidate) => alternativeOf(candidate, context));
   const found = pick(all, candidates);
   const realised = found?.realised ?? null;

@@ -61,6 +61,7 @@ export interface DayWay {
   readonly since?: Since | null;
 }
 
+const MINUTES_OF_DAY = 1440;
 /** More hours than this are never looked at again. */
 const MOST_ROUNDS = 60;
 const BREAK = null;
@@ -89,11 +90,14 @@ export class DayPlanner {
     const round0: Asked = { day, services, order, since, nearly: true };
     let done = 0;
     const share = (): number => 1 - 1 / (1 + done / Math.max(1, day.stops.length));
-    for (const [i, { fromHour }] of day.stops.entries()) {
+    for (const [i, stop] of day.stops.entries()) {
       if (since?.done.includes(i)) continue;
-      services[i]!.learn(Math.max(fromHour * 60, startOf(round0)));
-      done++;
-      yield share();
+      for (const atMin of looksAt(round0, stop)) {
+        if (services[i]!.knows(atMin)) continue;
+        services[i]!.learn(atMin);
+        done++;
+        yield share();
+      }
     }
     // A good order first, until it knows all of its hours; then the best one.
     for (let [round, nearly] = [0, order === null]; ; round++) {
@@ -139,6 +143,16 @@ const none: Stocks = stocksOf(() => 0);
 const endless: Stocks = stocksOf(() => Infinity);
 
 const startOf = ({ day, since }: Asked): number => Math.max(day.startHour * 60, since?.atMin ?? 0);
+
+/** Hours of a stop that are planned before any order is known, so far apart (judged). */
+const LOOK_MIN = 180;
+
+/** From the first time at which it may be begun to the last. */
+function looksAt(asked: Asked, { fromHour, untilHour }: Day['stops'][number]): readonly number[] {
+  const first = Math.max(fromHour * 60, startOf(asked));
+  const last = Math.max(first, Math.min(untilHour, asked.day.endHour) * 60);
+  return [...Array.from({ length: Math.ceil((last - first) / LOOK_MIN) }, (_, i) => first + i * LOOK_MIN), last].filter((atMin) => atMin < MINUTES_OF_DAY);
+}
 
 /** In the open nothing is begun that is not done before the rain. */
 const dryUntilMin = ({ day }: Asked, { job }: Day['stops'][number]): number => (day.rainFromHour === null || job.site.indoors ? Infinity : day.rainFromHour * 60);

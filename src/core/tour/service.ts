@@ -1,7 +1,7 @@
 import { resolveAssumptions } from '../assumptions';
 import { atHour } from '../edit';
 import type { Job } from '../model';
-import { type Plan, planJob } from '../planning';
+import { type Plan, planAlone } from '../planning';
 import type { Stocks, Turn } from './problem';
 import { stockKinds, takenFrom } from './stocks';
 
@@ -33,8 +33,8 @@ const isShaded = ({ site, weather }: Job): boolean => weather === null && site.s
 const SHADED = -1;
 
 /**
- * How long a stop takes by the hour at which it is begun. Hours are planned only once somebody might be there then; until
- * so, each is taken to be as quick as the quickest that is known, so that no hour is overlooked.
+ * How long a stop takes by the hour at which it is begun. Some hours are planned at first; what lies between is reckoned in
+ * proportion, until somebody is to be there then. Beside an hour at which it cannot be done, one is taken to be as quick as the quickest.
  */
 export class Service {
   private readonly hours = new Map<number, AtHour>();
@@ -69,7 +69,7 @@ export class Service {
     const known = this.hours.get(hour);
     if (known) return known;
     const job = this.at(atMin);
-    const plan = planJob(job);
+    const plan = planAlone(job);
     const minutes = plan.method === 'decline' ? Infinity : plan.slot.value + (plan.timeline.elapsedS / 60) * (this.slower - 1);
     const found = { plan, minutes, takes: takenFrom(plan, job) };
     this.hours.set(hour, found);
@@ -82,11 +82,23 @@ export class Service {
     return this.isSteady ? this.job : atHour(this.job, this.hourOf(atMin));
   }
 
-  /** Minutes by the hour, as far as they are known, and as quick as the quickest where they are not. */
+  /** Minutes by the hour: as they are known, and in between in proportion. */
   private told(): readonly number[] {
-    const known = [...this.hours.values()].map(({ minutes }) => minutes).filter(Number.isFinite);
-    const unknown = known.length > 0 ? Math.min(...known) : UNKNOWN_MIN;
-    return Array.from({ length: HOURS }, (_, hour) => this.hours.get(this.planOf[hour]!)?.minutes ?? unknown);
+    const known = Array.from({ length: HOURS }, (_, hour) => this.hours.get(this.planOf[hour]!)?.minutes ?? null);
+    const quickest = Math.min(...known.flatMap((minutes) => (minutes !== null && Number.isFinite(minutes) ? [minutes] : [])), Infinity);
+    const unknown = Number.isFinite(quickest) ? quickest : UNKNOWN_MIN;
+    let before = -1;
+    return known.map((minutes, hour) => {
+      if (minutes !== null) {
+        before = hour;
+        return minutes;
+      }
+      const after = known.findIndex((one, i) => i > hour && one !== null);
+      const [low, high] = [known[before] ?? known[after] ?? unknown, known[after] ?? known[before] ?? unknown];
+      // Beside an hour at which it cannot be done nobody knows, until it is looked at.
+      if (!Number.isFinite(low) || !Number.isFinite(high)) return unknown;
+      return before < 0 || after < 0 ? low : low + ((high - low) * (hour - before)) / (after - before);
+    });
   }
 
   /** Hours at which it can be begun from one on and is done by another, for all that is known. */

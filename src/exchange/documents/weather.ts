@@ -1,4 +1,4 @@
-import { Between, Day, Many, Text, UniqueBy, WholeBetween } from './rules';
+import { Between, Day, Many, Maybe, Text, UniqueBy, WholeBetween } from './rules';
 
 export class WeatherHourDocument {
   @WholeBetween(0, 23) hour!: number;
@@ -8,10 +8,20 @@ export class WeatherHourDocument {
   @Between(0, 1400) sunWm2!: number;
 }
 
+/** An hour as a service tells it: with rain, which jobs know nothing of. */
+export class ForecastHourDocument extends WeatherHourDocument {
+  @Maybe() @Between(0, 300) rainMmH?: number;
+}
+
 /** A day's weather by the hour, local time, and who says so. */
 export class DayWeatherDocument {
   @Text(160, 1) source!: string;
   @UniqueBy('hour') @Many(() => WeatherHourDocument, 24) hours!: WeatherHourDocument[];
+}
+
+export class ForecastDocument {
+  @Text(160, 1) source!: string;
+  @UniqueBy('hour') @Many(() => ForecastHourDocument, 24) hours!: ForecastHourDocument[];
 }
 
 /** A question to a weather service. */

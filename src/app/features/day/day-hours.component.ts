@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import type { DaySetUp } from '@esmero/model';
@@ -22,6 +22,10 @@ const usualBreak = { minutes: 30, fromHour: 11.5, untilHour: 13.5 } as const;
         <label class="field" for="day-rain">Rain from<esm-hour-field inputId="day-rain" name="Rain from" placeholder="none" [clearable]="true" [value]="day.rainFromHour" (typed)="rain($event)" /></label>
       </div>
       <p class="soft">{{ wording.rainHint }}</p>
+      <div class="row">
+        <p-button [label]="asking() ? 'Asking …' : 'Rain by the forecast (simulated)'" icon="pi pi-cloud" size="small" severity="secondary" [outlined]="true" [disabled]="asking()" (onClick)="ask()" />
+        <span class="soft" role="status">{{ answer() }}</span>
+      </div>
       @if (day.break; as pause) {
         <div class="grid">
           <div class="field"><span>Break</span><esm-number name="Break, minutes" unit="min" [digits]="0" [bounds]="{ min: 5, max: 240, whole: true }" [value]="pause.minutes" (typed)="tell({ break: { fromHour: pause.fromHour, untilHour: pause.untilHour, minutes: $event ?? 30 } })" /></div>
@@ -47,7 +51,24 @@ export class DayHoursComponent {
   protected readonly usualBreak = usualBreak;
   readonly setUp = input.required<DaySetUp>();
   readonly changed = output<{ readonly says: string; readonly change: Partial<DaySetUp> }>();
+  /** Asks the weather service; null where there is no answer. */
+  readonly forecast = input.required<() => Promise<Pick<DaySetUp, 'rainFromHour'> | null>>();
   readonly closed = output();
+
+  protected readonly asking = signal(false);
+  protected readonly answer = signal('');
+
+  protected async ask(): Promise<void> {
+    this.asking.set(true);
+    const rain = await this.forecast()();
+    this.asking.set(false);
+    this.answer.set(this.told(rain));
+  }
+
+  private told(rain: Pick<DaySetUp, 'rainFromHour'> | null): string {
+    if (!rain) return this.wording.noForecast;
+    return rain.rainFromHour === null ? this.wording.staysDry : this.wording.rainFrom(rain.rainFromHour);
+  }
 
   protected tell(change: Partial<DaySetUp>): void {
     this.changed.emit({ says: this.wording.hours, change });

@@ -1,14 +1,16 @@
+import type { Provider } from '@angular/core';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import { STORE } from '../../state/ports';
 import { today } from '../../state/today';
 import { VanStock } from '../../state/van-stock';
+import { type Forecasted, WEATHER } from '../../state/weather';
 import { dayAfter } from '@esmero/units';
 import { show } from '../../testing/show';
 import { DayPage } from './day.page';
 
-async function day() {
-  const all = await show(DayPage);
+async function day(...providers: readonly Provider[]) {
+  const all = await show(DayPage, providers);
   await all.settle();
   const names = (): string[] => [...all.element.querySelectorAll('.stop[data-stop] a')].map((one) => one.textContent!.trim());
   const page = all.fixture.componentInstance as unknown as {
@@ -109,6 +111,22 @@ describe('the page of a day', () => {
     await settle();
     expect(element.textContent).toContain('Pickup from the orchard: at no hour of this day');
     expect(element.querySelector('esm-day-picture .rain')).not.toBeNull();
+  });
+
+  it('asks the weather when it rains, and says so where there is no answer', async () => {
+    const wet: Forecasted = { ok: true, weather: { source: 'simulated', hours: [] }, rainFromHour: 10 };
+    const answers: Forecasted[] = [wet, { ok: false, why: 'unreachable' }];
+    const { press, settle, element } = await day({ provide: WEATHER, useValue: async () => answers.shift()! });
+    await press('Hours and rain');
+    const ask = async (): Promise<void> => {
+      [...document.querySelectorAll<HTMLButtonElement>('.p-dialog button')].find((one) => one.textContent!.includes('forecast'))!.click();
+      await settle();
+    };
+    await ask();
+    expect(document.querySelector('.p-dialog [role=status]')!.textContent).toBe('Rain from 10:00.');
+    expect(element.querySelector('esm-day-picture .rain')).not.toBeNull();
+    await ask();
+    expect(document.querySelector('.p-dialog [role=status]')!.textContent).toContain('could not be fetched');
   });
 
   it('says how sure it is and what to pack, and keeps what is ticked', async () => {

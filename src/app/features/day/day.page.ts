@@ -10,7 +10,7 @@ import type { Day, Job, KnownWay } from '@esmero/model';
 import { capital, dayPlanText, dayText, dueText, fixed, hourText, mendText, methodName, restockName, roleName, shortageText, spanText, unitsOf, vanStockText } from '@esmero/messages';
 import { dayAfter } from '@esmero/units';
 import { CollectionDesk } from '../../state/collection-desk';
-import { DayDesk } from '../../state/day-desk';
+import { DayDesk, type Rain } from '../../state/day-desk';
 import { today } from '../../state/today';
 import { VanStock } from '../../state/van-stock';
 import { DayFieldComponent } from '../../ui/day-field.component';
@@ -250,6 +250,8 @@ export class DayPage {
     const { date } = inject(ActivatedRoute).snapshot.queryParams as { readonly date?: string };
     if (date && /^\d{4}-\d{2}-\d{2}$/.test(date)) this.desk.date.set(date);
   }
+
+  protected readonly forecast = (): Promise<Rain | null> => this.desk.askRain(this.wording.rain);
 
   protected load(): void {
     this.collection.load();

@@ -15,7 +15,7 @@ const answering = (service: WeatherService): Provider => ({ provide: WEATHER, us
 
 describe('the day', () => {
   it('takes the weather of a service, moves the hour, and goes back to what is typed', async () => {
-    const { press, job, element, settle } = await show(DayComponent, [answering(async () => ({ ok: true, weather }))]);
+    const { press, job, element, settle } = await show(DayComponent, [answering(async () => ({ ok: true, weather, rainFromHour: null }))]);
     expect(element.querySelectorAll('esm-day-ribbon rect.good').length).toBeGreaterThanOrEqual(10);
     await press('Weather by the hour');
     expect(job.job()!.site.airC).toBe(20);

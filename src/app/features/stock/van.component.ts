@@ -50,6 +50,9 @@ const upTo = (max: number) => ({ min: 0, max });
           <div><dt>Steps</dt><dd>{{ van.steps ? 'in the van' : 'none' }}</dd></div>
         </dl>
       </div>
+      @for (rack of racks(); track rack.name) {
+        <p class="rack"><span class="soft">{{ rack.name }}</span> {{ rack.text }}</p>
+      }
     </section>
     @if (open()) {
       <p-dialog header="The van" [visible]="true" (visibleChange)="open.set(false)" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(44rem, 96vw)' }" closeAriaLabel="Close">
@@ -97,6 +100,12 @@ export class VanComponent {
   protected readonly u = computed(() => unitsOf(this.stock.units()));
   protected readonly packs = computed(() => minutes(this.stock.stock().batteryMin));
 
+  protected readonly racks = computed(() =>
+    [
+      { name: 'Vessels', text: this.stock.items('vessel').map(({ name }) => name).join(', ') },
+      { name: 'Gear', text: this.stock.items('gear').map(({ name }) => name).join(', ') },
+    ].filter(({ text }) => text),
+  );
   protected readonly tanks = computed(() => {
     const { tankL, inTankL, dirtyL, inDirtyL } = this.stock.van();
     return [

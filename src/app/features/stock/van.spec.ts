@@ -14,6 +14,7 @@ describe('the van', () => {
   it('says what is in its tanks, is filled up and emptied at a press', async () => {
     const { element, press, settle, stock } = await van();
     expect(element.querySelector('h2')!.textContent).toContain('The small electric van');
+    expect(element.textContent).toMatch(/Vessels.*Wash bucket.*Gear.*Cordless washer/s);
     stock.change({ inTankL: 12, inDirtyL: 30 });
     await settle();
     expect(element.querySelector('.tank svg')!.getAttribute('aria-label')).toContain('12 of 60 L, 20 %');
