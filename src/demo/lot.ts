@@ -21,6 +21,7 @@ export const dealerLot: Lot = {
   people: 2,
   moveMin: 1,
   carsPerBucket: 8,
+  laundry: null,
   van: { waterL: 120, dirtyL: 60, batteryMin: 24, chargePerMin: 0, towels: { wash: 80, finish: 60, drying: 40, glass: 24, wheels: 0 } },
   products: Object.values(products).map(({ id }) => ({ productId: id, ml: 500 })),
   classes: [
@@ -33,7 +34,7 @@ export const dealerLot: Lot = {
 /** The same lot as it is set up in the application, with the stock of the van. */
 export const dealerSetUp = (date: string): LotSetUp => ({
   ...{ id: 'demo-lot', name: dealerLot.name, date, startHour: dealerLot.startHour, people: 2, moveMin: dealerLot.moveMin, carsPerBucket: dealerLot.carsPerBucket },
-  ...{ baysPerRow: 15, siteId: sites.lot.id, habitsId: 'h-usual', scope: ['body', 'trim', 'glass'], method: 'rinseless', begunAt: null, done: [] },
+  ...{ baysPerRow: 15, siteId: sites.lot.id, habitsId: 'h-usual', scope: ['body', 'trim', 'glass'], method: 'rinseless', laundry: null, begunAt: null, done: [] },
   classes: [
     { name: 'dusty sedans', vehicleId: vehicles.council.id, soil: 'dust', level: 1, count: 36 },
     { name: 'dusty hatchbacks', vehicleId: vehicles.school.id, soil: 'dust', level: 1, count: 24 },

@@ -1,8 +1,6 @@
 import type { DayChances, DayChange, StockKind } from '@esmero/core';
 import { worded } from './english';
-import { type Units, fixed, hourText, percent } from './units';
-
-const clock = (minutes: number): string => hourText(minutes / 60);
+import { type Units, clockText, fixed, hourText, percent } from './units';
 
 /** "4 h 10 min". */
 export const spanText = (minutes: number): string => (minutes < 60 ? `${fixed(minutes)} min` : `${Math.floor(Math.round(minutes) / 60)} h ${Math.round(minutes) % 60} min`);
@@ -30,29 +28,29 @@ export function stockLeftText(kind: StockKind, left: number, begin: number, u: U
 export const dayPlanText = worded({
   break: 'Break',
   pictureOf: 'The day',
-  bar: (name: string, beginMin: number, endMin: number, lateMin: number): string => `${name}, ${clock(beginMin)} to ${clock(endMin)}${lateMin >= 1 ? `, ${fixed(lateMin)} min late` : ''}`,
+  bar: (name: string, beginMin: number, endMin: number, lateMin: number): string => `${name}, ${clockText(beginMin)} to ${clockText(endMin)}${lateMin >= 1 ? `, ${fixed(lateMin)} min late` : ''}`,
   map: (marks: readonly string[], km: number, u: Units): string => `Places to scale, at most ${u.distance(km)} from the start. ${marks.join('; ')}`,
   none: 'Nothing is planned for this day.',
   noneToDo: 'Give a job this day, and it stands here with its hour.',
   noMend: 'Nothing that is looked at mends it.',
   noPlan: (why: string): string => `The day could not be planned: ${why}`,
-  backBy: (min: number): string => clock(min),
+  backBy: (min: number): string => clockText(min),
   past: (min: number): string => `${fixed(min)} min past the end`,
   cannot: (name: string): string => `${name}: at no hour of this day`,
   cannotWhy: 'Open it to see why, or give it another day.',
   ownOrder: (more: number): string => (more < 0.5 ? 'Your order costs no more than the best one.' : `Your order costs ${fixed(more)} min more than the best one, lateness reckoned in.`),
   mayBeLess: (share: number): string => `So many stops are not put in order exactly: another order may cost up to ${percent(share)} less.`,
-  leaveBy: (min: number): string => `Leave by ${clock(min)}`,
-  begin: (min: number): string => `Begin at ${clock(min)}`,
+  leaveBy: (min: number): string => `Leave by ${clockText(min)}`,
+  begin: (min: number): string => `Begin at ${clockText(min)}`,
   takes: (minutes: number): string => `takes ${spanText(minutes)}`,
   by: (place: string, gives: string): string => `By ${place}: ${gives}`,
   waits: (minutes: number): string => `${fixed(minutes)} min to spare before it`,
   between: (from: string, until: string): string => `To be begun from ${from} to ${until}`,
   late: (minutes: number): string => `${fixed(minutes)} min late`,
-  doneAt: (min: number): string => `Done at ${clock(min)}`,
+  doneAt: (min: number): string => `Done at ${clockText(min)}`,
   carried: (what: string): string => `${what} from the last car does here`,
   inTime: ({ inTime }: DayChances, endHour: number): string => `Done by ${hourText(endHour)} on ${percent(inTime)} of such days.`,
-  endCarry: ({ confidence, endMin }: DayChances): string => `By ${clock(endMin.carry)} on ${percent(confidence)} of them, in the middle by ${clock(endMin.median)}.`,
+  endCarry: ({ confidence, endMin }: DayChances): string => `By ${clockText(endMin.carry)} on ${percent(confidence)} of them, in the middle by ${clockText(endMin.median)}.`,
   tightest: (name: string, minutes: number): string => (minutes < 1 ? `No slack at ${name}.` : `Least slack at ${name}: ${fixed(minutes)} min.`),
   carry: (confidence: number): string => `Enough on ${percent(confidence)} of such days. The plan needs what stands in brackets.`,
   change: (change: DayChange, name: string): string => (change.code === 'leave' ? `${name} to the next day` : change.code === 'restock' ? 'Filled up on the way' : 'More is carried'),

@@ -1,7 +1,7 @@
 import type { DayChange, DayLeg, DayMend, DayPlan, FirstShortage, MendBrief, StockKind } from '@esmero/core';
 import type { Day, Restock } from '@esmero/model';
 import { en } from './english';
-import { type Units, fixed, hourText, percent } from './units';
+import { type Units, clockText, fixed, percent } from './units';
 import { oneTowel } from './run';
 import { roleName } from './words';
 
@@ -19,8 +19,6 @@ export function vanStockText(kind: StockKind, amount: number, u: Units): string 
 
 /** What is filled up, emptied or charged somewhere. */
 export const restockName: Readonly<Record<Restock, string>> = { water: 'clean water', drain: 'a drain', battery: 'charging', towels: 'clean towels' };
-
-const clockAt = (minutes: number): string => hourText(minutes / 60);
 
 const nameOf = (day: Day, stop: number): string => day.stops[stop]!.job.name;
 
@@ -42,7 +40,7 @@ function changeText(change: DayChange, day: Day, u: Units): string {
 /** "With 10 L of water more: done by 16:40." */
 export const mendText = ({ change, plan }: MendBrief, day: Day, u: Units): string => {
   const still = plan.shortage ? ` Then ${vanStockText(plan.shortage.kind, plan.shortage.needs, u)} are short.` : '';
-  return `${changeText(change, day, u)}: done by ${clockAt(plan.endMin)}.${still}`;
+  return `${changeText(change, day, u)}: done by ${clockText(plan.endMin)}.${still}`;
 };
 
 /** "09:10 to 10:02  Council sedan, rinseless". */
@@ -50,7 +48,7 @@ export function dayLegText({ stop, beginMin, endMin, lateMin, restock }: DayLeg,
   const what = stop === null ? 'Break' : nameOf(day, stop);
   const by = restock === null ? '' : `, by ${day.restocking[restock]!.name}`;
   const late = lateMin >= 1 ? `, ${fixed(lateMin)} min late` : '';
-  return `${clockAt(beginMin)} to ${clockAt(endMin)}: ${what}${by}${late}`;
+  return `${clockText(beginMin)} to ${clockText(endMin)}: ${what}${by}${late}`;
 }
 
 /** A day on paper: when to be where, and what the van has left. */
@@ -59,7 +57,7 @@ export function daySheet(day: Day, plan: DayPlan, mends: readonly DayMend[], u: 
   return [
     `# ${day.name}`,
     '',
-    en(`Back at ${day.end.name} by ${clockAt(plan.endMin)}${over}.${plan.within > 0.005 ? ` Another order may cost up to ${percent(plan.within)} less.` : ''}`),
+    en(`Back at ${day.end.name} by ${clockText(plan.endMin)}${over}.${plan.within > 0.005 ? ` Another order may cost up to ${percent(plan.within)} less.` : ''}`),
     '',
     ...plan.legs.map((leg) => `- ${dayLegText(leg, day)}; left: ${vanStockText('water', leg.left[0]!, u)}, ${vanStockText('wash', leg.left[3]!, u)}`),
     ...plan.cannot.map((stop) => `- Not this day: ${nameOf(day, stop)}`),

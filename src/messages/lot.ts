@@ -1,9 +1,7 @@
 import type { LotPlan, LotShortage } from '@esmero/core';
 import { type Lot, towelRoles } from '@esmero/model';
 import { vanStockText } from './day';
-import { type Units, fixed, hourText } from './units';
-
-const clockAt = (minutes: number): string => hourText(minutes / 60);
+import { type Units, clockText, fixed } from './units';
 
 const productOf = ({ classes }: Lot, id: string): string => classes.flatMap(({ job }) => job.products).find((one) => one.id === id)?.name ?? id;
 
@@ -22,7 +20,7 @@ const orElse: Readonly<Record<LotShortage['stock']['kind'], string>> = { water: 
 
 /** "Short at car 31, 12:10: the lot takes 140 wash towels, and 60 are brought." */
 export const lotShortageText = (shortage: LotShortage, lot: Lot, u: Units): string =>
-  `Short at car ${shortage.car + 1}, ${clockAt(shortage.atMin)}: the lot takes ${amountOf(shortage, shortage.needs, lot, u)}, and there are ${amountOf(shortage, shortage.has, lot, u)}. Bring ${amountOf(shortage, shortage.needs - shortage.has, lot, u)} more${orElse[shortage.stock.kind]}.`;
+  `Short at car ${shortage.car + 1}, ${clockText(shortage.atMin)}: the lot takes ${amountOf(shortage, shortage.needs, lot, u)}, and there are ${amountOf(shortage, shortage.has, lot, u)}. Bring ${amountOf(shortage, shortage.needs - shortage.has, lot, u)} more${shortage.stock.kind === 'towels' && lot.laundry ? '' : orElse[shortage.stock.kind]}.`;
 
 /** A lot on paper: how long, how much, and what is short first. */
 export function lotSheet(lot: Lot, plan: LotPlan, u: Units): string {
@@ -30,7 +28,7 @@ export function lotSheet(lot: Lot, plan: LotPlan, u: Units): string {
   return [
     `# ${lot.name}`,
     '',
-    `${plan.cars.length} cars, ${lot.people === 1 ? 'one person' : `${lot.people} people`}: done by ${clockAt(plan.endMin)}, ${fixed(plan.minutesACar, 1)} min a car, ${fixed(plan.carsAnHour, 1)} cars an hour.`,
+    `${plan.cars.length} cars, ${lot.people === 1 ? 'one person' : `${lot.people} people`}: done by ${clockText(plan.endMin)}, ${fixed(plan.minutesACar, 1)} min a car, ${fixed(plan.carsAnHour, 1)} cars an hour.`,
     `${vanStockText('water', plan.litres, u)}; ${[...plan.productMl].map(([id, ml]) => `${u.volume(ml)} of ${productOf(lot, id)}`).join('; ')}; ${towels.join(', ')}.`,
     ...plan.cannot.map((of) => `Not here and now: ${lot.classes[of]!.name}.`),
     ...(plan.shortages.length > 0 ? ['', ...plan.shortages.map((one) => `- ${lotShortageText(one, lot, u)}`)] : []),

@@ -147,11 +147,16 @@ export const clock = (seconds: number): string => {
   return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 };
 
+const MINUTES_OF_DAY = 1440;
+
 /** Hours of the day as a clock, 9.5 is 09:30. */
 export const hourText = (hour: number): string => {
   const whole = Math.round(hour * 60);
   return `${String(Math.floor(whole / 60)).padStart(2, '0')}:${String(whole % 60).padStart(2, '0')}`;
 };
+
+/** A time of day in minutes from midnight. */
+export const clockText = (minutes: number): string => hourText((minutes % MINUTES_OF_DAY) / 60);
 
 export const percent = (share: number, digits = 0): string => `${fixed(share * 100, digits)} %`;
 

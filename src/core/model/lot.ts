@@ -15,6 +15,12 @@ export interface Brought {
   readonly ml: number;
 }
 
+/** Towels are washed on the way: one load of so many at a time. */
+export interface LotLaundry {
+  readonly minutes: number;
+  readonly load: number;
+}
+
 /** Many cars in one place, in the order of their bays. */
 export interface Lot {
   readonly id: string;
@@ -29,6 +35,8 @@ export interface Lot {
   readonly moveMin: number;
   /** Buckets get fresh water after so many cars of one person. */
   readonly carsPerBucket: number;
+  /** null where nothing is washed on the way. */
+  readonly laundry: LotLaundry | null;
   readonly van: Van;
   readonly products: readonly Brought[];
   readonly classes: readonly LotClass[];

@@ -1,6 +1,7 @@
 import type { Choices } from './choices';
 import type { Break, RestockPlace, Spot } from './day';
 import { towelRoles } from './equipment';
+import type { LotLaundry } from './lot';
 import type { Scope } from './scope';
 import type { SoilKind, SoilLevel } from './soil';
 
@@ -113,6 +114,7 @@ export interface LotSetUp {
   readonly moveMin: number;
   /** Buckets get fresh water after so many cars of one person. */
   readonly carsPerBucket: number;
+  readonly laundry: LotLaundry | null;
   /** Bays stand in rows of so many. */
   readonly baysPerRow: number;
   readonly siteId: string;

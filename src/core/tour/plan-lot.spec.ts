@@ -17,6 +17,7 @@ const lot = (count: number, rest: Partial<Lot> = {}): Lot => ({
   people: 1,
   moveMin: 1,
   carsPerBucket: 8,
+  laundry: null,
   van: plenty,
   products: [],
   classes: [{ name: 'dusty', job: car(), count }],
@@ -69,5 +70,34 @@ describe('a lot', () => {
     const mixed = planned(lot(2, { classes: [gritty, { name: 'dusty', job: car(), count: 2 }] }));
     expect(mixed.cannot).toEqual([0]);
     expect(mixed.cars.map(({ of }) => of)).toEqual([1, 1]);
+  });
+});
+
+describe('a lot with laundry on the way', () => {
+  const opened = planned(lot(30));
+  const washing = (minutes: number, load: number) => planned(lot(30, { laundry: { minutes, load } }));
+
+  it('needs no more towels than without, and fewer the quicker they are clean again', () => {
+    const sum = ({ towels }: typeof opened): number => towelRoles.reduce((all, role) => all + towels[role], 0);
+    const all = [20, 60, 120, 100_000].map((minutes) => sum(washing(minutes, 4)));
+    expect(all).toEqual([...all].sort((p, q) => p - q));
+    expect(all[0]).toBeLessThan(sum(opened));
+    expect(all.at(-1)).toBe(sum(opened));
+    expect(opened.loads).toBe(0);
+  });
+
+  it('washes whole loads of what has been used', () => {
+    const { loads } = washing(20, 4);
+    const used = towelRoles.reduce((all, role) => all + opened.towels[role], 0);
+    expect(loads).toBeGreaterThan(0);
+    expect(loads * 4).toBeLessThanOrEqual(used);
+  });
+
+  it('changes the water of each person’s buckets every so many cars', () => {
+    const two = planned(lot(20, { people: 2, carsPerBucket: 4 }));
+    for (const person of [0, 1]) {
+      const own = two.cars.filter((car) => car.person === person);
+      expect(own.map(({ freshWater }) => freshWater)).toEqual(own.map((_car, i) => i % 4 === 0));
+    }
   });
 });

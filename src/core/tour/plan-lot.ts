@@ -5,6 +5,7 @@ import { type Plan, planJob, wipingsOf } from '../planning';
 import { choicesOf } from '../rules';
 import type { Study } from '../studies';
 import { type Wiping, towelLedger } from '../towel';
+import { Laundry } from './lot-laundry';
 
 /** What a lot runs short of first: clean water, clean towels of a role, or a product by its id. */
 export type LotStock = { readonly kind: 'water' } | { readonly kind: 'towels'; readonly role: TowelRole } | { readonly kind: 'product'; readonly productId: string };
@@ -27,6 +28,8 @@ export interface LotCar {
   readonly person: number;
   readonly beginMin: number;
   readonly endMin: number;
+  /** Its buckets are filled anew. */
+  readonly freshWater: boolean;
 }
 
 export interface LotPlan {
@@ -40,7 +43,10 @@ export interface LotPlan {
   /** By hand, on the average. */
   readonly minutesACar: number;
   readonly litres: number;
+  /** Out of the van at once at most: with laundry on the way fewer than are used. */
   readonly towels: Readonly<Record<TowelRole, number>>;
+  /** Loads of laundry on the way. */
+  readonly loads: number;
   readonly productMl: ReadonlyMap<string, number>;
   /** The one that comes first in time first; none where all that is brought does. */
   readonly shortages: readonly LotShortage[];
@@ -65,6 +71,7 @@ function carsOf(lot: Lot, plans: readonly Plan[], doable: readonly number[]): { 
   const setUpMin = Math.max(0, ...doable.map((of) => secondsOf(plans[of]!, 'setup'))) / 60;
   const packMin = Math.max(0, ...doable.map((of) => secondsOf(plans[of]!, 'pack'))) / 60;
   const free = Array.from({ length: lot.people }, () => lot.startHour * HOUR_MIN + setUpMin);
+  const washed = Array.from({ length: lot.people }, () => 0);
   const cars: LotCar[] = [];
   for (const of of doable) {
     for (let i = 0; i < lot.classes[of]!.count; i++) {
@@ -72,7 +79,8 @@ function carsOf(lot: Lot, plans: readonly Plan[], doable: readonly number[]): { 
       const moved = cars.some((car) => car.person === person) ? lot.moveMin : 0;
       const beginMin = free[person]! + moved;
       const endMin = beginMin + carMin(plans[of]!);
-      cars.push({ of, person, beginMin, endMin });
+      cars.push({ of, person, beginMin, endMin, freshWater: washed[person]! % Math.max(1, lot.carsPerBucket) === 0 });
+      washed[person]!++;
       free[person] = endMin;
     }
   }
@@ -122,21 +130,29 @@ function drawnFor(plan: Plan, job: Job): { readonly litres: number; readonly cha
   return { litres, chargeL, product, chargeProduct };
 }
 
-/** What is used up by the time each car is done, of all that is drawn. */
+/** What is out of the van by the time each car is done, of all that is drawn. */
 class Drawn {
-  private readonly used = new Map<string, number>();
+  private readonly out = new Map<string, number>();
+  private readonly most = new Map<string, number>();
   private readonly shortAt = new Map<string, number>();
 
   constructor(private readonly has: ReadonlyMap<string, number>) {}
 
   take(key: string, amount: number, car: number): void {
-    const sum = (this.used.get(key) ?? 0) + amount;
-    this.used.set(key, sum);
+    const sum = (this.out.get(key) ?? 0) + amount;
+    this.out.set(key, sum);
+    this.most.set(key, Math.max(sum, this.of(key)));
     if (sum > (this.has.get(key) ?? Infinity) + 1e-9 && !this.shortAt.has(key)) this.shortAt.set(key, car);
   }
 
+  /** It is in the van again. */
+  back(key: string, amount: number): void {
+    this.out.set(key, (this.out.get(key) ?? 0) - amount);
+  }
+
+  /** The most that is ever out of the van: of what never comes back, all of it. */
   of(key: string): number {
-    return this.used.get(key) ?? 0;
+    return this.most.get(key) ?? 0;
   }
 
   shortages(cars: readonly LotCar[], stockOf: (key: string) => LotStock): readonly LotShortage[] {
@@ -153,19 +169,31 @@ function stockOf(key: string): LotStock {
   return role ? { kind: 'towels', role } : { kind: 'product', productId: key };
 }
 
-function drawnBy(lot: Lot, plans: readonly Plan[], cars: readonly LotCar[]): Drawn {
+/** Towels out of the van as cars are begun, and back from the wash; tells how many loads that takes. */
+function drawTowels(lot: Lot, opened: readonly { readonly role: TowelRole; readonly car: number }[], cars: readonly LotCar[], drawn: Drawn): number {
+  const laundry = lot.laundry && new Laundry(lot.laundry);
+  const inUse = [...opened].sort((p, q) => cars[p.car]!.endMin - cars[q.car]!.endMin);
+  for (const { role, car } of [...opened].sort((p, q) => cars[p.car]!.beginMin - cars[q.car]!.beginMin)) {
+    const { beginMin } = cars[car]!;
+    while (laundry && inUse[0] && cars[inUse[0].car]!.endMin <= beginMin) {
+      const used = inUse.shift()!;
+      laundry.used(used.role, cars[used.car]!.endMin);
+    }
+    for (const clean of laundry?.backBy(beginMin) ?? []) drawn.back(keyOfTowels(clean), 1);
+    drawn.take(keyOfTowels(role), 1, car);
+  }
+  return laundry?.loads ?? 0;
+}
+
+function drawnBy(lot: Lot, plans: readonly Plan[], cars: readonly LotCar[]): { readonly drawn: Drawn; readonly loads: number } {
   const drawn = new Drawn(new Map([[WATER, lot.van.waterL], ...towelRoles.map((role): [string, number] => [keyOfTowels(role), lot.van.towels[role]]), ...lot.products.map(({ productId, ml }): [string, number] => [productId, ml])]));
   const perClass = plans.map((plan, of) => drawnFor(plan, lot.classes[of]!.job));
-  const washed = Array.from({ length: lot.people }, () => 0);
-  cars.forEach(({ of, person }, car) => {
+  cars.forEach(({ of, freshWater }, car) => {
     const { litres, chargeL, product, chargeProduct } = perClass[of]!;
-    const fresh = washed[person]! % Math.max(1, lot.carsPerBucket) === 0;
-    washed[person]!++;
-    if (!lot.classes[of]!.job.site.tap) drawn.take(WATER, litres + (fresh ? chargeL : 0), car);
-    for (const [id, ml] of [...product, ...(fresh ? chargeProduct : [])]) drawn.take(id, ml, car);
+    if (!lot.classes[of]!.job.site.tap) drawn.take(WATER, litres + (freshWater ? chargeL : 0), car);
+    for (const [id, ml] of [...product, ...(freshWater ? chargeProduct : [])]) drawn.take(id, ml, car);
   });
-  for (const { role, car } of [...openedTowels(lot, plans, cars)].sort((p, q) => cars[p.car]!.beginMin - cars[q.car]!.beginMin)) drawn.take(keyOfTowels(role), 1, car);
-  return drawn;
+  return { drawn, loads: drawTowels(lot, openedTowels(lot, plans, cars), cars, drawn) };
 }
 
 /**
@@ -181,7 +209,7 @@ export function* planLot(lot: Lot): Study<LotPlan> {
   const all = lot.classes.map((_class, of) => of);
   const doable = all.filter((of) => plans[of]!.method !== 'decline');
   const { cars, endMin } = carsOf(lot, plans, doable);
-  const drawn = drawnBy(lot, plans, cars);
+  const { drawn, loads } = drawnBy(lot, plans, cars);
   const workedMin = endMin - lot.startHour * HOUR_MIN;
   const ids = [...new Set(lot.classes.flatMap(({ job }) => job.products.map(({ id }) => id)))].filter((id) => drawn.of(id) > 0);
   return {
@@ -193,6 +221,7 @@ export function* planLot(lot: Lot): Study<LotPlan> {
     minutesACar: cars.length > 0 ? cars.reduce((sum, car) => sum + car.endMin - car.beginMin, 0) / cars.length : 0,
     litres: drawn.of(WATER),
     towels: Object.fromEntries(towelRoles.map((role) => [role, drawn.of(keyOfTowels(role))])) as Record<TowelRole, number>,
+    loads,
     productMl: new Map(ids.map((id) => [id, drawn.of(id)])),
     shortages: [...drawn.shortages(cars, stockOf)].sort((p, q) => p.atMin - q.atMin),
   };

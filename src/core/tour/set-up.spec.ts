@@ -72,7 +72,7 @@ describe('a lot with its cars', () => {
 });
 
 describe('the pace of a lot', () => {
-  const cars = Array.from({ length: 75 }, (_, i) => ({ of: 0, person: 0, beginMin: 480 + 8 * i, endMin: 487 + 8 * i }));
+  const cars = Array.from({ length: 75 }, (_, i) => ({ of: 0, person: 0, beginMin: 480 + 8 * i, endMin: 487 + 8 * i, freshWater: i === 0 }));
   const plan = { cars, minutesACar: 7 };
   const done = (minutes: readonly number[]) => minutes.reduce<{ car: number; person: number; at: number }[]>((all, min, car) => [...all, { car, person: 0, at: (all.at(-1)?.at ?? 0) + min * 60_000 }], []);
 

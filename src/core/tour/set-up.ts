@@ -87,12 +87,12 @@ function carOf({ name, vehicleId, soil, level }: LotClassSetUp, { id, date, star
 
 /** A lot with cars and place of the library; a class whose car is gone is left out. */
 export function lotOf(setUp: LotSetUp, library: readonly LibraryEntry[], van: Van, products: readonly Brought[]): Lot {
-  const { id, name, date, startHour, people, moveMin, carsPerBucket, classes } = setUp;
+  const { id, name, date, startHour, people, moveMin, carsPerBucket, laundry, classes } = setUp;
   const known = classes.flatMap((one) => {
     const job = carOf(one, setUp, library);
     return job && one.count > 0 ? [{ name: one.name, count: one.count, job }] : [];
   });
-  return { id, name, date, startHour, people, moveMin, carsPerBucket, van, products, classes: known };
+  return { id, name, date, startHour, people, moveMin, carsPerBucket, laundry, van, products, classes: known };
 }
 
 /** A lot nobody has set up: twenty dusty cars of the first kind there is, by the bucket. */
@@ -102,6 +102,7 @@ export function usualLot(id: string, date: string, library: readonly LibraryEntr
     ...{ id, name: 'New lot', date, startHour: 8, people: 1, moveMin: 1, carsPerBucket: 8, baysPerRow: 15, siteId: first('site'), habitsId: null },
     scope: ['body', 'trim', 'glass'],
     method: 'auto',
+    laundry: null,
     classes: [{ name: 'dusty cars', vehicleId: first('vehicle'), soil: 'dust', level: 1, count: 20 }],
     begunAt: null,
     done: [],

@@ -1,5 +1,6 @@
 import { carriedKinds, scopeParts, soilKinds, soilLevels, vehicleMethods } from '@esmero/model';
 import { BreakDocument, RestockDocument, SpotDocument } from './day';
+import { LotLaundryDocument } from './lot';
 import { Between, Day, Flag, Id, Ids, Many, Moment, One, OneOf, OrNull, SomeOf, Text, UniqueBy, WholeBetween } from './rules';
 
 const MOST_STOPS = 40;
@@ -88,6 +89,7 @@ export class LotSetUpDocument {
   @OneOf([1, 2, 3, 4]) people!: number;
   @Between(0, 60) moveMin!: number;
   @WholeBetween(1, 200) carsPerBucket!: number;
+  @OrNull() @One(() => LotLaundryDocument) laundry!: LotLaundryDocument | null;
   @WholeBetween(1, 50) baysPerRow!: number;
   @Id() siteId!: string;
   @OrNull() @Id() habitsId!: string | null;

@@ -7,7 +7,7 @@ import { Button, ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
 import { type DayAnswer, type DayAsked, type DayChange, type LegBrief, stockKinds, travelTable } from '@esmero/core';
 import type { Day, Job, KnownWay } from '@esmero/model';
-import { capital, dayPlanText, dayText, dueText, fixed, hourText, mendText, methodName, restockName, roleName, shortageText, spanText, unitsOf, vanStockText } from '@esmero/messages';
+import { capital, clockText, dayPlanText, dayText, dueText, fixed, hourText, mendText, methodName, restockName, roleName, shortageText, spanText, unitsOf, vanStockText } from '@esmero/messages';
 import { dayAfter } from '@esmero/units';
 import { CollectionDesk } from '../../state/collection-desk';
 import { DayDesk, type Rain } from '../../state/day-desk';
@@ -105,7 +105,7 @@ export class DayPage {
     const towels = stockKinds.reduce((sum, kind, i) => (kind in roleName ? sum + taken(i) : sum), 0);
     const over = plan.endMin - endMin;
     return [
-      { name: `Back at ${day.end.name}`, value: hourText(plan.endMin / 60), note: over > 0.5 ? this.wording.past(over) : '', bad: over > 0.5 },
+      { name: `Back at ${day.end.name}`, value: clockText(plan.endMin), note: over > 0.5 ? this.wording.past(over) : '', bad: over > 0.5 },
       { name: 'Stops', value: String(visits.length), note: '', bad: false },
       { name: 'At the cars', value: spanText(onSite), note: '', bad: false },
       ...(plan.lateMin >= 1 ? [{ name: 'Late in all', value: spanText(plan.lateMin), note: '', bad: true }] : []),
@@ -125,7 +125,7 @@ export class DayPage {
 
   private row(leg: LegBrief, day: Day, number: string): Row {
     const { stop, beginMin, endMin, arriveMin, lateMin, restock, carried, method, panelC } = leg;
-    const [begin, end] = [hourText(beginMin / 60), hourText(endMin / 60)];
+    const [begin, end] = [clockText(beginMin), clockText(endMin)];
     if (stop === null) return { key: 'break', id: null, number: '', begin, end, name: this.wording.break, place: '', method: null, notes: [] };
     const { job, fromHour, untilHour } = day.stops[stop]!;
     const u = this.u();

@@ -67,6 +67,18 @@ describe('the page of a lot', () => {
     expect(stock.items('lot')[0]!.classes).toHaveLength(4);
   });
 
+  it('washes towels on the way at a press, and then needs fewer', async () => {
+    const { element, figures, press, stock } = await lot();
+    const before = Number.parseInt(figures()['Towels to bring']!);
+    await press('Wash towels on the way');
+    expect(stock.items('lot')[0]!.laundry).toEqual({ minutes: 90, load: 12 });
+    expect(Number.parseInt(figures()['Towels to bring']!)).toBeLessThan(before);
+    expect(figures()['Towels to bring']).toMatch(/loads? washed on the way/);
+    expect(element.querySelectorAll('.bays .drop').length).toBeGreaterThan(5);
+    await press('No washing on the way');
+    expect(Number.parseInt(figures()['Towels to bring']!)).toBe(before);
+  });
+
   it('is one of several: a new one has cars at once', async () => {
     const { element, press, bays, settle } = await lot();
     await press('New lot');

@@ -7,7 +7,7 @@ import { Menu } from 'primeng/menu';
 import { Select } from 'primeng/select';
 import { type LotBrief, fullVan, lotOf, lotPace, usualLot } from '@esmero/core';
 import { type Lot, type LotClassSetUp, type LotSetUp, soilKinds, soilLevels, towelRoles, vehicleMethods } from '@esmero/model';
-import { fixed, hourText, levelName, lotPlanText, lotShortageText, methodName, money, soilName, unitsOf, vanStockText } from '@esmero/messages';
+import { clockText, fixed, levelName, lotPlanText, lotShortageText, methodName, money, soilName, unitsOf, vanStockText } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import { NOW } from '../../state/clock';
 import { CollectionDesk } from '../../state/collection-desk';
@@ -29,6 +29,7 @@ interface Bay {
   readonly done: boolean;
   readonly next: boolean;
   readonly short: boolean;
+  readonly fresh: boolean;
   readonly says: string;
 }
 
@@ -106,11 +107,11 @@ export class LotPage {
     const towels = towelRoles.filter((role) => plan.towels[role] > 0).map((role) => vanStockText(role, plan.towels[role], u)).join(', ');
     const currency = lot.classes[0]!.job.currency;
     return [
-      { name: 'Done by', value: hourText(((from + pace.leftMin.median) % 1440) / 60), note: this.wording.finish(from + pace.leftMin.low, from + pace.leftMin.high) },
+      { name: 'Done by', value: clockText(from + pace.leftMin.median), note: this.wording.finish(from + pace.leftMin.low, from + pace.leftMin.high) },
       { name: 'A car', value: `${fixed(pace.minutesACar, 1)} min`, note: '' },
       { name: 'Cars an hour', value: fixed((60 * setUp.people) / Math.max(1e-9, pace.minutesACar), 1), note: '' },
       { name: 'Water', value: u.water(plan.litres), note: '' },
-      { name: 'Towels to bring', value: fixed(towelRoles.reduce((sum, role) => sum + plan.towels[role], 0)), note: towels },
+      { name: 'Towels to bring', value: fixed(towelRoles.reduce((sum, role) => sum + plan.towels[role], 0)), note: plan.loads > 0 ? `${towels}, ${this.wording.loads(plan.loads)}` : towels },
       ...(plan.costMinor === null ? [] : [{ name: 'Product', value: money(plan.costMinor, currency), note: `${money(plan.costMinor / Math.max(1, plan.cars.length), currency)} a car` }]),
     ];
   });
@@ -128,6 +129,9 @@ export class LotPage {
     const shown = this.shown();
     return shown ? shown.plan.shortages.map((one) => lotShortageText(one, shown.lot, this.u())) : [];
   });
+  /** Towels are short first, and none are washed on the way. */
+  protected readonly couldWash = computed(() => this.shown()?.plan.shortages[0]?.stock.kind === 'towels' && this.setUp()?.laundry === null);
+  protected readonly usualLaundry = { minutes: 90, load: 12 } as const;
   protected readonly cannot = computed(() => {
     const shown = this.shown();
     return shown ? shown.plan.cannot.map((of) => this.wording.notNow(shown.lot.classes[of]!.name)) : [];
@@ -139,8 +143,8 @@ export class LotPage {
     const done = new Set(setUp.done.map(({ car }) => car));
     const short = new Set(shown.plan.shortages.map(({ car }) => car));
     const next = shown.plan.cars.flatMap((_car, i) => (done.has(i) ? [] : [i])).slice(0, setUp.people);
-    return shown.plan.cars.map(({ of }, number) => ({
-      ...{ number, of, done: done.has(number), next: next.includes(number), short: short.has(number) },
+    return shown.plan.cars.map(({ of, freshWater }, number) => ({
+      ...{ number, of, done: done.has(number), next: next.includes(number), short: short.has(number), fresh: freshWater },
       says: `${this.wording.car(number + 1, shown.lot.classes[of]!.name)}${done.has(number) ? ', done' : ''}`,
     }));
   });
