@@ -45,6 +45,7 @@ export const dayPlanText = worded({
   takes: (minutes: number): string => `takes ${spanText(minutes)}`,
   by: (place: string, gives: string): string => `By ${place}: ${gives}`,
   waits: (minutes: number): string => `${fixed(minutes)} min to spare before it`,
+  slack: (minutes: number): string => (minutes < 1 ? 'No slack' : `May take ${fixed(minutes)} min longer`),
   between: (from: string, until: string): string => `To be begun from ${from} to ${until}`,
   late: (minutes: number): string => `${fixed(minutes)} min late`,
   doneAt: (min: number): string => `Done at ${clockText(min)}`,

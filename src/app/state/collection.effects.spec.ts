@@ -7,6 +7,7 @@ import { CollectionDesk } from './collection-desk';
 import { collectionActions, collectionFeature } from './collection';
 import { PLANNING } from './ports';
 import { SEEDED } from './seeded';
+import { VanStock } from './van-stock';
 
 describe('the past of a new demo', () => {
   const withPast = (past: () => Promise<typeof slowRuns>) => ({ provide: PLANNING, useValue: { past, brief: async () => null, plan: async () => ({ kind: 'stale' }) } });
@@ -32,5 +33,26 @@ describe('the past of a new demo', () => {
     await settle();
     expect(TestBed.inject(CollectionDesk).ready()).toBe(true);
     expect(TestBed.inject(CollectionDesk).unreadable()).toBeNull();
+  });
+});
+
+describe('the van in two windows', () => {
+  it('stands as the other window has it where both changed the same, and says so', async () => {
+    const store = await memoryStore('for-good');
+    const { state, settle } = await deskWith(store);
+    state.dispatch(collectionActions.load());
+    await settle();
+    const stock = TestBed.inject(VanStock);
+    const mine = TestBed.inject(CollectionDesk).library().find(({ kind }) => kind === 'van')!;
+    await store.saveEntry({ kind: 'van', archived: false, item: { ...stock.van(), inTankL: 11 } }, mine);
+    const problem = state.selectSignal(collectionFeature.selectProblem);
+    stock.change({ inTankL: 22 });
+    await settle();
+    expect(problem()).toContain('was changed in another window');
+    expect(stock.van().inTankL).toBe(11);
+    // Another field of it is another matter.
+    stock.change({ parkMin: 9 });
+    await settle();
+    expect(stock.van()).toMatchObject({ inTankL: 11, parkMin: 9 });
   });
 });

@@ -47,6 +47,12 @@ export class VanStock {
     this.put('van', { ...this.van(), ...change });
   }
 
+  /** Takes water out of the tank; of a van that nobody has set up nobody knows what is in it. */
+  draw(litres: number): void {
+    const van = this.kept();
+    if (van) this.change({ inTankL: Math.max(0, van.inTankL - litres) });
+  }
+
   /** Saves a set-up, new or changed. */
   put<K extends 'van' | 'day' | 'lot'>(kind: K, item: EntryItems[K]): void {
     const base = this.collection.library().find((entry) => entry.kind === kind && entry.item.id === item.id) ?? null;

@@ -134,6 +134,7 @@ describe('the page of a day', () => {
     await press('Try it on 400 days');
     await settle();
     expect(element.textContent).toMatch(/Done by 18:00 on \d+ % of such days/);
+    expect(element.querySelector('.stop[data-stop]')!.textContent).toMatch(/May take \d+ min longer|No slack/);
     const box = element.querySelector<HTMLInputElement>('#pack-water')!;
     box.click();
     await settle();

@@ -52,6 +52,8 @@ const DRAIN = stockKinds.indexOf('drain');
 const LATE_H = 0.5;
 /** Waiting that is worth a word, min. */
 const WORTH_MIN = 5;
+/** A gap to the best order that is worth one. */
+const WORTH_SHARE = 0.005;
 
 /** A day of stops: its picture, its order, what is short first, and what to pack. */
 @Component({
@@ -120,10 +122,11 @@ export class DayPage {
     const shown = this.shown();
     if (!shown) return [];
     let number = 0;
-    return shown.answer.plan.legs.map((leg) => this.row(leg, shown.day, leg.stop === null ? '' : String(++number)));
+    const sure = this.desk.chances.answer();
+    return shown.answer.plan.legs.map((leg, i) => this.row(leg, shown.day, leg.stop === null ? '' : String(++number), sure?.legs[i]?.slackMin ?? null));
   });
 
-  private row(leg: LegBrief, day: Day, number: string): Row {
+  private row(leg: LegBrief, day: Day, number: string, slackMin: number | null): Row {
     const { stop, beginMin, endMin, arriveMin, lateMin, restock, carried, method, panelC } = leg;
     const [begin, end] = [clockText(beginMin), clockText(endMin)];
     if (stop === null) return { key: 'break', id: null, number: '', begin, end, name: this.wording.break, place: '', method: null, notes: [] };
@@ -135,6 +138,7 @@ export class DayPage {
       ...(fromHour > day.startHour || untilHour < day.endHour ? [{ text: this.wording.between(hourText(fromHour), hourText(untilHour)), bad: false }] : []),
       ...(lateMin >= 1 ? [{ text: this.wording.late(lateMin), bad: true }] : []),
       ...(beginMin - arriveMin >= WORTH_MIN ? [{ text: this.wording.waits(beginMin - arriveMin), bad: false }] : []),
+      ...(slackMin === null ? [] : [{ text: this.wording.slack(slackMin), bad: slackMin < 1 }]),
       ...carried.map(({ productName, ml }) => ({ text: this.wording.carried(`${u.volume(ml)} of ${productName}`), bad: false })),
     ];
     const what = [method && methodName[method], spanText(endMin - beginMin), panelC !== null && `roof ${u.temperature(panelC)}`].filter(Boolean).join(' · ');
@@ -185,6 +189,12 @@ export class DayPage {
     const answer = this.shown()?.answer;
     if (!answer) return null;
     return answer.bestCost === null ? null : this.wording.ownOrder(answer.plan.cost - answer.bestCost);
+  });
+
+  /** Where so many stops were only put in order nearly. */
+  protected readonly gap = computed(() => {
+    const within = this.shown()?.answer.plan.within ?? 0;
+    return within > WORTH_SHARE ? this.wording.mayBeLess(within) : null;
   });
 
   protected readonly chances = computed(() => {

@@ -9,6 +9,7 @@ import { NumberComponent } from '../../ui/number.component';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
 import { CollectionDesk } from '../../state/collection-desk';
+import { VanStock } from '../../state/van-stock';
 import { studyOf } from '../../state/study';
 
 /** What is left in the vessels and how many towels were opened, counted when the run is over, and taken off stock. */
@@ -62,7 +63,7 @@ import { studyOf } from '../../state/study';
         <p class="soft">{{ wording.booked }}</p>
       }
       @if (toBook().length > 0) {
-        <button pButton type="button" class="big" severity="secondary" outlined (click)="collection.post(toBook())">{{ booked() ? 'Correct the stock' : 'Take it off stock' }}</button>
+        <button pButton type="button" class="big" severity="secondary" outlined (click)="book()">{{ booked() ? 'Correct the stock' : 'Take it off stock' }}</button>
       }
     }
   `,
@@ -85,6 +86,7 @@ export class UseFormComponent {
   protected readonly wording = useText;
   private readonly desk = inject(JobDesk);
   protected readonly collection = inject(CollectionDesk);
+  private readonly van = inject(VanStock);
   private readonly now = inject(NOW);
   protected readonly study = studyOf('usage-account');
 
@@ -99,6 +101,13 @@ export class UseFormComponent {
     if (!job || !reckoning || !used || (this.booked() && this.earlier() === 0)) return [];
     return bookingOut(job, reckoning, used, this.collection.movements());
   });
+  /** Off the stock, and the first time out of the van's tank as well. */
+  protected book(): void {
+    const [job, used, isFirst] = [this.desk.job(), this.used(), !this.booked()];
+    const lacking = this.collection.post(this.toBook());
+    if (job && used?.waterL && isFirst && lacking.length === 0 && !job.site.tap) this.van.draw(used.waterL);
+  }
+
   protected readonly fields = computed(() => {
     const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
     if (!job || !reckoning) return [];

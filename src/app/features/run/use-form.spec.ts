@@ -4,6 +4,7 @@ import { amountAt, planJob, stockItem, tasksOf } from '@esmero/core';
 import { type Place, usedIn } from '@esmero/model';
 import { RunStage } from './run.stage';
 import { CollectionDesk } from '../../state/collection-desk';
+import { VanStock } from '../../state/van-stock';
 import { show } from '../../testing/show';
 
 describe('what was used', () => {
@@ -63,8 +64,11 @@ describe('what was used', () => {
     await settle();
     element.querySelector('esm-use-form form')!.dispatchEvent(new Event('submit'));
     await settle();
+    const van = TestBed.inject(VanStock);
+    const tank = van.van().inTankL;
     await press('Take it off stock');
     await settle();
+    expect(van.van().inTankL).toBeCloseTo(tank - usedIn(job.job()!.run!)!.waterL!, 6);
     expect(at('reserved')).toBe(0);
     expect(at('dirty')).toBe(usedIn(job.job()!.run!)!.towels.find(({ role }) => role === 'wash')!.opened);
     expect(at('shelf') + at('dirty')).toBe(whole);
