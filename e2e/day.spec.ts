@@ -133,6 +133,25 @@ test('the minutes of a way are typed, and the day goes by them', async ({ page }
   expect(day.travel.rows[0]!.to.some(({ minutes }) => minutes === 95)).toBe(true);
 });
 
+test('a table of ways is saved, changed and read again; what is wrong in it is named by its line', async ({ page }) => {
+  await page.goto('/day');
+  await planned(page);
+  await page.getByRole('button', { name: 'More for this day' }).click();
+  await page.getByRole('menuitem', { name: 'Ways and their minutes' }).click();
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save all as a table' }).click();
+  const chunks: Buffer[] = [];
+  for await (const chunk of await (await saved).createReadStream()) chunks.push(chunk as Buffer);
+  const lines = Buffer.concat(chunks).toString().split('\n');
+  expect(lines[0]).toBe('from,to,minutes');
+  const text = [lines[0]!, lines[1]!.replace(/\d+$/, '77'), 'the yard,nowhere,5'].join('\n');
+  await page.getByLabel('Import minutes (CSV)', { exact: true }).last().setInputFiles({ name: 'ways.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await expect(page.getByRole('dialog').getByRole('status')).toContainText('One way taken over. Left out:');
+  await expect(page.getByRole('dialog')).toContainText('line 3');
+  await page.getByRole('button', { name: 'Close' }).click();
+  await expect(page.getByRole('button', { name: 'Undo: Minutes of a way' })).toBeVisible();
+});
+
 for (const [device, viewport] of [['a desk', desktop], ['a phone', phone]] as const)
   test(`a lot of seventy-five is ticked off to the end, without the network, on ${device}`, async ({ browser }) => {
     test.slow();

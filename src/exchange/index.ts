@@ -6,6 +6,8 @@ export { readManifest, writeManifest, backupFormat } from './backup-file';
 export type { Manifest } from './backup-file';
 export { faultsInItem } from './library-item';
 export { mixesCsv, stepsCsv, towelsCsv } from './tables';
+export { readWays, writeWays } from './ways-file';
+export type { NamedPlace, WaysRead } from './ways-file';
 export type { Expected, Fault, Read, Unreadable } from './fault';
 export { calc, calcTopics } from './calc';
 export type { CalcTopic } from './calc';

@@ -65,6 +65,8 @@ export const dayPlanText = worded({
   pack: 'What is packed',
   refill: (tank: string): string => `The tank holds ${tank}: fill up on the way.`,
   clean: (count: number): string => `Only ${fixed(count)} are clean.`,
+  brought: (ways: number, faults: number): string =>
+    ways === 0 && faults === 0 ? 'No ways were found in it: it needs the columns from, to and minutes.' : `${ways === 1 ? 'One way' : `${ways} ways`} taken over.${faults > 0 ? ' Left out:' : ''}`,
   roads: 'Straight lines by the van’s own figures. Type what you know better: it counts both ways.',
   noForecast: 'The weather could not be fetched. Type the hour.',
   staysDry: 'It stays dry.',

@@ -21,6 +21,17 @@ export interface DayWayRow {
   template: `
     <p-dialog header="Ways and their minutes" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(38rem, 96vw)' }" closeAriaLabel="Close">
       <p class="soft">{{ wording.roads }}</p>
+      <div class="row">
+        <p-button label="Import minutes (CSV)" icon="pi pi-download" size="small" severity="secondary" [outlined]="true" (onClick)="file.click()" />
+        <input #file type="file" accept=".csv,text/csv" class="sr-only" aria-label="Import minutes (CSV)" tabindex="-1" (change)="bring(file)" />
+        <p-button label="Save all as a table" icon="pi pi-upload" size="small" severity="secondary" [text]="true" (onClick)="saved.emit()" />
+      </div>
+      @if (answer(); as answer) {
+        <p role="status" [class.bad]="faults().length > 0">{{ answer }}</p>
+      }
+      @for (fault of faults(); track $index) {
+        <p class="bad">{{ fault }}</p>
+      }
       <ul>
         @for (one of ways(); track one.text) {
           <li class="row">
@@ -41,6 +52,9 @@ export interface DayWayRow {
     .grow {
       flex: 1;
     }
+    .bad {
+      color: var(--rust);
+    }
     .min {
       width: 7rem;
     }
@@ -51,5 +65,18 @@ export class DayWaysComponent {
   readonly ways = input.required<readonly DayWayRow[]>();
   /** Minutes of null are those that the van reckons with. */
   readonly typed = output<{ readonly from: string; readonly to: string; readonly minutes: number | null }>();
+  /** A table was brought: the page reads it. */
+  readonly brought = output<string>();
+  /** The table is asked for. */
+  readonly saved = output();
+  /** What came of the last table. */
+  readonly answer = input.required<string>();
+  readonly faults = input.required<readonly string[]>();
   readonly closed = output();
+
+  protected async bring(field: HTMLInputElement): Promise<void> {
+    const file = field.files?.[0];
+    if (file) this.brought.emit(await file.text());
+    field.value = '';
+  }
 }

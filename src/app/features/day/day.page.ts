@@ -7,7 +7,8 @@ import { Button, ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
 import { type DayAnswer, type DayAsked, type DayChange, type LegBrief, stockKinds, travelTable } from '@esmero/core';
 import type { Day, Job, KnownWay } from '@esmero/model';
-import { capital, clockText, dayPlanText, dayText, dueText, fixed, hourText, mendText, methodName, restockName, roleName, shortageText, spanText, unitsOf, vanStockText } from '@esmero/messages';
+import { capital, clockText, dayPlanText, dayText, dueText, faultSentence, fixed, hourText, mendText, methodName, restockName, roleName, shortageText, spanText, unitsOf, vanStockText } from '@esmero/messages';
+import type { NamedPlace } from '@esmero/exchange';
 import { dayAfter } from '@esmero/units';
 import { CollectionDesk } from '../../state/collection-desk';
 import { DayDesk, type Rain } from '../../state/day-desk';
@@ -347,6 +348,41 @@ export class DayPage {
   protected typeWay({ from, to, minutes }: { readonly from: string; readonly to: string; readonly minutes: number | null }): void {
     const others = this.desk.setUp().ways.filter((way) => !isWay(way, from, to));
     this.desk.change(this.wording.way, { ways: minutes === null ? others : [...others, { from, to, minutes }] });
+  }
+
+  protected readonly broughtText = signal('');
+  protected readonly broughtFaults = signal<readonly string[]>([]);
+
+  /** Home, the stops and the places to restock, in the rows of the travel table but for its second, which is home once more. */
+  private places({ start, stops, restocking }: Day): readonly NamedPlace[] {
+    return [{ name: start.name, key: 'home' }, ...stops.map(({ job }) => ({ name: job.name, key: job.id })), ...restocking.map(({ name }) => ({ name, key: name }))];
+  }
+
+  protected async bringWays(text: string): Promise<void> {
+    const day = this.desk.day();
+    if (!day) return;
+    const { readWays } = await import('@esmero/exchange');
+    const { ways, faults } = readWays(text, this.places(day));
+    this.broughtText.set(this.wording.brought(ways.length, faults.length));
+    this.broughtFaults.set(faults.map(faultSentence));
+    if (ways.length === 0) return;
+    const others = this.desk.setUp().ways.filter((known) => !ways.some(({ from, to }) => isWay(known, from, to)));
+    this.desk.change(this.wording.way, { ways: [...others, ...ways] });
+  }
+
+  protected async saveWays(): Promise<void> {
+    const day = this.desk.day();
+    if (!day) return;
+    const { writeWays } = await import('@esmero/exchange');
+    const table = travelTable(day);
+    const row = (at: number): number => (at === 0 ? 0 : at + 1);
+    download(`${day.date}.ways.csv`, writeWays(this.places(day), (from, to) => table[row(from)]![row(to)]!), 'text/csv');
+  }
+
+  protected closeWays(): void {
+    this.dialog.set(null);
+    this.broughtText.set('');
+    this.broughtFaults.set([]);
   }
 
   private async save(): Promise<void> {
