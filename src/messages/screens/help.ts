@@ -16,6 +16,7 @@ export const helpSteps = worded([
 /** Short answers for whoever is stuck. */
 export const helpText = worded({
   lead: 'Everything is worked out on this device. Only the weather is asked for elsewhere, when you press for it: the day and the coordinates of the site go to the server.',
+  whole: 'Day puts all jobs of a date in order, says what runs short and what to pack. Lots are many like cars in one place.',
   levels: 'Go low and look along the panel. When in doubt, take the dirtier level.',
   safety: 'Local codes, product sheets and licensed practice come before anything said here. Read the safety data sheets; gloves and eye protection; never mix products in one vessel.',
   kept: 'Jobs, stock and log are kept in this browser. Save a backup now and then under Jobs, above all before you clear the browser or change the device.',

@@ -23,6 +23,7 @@ declare const ESMERO_VERSION: string;
               <li><strong>{{ step.title }}.</strong> {{ step.text }}</li>
             }
           </ol>
+          <p>{{ wording.whole }}</p>
         </section>
         <section class="card">
           <h2>How dirty is it?</h2>
