@@ -55,6 +55,8 @@ export const dayPlanText = worded({
   tightest: (name: string, minutes: number): string => (minutes < 1 ? `No slack at ${name}.` : `Least slack at ${name}: ${fixed(minutes)} min.`),
   carry: (confidence: number): string => `Enough on ${percent(confidence)} of such days. The plan needs what stands in brackets.`,
   change: (change: DayChange, name: string): string => (change.code === 'leave' ? `${name} to the next day` : change.code === 'restock' ? 'Filled up on the way' : 'More is carried'),
+  jobs: (count: number): string => (count === 1 ? 'One job' : `${count} jobs`),
+  over: (count: number): string => `The hours of this day are over, with ${count === 1 ? 'one job' : `${count} jobs`} left.`,
   moved: (name: string, day: string): string => `${name} moved to ${day}`,
   window: (name: string): string => `Hours of ${name}`,
   order: 'The order',

@@ -145,10 +145,11 @@ export class DayDesk {
     return { rainFromHour };
   }
 
-  moveJob(says: string, id: string, date: string): void {
+  moveJobs(says: string, ids: readonly string[], date: string): void {
+    const to = (day: string): void => ids.forEach((id) => this.state.dispatch(collectionActions.moveJob({ id, date: day })));
     const from = this.date();
-    this.state.dispatch(collectionActions.moveJob({ id, date }));
-    this.undos.update((all) => [...all, { says, back: () => this.state.dispatch(collectionActions.moveJob({ id, date: from })) }]);
+    to(date);
+    this.undos.update((all) => [...all, { says, back: () => to(from) }]);
   }
 
   undo(): void {

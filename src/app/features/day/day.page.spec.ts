@@ -18,7 +18,7 @@ async function day(...providers: readonly Provider[]) {
     finish(id: string): void;
     setWindow(id: string, hours: { fromHour: number; untilHour: number }): void;
     show(date: string): void;
-    desk: { change(says: string, change: object): void; moveJob(says: string, id: string, date: string): void; undo(): void; setUp(): { windows: readonly { jobId: string }[]; order: readonly string[] } };
+    desk: { change(says: string, change: object): void; moveJobs(says: string, ids: readonly string[], date: string): void; undo(): void; setUp(): { windows: readonly { jobId: string }[]; order: readonly string[] } };
   };
   const shortage = (): string => all.element.querySelector('[data-shortage]')?.textContent?.trim() ?? '';
   return { ...all, names, page, shortage, van: TestBed.inject(VanStock) };
@@ -77,7 +77,7 @@ describe('the page of a day', () => {
   it('moves a job to another day and back', async () => {
     const { names, page, settle, press } = await day();
     const tomorrow = dayAfter(today(), 1);
-    page.desk.moveJob('moved', 'demo-track', tomorrow);
+    page.desk.moveJobs('moved', ['demo-track'], tomorrow);
     await settle();
     expect(names()).toHaveLength(5);
     const store = await TestBed.inject(STORE);
@@ -139,6 +139,23 @@ describe('the page of a day', () => {
     box.click();
     await settle();
     expect(element.querySelector<HTMLInputElement>('#pack-water')!.checked).toBe(true);
+  });
+
+  it('has what is left in the evening go to the next day at a press, and back', async () => {
+    vi.setSystemTime(new Date(2031, 6, 14, 19, 30));
+    const { element, press, settle, page, names } = await day();
+    expect(element.querySelector('[data-over]')!.textContent).toContain('with 6 jobs left');
+    await press('To the next day');
+    await settle();
+    expect(element.textContent).toContain('Nothing is planned for this day.');
+    page.show('2031-07-15');
+    await settle();
+    expect(names()).toHaveLength(6);
+    expect(element.querySelector('[data-over]')).toBeNull();
+    await press('Undo');
+    page.show('2031-07-14');
+    await settle();
+    expect(element.querySelector('[data-over]')).not.toBeNull();
   });
 
   it('says what to do on a day without jobs', async () => {

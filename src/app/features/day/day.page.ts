@@ -146,6 +146,18 @@ export class DayPage {
     return { key: job.id, id: job.id, number, begin, end, name: job.name, place: `${job.site.name} · ${what}`, method, notes };
   }
 
+  /** What is left of a day whose hours are past. */
+  protected readonly leftOver = computed(() => {
+    const nowMin = this.desk.nowMin();
+    if (nowMin === null || nowMin < this.desk.setUp().endHour * 60) return [];
+    return (this.desk.stops() ?? []).filter(({ id }) => !this.desk.done().has(id)).map(({ id }) => id);
+  });
+
+  protected leaveForTomorrow(): void {
+    const date = dayAfter(this.desk.date(), 1);
+    this.desk.moveJobs(this.wording.moved(this.wording.jobs(this.leftOver().length), dayText(date)), this.leftOver(), date);
+  }
+
   /** Where to go now; only on the day itself. */
   protected readonly next = computed(() => {
     const shown = this.shown();
@@ -329,7 +341,7 @@ export class DayPage {
   }
 
   private move({ id, name }: Job, date: string): void {
-    this.desk.moveJob(this.wording.moved(name, dayText(date)), id, date);
+    this.desk.moveJobs(this.wording.moved(name, dayText(date)), [id], date);
   }
 
   protected mend(change: DayChange): void {
