@@ -35,7 +35,7 @@ export const dayPlanText = worded({
   noMend: 'Nothing that is looked at mends it.',
   noPlan: (why: string): string => `The day could not be planned: ${why}`,
   backBy: (min: number): string => clockText(min),
-  past: (min: number): string => `${fixed(min)} min past the end`,
+  past: (min: number): string => `${spanText(min)} past the end`,
   cannot: (name: string): string => `${name}: at no hour of this day`,
   cannotWhy: 'Open it to see why, or give it another day.',
   ownOrder: (more: number): string => (more < 0.5 ? 'Your order costs no more than the best one.' : `Your order costs ${fixed(more)} min more than the best one, lateness reckoned in.`),
