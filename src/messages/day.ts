@@ -39,7 +39,7 @@ function changeText(change: DayChange, day: Day, u: Units): string {
 
 /** "With 10 L of water more: done by 16:40." */
 export const mendText = ({ change, plan }: MendBrief, day: Day, u: Units): string => {
-  const still = plan.shortage ? ` Then ${vanStockText(plan.shortage.kind, plan.shortage.needs, u)} are short.` : '';
+  const still = plan.shortage ? ` Then ${vanStockText(plan.shortage.kind, plan.shortage.needs, u)} ${plan.shortage.needs === 1 ? 'is' : 'are'} short.` : '';
   return `${changeText(change, day, u)}: done by ${clockText(plan.endMin)}.${still}`;
 };
 

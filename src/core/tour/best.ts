@@ -57,11 +57,14 @@ export function inOrder(order: readonly number[], problem: TourProblem): Ordered
   return tours[0] ? { tour: tours[0], within: 0 } : null;
 }
 
-/** What the van has left after each leg of a tour; less than nothing where it is short. */
-export function leftAlong({ legs }: Tour, problem: TourProblem): readonly Stocks[] {
+/**
+ * What the van has left after each leg of a tour; less than nothing where it is short.
+ * @param takes of each leg, as it is really begun
+ */
+export function leftAlong({ legs }: Tour, problem: TourProblem, takes: readonly Stocks[]): readonly Stocks[] {
   let [left, place] = [problem.has, problem.startPlace];
-  return legs.map(({ stop, depot }) => {
-    const { place: to, takes, gives } = problem.stops[stop]!;
+  return legs.map(({ stop, depot }, leg) => {
+    const { place: to, gives } = problem.stops[stop]!;
     if (depot !== null) {
       const by = problem.depots[depot]!;
       left = filled(gained(left, problem.travelMin[place]![by.place]!, problem), by.gives, problem.holds);
@@ -69,7 +72,7 @@ export function leftAlong({ legs }: Tour, problem: TourProblem): readonly Stocks
     }
     left = gained(left, problem.travelMin[place]![to ?? place]!, problem);
     place = to ?? place;
-    left = filled(left.map((one, i) => one - takes[i]!), gives, problem.holds);
+    left = filled(left.map((one, i) => one - takes[leg]![i]!), gives, problem.holds);
     return left;
   });
 }

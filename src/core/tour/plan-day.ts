@@ -219,12 +219,12 @@ function solve(asked: Asked): Solved {
 }
 
 /** The first stop at which the van has less than that takes. */
-function firstShortage(lefts: readonly Stocks[], { tour, ofStops }: Solved, problem: TourProblem): FirstShortage | null {
+function firstShortage(lefts: readonly Stocks[], takes: readonly Stocks[], { tour, ofStops }: Solved): FirstShortage | null {
   for (const [leg, left] of lefts.entries()) {
     const at = left.findIndex((one) => one < -1e-9);
     if (at < 0) continue;
     const { stop } = tour.legs[leg]!;
-    const needs = problem.stops[stop]!.takes[at]!;
+    const needs = takes[leg]![at]!;
     return { stop: ofStops[stop]!, kind: stockKinds[at]!, needs, left: Math.max(0, needs + left[at]!) };
   }
   return null;
@@ -235,11 +235,17 @@ function told(asked: Asked, solved: Solved): DayPlan {
   const { tour, within, ofStops, cannot } = solved;
   const doable = ofStops.filter((of) => of !== BREAK);
   const problem = problemOf(asked, doable);
-  const lefts = leftAlong(tour, problem);
+  const atHour = tour.legs.map(({ stop, beginMin }) => {
+    const of = ofStops[stop]!;
+    return of === BREAK ? null : services[of]!.learn(beginMin);
+  });
+  // The order was found with the most that each may take; told is what it takes at its hour.
+  const takes = atHour.map((one) => one?.takes ?? none);
+  const lefts = leftAlong(tour, problem, takes);
   const legs = tour.legs.map(({ stop, depot, ...leg }, i): DayLeg => {
     const of = ofStops[stop]!;
-    const visit = of === BREAK ? null : { job: services[of]!.at(leg.beginMin), plan: services[of]!.learn(leg.beginMin).plan };
-    return { ...leg, left: lefts[i]!.map((one) => Math.max(0, one)), takes: problem.stops[stop]!.takes, stop: of, restock: depot, visit };
+    const visit = of === BREAK ? null : { job: services[of]!.at(leg.beginMin), plan: atHour[i]!.plan };
+    return { ...leg, left: lefts[i]!.map((one) => Math.max(0, one)), takes: takes[i]!, stop: of, restock: depot, visit };
   });
-  return { legs, cannot, endMin: tour.endMin, lateMin: tour.lateMin, cost: tour.cost, within, shortage: firstShortage(lefts, solved, problem) };
+  return { legs, cannot, endMin: tour.endMin, lateMin: tour.lateMin, cost: tour.cost, within, shortage: firstShortage(lefts, takes, solved) };
 }

@@ -113,7 +113,8 @@ describe('the order of a day', () => {
         if (!tour) return;
         expect(tour.legs.map((leg) => leg.stop).sort()).toEqual(problem.stops.map((_one, i) => i));
         let at = problem.startMin;
-        for (const left of leftAlong(tour, problem)) expect(left[0]).toBeGreaterThanOrEqual(-1e-9);
+        const takes = tour.legs.map(({ stop }) => problem.stops[stop]!.takes);
+        for (const left of leftAlong(tour, problem, takes)) expect(left[0]).toBeGreaterThanOrEqual(-1e-9);
         for (const { arriveMin, beginMin, endMin } of tour.legs) {
           expect(arriveMin).toBeGreaterThanOrEqual(at - 1e-9);
           expect(beginMin).toBeGreaterThanOrEqual(arriveMin - 1e-9);
