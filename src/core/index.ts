@@ -35,7 +35,7 @@ export {
   withWeather,
 } from './edit';
 export type { OwnCar, Standing, Brush, Change } from './edit';
-export { DayPlanner, dayChances, dayMends, dayOf, fullVan, kmBetween, lotOf, lotPace, placesOf, planLot, roadKm, rowOfRestock, rowOfStop, stockKinds, usualDay, usualLot, travelTable, usualVan, vanNow, withDayChange, withMore } from './tour';
+export { DayPlanner, START, dayChances, dayMends, dayOf, fullVan, kmBetween, lotOf, lotPace, placesOf, planLot, rowOfRestock, rowOfStop, stockKinds, usualDay, usualLot, travelTable, usualVan, vanNow, withDayChange, withMore } from './tour';
 export type {
   DayBrief, DayChances, DayChange, DayLeg, DayMend, DayPlan, DayWay, FirstShortage, InStock, LegBrief, LegChance, LotCar, LotPace, LotPlan, LotShortage, LotStock, MendBrief,
   Since, StockKind,

@@ -34,7 +34,6 @@ export const dayPlanText = worded({
   noneToDo: 'Give a job this day, and it stands here with its hour.',
   noMend: 'Nothing that is looked at mends it.',
   noPlan: (why: string): string => `The day could not be planned: ${why}`,
-  backBy: (min: number): string => clockText(min),
   past: (min: number): string => `${spanText(min)} past the end`,
   cannot: (name: string): string => `${name}: at no hour of this day`,
   cannotWhy: 'Open it to see why, or give it another day.',

@@ -14,7 +14,6 @@ export const lotPlanText = worded({
   pace: ({ cars, ratio }: LotPace): string =>
     cars === 0 ? 'By the plan: no car tells of the pace yet.' : `By ${cars === 1 ? 'one car' : `${cars} cars`}: ${ratio >= 1 ? fixed((ratio - 1) * 100) : fixed((1 - ratio) * 100)} % ${ratio >= 1 ? 'slower' : 'quicker'} than planned.`,
   finish: (low: number, high: number): string => `Eight of ten such lots: ${clockText(low)} to ${clockText(high)}`,
-  afterwards: (now: string, count: number): string => `${now}, for ${count} cars`,
   forGood: (name: string): string => `“${name}” goes, with what was ticked off.`,
   loads: (count: number): string => (count === 1 ? 'with one load washed on the way' : `with ${count} loads washed on the way`),
   freshWater: 'A drop: fresh water in the buckets.',

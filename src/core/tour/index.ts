@@ -12,6 +12,6 @@ export { planLot } from './plan-lot';
 export type { LotCar, LotPlan, LotShortage, LotStock } from './plan-lot';
 export { stockKinds } from './stocks';
 export type { StockKind } from './stocks';
-export { kmBetween, placesOf, rowOfRestock, rowOfStop, travelTable } from './travel';
-export { dayOf, fullVan, lotOf, roadKm, usualDay, usualLot, usualVan, vanNow, withMore } from './set-up';
+export { START, kmBetween, placesOf, rowOfRestock, rowOfStop, travelTable } from './travel';
+export { dayOf, fullVan, lotOf, usualDay, usualLot, usualVan, vanNow, withMore } from './set-up';
 export type { InStock } from './set-up';

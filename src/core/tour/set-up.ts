@@ -2,7 +2,7 @@ import { defaultChoices, habitsIn, newJob } from '../edit';
 import type { Brought, Day, DaySetUp, EntryItems, EntryKind, Job, LibraryEntry, Lot, LotClassSetUp, LotSetUp, Spot, TowelRole, Travel, Van, VanSetUp } from '../model';
 import { zonesIn } from '../vehicle';
 import { carrying } from './stocks';
-import { END, START, kmBetween, rowOfRestock, rowOfStop, travelTable } from './travel';
+import { END, START, rowOfRestock, rowOfStop, travelTable } from './travel';
 
 /** What the stock has for a van. */
 export interface InStock {
@@ -121,6 +121,3 @@ export const usualVan = (home: Spot): VanSetUp => ({
   ...{ id: 'van', name: 'Van', home, tankL: 60, inTankL: 60, dirtyL: 40, inDirtyL: 0, chargePerMin: 0 },
   ...{ people: 1, matL: 0, steps: true, roadFactor: 1.4, kmPerHour: 30, parkMin: 3, restocking: [] },
 });
-
-/** How far it is over the roads as the van reckons them, km. */
-export const roadKm = (from: Spot, to: Spot, { roadFactor }: VanSetUp): number => kmBetween(from, to) * roadFactor;

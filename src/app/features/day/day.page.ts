@@ -5,7 +5,7 @@ import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import type { MenuItem } from 'primeng/api';
 import { Button, ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
-import { type DayAnswer, type DayAsked, type DayChange, type LegBrief, stockKinds, travelTable } from '@esmero/core';
+import { type DayAnswer, type DayAsked, type DayChange, type LegBrief, START, rowOfRestock, rowOfStop, stockKinds, travelTable } from '@esmero/core';
 import type { Day, Job, KnownWay } from '@esmero/model';
 import { capital, clockText, dayPlanText, dayText, dueText, faultSentence, fixed, hourText, mendText, methodName, restockName, roleName, shortageText, spanText, unitsOf, vanStockText } from '@esmero/messages';
 import type { NamedPlace } from '@esmero/exchange';
@@ -182,7 +182,7 @@ export class DayPage {
   private wayTo(day: Day, { stop }: LegBrief): number {
     const last = [...this.desk.done().keys()].at(-1);
     const from = last === undefined ? -1 : day.stops.findIndex(({ job }) => job.id === last);
-    return travelTable(day)[from < 0 ? 0 : 2 + from]![2 + stop!]!;
+    return travelTable(day)[from < 0 ? START : rowOfStop(from)]![rowOfStop(stop!)]!;
   }
 
   protected readonly shortage = computed(() => {
@@ -246,13 +246,13 @@ export class DayPage {
     if (!shown) return [];
     const { day, answer: { plan } } = shown;
     const table = travelTable(day);
-    const home = { key: 'home', name: day.start.name, row: 0 };
+    const home = { key: 'home', name: day.start.name, row: START };
     const places = [
       home,
       ...plan.legs.flatMap(({ stop, restock }) => {
         if (stop === null) return [];
-        const by = restock === null ? [] : [{ key: day.restocking[restock]!.name, name: day.restocking[restock]!.name, row: 2 + day.stops.length + restock }];
-        return [...by, { key: day.stops[stop]!.job.id, name: day.stops[stop]!.job.name, row: 2 + stop }];
+        const by = restock === null ? [] : [{ key: day.restocking[restock]!.name, name: day.restocking[restock]!.name, row: rowOfRestock(day, restock) }];
+        return [...by, { key: day.stops[stop]!.job.id, name: day.stops[stop]!.job.name, row: rowOfStop(stop) }];
       }),
       home,
     ];
