@@ -94,7 +94,7 @@ test('a backup with a picture goes to another browser, with nothing different', 
   await page.locator('esm-picture-pairs input[type="file"]').first().setInputFiles({ name: 'before.png', mimeType: 'image/png', buffer: pixel });
   await expect(page.locator('esm-picture-pairs img')).toBeVisible();
   const backup = await backedUp(page);
-  await expect(page.getByText(/31 jobs, \d+ library items and one picture/)).toBeVisible();
+  await expect(page.getByText(/37 jobs, \d+ library items and one picture/)).toBeVisible();
   const mine = await storedJob(page, 'demo-deck');
   const other = await (await pinned(await browser.newContext())).newPage();
   await other.goto(new URL('/jobs', page.url()).href);

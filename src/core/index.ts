@@ -40,6 +40,10 @@ export type {
   DayBrief, DayChances, DayChange, DayLeg, DayMend, DayPlan, DayWay, FirstShortage, InStock, LegBrief, LegChance, LotCar, LotPace, LotPlan, LotShortage, LotStock, MendBrief,
   Since, StockKind,
 } from './tour';
+export { carsOf, doneOn, dueState, dueStates, isOf, newVisit } from './clients';
+export type { CarVisits, Due, DueBand, DueCar, DueState } from './clients';
+export { billOf, quoteOf, invoiceOf, numbersOf, seasonIntervals, seasonMethods, usualBusiness } from './price';
+export type { BillWords, CarsPrice, Cost, Price, QuoteAnswer, QuoteAsked, Season, SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
 export { studies } from './questions';
 export type { About, DayAnswer, DayAsked, LotBrief, Studies, StudyKind } from './questions';
 export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';
@@ -53,7 +57,7 @@ export {
   everything, hasWords, historyOf, isUseful, learn, logOf, ratiosOf, runStates, searchLog, withLearned,
   withoutLearned, wordsOf,
 } from './history';
-export type { Learned, Lesson, LogEntry, LogQuery, RunState } from './history';
+export type { Learned, Lesson, LogEntry, LogQuery, RunState, Whose } from './history';
 export {
   approachEffectsOf, bucketSpread, compareBuckets, crossingsOf, finish, habitAnswers, hoursOfDay, lastsOf,
   nextVisitOf, packingListOf, runBuckets, takeWeights, tradeOffsOf, usualLeg, helpOf, whatIf, workOrdersOf,

@@ -1,6 +1,7 @@
 import type { Collection, LibraryEntry } from '@esmero/model';
 import { type Day, dayAfter, daysBetween } from '@esmero/units';
 import { placed } from './dates';
+import { business, clients } from './clients';
 import { harbourSetUp, harbourVan } from './day';
 import { dealerSetUp } from './lot';
 import { jobs } from './jobs';
@@ -42,6 +43,8 @@ export function demoOn(today: Day): Collection {
     { kind: 'van', item: harbourVan },
     { kind: 'day', item: harbourSetUp(today) },
     { kind: 'lot', item: dealerSetUp(dayAfter(today, 3)) },
+    ...clients.map((item) => ({ kind: 'client' as const, item })),
+    { kind: 'business', item: business },
   ] as const;
   const library = [...demo.library, ...plans.map((one): LibraryEntry => ({ ...one, archived: false }))];
   return { ...demo, library, jobs: jobs.map((job) => placed(job, today)), movements: moved };

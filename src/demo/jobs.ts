@@ -1,6 +1,7 @@
 import { type Job, type Package, type SoilKind, type SoilLevel, type SoilMap, type ZoneId, type ZoneSoil, noCare, usualScope } from '@esmero/model';
 import { defaultChoices as choices, zonesIn } from '@esmero/core';
 import { celsius } from '@esmero/units';
+import { clients } from './clients';
 import { brushes, careProducts, device, foamer, gear, packages, products, sites, spareBuckets, spareGear, towels, vehicles, vessels } from './library';
 
 type Mark = readonly [kind: SoilKind, level: SoilLevel];
@@ -46,6 +47,7 @@ const base = {
   pictures: [],
   signed: null,
   arrivedAt: null,
+  bills: [],
   weather: null,
   consent: null,
   refused: null,
@@ -60,8 +62,9 @@ const base = {
 
 const sold = ({ id, name, scope, care, priceMinor }: Package): Pick<Job, 'scope' | 'soldAs' | 'care'> => ({ scope, care, soldAs: { id, name, priceMinor } });
 
-const job = (rest: Omit<Job, 'soil' | keyof typeof base> & Partial<Job>, seen: Seen): Job => ({
+const job = (rest: Omit<Job, 'soil' | 'clientId' | keyof typeof base> & Partial<Job>, seen: Seen): Job => ({
   ...base,
+  clientId: clients.find(({ name }) => name === rest.client)?.id ?? null,
   ...rest,
   soil: walkRound(rest, seen),
 });

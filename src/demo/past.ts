@@ -1,12 +1,17 @@
 import { randomLcg, randomNormal } from 'd3-random';
-import { type Plan, type Task, endRun, noteEvents, noteUse, planJob, startRun, tasksOf, ticksOf, usageAccount, useOf } from '@esmero/core';
-import { type Job, type SoilLevel, type SoilMap, type TowelRole, type ZoneId, soilLevels } from '@esmero/model';
+import { type Plan, type QuoteAnswer, type Task, billOf, endRun, finish, invoiceOf, noteEvents, noteUse, planJob, quoteOf, startRun, tasksOf, ticksOf, usageAccount, useOf } from '@esmero/core';
+import { type Bill, type BillKind, type Job, type SoilLevel, type SoilMap, type TowelRole, type ZoneId, soilLevels } from '@esmero/model';
 import { type Day, dayAfter, instantAt } from '@esmero/units';
+import { business, clients } from './clients';
+import { harbourVan } from './day';
 import { jobs } from './jobs';
+import { sites, vehicles } from './library';
 
 /** A car that is washed again and again. */
 interface Regular {
   readonly of: string;
+  /** What is otherwise than with the job that it goes by. */
+  readonly rest?: Partial<Job>;
   readonly name: string;
   readonly everyDays: number;
   readonly visits: number;
@@ -19,7 +24,12 @@ const regulars: readonly Regular[] = [
   { of: 'demo-yard', name: 'Weekly wash, driving school', everyDays: 7, visits: 9, lastDays: 6, hour: 8 },
   { of: 'demo-courtyard', name: 'Courtyard round, council sedan', everyDays: 21, visits: 4, lastDays: 13, hour: 10 },
   { of: 'demo-deck', name: 'Evening wash, family estate', everyDays: 25, visits: 3, lastDays: 9, hour: 17 },
+  { of: 'demo-courtyard', rest: { client: 'Bakery by the steps', clientId: 'c-baker', vehicle: vehicles.baker }, name: 'Bakery van', everyDays: 14, visits: 4, lastDays: 18, hour: 14 },
+  { of: 'demo-courtyard', rest: { client: 'Harbour pilot', clientId: 'c-pilot', vehicle: vehicles.pilot, site: { ...sites.quay, tap: false } }, name: 'Pilot’s sedan', everyDays: 30, visits: 2, lastDays: 55, hour: 11 },
 ];
+
+/** Clients of the town pay promptly. */
+const PAID_AFTER_DAYS = 5;
 
 /** Seeded, so that everybody's demo has the same past. */
 const SEED = 0.4711;
@@ -72,8 +82,8 @@ function counted(job: Job, at: number, hands: Hands): Job {
   return noteUse(job, useOf(account, { leftMl: Object.fromEntries(left), opened: Object.fromEntries(towels) }, at));
 }
 
-function visit(template: Job, { of, name, hour }: Regular, date: Day, hands: Hands): Job {
-  const job: Job = { ...template, id: `${of}-${date}`, name, date, hour, marks: [], soil: soilThen(template.soil, hands) };
+function visit(template: Job, { of, rest, name, hour }: Regular, date: Day, hands: Hands): Job {
+  const job: Job = { ...template, id: `${rest?.clientId ?? of}-${date}`, name, date, hour, marks: [], soil: soilThen(template.soil, hands) };
   const plan = planJob(job);
   const startedAt = instantAt(date, hour, job.site.utcOffsetH);
   const done = worked(startRun(job, startedAt), plan, startedAt, hands);
@@ -82,11 +92,36 @@ function visit(template: Job, { of, name, hour }: Regular, date: Day, hands: Han
   return counted(endRun(done, endedAt), endedAt + 300_000, hands);
 }
 
+const addressOf = ({ client, clientId }: Job): string => [client, clients.find(({ id }) => id === clientId)?.places[0]?.address ?? ''].filter(Boolean).join('\n');
+
+/** What was quoted and billed, numbered as it went out. */
+class Papers {
+  /** A car that comes again and again was quoted once. */
+  private readonly quotes = new Map<string, QuoteAnswer>();
+  private readonly out: Bill[] = [];
+
+  billed(job: Job, template: Job): Job {
+    const quote = this.quotes.get(template.vehicle.id) ?? finish(quoteOf({ job: template, business, van: harbourVan }));
+    if (!quote) return job;
+    this.quotes.set(template.vehicle.id, quote);
+    const words = { wash: `${job.soldAs?.name ?? 'Wash of the outside'}, ${job.vehicle.name}`, discount: '' };
+    const numbers = (kind: BillKind): readonly string[] => this.out.flatMap((bill) => (bill.kind === kind ? [bill.number] : []));
+    const quoted = billOf({ id: `${job.id}.quote`, kind: 'quote', on: dayAfter(job.date, -2), cars: 1, to: addressOf(job), words, quote, business, numbers: numbers('quote') });
+    const invoice = { ...invoiceOf(quoted, `${job.id}.invoice`, job.date, business, numbers('invoice')), paidOn: dayAfter(job.date, PAID_AFTER_DAYS) };
+    this.out.push(quoted, invoice);
+    return { ...job, bills: [quoted, invoice] };
+  }
+}
+
 /** The runs of the last months, the first one first: each as its plan had it and the hands of the van did it. */
 export function* pastRuns(today: Day): Generator<Job> {
   const hands: Hands = { pace: 1.12, pour: 1.15, spread: 0.12, normal: randomNormal.source(randomLcg(SEED))(0, 1) };
   const visits = regulars
     .flatMap((regular) => Array.from({ length: regular.visits }, (_, i) => ({ regular, date: dayAfter(today, -regular.lastDays - i * regular.everyDays) })))
     .sort((p, q) => p.date.localeCompare(q.date));
-  for (const { regular, date } of visits) yield visit(jobs.find(({ id }) => id === regular.of)!, regular, date, hands);
+  const papers = new Papers();
+  for (const { regular, date } of visits) {
+    const template = { ...jobs.find(({ id }) => id === regular.of)!, ...regular.rest };
+    yield papers.billed(visit(template, regular, date, hands), template);
+  }
 }

@@ -1,6 +1,8 @@
 import type { EntryKind } from '@esmero/model';
+import { ClientDocument } from './documents/client';
 import { GearDocument, TowelBatchDocument, VesselDocument } from './documents/equipment';
 import { HabitSetDocument } from './documents/habits';
+import { BusinessDocument } from './documents/price';
 import { ProductDocument } from './documents/product';
 import { PackageDocument } from './documents/scope';
 import { DaySetUpDocument, LotSetUpDocument, VanSetUpDocument } from './documents/set-up';
@@ -21,6 +23,8 @@ const documents: Readonly<Record<EntryKind, new () => object>> = {
   van: VanSetUpDocument,
   day: DaySetUpDocument,
   lot: LotSetUpDocument,
+  client: ClientDocument,
+  business: BusinessDocument,
 };
 
 /** Holds a form to the same rules as a file. */

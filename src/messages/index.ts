@@ -30,6 +30,8 @@ export * from './day';
 export * from './day-plan';
 export * from './lot';
 export * from './lot-plan';
+export * from './price';
+export * from './clients';
 export * from './stock';
 export * from './transfer';
 export * from './notices';

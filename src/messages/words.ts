@@ -419,6 +419,8 @@ export const libraryName: Readonly<Record<EntryKind, { one: string; many: string
   van: { one: 'van', many: 'Vans' },
   day: { one: 'day', many: 'Days' },
   lot: { one: 'lot', many: 'Lots' },
+  client: { one: 'client', many: 'Clients' },
+  business: { one: 'business', many: 'Prices' },
 };
 
 export const pileName: Readonly<Record<Pile, string>> = {

@@ -1,4 +1,5 @@
 import type { TDocumentDefinitions } from 'pdfmake/interfaces';
+import { bill } from './bill';
 import { handover } from './handover';
 import { labels } from './labels';
 import type { Paper } from './paper';
@@ -13,5 +14,7 @@ export function documentOf(paper: Paper): TDocumentDefinitions {
       return handover(paper);
     case 'labels':
       return labels(paper);
+    case 'bill':
+      return bill(paper);
   }
 }

@@ -66,5 +66,24 @@ export interface LabelsPaper {
   readonly caution: string;
 }
 
+/** A quote or an invoice. What it costs oneself is not in it. */
+export interface BillPaper {
+  readonly kind: 'bill';
+  readonly title: string;
+  /** Who sends it: name, address, contact, tax number. */
+  readonly from: readonly string[];
+  readonly to: readonly string[];
+  /** Day, until when it holds or when it is due. */
+  readonly facts: readonly (readonly [name: string, value: string])[];
+  readonly lines: readonly { readonly text: string; readonly count: string; readonly amount: string }[];
+  readonly sums: readonly (readonly [name: string, value: string])[];
+  /** What there is to pay, said large. */
+  readonly total: readonly [name: string, value: string];
+  readonly notesTitle: string;
+  readonly notes: readonly string[];
+  readonly terms: string;
+  readonly foot: string;
+}
+
 /** Anything that is handed over as PDF: nothing but texts, so that it can be sent to a worker. */
-export type Paper = WorkOrderPaper | HandoverPaper | LabelsPaper;
+export type Paper = WorkOrderPaper | HandoverPaper | LabelsPaper | BillPaper;

@@ -6,7 +6,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { runs } from '@esmero/testing';
 import { documentOf } from './document';
 import { labelLine } from './labels';
-import type { HandoverPaper, Paper, WorkOrderPaper } from './paper';
+import type { BillPaper, HandoverPaper, Paper, WorkOrderPaper } from './paper';
 
 const font = (weight: number): string => fileURLToPath(new URL(`../../node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`, import.meta.url));
 
@@ -93,6 +93,17 @@ describe('papers', () => {
 
   it('leave a line for whoever has not signed yet', async () => {
     expect((await read({ ...paper, signed: null })).join('')).toContain('Dateandclient');
+  });
+
+  it('say on a bill what it is for, how much, to whom and until when', async () => {
+    const made: BillPaper = {
+      kind: 'bill', title: 'Quote Q2031-001', from: ['Two and a Van', 'Mill Lane'], to: ['The household', '7 Steps'], facts: [['Number', 'Q2031-001'], ['Holds until', '13 Aug 2031']],
+      lines: [{ text: 'Wash, an estate', count: '3', amount: '€120.00' }, { text: 'Three cars, less', count: '', amount: '-€20.00' }],
+      sums: [['Before tax', '€100.00'], ['VAT 20 %', '€20.00']], total: ['Quote', '€120.00'], notesTitle: 'Otherwise', notes: ['If it is gritty: €9.00 more.'], terms: 'Thank you.', foot: 'Two and a Van',
+    };
+    const text = (await read(made)).join('');
+    const given = [made.title, ...made.from, ...made.to, ...made.facts.flat(), ...made.lines.flatMap((line) => Object.values(line)), ...made.sums.flat(), ...made.total, made.notesTitle, ...made.notes, made.terms];
+    for (const one of given) expect(text).toContain(closed(one));
   });
 
   it('put every vessel on a label with its ratio and the caution', async () => {

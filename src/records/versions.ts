@@ -1,5 +1,5 @@
 /** The version of a job that is written; as many as there are steps to it, and one. */
-export const jobVersion = 14;
+export const jobVersion = 15;
 
 /** The same of a collection. */
-export const collectionVersion = 14;
+export const collectionVersion = 15;

@@ -2,7 +2,7 @@ import type { JobBrief } from '@esmero/model';
 import type { StoredJob } from './stored';
 
 /** Rises when briefs know something that they did not. */
-export const BRIEFS = 2;
+export const BRIEFS = 3;
 
 export const isOfToday = (kept: unknown): boolean => kept === BRIEFS;
 
@@ -15,12 +15,12 @@ export type StoredBrief = Omit<StoredJob, 'job'> & {
 
 /** What lists, the log and learning need of a job. */
 export const briefOf = ({ job, ...kept }: StoredJob): StoredBrief => {
-  const { id, name, client, date, note, currency, consent, refused, vehicle, site, marks, pictures, choices, run } = job;
+  const { id, name, client, clientId, date, hour, note, currency, consent, refused, vehicle, site, marks, pictures, choices, bills, run } = job;
   return {
     ...kept,
     photos: [...marks, ...pictures].flatMap(({ photo }) => photo ?? []),
     job: {
-      ...{ id, name, client, date, note, currency, consent, refused },
+      ...{ id, name, client, clientId, date, hour, note, currency, consent, refused, bills },
       vehicle: { id: vehicle.id, name: vehicle.name, body: vehicle.body },
       site: { name: site.name, runoff: site.runoff, utcOffsetH: site.utcOffsetH },
       marks: marks.map(({ note: text }) => ({ note: text })),

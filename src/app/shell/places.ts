@@ -14,9 +14,11 @@ const rarely = (path: string, name: string, icon: string): Place => ({ path, nam
 export const places: readonly Place[] = [
   often('/day', 'Day', 'pi-calendar'),
   often('/jobs', 'Jobs', 'pi-car'),
+  rarely('/clients', 'Clients', 'pi-users'),
   often('/stock', 'Van', 'pi-truck'),
   rarely('/lots', 'Lots', 'pi-th-large'),
   often('/log', 'Log', 'pi-list-check'),
   rarely('/bench', 'Mixing', 'pi-calculator'),
   rarely('/library/vehicle', 'Library', 'pi-book'),
+  rarely('/prices', 'Prices', 'pi-wallet'),
 ];

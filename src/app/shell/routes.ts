@@ -37,6 +37,21 @@ export const routes: Routes = [
     loadComponent: () => import('../features/log/log.page').then((m) => m.LogPage),
   },
   {
+    path: 'clients',
+    title: 'Clients · Esmero',
+    loadComponent: () => import('../features/clients/clients.page').then((m) => m.ClientsPage),
+  },
+  {
+    path: 'clients/:id',
+    title: 'Client · Esmero',
+    loadComponent: () => import('../features/clients/client.page').then((m) => m.ClientPage),
+  },
+  {
+    path: 'prices',
+    title: 'Prices · Esmero',
+    loadComponent: () => import('../features/prices/prices.page').then((m) => m.PricesPage),
+  },
+  {
     path: 'more',
     title: 'More · Esmero',
     loadComponent: () => import('./more.page').then((m) => m.MorePage),
@@ -76,6 +91,11 @@ export const routes: Routes = [
         path: 'method',
         title: 'Method · Esmero',
         loadComponent: () => import('../features/method/method.stage').then((m) => m.MethodStage),
+      },
+      {
+        path: 'price',
+        title: 'Price · Esmero',
+        loadComponent: () => import('../features/price/price.stage').then((m) => m.PriceStage),
       },
       {
         path: 'mix',

@@ -5,6 +5,7 @@ export const stages: readonly { readonly path: StageName; readonly name: string 
   { path: 'site', name: 'Site' },
   { path: 'walk-round', name: 'Walk-round' },
   { path: 'method', name: 'Method' },
+  { path: 'price', name: 'Price' },
   { path: 'mix', name: 'Mix' },
   { path: 'towels', name: 'Towels' },
   { path: 'order', name: 'Work order' },

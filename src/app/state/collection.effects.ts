@@ -4,7 +4,7 @@ import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
 import { catchError, concatMap, filter, from, map, mergeMap, of, switchMap, take, tap } from 'rxjs';
 import { storeText } from '@esmero/frame';
-import type { LibraryEntry } from '@esmero/model';
+import { type LibraryEntry, libraryKinds } from '@esmero/model';
 import type { KeepFault, Kept, Store } from '@esmero/store';
 import { deskFeature } from './desk';
 import { PLANNING, STORE, TABS } from './ports';
@@ -42,7 +42,7 @@ export const loadCollection = createEffect(
   { functional: true },
 );
 
-const isPlanned = ({ kind }: LibraryEntry): boolean => kind === 'van' || kind === 'day' || kind === 'lot';
+const isOfLibrary = ({ kind }: LibraryEntry): boolean => (libraryKinds as readonly string[]).includes(kind);
 
 /** Items are saved one after the other: each is compared with what the last one left. */
 export const writeEntry = createEffect(
@@ -55,8 +55,8 @@ export const writeEntry = createEffect(
           case 'saved':
             return collectionActions.entrySaved({ stored: saved.stored });
           case 'conflict':
-            // A day, a lot or the van is soon changed once more; items of the library are compared.
-            if (isPlanned(entry)) return collectionActions.problem({ message: storeText.changedElsewhere(entry.item.name) });
+            // Items of the library are compared; what has a page of its own is soon changed once more.
+            if (!isOfLibrary(entry)) return collectionActions.problem({ message: storeText.changedElsewhere(entry.item.name) });
             return collectionActions.entryConflict({ mine: saved.mine, theirs: saved.theirs, fields: saved.fields });
           default:
             return collectionActions.problem({ message: faultText(saved) });

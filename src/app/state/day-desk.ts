@@ -5,6 +5,7 @@ import type { Day, DaySetUp, Job, JobBrief, VanSetUp } from '@esmero/model';
 import { CollectionDesk } from './collection-desk';
 import { NOW } from './clock';
 import { collectionActions, collectionFeature } from './collection';
+import { Entries } from './entries';
 import { JobReads } from './job-reads';
 import { questionOf } from './study';
 import { dayHere } from './today';
@@ -36,6 +37,7 @@ export class DayDesk {
   private readonly state = inject(State);
   private readonly collection = inject(CollectionDesk);
   private readonly reads = inject(JobReads);
+  private readonly entries = inject(Entries);
   private readonly vanStock = inject(VanStock);
   private readonly now = inject(NOW);
   private readonly weather = inject(WEATHER);
@@ -49,7 +51,7 @@ export class DayDesk {
   /** Minutes from midnight, in steps; null on another day. */
   readonly nowMin = computed(() => (this.isToday() ? Math.max(this.minutes(), Math.floor((hourHere(this.now()) * 60) / STEP_MIN) * STEP_MIN) : null));
 
-  readonly setUp = computed((): DaySetUp => this.vanStock.items('day').find(({ date }) => date === this.date()) ?? usualDay(this.date()));
+  readonly setUp = computed((): DaySetUp => this.entries.items('day').find(({ date }) => date === this.date()) ?? usualDay(this.date()));
 
   private readonly jobs = this.state.selectSignal(collectionFeature.selectJobs);
   /** Those of this date that have not been sent away, in brief. */
@@ -116,18 +118,18 @@ export class DayDesk {
   /** @param says what was done, to be taken back by that name */
   change(says: string, change: Partial<DaySetUp>): void {
     const before = this.setUp();
-    this.vanStock.put('day', { ...before, ...change });
-    this.undos.update((all) => [...all, { says, back: () => this.vanStock.put('day', before) }]);
+    this.entries.put('day', { ...before, ...change });
+    this.undos.update((all) => [...all, { says, back: () => this.entries.put('day', before) }]);
   }
 
   /** The van has what the stop took no longer, and dirty water in its place. */
   finish(says: string, jobId: string, takes: { readonly waterL: number; readonly dirtyL: number } | null): void {
     const [before, van] = [this.setUp(), this.van()];
     const endHour = hourHere(this.now());
-    this.vanStock.put('day', { ...before, done: [...before.done.filter((one) => one.jobId !== jobId), { jobId, endHour }] });
+    this.entries.put('day', { ...before, done: [...before.done.filter((one) => one.jobId !== jobId), { jobId, endHour }] });
     if (takes) this.changeVan({ inTankL: Math.max(0, van.inTankL - takes.waterL), inDirtyL: Math.min(van.dirtyL, van.inDirtyL + takes.dirtyL) });
     const tanks: Partial<VanSetUp> = { inTankL: van.inTankL, inDirtyL: van.inDirtyL };
-    this.undos.update((all) => [...all, { says, back: () => (this.vanStock.put('day', before), this.changeVan(tanks)) }]);
+    this.undos.update((all) => [...all, { says, back: () => (this.entries.put('day', before), this.changeVan(tanks)) }]);
   }
 
   changeVan(change: Partial<VanSetUp>): void {

@@ -1,8 +1,9 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
 import { type InStock, amountAt, stockItem, usualVan } from '@esmero/core';
-import { type Brought, type EntryItems, type EntryKind, type LibraryEntry, type TowelRole, type VanSetUp, somewhere, towelRoles } from '@esmero/model';
+import { type Brought, type TowelRole, type VanSetUp, somewhere, towelRoles } from '@esmero/model';
 import { CollectionDesk } from './collection-desk';
+import { Entries } from './entries';
 import { settingsFeature } from './settings';
 
 /** Places in which towels are clean: at hand, and set aside for a job. */
@@ -12,39 +13,36 @@ const clean = ['shelf', 'reserved'] as const;
 @Injectable({ providedIn: 'root' })
 export class VanStock {
   private readonly collection = inject(CollectionDesk);
+  private readonly entries = inject(Entries);
   readonly units = inject(State).selectSignal(settingsFeature.selectUnits);
 
   /** As it is kept; null before anybody has set one up. */
-  private readonly kept = computed(() => this.items('van')[0] ?? null);
+  private readonly kept = computed(() => this.entries.items('van')[0] ?? null);
   readonly van = computed((): VanSetUp => this.kept() ?? usualVan({ name: 'home', ...this.firstSite() }));
 
   private readonly counted = computed(() => new Set(this.collection.movements().flatMap(({ entries }) => entries.map(({ item }) => item))));
   readonly stock = computed((): InStock => {
     const [counted, balances] = [this.counted(), this.collection.balances()];
-    const battery = this.items('gear').reduce((sum, { id, flowLMin, batteryMin }) => {
+    const battery = this.entries.items('gear').reduce((sum, { id, flowLMin, batteryMin }) => {
       if (batteryMin === null || flowLMin === 0) return sum;
       const item = stockItem('gear', id);
       // Packs that nobody has counted are taken to be full.
       return sum + (counted.has(item) ? amountAt(balances, item, 'shelf') : batteryMin);
     }, 0);
     const towels = (role: TowelRole): number =>
-      this.items('towel').filter((batch) => batch.role === role).reduce((sum, { id }) => sum + clean.reduce((all, place) => all + amountAt(balances, stockItem('towel', id), place), 0), 0);
+      this.entries.items('towel').filter((batch) => batch.role === role).reduce((sum, { id }) => sum + clean.reduce((all, place) => all + amountAt(balances, stockItem('towel', id), place), 0), 0);
     return { batteryMin: battery, towels: Object.fromEntries(towelRoles.map((role) => [role, towels(role)])) as InStock['towels'] };
   });
   /** A product that nobody has counted is not known to run out. */
   readonly products = computed((): readonly Brought[] => {
     const counted = this.counted();
-    return this.items('product')
+    return this.entries.items('product')
       .filter(({ id }) => counted.has(stockItem('product', id)))
       .map(({ id }) => ({ productId: id, ml: clean.reduce((sum, place) => sum + amountAt(this.collection.balances(), stockItem('product', id), place), 0) }));
   });
 
-  items<K extends EntryKind>(kind: K): readonly EntryItems[K][] {
-    return this.collection.library().flatMap((entry: LibraryEntry) => (entry.kind === kind && !entry.archived ? [entry.item as EntryItems[K]] : []));
-  }
-
   change(change: Partial<VanSetUp>): void {
-    this.put('van', { ...this.van(), ...change });
+    this.entries.put('van', { ...this.van(), ...change });
   }
 
   /** Takes water out of the tank; of a van that nobody has set up nobody knows what is in it. */
@@ -53,18 +51,7 @@ export class VanStock {
     if (van) this.change({ inTankL: Math.max(0, van.inTankL - litres) });
   }
 
-  /** Saves a set-up, new or changed. */
-  put<K extends 'van' | 'day' | 'lot'>(kind: K, item: EntryItems[K]): void {
-    const base = this.collection.library().find((entry) => entry.kind === kind && entry.item.id === item.id) ?? null;
-    this.collection.put({ kind, archived: false, item } as LibraryEntry, base);
-  }
-
-  archive<K extends 'day' | 'lot'>(kind: K, item: EntryItems[K]): void {
-    const base = this.collection.library().find((entry) => entry.kind === kind && entry.item.id === item.id);
-    if (base) this.collection.put({ kind, archived: true, item } as LibraryEntry, base);
-  }
-
   private firstSite(): Pick<VanSetUp['home'], 'latitudeDeg' | 'longitudeDeg'> {
-    return this.items('site')[0] ?? somewhere;
+    return this.entries.items('site')[0] ?? somewhere;
   }
 }

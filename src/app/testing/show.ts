@@ -8,7 +8,7 @@ import { deskWith } from './desk';
 import { pressable } from './pressable';
 
 /** A part of the application on a desk with the first demo job, perhaps changed; buttons are pressed by their text. */
-export async function show<T>(part: Type<T>, providers: readonly Provider[] = [], change?: (job: Job) => Job) {
+export async function show<T>(part: Type<T>, providers: readonly Provider[] = [], change?: (job: Job) => Job, inputs: Readonly<Record<string, unknown>> = {}) {
   const desk = await deskWith(undefined, providers);
   const job = TestBed.inject(JobDesk);
   if (change) {
@@ -17,6 +17,7 @@ export async function show<T>(part: Type<T>, providers: readonly Provider[] = []
     await desk.settle();
   }
   const fixture = TestBed.createComponent(part);
+  for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);
   const element = fixture.nativeElement as HTMLElement;
   const settle = async (): Promise<void> => {
     fixture.detectChanges();

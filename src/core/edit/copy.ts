@@ -4,7 +4,7 @@ const MOST_LETTERS = 160;
 
 /**
  * The same car, place and habits for another visit. What was seen, measured, agreed or done belongs to that day: soil
- * becomes forecast, and readings, weather, consent, signature, pictures and run stay behind.
+ * becomes forecast, and readings, weather, consent, signature, pictures, bills and run stay behind.
  * @param date ISO day of the new visit
  */
 export const copyJob = (job: Job, id: string, date: string): Job => ({
@@ -20,5 +20,6 @@ export const copyJob = (job: Job, id: string, date: string): Job => ({
   refused: null,
   pictures: [],
   arrivedAt: null,
+  bills: [],
   run: null,
 });

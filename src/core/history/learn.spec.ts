@@ -175,10 +175,10 @@ describe('learning from runs', () => {
     const forecast = seenG / forecastG;
     const visit = (client: string, level: 1 | 2): Job => run(1, { ...job, client, since, soil: soilAll('dust', level) });
     const jobs = [visit('Bay Bakery', 2), visit('Bay Bakery', 2), visit('Bay Bakery', 2), visit('Somebody else', 1)];
-    const soil = learn(jobs, 'Bay Bakery').find(({ lesson }) => lesson === 'soil')!;
+    const soil = learn(jobs, { client: 'Bay Bakery', clientId: null }).find(({ lesson }) => lesson === 'soil')!;
     expect(soil.jobs).toBe(3);
     expect(Math.sign(Math.log(soil.factor))).toBe(Math.sign(Math.log(forecast)));
-    expect(learn(jobs, 'Nobody').some(({ lesson }) => lesson === 'soil')).toBe(false);
+    expect(learn(jobs, { client: 'Nobody', clientId: null }).some(({ lesson }) => lesson === 'soil')).toBe(false);
     const next = withLearned({ ...job, since, soil: {} }, [soil]);
     const load = (of: Job): number => planJob(of).zones.reduce((sum, { soil: { totalGm2 } }) => sum + totalGm2, 0);
     expect(Math.sign(load(next) - load({ ...job, since, soil: {} }))).toBe(Math.sign(Math.log(soil.factor)));

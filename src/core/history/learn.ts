@@ -2,6 +2,7 @@ import { type AssumptionKey, assumptionTable, resolveAssumptions } from '../assu
 import { elapsedMs } from '../execution';
 import { type Job, type JobBrief, type MixPurpose, type Run, type PacedAct, type TowelRole, usedIn } from '../model';
 import { type Estimate, estimate } from './estimate';
+import { type Whose, isSameClient, nobodys } from './whose';
 
 /** What is learned of: liquid by mix, towels by role, the clock, seconds by act; and how fast one client’s cars get dirty. */
 export type Lesson = `ml.${MixPurpose}` | `towels.${TowelRole}` | 'minutes' | `pace.${PacedAct}` | 'soil';
@@ -52,7 +53,7 @@ function samplesOf(job: JobBrief, run: Run): readonly Sample[] {
  * What counted runs teach about this hand, in whatever order they come, always against our own
  * figures; and about the soil of one client’s cars.
  */
-export function learn(jobs: readonly JobBrief[], client = ''): readonly Learned[] {
+export function learn(jobs: readonly JobBrief[], whose: Whose = nobodys): readonly Learned[] {
   const samples = new Map<Lesson, number[]>();
   const put = (lesson: Lesson, ratio: number): void => {
     const sample = samples.get(lesson);
@@ -62,7 +63,7 @@ export function learn(jobs: readonly JobBrief[], client = ''): readonly Learned[
   for (const job of jobs) {
     if (!job.run) continue;
     for (const sample of samplesOf(job, job.run)) put(...sample);
-    const soil = client !== '' && job.client === client ? usedIn(job.run)?.soil : null;
+    const soil = isSameClient(whose, job) ? usedIn(job.run)?.soil : null;
     if (soil && soil.seenG > 0 && soil.forecastG > 0) put('soil', soil.seenG / soil.forecastG);
   }
   const { spreadForecast } = resolveAssumptions({});

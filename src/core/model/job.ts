@@ -6,6 +6,7 @@ import type { MeasuringDevice, TowelBatch, Vessel } from './equipment';
 import type { Gear } from './gear';
 import type { Leg } from './history';
 import type { Consent, Mark, Picture, Refusal, Signature } from './mark';
+import type { Bill } from './price';
 import type { Product } from './product';
 import type { Run } from './run';
 import type { Scope, SoldAs } from './scope';
@@ -20,6 +21,8 @@ export interface Job {
   readonly id: string;
   readonly name: string;
   readonly client: string;
+  /** Of the client that is kept; null where only a name is known. */
+  readonly clientId: string | null;
   /** ISO day, e.g. 2031-07-14. */
   readonly date: string;
   /** Local time of arrival in hours, 0 to 24: 9.5 is half past nine. */
@@ -60,6 +63,8 @@ export interface Job {
   readonly choices: Choices;
   /** When somebody came to the car, milliseconds since 1970; null where nobody noted it. */
   readonly arrivedAt: number | null;
+  /** Quotes and invoices that were handed over, the oldest first. */
+  readonly bills: readonly Bill[];
   /** What happened beside the car; null before it is begun. */
   readonly run: Run | null;
 }

@@ -1,9 +1,11 @@
 import type { HabitSet } from './choices';
+import type { Client } from './client';
 import type { TowelBatch, Vessel } from './equipment';
 import type { Gear } from './gear';
 import type { Job } from './job';
 import type { Photo } from './mark';
 import type { Movement } from './movement';
+import type { Business } from './price';
 import type { Product } from './product';
 import type { Package } from './scope';
 import type { DaySetUp, LotSetUp, VanSetUp } from './set-up';
@@ -26,13 +28,15 @@ export interface LibraryItems {
 }
 
 /** What is kept like items of the library, but has pages of its own. */
-export const entryKinds = [...libraryKinds, 'van', 'day', 'lot'] as const;
+export const entryKinds = [...libraryKinds, 'van', 'day', 'lot', 'client', 'business'] as const;
 export type EntryKind = (typeof entryKinds)[number];
 
 export interface EntryItems extends LibraryItems {
   readonly van: VanSetUp;
   readonly day: DaySetUp;
   readonly lot: LotSetUp;
+  readonly client: Client;
+  readonly business: Business;
 }
 
 /** An item of the library; archived ones stay for old jobs but are not offered. */

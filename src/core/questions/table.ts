@@ -1,6 +1,8 @@
+import { type Due, type DueCar, duesOf } from '../clients';
 import { type UsageAccount, usageAccount } from '../execution';
 import type { Job, Lot } from '../model';
 import { planJob } from '../planning';
+import { type QuoteAnswer, type QuoteAsked, type Season, type SeasonAsked, type VisitAccount, quoteOf, seasonOf, visitAccount } from '../price';
 import {
   type ApproachEffect, type BucketSpread, type HoursOfDay, type NextVisit, type Ordering, type PackingList, type Study, type TradeOff, type WhatIf,
   approachEffectsOf, bucketSpread, helpOf, hoursOfDay, nextVisitOf, packingListOf, tradeOffsOf, whatIf, workOrdersOf,
@@ -36,11 +38,37 @@ interface LotStudies {
   readonly lot: LotBrief;
 }
 
-export type Studies = JobStudies & DayStudies & LotStudies;
+/** Of what a visit costs. */
+interface PriceStudies {
+  readonly quote: QuoteAnswer | null;
+  readonly 'visit-account': VisitAccount | null;
+}
+
+/** Of a year of one car. */
+interface SeasonStudies {
+  readonly season: Season;
+}
+
+/** Of the cars of clients. */
+interface ClientStudies {
+  readonly dues: readonly Due[];
+}
+
+export type Studies = JobStudies & DayStudies & LotStudies & PriceStudies & SeasonStudies & ClientStudies;
 export type StudyKind = keyof Studies;
 
 /** What a question is about. */
-export type About<K extends StudyKind> = K extends keyof DayStudies ? DayAsked : K extends keyof LotStudies ? Lot : Job;
+export type About<K extends StudyKind> = K extends keyof DayStudies
+  ? DayAsked
+  : K extends keyof LotStudies
+    ? Lot
+    : K extends keyof PriceStudies
+      ? QuoteAsked
+      : K extends keyof SeasonStudies
+        ? SeasonAsked
+        : K extends keyof ClientStudies
+          ? readonly DueCar[]
+          : Job;
 
 /** It may have to plan a run again from each change of plan. */
 function* usageAccountOf(job: Job): Study<UsageAccount | null> {
@@ -64,4 +92,8 @@ export const studies: { readonly [K in StudyKind]: (about: About<K>) => Study<St
   'day-mends': dayMendsQuestion,
   'day-chances': dayChancesQuestion,
   lot: lotQuestion,
+  quote: quoteOf,
+  'visit-account': visitAccount,
+  season: seasonOf,
+  dues: duesOf,
 };

@@ -10,7 +10,7 @@ export { dayMends, withDayChange } from './mends';
 export type { DayChange, DayMend } from './mends';
 export { planLot } from './plan-lot';
 export type { LotCar, LotPlan, LotShortage, LotStock } from './plan-lot';
-export { stockKinds } from './stocks';
+export { stockKinds, takenFrom } from './stocks';
 export type { StockKind } from './stocks';
 export { START, kmBetween, placesOf, rowOfRestock, rowOfStop, travelTable } from './travel';
 export { dayOf, fullVan, lotOf, usualDay, usualLot, usualVan, vanNow, withMore } from './set-up';

@@ -1,10 +1,10 @@
-import type { Job, ZoneId } from '../model';
+import { type Job, type ZoneId, invoiceIn, quoteIn } from '../model';
 import type { Plan } from '../planning';
 
 /** Where a stage of a job stands: nothing to do, something to look at, or not begun. */
 export type StageState = 'done' | 'attention' | 'open';
 
-export type StageName = 'site' | 'walk-round' | 'method' | 'mix' | 'towels' | 'order' | 'run' | 'handover';
+export type StageName = 'site' | 'walk-round' | 'method' | 'price' | 'mix' | 'towels' | 'order' | 'run' | 'handover';
 
 const attentionIf = (asks: boolean): StageState => (asks ? 'attention' : 'done');
 
@@ -12,6 +12,12 @@ const attentionIf = (asks: boolean): StageState => (asks ? 'attention' : 'done')
 function walkRound({ soil }: Job, plan: Plan, zones: readonly ZoneId[]): StageState {
   if (zones.every((id) => !soil[id])) return 'open';
   return attentionIf(plan.questions.length > 0 || zones.some((id) => !soil[id]));
+}
+
+/** Work that is over asks for its invoice, where it was quoted. */
+function price(job: Job): StageState {
+  if (!quoteIn(job)) return 'open';
+  return attentionIf((job.run?.endedAt ?? null) !== null && !invoiceIn(job));
 }
 
 /** The planning stages have nothing to show where nothing is washed. */
@@ -27,6 +33,7 @@ export function stageStates(job: Job, plan: Plan, zones: readonly ZoneId[]): Rea
     site: 'done',
     'walk-round': walkRound(job, plan, zones),
     method: attentionIf(plan.method === 'decline' || plan.zones.some(({ leftBecause }) => leftBecause !== null)),
+    price: price(job),
     mix: ifWashed(plan, 'done'),
     towels: ifWashed(plan, attentionIf(plan.towels.some(({ missing }) => missing))),
     order: ifWashed(plan, attentionIf(plan.timeline.late.length + plan.timeline.refused.length > 0)),

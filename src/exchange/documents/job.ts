@@ -5,6 +5,7 @@ import { DeviceDocument, GearDocument, TowelBatchDocument, VesselDocument } from
 import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, RefusalDocument, SignatureDocument } from './found';
 import { WishesDocument } from './habits';
 import { LegDocument } from './history';
+import { BillDocument } from './price';
 import { ProductDocument } from './product';
 import { Between, Currency, Day, Id, Many, ManyOf, Moment, One, OrNull, SomeOf, Text, UniqueBy } from './rules';
 import { RunDocument } from './run';
@@ -19,6 +20,7 @@ export class JobDocument {
   @Id() id!: string;
   @Text(160, 1) name!: string;
   @Text(160) client!: string;
+  @OrNull() @Id() clientId!: string | null;
   @Day() date!: string;
   @Between(0, 24) hour!: number;
   @Text(4000) note!: string;
@@ -46,5 +48,6 @@ export class JobDocument {
   @One(() => WishesDocument) wishes!: WishesDocument;
   @One(() => ChoicesDocument) choices!: ChoicesDocument;
   @OrNull() @Moment() arrivedAt!: number | null;
+  @UniqueBy('id') @Many(() => BillDocument, 100) bills!: BillDocument[];
   @OrNull() @One(() => RunDocument) run!: RunDocument | null;
 }

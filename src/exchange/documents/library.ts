@@ -1,7 +1,9 @@
+import { ClientDocument } from './client';
 import { GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
 import { HabitSetDocument } from './habits';
 import { JobDocument } from './job';
 import { MovementDocument } from './movement';
+import { BusinessDocument } from './price';
 import { ProductDocument } from './product';
 import { DataUrl, Flag, Id, Many, Moment, One, UniqueBy, WholeBetween } from './rules';
 import { PackageDocument } from './scope';
@@ -70,6 +72,14 @@ export class LotEntryDocument extends StampedDocument {
   @One(() => LotSetUpDocument) item!: LotSetUpDocument;
 }
 
+export class ClientEntryDocument extends StampedDocument {
+  @One(() => ClientDocument) item!: ClientDocument;
+}
+
+export class BusinessEntryDocument extends StampedDocument {
+  @One(() => BusinessDocument) item!: BusinessDocument;
+}
+
 /** A picture of a job. */
 export class PhotoDocument {
   @Id() key!: string;
@@ -89,6 +99,8 @@ export class CollectionDocument {
   @Many(() => VanEntryDocument, MOST) vans!: VanEntryDocument[];
   @Many(() => DayEntryDocument, MOST) days!: DayEntryDocument[];
   @Many(() => LotEntryDocument, MOST) lots!: LotEntryDocument[];
+  @Many(() => ClientEntryDocument, MOST) clients!: ClientEntryDocument[];
+  @Many(() => BusinessEntryDocument, MOST) businesses!: BusinessEntryDocument[];
   @Many(() => JobEntryDocument, MOST) jobs!: JobEntryDocument[];
   @UniqueBy('id') @Many(() => MovementDocument, 1_000_000) movements!: MovementDocument[];
   @UniqueBy('key') @Many(() => PhotoDocument, 20_000) photos!: PhotoDocument[];

@@ -5,6 +5,7 @@ export const helpSteps = worded([
   { title: 'Site', text: 'Say whose car it is, where it stands, what may run off and how long you have.' },
   { title: 'Walk-round', text: 'Go round the car and mark what you see. What you have not looked at is forecast, and says so.' },
   { title: 'Method', text: 'Waterless, rinseless, both, or not today: one line with its reasons. Press a panel to see why.' },
+  { title: 'Price', text: 'What to ask for it and how long to say, before the car is seen. Quote and invoice come out as PDF.' },
   { title: 'Mix', text: 'Every vessel with what goes into it. Water first, then product.' },
   { title: 'Towels', text: 'How many, which side for which panel, and when the water has to be changed.' },
   { title: 'Work order', text: 'One pass after the other by the clock. Move, join or split them, and print the sheet.' },

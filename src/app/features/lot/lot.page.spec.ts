@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { VanStock } from '../../state/van-stock';
+import { Entries } from '../../state/entries';
 import { show } from '../../testing/show';
 import { LotPage } from './lot.page';
 
@@ -10,7 +10,7 @@ async function lot() {
   const figures = (): Record<string, string> => Object.fromEntries([...all.element.querySelectorAll('.figures div')].map((one) => [one.querySelector('dt')!.textContent!, one.querySelector('dd')!.textContent!]));
   const page = all.fixture.componentInstance as unknown as { tick(car: number): void; edit(at: number, change: object): void; change(says: string, change: object): void };
   const bays = (): HTMLButtonElement[] => [...all.element.querySelectorAll<HTMLButtonElement>('.bays .bay')];
-  return { ...all, figures, page, bays, stock: TestBed.inject(VanStock) };
+  return { ...all, figures, page, bays, stock: TestBed.inject(Entries) };
 }
 
 describe('the page of a lot', () => {

@@ -11,6 +11,7 @@ import { clockText, fixed, levelName, lotPlanText, lotShortageText, methodName, 
 import { freshId } from '@esmero/records';
 import { NOW } from '../../state/clock';
 import { CollectionDesk } from '../../state/collection-desk';
+import { Entries } from '../../state/entries';
 import { questionOf } from '../../state/study';
 import { today } from '../../state/today';
 import { VanStock } from '../../state/van-stock';
@@ -52,6 +53,7 @@ const HOUR_MS = 3_600_000;
 export class LotPage {
   protected readonly wording = lotPlanText;
   protected readonly collection = inject(CollectionDesk);
+  private readonly entries = inject(Entries);
   private readonly vanStock = inject(VanStock);
   private readonly confirmation = inject(ConfirmationService);
   private readonly now = inject(NOW);
@@ -62,12 +64,12 @@ export class LotPage {
   protected readonly methods = [{ value: 'auto', label: 'As it suits' }, ...vehicleMethods.filter((method) => method !== 'decline').map((value) => ({ value, label: methodName[value] }))];
   private readonly u = computed(() => unitsOf(this.vanStock.units()));
 
-  protected readonly lots = computed(() => [...this.vanStock.items('lot')].sort((p, q) => p.date.localeCompare(q.date)));
+  protected readonly lots = computed(() => [...this.entries.items('lot')].sort((p, q) => p.date.localeCompare(q.date)));
   protected readonly picked = signal<string | null>(null);
   protected readonly setUp = computed((): LotSetUp | null => this.lots().find(({ id }) => id === this.picked()) ?? this.lots()[0] ?? null);
-  protected readonly vehicles = computed(() => this.vanStock.items('vehicle'));
-  protected readonly sites = computed(() => this.vanStock.items('site'));
-  protected readonly habits = computed(() => this.vanStock.items('habits'));
+  protected readonly vehicles = computed(() => this.entries.items('vehicle'));
+  protected readonly sites = computed(() => this.entries.items('site'));
+  protected readonly habits = computed(() => this.entries.items('habits'));
   protected readonly count = computed(() => this.setUp()?.classes.reduce((sum, { count }) => sum + count, 0) ?? 0);
   protected readonly people = computed(() => crews.slice(0, this.setUp()?.people ?? 1).map(({ value }) => ({ value: value - 1, label: this.wording.person(value) })));
   protected readonly person = signal(0);
@@ -168,13 +170,13 @@ export class LotPage {
     const before = this.setUp();
     if (!before) return;
     this.undos.update((all) => [...all, { says, before }]);
-    this.vanStock.put('lot', { ...before, ...change });
+    this.entries.put('lot', { ...before, ...change });
   }
 
   protected undo(): void {
     const last = this.undos().at(-1);
     this.undos.update((all) => all.slice(0, -1));
-    if (last) this.vanStock.put('lot', last.before);
+    if (last) this.entries.put('lot', last.before);
   }
 
   protected edit(at: number, change: Partial<LotClassSetUp>): void {
@@ -206,7 +208,7 @@ export class LotPage {
 
   protected add(): void {
     const lot = usualLot(freshId('lot'), today(), this.collection.library());
-    this.vanStock.put('lot', lot);
+    this.entries.put('lot', lot);
     this.picked.set(lot.id);
   }
 
@@ -222,7 +224,7 @@ export class LotPage {
       message: this.wording.forGood(lot.name),
       acceptLabel: 'Archive',
       rejectLabel: 'Keep',
-      accept: () => this.vanStock.archive('lot', lot),
+      accept: () => this.entries.archive('lot', lot),
     });
   }
 

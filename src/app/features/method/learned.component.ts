@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
 import { ButtonDirective } from 'primeng/button';
-import { type AssumptionKey, isUseful, learn, withLearned, withoutLearned } from '@esmero/core';
+import { type AssumptionKey, type Whose, isUseful, learn, withLearned, withoutLearned } from '@esmero/core';
 import { learnedSentence, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { collectionFeature } from '../../state/collection';
@@ -42,13 +42,13 @@ export class LearnedComponent {
 
   /** Of the job, only what the lessons depend on: a stroke of the brush teaches nothing. */
   private readonly id = computed(() => this.desk.job()?.id);
-  private readonly client = computed(() => this.desk.job()?.client);
+  private readonly whose = computed((): Whose | undefined => this.desk.job() ?? undefined, { equal: (p, q) => p?.client === q?.client && p?.clientId === q?.clientId });
 
   /** A job does not teach itself. */
   protected readonly learned = computed(() => {
-    const [id, client] = [this.id(), this.client()];
+    const [id, whose] = [this.id(), this.whose()];
     const others = this.jobs().flatMap(({ job }) => (job.id !== id ? [job] : []));
-    return learn(others, client).filter(isUseful);
+    return learn(others, whose).filter(isUseful);
   });
   protected readonly lines = computed(() => this.learned().map(learnedSentence));
   protected readonly used = computed(() => {

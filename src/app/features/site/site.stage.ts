@@ -10,6 +10,7 @@ import { type Care, type Job, type LibraryKind, type Package, type RunoffRule, t
 import { bodyName, capital, colourName, finishName, money, protectionText, runoffName, scopeName, siteText, toMindName, toMindText } from '@esmero/messages';
 import { checked } from '../../state/checked';
 import { onDay, withPlaceClock } from '../../state/place-clock';
+import { Entries } from '../../state/entries';
 import { JobDesk } from '../../state/job-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
 import { ItemFormComponent } from '../../ui/item-form/item-form.component';
@@ -76,6 +77,8 @@ const people = [
 export class SiteStage {
   protected readonly wording = siteText;
   protected readonly desk = inject(JobDesk);
+  private readonly entries = inject(Entries);
+  protected readonly clients = computed(() => this.entries.items('client'));
   protected readonly rules = checked;
 
   protected readonly vehicles = computed(() => this.inStock('vehicle', this.desk.job()!.vehicle));
@@ -174,7 +177,14 @@ export class SiteStage {
   protected write(key: 'name' | 'client' | 'note', { text, stroke }: Typed): void {
     const value = text.trim();
     if (key === 'name' && value === '') return;
-    this.desk.edit(`${key[0]!.toUpperCase()}${key.slice(1)} written`, (job: Job) => ({ ...job, [key]: value }), stroke);
+    // A name that is typed is that of a client one has, or of nobody in particular.
+    const whose = key === 'client' ? { clientId: this.clients().find(({ name }) => name === value)?.id ?? null } : {};
+    this.desk.edit(`${key[0]!.toUpperCase()}${key.slice(1)} written`, (job: Job) => ({ ...job, [key]: value, ...whose }), stroke);
+  }
+
+  protected pickClient(id: string): void {
+    const client = this.clients().find((one) => one.id === id);
+    if (client) this.desk.edit('Client picked', (job) => ({ ...job, client: client.name, clientId: id }));
   }
 
   protected async pickDay(date: string | null): Promise<void> {

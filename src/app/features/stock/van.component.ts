@@ -8,6 +8,7 @@ import { SelectButton } from 'primeng/selectbutton';
 import { type RestockPlace, type VanSetUp, restocks } from '@esmero/model';
 import { fixed, minutes, percent, restockName, stockText, unitsOf } from '@esmero/messages';
 import { degrees } from '@esmero/units';
+import { Entries } from '../../state/entries';
 import { VanStock } from '../../state/van-stock';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { NumberComponent } from '../../ui/number.component';
@@ -89,6 +90,7 @@ const upTo = (max: number) => ({ min: 0, max });
   styleUrl: './van.component.css',
 })
 export class VanComponent {
+  private readonly entries = inject(Entries);
   protected readonly stock = inject(VanStock);
   protected readonly within = within;
   protected readonly degrees = degrees;
@@ -102,8 +104,8 @@ export class VanComponent {
 
   protected readonly racks = computed(() =>
     [
-      { name: 'Vessels', text: this.stock.items('vessel').map(({ name }) => name).join(', ') },
-      { name: 'Gear', text: this.stock.items('gear').map(({ name }) => name).join(', ') },
+      { name: 'Vessels', text: this.entries.items('vessel').map(({ name }) => name).join(', ') },
+      { name: 'Gear', text: this.entries.items('gear').map(({ name }) => name).join(', ') },
     ].filter(({ text }) => text),
   );
   protected readonly tanks = computed(() => {

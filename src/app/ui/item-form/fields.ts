@@ -1,4 +1,4 @@
-import { type LibraryItems, type LibraryKind, bodies, colours, finishes, gearKinds, origins, piles, isBrush, runoffRules, scopeParts, surfaces, towelRoles, vesselKinds } from '@esmero/model';
+import { type EntryItems, type LibraryKind, bodies, colours, finishes, gearKinds, origins, piles, isBrush, runoffRules, scopeParts, surfaces, towelRoles, vesselKinds } from '@esmero/model';
 import {
   type Units,
   bodyName,
@@ -67,11 +67,14 @@ const origin: Field = {
 
 const inGroup = (group: string, ...fields: readonly Field[]): readonly Field[] => fields.map((field) => Object.defineProperties({ group } as Field, Object.getOwnPropertyDescriptors(field)));
 
+/** Every currency that the browser knows. */
+const currencies = (): readonly Choice[] => Intl.supportedValuesOf('currency').map((value) => ({ value, label: value }));
+
 /** Hours at which somebody might wash a car. */
 const dayHours: readonly Choice[] = Array.from({ length: 16 }, (_, i) => ({ value: i + 6, label: `${i + 6}` }));
 
 /** The fields of every kind of item, in the order in which they are filled in. */
-export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
+export const fieldsOf: Readonly<Record<FormKind, readonly Field[]>> = {
   vehicle: [
     name,
     { path: 'body', label: 'Body', kind: 'choice', choices: choices(bodies, bodyName) },
@@ -194,6 +197,49 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
     { path: 'care', label: 'And on the clean car', kind: 'care' },
     { path: 'priceMinor', label: 'Price', kind: 'money', hint: 'Empty: by the car' },
   ],
+  client: [
+    name,
+    { path: 'phone', label: 'Telephone', kind: 'text' },
+    { path: 'email', label: 'Email', kind: 'text' },
+    { path: 'note', label: 'Note', kind: 'text', long: true },
+  ],
+  business: [
+    ...inGroup('On your papers',
+    name,
+    { path: 'address', label: 'Address', kind: 'text', long: true },
+    { path: 'contact', label: 'Telephone, account', kind: 'text', long: true },
+    { path: 'taxNumber', label: 'Tax number', kind: 'text' },
+    ),
+    ...inGroup('Your time and the way',
+    { path: 'currency', label: 'Currency', kind: 'choice', get choices() { return currencies(); } },
+    { path: 'hourMinor', label: 'An hour of one person', kind: 'money' },
+    { path: 'kmMinor', label: 'A kilometre', kind: 'money', hint: 'Fuel or charge, and wear' },
+    { path: 'confidence', label: 'Minutes that do in so many visits', kind: 'number', unit: 'share', hint: 'Work is priced on them' },
+    ),
+    ...inGroup('Kit and water',
+    { path: 'towelMinor', label: 'A towel', kind: 'money' },
+    { path: 'towelWashes', label: 'Retired after', kind: 'number', unit: 'washes' },
+    { path: 'loadMinor', label: 'A load of laundry', kind: 'money' },
+    { path: 'loadTowels', label: 'Towels in a load', kind: 'number', unit: 'towels' },
+    { path: 'waterMinor', label: 'A cubic metre of water', kind: 'money' },
+    { path: 'wasteMinor', label: 'A cubic metre of dirty water', kind: 'money' },
+    { path: 'batteryHourMinor', label: 'An hour of the packs', kind: 'money', hint: 'Charge and wear' },
+    ),
+    ...inGroup('The price',
+    { path: 'overheadMinor', label: 'Overhead of a visit', kind: 'money', hint: 'Insurance, van, telephone' },
+    { path: 'marginShare', label: 'On top of all costs', kind: 'number', unit: 'share' },
+    { path: 'taxName', label: 'Tax is called', kind: 'text' },
+    { path: 'taxShare', label: 'Tax', kind: 'number', unit: 'share' },
+    { path: 'roundToMinor', label: 'Round up to', kind: 'money' },
+    ),
+    ...inGroup('Quotes and invoices',
+    { path: 'quotePrefix', label: 'Numbers of quotes begin with', kind: 'text' },
+    { path: 'invoicePrefix', label: 'Numbers of invoices begin with', kind: 'text' },
+    { path: 'validDays', label: 'A quote holds', kind: 'number', unit: 'days' },
+    { path: 'payDays', label: 'An invoice is due after', kind: 'number', unit: 'days' },
+    { path: 'terms', label: 'At the foot', kind: 'text', long: true },
+    ),
+  ],
   habits: [
     name,
     ...habitKeys.map((key): Field => {
@@ -203,7 +249,9 @@ export const fieldsOf: Readonly<Record<LibraryKind, readonly Field[]>> = {
   ],
 };
 
-export type AnyItem = LibraryItems[LibraryKind];
+/** Kinds of items that have a form: those of the library, and what has a page of its own. */
+export type FormKind = LibraryKind | 'client' | 'business';
+export type AnyItem = EntryItems[FormKind];
 
 type Tree = Readonly<Record<string, unknown>>;
 

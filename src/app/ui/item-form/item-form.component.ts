@@ -7,11 +7,11 @@ import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
 import { ToggleSwitch } from 'primeng/toggleswitch';
 import { defaultDimensions } from '@esmero/core';
-import type { Body, LibraryKind } from '@esmero/model';
+import type { Body } from '@esmero/model';
 import { defaultCurrency, fromMinor, toMinor } from '@esmero/units';
 import type { Fault } from '@esmero/exchange';
 import { type Editable, type Units, faultHint, plainUnit } from '@esmero/messages';
-import { type AnyItem, type Choice, type Field, fieldsOf, valueAt, withValue } from './fields';
+import { type AnyItem, type Choice, type Field, type FormKind, fieldsOf, valueAt, withValue } from './fields';
 import { CareComponent } from '../care.component';
 import { NumberComponent } from '../number.component';
 import { TypedTextDirective } from '../typed-text.directive';
@@ -30,7 +30,7 @@ interface Shown {
 let forms = 0;
 
 /** Says what is wrong with an item, by the rules that files are held to. */
-export type ItemRules = (kind: LibraryKind, item: AnyItem) => Promise<readonly Fault[]>;
+export type ItemRules = (kind: FormKind, item: AnyItem) => Promise<readonly Fault[]>;
 
 /** A form for one library item. Its validator is the document of that item; what it finds wrong stays in the form and is told to nobody. */
 @Component({
@@ -47,7 +47,7 @@ export type ItemRules = (kind: LibraryKind, item: AnyItem) => Promise<readonly F
   `,
 })
 export class ItemFormComponent {
-  readonly kind = input.required<LibraryKind>();
+  readonly kind = input.required<FormKind>();
   readonly item = input.required<AnyItem>();
   readonly rules = input.required<ItemRules>();
   readonly units = input.required<Units>();

@@ -1,0 +1,112 @@
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { Router, RouterLink } from '@angular/router';
+import { Button } from 'primeng/button';
+import { IconField } from 'primeng/iconfield';
+import { InputIcon } from 'primeng/inputicon';
+import { InputText } from 'primeng/inputtext';
+import { TableModule } from 'primeng/table';
+import { Tag } from 'primeng/tag';
+import type { DueState } from '@esmero/core';
+import type { Client } from '@esmero/model';
+import { clientsText, dayText, dueDatesText, dueStateName } from '@esmero/messages';
+import { ClientsDesk, type KnownCar } from '../../state/clients-desk';
+import { today } from '../../state/today';
+import { ChoiceComponent, type ChoiceOption } from '../../ui/choice.component';
+import { FetchingComponent } from '../../ui/fetching.component';
+import { ProgressComponent } from '../../ui/progress.component';
+
+/** One car in the list, or a client who has none yet. */
+interface Row {
+  readonly key: string;
+  readonly client: Client;
+  readonly name: string;
+  readonly car: string;
+  readonly known: KnownCar | null;
+  readonly state: DueState;
+  readonly stateText: string;
+  readonly severity: 'danger' | 'warn' | 'secondary';
+  readonly due: string;
+  readonly dueOn: string;
+  readonly last: string;
+  readonly ahead: string | null;
+  /** In time for it. */
+  readonly isBooked: boolean;
+}
+
+const severities: Readonly<Record<DueState, Row['severity']>> = { overdue: 'danger', 'this-week': 'warn', later: 'secondary', open: 'secondary' };
+const LAST = '9999';
+
+/** Who is due, and when: a line a car, the most pressing one first. */
+@Component({
+  selector: 'esm-clients-page',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  imports: [Button, ChoiceComponent, FetchingComponent, IconField, InputIcon, InputText, ProgressComponent, RouterLink, TableModule, Tag],
+  providers: [ClientsDesk],
+  templateUrl: './clients.page.html',
+  styleUrls: ['../../ui/table-page.css', './clients.page.css'],
+})
+export class ClientsPage {
+  protected readonly wording = clientsText;
+  protected readonly desk = inject(ClientsDesk);
+  private readonly router = inject(Router);
+
+  protected readonly words = signal('');
+  protected readonly only = signal<'all' | 'due'>('all');
+  protected readonly filters: readonly ChoiceOption<'all' | 'due'>[] = [
+    { value: 'all', label: 'All' },
+    { value: 'due', label: 'Due this week' },
+  ];
+
+  private readonly all = computed((): readonly Row[] => {
+    const rows = this.desk.known().map((known) => this.carRow(known));
+    const withCar = new Set(rows.map(({ client }) => client.id));
+    const without = this.desk.clients().filter(({ id }) => !withCar.has(id)).map((client) => this.bareRow(client));
+    return [...rows, ...without].sort((p, q) => p.dueOn.localeCompare(q.dueOn) || p.name.localeCompare(q.name));
+  });
+  protected readonly rows = computed(() => {
+    const wanted = this.words().toLowerCase().split(/\s+/).filter(Boolean);
+    const isWanted = ({ client, car }: Row): boolean => {
+      const text = [client.name, client.phone, client.email, client.note, ...client.places.map(({ address }) => address), car].join(' ').toLowerCase();
+      return wanted.every((word) => text.includes(word));
+    };
+    return this.all().filter((row) => isWanted(row) && (this.only() === 'all' || isPressing(row)));
+  });
+  protected readonly dueCount = computed(() => this.all().filter(isPressing).length);
+
+  protected add(): void {
+    void this.router.navigate(['/clients', this.desk.add().id]);
+  }
+
+  protected plan({ client, known }: Row): void {
+    if (known) void this.desk.visit(client, known.visits.car, this.dayFor(known));
+  }
+
+  /** Not before today. */
+  private dayFor({ due }: KnownCar): string {
+    const on = due?.on ?? today();
+    return on > today() ? on : today();
+  }
+
+  private carRow(known: KnownCar): Row {
+    const { key, client, vehicle, due, state, lastDay, visits } = known;
+    const [next] = visits.ahead;
+    return {
+      ...{ key, client, known, state, name: client.name, car: vehicle?.name ?? 'A car that is gone', severity: severities[state], stateText: dueStateName[state] },
+      due: due ? dueDatesText(due) : '',
+      dueOn: due?.on ?? LAST,
+      last: lastDay ? dayText(lastDay) : 'never',
+      ahead: next ? clientsText.booked(dayText(next.date)) : null,
+      isBooked: next !== undefined && isInTime(next.date, known),
+    };
+  }
+
+  private bareRow(client: Client): Row {
+    return { key: client.id, client, name: client.name, car: '', known: null, state: 'open', stateText: dueStateName.open, severity: 'secondary', due: '', dueOn: LAST, last: '', ahead: null, isBooked: false };
+  }
+}
+
+/** Is a visit on that day soon enough? */
+const isInTime = (date: string, { due }: KnownCar): boolean => due === null || due.on === null || date <= (due.agreed ?? due.band!.late);
+
+/** Wants a visit this week, and has none in time. */
+const isPressing = ({ state, isBooked }: Row): boolean => !isBooked && (state === 'overdue' || state === 'this-week');

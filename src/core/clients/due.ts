@@ -1,0 +1,68 @@
+import type { Job, Leg } from '../model';
+import { type LowWater, type Study, type Until, nextVisitOf } from '../studies';
+import { type Day, dayAfter } from '../units';
+
+/** A car of which it is asked when it is due. */
+export interface DueCar {
+  readonly key: string;
+  /** The last visit of it. */
+  readonly last: Job;
+  readonly lastDay: Day;
+  readonly usual: Leg;
+  readonly everyDays: number | null;
+}
+
+/** Days on which a method no longer does: if the car gets dirty faster than forecast, as forecast, or slower. */
+export interface DueBand {
+  readonly method: LowWater;
+  readonly early: Day;
+  readonly likely: Day;
+  readonly late: Day;
+}
+
+export interface Due {
+  readonly key: string;
+  /** null where no method that touches does for long enough. */
+  readonly band: DueBand | null;
+  /** Every so many days, as agreed. */
+  readonly agreed: Day | null;
+  /** As agreed; or else as long as it is surely clean enough. null where neither is known. */
+  readonly on: Day | null;
+}
+
+const bandOf = (lastDay: Day, method: LowWater, { early, likely, late }: Until): DueBand => ({
+  method,
+  early: dayAfter(lastDay, early),
+  likely: dayAfter(lastDay, likely),
+  late: dayAfter(lastDay, late),
+});
+
+/** When a car is due, from how clean it was left and how it is used. */
+function* dueOf({ key, last, lastDay, usual, everyDays }: DueCar): Study<Due> {
+  const { car, suggested } = yield* nextVisitOf(last, usual);
+  const band = suggested && bandOf(lastDay, suggested.method, car[suggested.method]);
+  const agreed = everyDays === null ? null : dayAfter(lastDay, everyDays);
+  return { key, band, agreed, on: agreed ?? band?.early ?? null };
+}
+
+/** The same of many cars. */
+export function* duesOf(cars: readonly DueCar[]): Study<readonly Due[]> {
+  const dues: Due[] = [];
+  for (const car of cars) {
+    dues.push(yield* dueOf(car));
+    yield dues.length / cars.length;
+  }
+  return dues;
+}
+
+export const dueStates = ['overdue', 'this-week', 'later', 'open'] as const;
+export type DueState = (typeof dueStates)[number];
+
+const WEEK_DAYS = 7;
+
+/** How pressing it is: overdue once even the slowest forecast is through, or the agreed day is over. */
+export function dueState({ on, agreed, band }: Due, today: Day): DueState {
+  if (on === null) return 'open';
+  if ((agreed ?? band!.late) < today) return 'overdue';
+  return on < dayAfter(today, WEEK_DAYS) ? 'this-week' : 'later';
+}

@@ -1,0 +1,5 @@
+export { dueState, dueStates, duesOf } from './due';
+export type { Due, DueBand, DueCar, DueState } from './due';
+export { newVisit, sinceThen } from './new-visit';
+export { carsOf, doneOn, isOf } from './visits';
+export type { CarVisits } from './visits';

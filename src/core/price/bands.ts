@@ -1,0 +1,41 @@
+import { assumptionTable, resolveAssumptions } from '../assumptions';
+import { type Job, type SoilBand, type SoilLevel, type ZoneSoil, soilLevels } from '../model';
+import { zonesIn } from '../vehicle';
+
+const MOST_LEVEL = soilLevels.at(-1)!;
+/** Grit as it lies on the lower half of a car that was on gravel (judged). */
+const GRIT: SoilLevel = 2;
+/** From this class of cleanliness on it is the lower half. */
+const LOWER_CLASS = 2;
+
+function stepped({ deposits, ...rest }: ZoneSoil, steps: 1 | -1): ZoneSoil {
+  const level = (from: SoilLevel): SoilLevel => Math.max(0, Math.min(MOST_LEVEL, from + steps)) as SoilLevel;
+  return { ...rest, deposits: deposits.map((one) => ({ ...one, level: level(one.level) })) };
+}
+
+/** What was seen by a step of the scale, what is only forecast by as much as a forecast is off. */
+function byAStep(job: Job, steps: 1 | -1): Job {
+  const { soilPace, spreadForecast } = resolveAssumptions(job.choices.assumptions);
+  const { min, max } = assumptionTable.soilPace;
+  const pace = Math.min(max, Math.max(min, soilPace * spreadForecast ** steps));
+  const soil = Object.fromEntries(Object.entries(job.soil).map(([zone, seen]) => [zone, stepped(seen, steps)]));
+  return { ...job, soil, choices: { ...job.choices, assumptions: { ...job.choices.assumptions, soilPace: pace } } };
+}
+
+/** Grit on the lower half, on top of what is there. */
+function gritty(job: Job): Job {
+  const lower = zonesIn(job).filter(({ cleanliness }) => cleanliness >= LOWER_CLASS);
+  const soil = { ...job.soil };
+  for (const { id } of lower) {
+    const { deposits = [], spots = {}, ...rest } = soil[id] ?? {};
+    soil[id] = { ...rest, spots, deposits: [...deposits.filter(({ kind }) => kind !== 'grit'), { kind: 'grit', level: GRIT }] };
+  }
+  return { ...job, soil };
+}
+
+/** The job as it is if the car turns out otherwise than expected. */
+export const inBand: Readonly<Record<SoilBand, (job: Job) => Job>> = {
+  lighter: (job) => byAStep(job, -1),
+  heavier: (job) => byAStep(job, 1),
+  gritty,
+};

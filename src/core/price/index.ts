@@ -1,0 +1,12 @@
+export { visitAccount } from './actual';
+export type { VisitAccount } from './actual';
+export { billOf, invoiceOf, nextNumber, numbersOf } from './bill';
+export type { BillWords } from './bill';
+export { costsOf, priceOf } from './price';
+export type { Cost, Price } from './price';
+export { quoteOf, usualBusiness } from './quote';
+export type { CarsPrice, QuoteAnswer, QuoteAsked } from './quote';
+export { seasonIntervals, seasonMethods, seasonOf } from './season';
+export type { Season, SeasonAsked, SeasonMethod, SeasonPlan } from './season';
+export { onceMin, takesFor, takesOf, wayTo } from './takes';
+export type { VisitTakes } from './takes';

@@ -1,0 +1,45 @@
+import type { Due, DueState, SeasonPlan } from '@esmero/core';
+import { worded } from './english';
+import { dayText, fixed, money } from './units';
+import { methodName } from './words';
+
+export const dueStateName: Readonly<Record<DueState, string>> = { overdue: 'Overdue', 'this-week': 'Due this week', later: 'Later', open: 'No date' };
+
+/** "between 5 Aug 2031 and 21 Aug 2031; waterless will do until then". */
+export function dueDatesText({ agreed, band }: Due): string {
+  if (agreed) return `${dayText(agreed)}, as agreed`;
+  if (!band) return 'As you agree it: it wants a pre-rinse whenever it comes';
+  return band.early === band.late ? dayText(band.early) : `${dayText(band.early)} to ${dayText(band.late)}`;
+}
+
+/** How sure a plan of a season is. */
+export const holdsName: Readonly<Record<SeasonPlan['holds'], string>> = {
+  safe: 'does',
+  likely: 'does as forecast',
+  no: 'leaves parts out',
+};
+
+export const clientsText = worded({
+  none: 'No clients yet.',
+  noneToDo: 'Add one here, or bring your contacts over from a file.',
+  noneFound: 'Nobody like that. Try fewer letters.',
+  noCars: 'No car yet. Add one, and its next visit is a press away.',
+  noVisits: 'No visit yet.',
+  booked: (day: string): string => `booked for ${dayText(day)}`,
+  lastOn: (day: string): string => `last on ${dayText(day)}`,
+  never: 'not yet washed by you',
+  visits: (count: number): string => (count === 1 ? 'One visit' : `${count} visits`),
+  visitOn: (day: string): string => `Visit on ${dayText(day)}`,
+  dueNow: (count: number): string => (count === 0 ? 'Nothing is due this week.' : count === 1 ? 'One car is due this week.' : `${count} cars are due this week.`),
+  asking: 'Looking at how dirty each car is by now',
+  every: (days: number): string => (days === 7 ? 'every week' : days % 7 === 0 ? `every ${days / 7} weeks` : `every ${days} days`),
+  due: 'A date is when the car should be washed so that a low-water wash still does: the early date if it gets dirty fast, the late one if slowly.',
+  soilPace: (factor: number, jobs: number): string => `Gets dirty ${fixed(factor, 1)} times as fast as our figures say, by ${jobs === 1 ? 'one visit' : `${jobs} visits`}.`,
+  fits: ({ days, method, yearMinor }: SeasonPlan, currency: string): string =>
+    `Every ${days} days, ${methodName[method].toLowerCase()}: the longest that surely does, at about ${money(yearMinor, currency)} a year.`,
+  fitsNone: 'At no interval does a low-water wash surely do the whole car, used like this. Agree on a pre-rinse, or come weekly and look.',
+  season: 'Washed every so many days over a year, used as it is, in weather like that of the last visit. The marring index of a visit times the visits; lower is kinder to the paint.',
+  stale: 'Somebody else has changed this client meanwhile. What they wrote stands now; type yours again if it is still right.',
+  archiveClient: (name: string): string => `${name} is no longer listed. Past jobs keep the name.`,
+  saved: (name: string): string => `${name} saved`,
+});
