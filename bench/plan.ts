@@ -203,13 +203,14 @@ const counted: readonly Job[] = Array.from({ length: LOGGED }, (_, i): Job => {
   return { ...demoJobs[i % demoJobs.length]!, id: `logged-${i}`, run };
 });
 const log = logOf(counted);
-const [{ client, vehicle }] = counted as readonly [Job];
+const [first] = counted as readonly [Job];
+const { vehicle } = first;
 process.stdout.write(`\n${LOGGED} runs, ms                        median   p95\n`);
 for (const [name, work] of [
   ['opened as a log', () => logOf(counted)],
   ['searched', () => searchLog(log, { ...everything, words: 'harbour deck', method: 'hybrid' })],
   ['history of one car', () => historyOf(counted.filter((one) => one.vehicle.id === vehicle.id))],
-  ['learned from for the first time', () => learn(counted.map((one) => ({ ...one })), client)],
-  ['learned from again', () => learn(counted, client)],
+  ['learned from for the first time', () => learn(counted.map((one) => ({ ...one })), first)],
+  ['learned from again', () => learn(counted, first)],
 ] as const)
   process.stdout.write(`${name.padEnd(38)} ${timed(work)}\n`);

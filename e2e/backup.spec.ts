@@ -137,3 +137,33 @@ test('a backup can be called off', async ({ page }) => {
   await expect(page.getByText('Backup cancelled')).toBeVisible();
   await expect(page.locator('[data-busy]')).toBeHidden();
 });
+
+test('a backup with a passphrase is opened with it, and with no other', async ({ page, browser }) => {
+  await page.goto('/jobs');
+  await wholeDemo(page);
+  await page.goto('/settings');
+  await page.getByRole('button', { name: 'Backup with a passphrase' }).click();
+  await page.getByLabel('Passphrase', { exact: true }).fill('harbour light');
+  await page.getByLabel('Once more').fill('harbour');
+  await expect(page.getByRole('alert')).toContainText('not the same');
+  await page.getByLabel('Once more').fill('harbour light');
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the backup' }).click()]);
+  expect(file.suggestedFilename()).toBe('esmero-2031-07-14.esmero-sealed');
+  const path = (await file.path())!;
+  const text = (await readFile(path)).toString('latin1');
+  expect(text.slice(0, 25)).toBe('{"format":"esmero-sealed"');
+  expect(text).not.toContain('Lantern');
+
+  const context = await browser.newContext();
+  const other = await context.newPage();
+  await other.goto('/jobs');
+  await wholeDemo(other);
+  await other.getByLabel('Import a file').setInputFiles({ name: 'mine.esmero-sealed', mimeType: 'application/octet-stream', buffer: await readFile(path) });
+  await other.getByLabel('Passphrase', { exact: true }).fill('another one');
+  await other.getByRole('button', { name: 'Open it' }).click();
+  await expect(other.getByRole('alert')).toContainText('another passphrase');
+  await other.getByLabel('Passphrase', { exact: true }).fill('harbour light');
+  await other.getByRole('button', { name: 'Open it' }).click();
+  await expect(other.getByRole('dialog', { name: 'What comes in?' })).toBeVisible();
+  await context.close();
+});

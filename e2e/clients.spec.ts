@@ -47,7 +47,7 @@ test.describe('a client', () => {
     });
 
     await test.step('and the invoice has the sums of the quote', async () => {
-      await page.getByRole('link', { name: /^Price/ }).click();
+      await page.getByRole('link', { name: 'Price', exact: true }).click();
       await page.getByRole('button', { name: /^Invoice Quote/ }).click();
       const bills = page.locator('[data-bill]');
       await expect(bills).toHaveCount(2);
@@ -69,5 +69,48 @@ test.describe('a client', () => {
     await expect(page.locator('esm-client-car')).toContainText('22 Jul 2031, as agreed');
     await page.getByRole('button', { name: 'Undo' }).click();
     await expect(page.locator('esm-client-car')).toContainText('15 Jul 2031, as agreed');
+  });
+});
+
+test.describe('files of other programs', () => {
+  test('a table with bad rows is looked at, brought in, and taken back', async ({ page }) => {
+    await page.goto('/jobs');
+    await wholeDemo(page);
+    await page.getByRole('link', { name: 'From other programs' }).click();
+    const csv = 'Customer;Phone;Car;Body;Every\nNet maker;+00 555 0201;Net maker’s estate;estate;14\n;555 0203;Ghost;sedan;7\nHarbour pilot;555 0999;;;\nRope walk;555;Truck;lorry;0';
+    await page.getByLabel('Pick a file').setInputFiles({ name: 'people.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+    await expect(page.locator('tr.bad')).toHaveCount(2);
+    await expect(page.locator('main')).toContainText('2 rows can be brought in. 2 are left out; they say why.');
+    await page.getByRole('button', { name: 'Bring in 2 rows' }).click();
+    const dialog = page.getByRole('dialog', { name: 'What comes in?' });
+    await expect(dialog).toContainText('people.csv');
+    await dialog.getByRole('button', { name: /^Import|^Bring/ }).last().click();
+    await expect(page.locator('[data-last-import]')).toContainText('people.csv was imported');
+    await page.goto('/clients');
+    await expect(page.locator('[data-client]', { hasText: 'Net maker' })).toBeVisible();
+    await expect(page.locator('[data-client]', { hasText: 'Harbour pilot' })).toContainText('555 0999');
+    await expect(page.locator('[data-client]', { hasText: 'Rope walk' })).toHaveCount(0);
+    await page.goto('/import');
+    await page.getByRole('button', { name: 'Take the import back' }).click();
+    await expect(page.locator('[data-last-import]')).toHaveCount(0);
+    await page.goto('/clients');
+    await expect(page.locator('[data-client]', { hasText: 'Harbour pilot' })).toContainText('555 0170');
+    await expect(page.locator('[data-client]', { hasText: 'Net maker' })).toHaveCount(0);
+  });
+
+  test('a calendar takes hours out of the day, which is planned around them', async ({ page }) => {
+    await page.goto('/jobs');
+    await wholeDemo(page);
+    const events = ['BEGIN:VEVENT', 'UID:x', 'DTSTAMP:20310101T000000Z', 'SUMMARY:Dentist', 'DTSTART:20310714T140000', 'DTEND:20310714T150000', 'END:VEVENT'];
+    await page.goto('/import');
+    await page.getByLabel('Pick a file').setInputFiles({ name: 'cal.ics', mimeType: 'text/calendar', buffer: Buffer.from(['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:x', ...events, 'END:VCALENDAR', ''].join('\r\n')) });
+    await page.getByRole('button', { name: 'Bring all of it in' }).click();
+    await page.getByRole('dialog', { name: 'What comes in?' }).getByRole('button', { name: /^Import|^Bring/ }).last().click();
+    await expect(page.locator('[data-last-import]')).toContainText('cal.ics');
+    await page.goto('/day');
+    await expect(page.locator('esm-day-page')).toContainText('Dentist');
+    await page.getByRole('button', { name: 'More for this day' }).click();
+    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: 'To navigation (GPX)' }).click()]);
+    expect(await readFile((await file.path())!, 'utf8')).toContain('<rtept');
   });
 });

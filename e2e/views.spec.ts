@@ -4,7 +4,7 @@ import { test } from './test';
 import { deck, openStage, watchErrors } from './desk';
 
 const stages = ['site', 'walk-round', 'method', 'price', 'mix', 'towels', 'order', 'run', 'handover'];
-const pages = ['/day', '/lots', '/more', '/clients', '/clients/c-school', '/prices', '/jobs', '/library/vehicle', '/library/product', '/bench', '/log', '/stock', '/settings', '/help', ...stages.map((stage) => `${deck}/${stage}`)];
+const pages = ['/day', '/lots', '/more', '/clients', '/clients/c-school', '/prices', '/import', '/jobs', '/library/vehicle', '/library/product', '/bench', '/log', '/stock', '/settings', '/help', ...stages.map((stage) => `${deck}/${stage}`)];
 
 for (const theme of ['light', 'dark'] as const) {
   for (const path of pages) {

@@ -26,6 +26,7 @@ export const harbourDay: Day = {
   van: { waterL: 60, dirtyL: 40, batteryMin: 24, chargePerMin: 0.2, towels: { wash: 20, finish: 12, drying: 6, glass: 6, wheels: 10 } },
   restocking: [{ ...spot('the mill tap', 43.404, 5.204), minutes: 12, gives: ['water', 'drain'] }],
   break: { minutes: 30, fromHour: 11.5, untilHour: 13.5 },
+  taken: [],
   stops: [
     stop('demo-deck', [43.401, 5.196], 8, 17),
     stop('demo-courtyard', [43.418, 5.207], 8, 12),

@@ -83,7 +83,7 @@ function counted(job: Job, at: number, hands: Hands): Job {
 }
 
 function visit(template: Job, { of, rest, name, hour }: Regular, date: Day, hands: Hands): Job {
-  const job: Job = { ...template, id: `${rest?.clientId ?? of}-${date}`, name, date, hour, marks: [], soil: soilThen(template.soil, hands) };
+  const job: Job = { ...template, id: `${rest ? `${of}-${rest.clientId}` : of}-${date}`, name, date, hour, marks: [], soil: soilThen(template.soil, hands) };
   const plan = planJob(job);
   const startedAt = instantAt(date, hour, job.site.utcOffsetH);
   const done = worked(startRun(job, startedAt), plan, startedAt, hands);

@@ -15,12 +15,13 @@ export const dayFormat: Format = {
 };
 
 /** What no field can say alone: ends after begins, each job once. */
-function orderFaults({ startHour, endHour, stops, break: pause }: DayDocument): readonly Fault[] {
+function orderFaults({ startHour, endHour, stops, taken = [], break: pause }: DayDocument): readonly Fault[] {
   const within = (path: string, from: number, until: number): Fault[] => (until < from ? [{ path: `day.${path}`, expected: { code: 'number', min: from, max: 24 }, found: String(until) }] : []);
   const ids = stops.map(({ job }) => job.id);
   return [
     ...within('endHour', startHour, endHour),
     ...(pause ? within('break.untilHour', pause.fromHour, pause.untilHour) : []),
+    ...taken.flatMap(({ fromHour, untilHour }, i) => within(`taken[${i}].untilHour`, fromHour, untilHour)),
     ...stops.flatMap(({ fromHour, untilHour }, i) => within(`stops[${i}].untilHour`, fromHour, untilHour)),
     ...(new Set(ids).size < ids.length ? [{ path: 'day.stops', expected: { code: 'unique', field: 'job.id' } as const, found: ids.find((id, i) => ids.indexOf(id) !== i)! }] : []),
   ];
@@ -38,10 +39,11 @@ const travelFrom = ({ kind, roadFactor, kmPerHour, parkMin, rows }: TravelDocume
   kind === 'line' ? { kind, roadFactor: roadFactor!, kmPerHour: kmPerHour!, parkMin: parkMin! } : { kind: 'table', minutes: rows!.map(({ to }) => to.map(({ minutes }) => minutes)) };
 
 function dayFrom(document: DayDocument): Day {
-  const { travel, van, stops, rainFromHour = null, ...same } = document;
+  const { travel, van, stops, rainFromHour = null, taken = [], ...same } = document;
   return {
-    ...(same as unknown as Omit<Day, 'travel' | 'van' | 'stops' | 'rainFromHour'>),
+    ...(same as unknown as Omit<Day, 'travel' | 'van' | 'stops' | 'rainFromHour' | 'taken'>),
     rainFromHour,
+    taken,
     travel: travelFrom(travel),
     van: vanFrom(van),
     stops: stops.map(({ job, ...window }) => ({ ...window, job: jobFrom(job) })),

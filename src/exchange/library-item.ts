@@ -5,7 +5,7 @@ import { HabitSetDocument } from './documents/habits';
 import { BusinessDocument } from './documents/price';
 import { ProductDocument } from './documents/product';
 import { PackageDocument } from './documents/scope';
-import { DaySetUpDocument, LotSetUpDocument, VanSetUpDocument } from './documents/set-up';
+import { BlockedDocument, DaySetUpDocument, LotSetUpDocument, VanSetUpDocument } from './documents/set-up';
 import { SiteDocument } from './documents/site';
 import { VehicleDocument } from './documents/vehicle';
 import type { Fault } from './fault';
@@ -25,6 +25,7 @@ const documents: Readonly<Record<EntryKind, new () => object>> = {
   lot: LotSetUpDocument,
   client: ClientDocument,
   business: BusinessDocument,
+  blocked: BlockedDocument,
 };
 
 /** Holds a form to the same rules as a file. */

@@ -37,6 +37,7 @@ export const clientsText = worded({
   soilPace: (factor: number, jobs: number): string => `Gets dirty ${fixed(factor, 1)} times as fast as our figures say, by ${jobs === 1 ? 'one visit' : `${jobs} visits`}.`,
   fits: ({ days, method, yearMinor }: SeasonPlan, currency: string): string =>
     `Every ${days} days, ${methodName[method].toLowerCase()}: the longest that surely does, at about ${money(yearMinor, currency)} a year.`,
+  washDue: (name: string): string => `Wash due: ${name}`,
   fitsNone: 'At no interval does a low-water wash surely do the whole car, used like this. Agree on a pre-rinse, or come weekly and look.',
   season: 'Washed every so many days over a year, used as it is, in weather like that of the last visit. The marring index of a visit times the visits; lower is kinder to the paint.',
   stale: 'Somebody else has changed this client meanwhile. What they wrote stands now; type yours again if it is still right.',

@@ -62,6 +62,8 @@ export const dayPlanText = worded({
   done: (name: string): string => `${name} done`,
   rain: 'Rain',
   hours: 'Hours of the day',
+  taken: 'Taken',
+  free: (name: string): string => `${name} taken out`,
   way: 'Minutes of a way',
   pack: 'What is packed',
   refill: (tank: string): string => `The tank holds ${tank}: fill up on the way.`,

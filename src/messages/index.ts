@@ -32,6 +32,7 @@ export * from './lot';
 export * from './lot-plan';
 export * from './price';
 export * from './clients';
+export * from './import-table';
 export * from './stock';
 export * from './transfer';
 export * from './notices';

@@ -1,3 +1,4 @@
+import { worded } from './english';
 import type { EntryKind } from '@esmero/model';
 import { libraryName, zoneName } from './words';
 
@@ -76,3 +77,15 @@ export function fieldText(path: string): string {
 
 /** "client and note" */
 export const fieldsText = (paths: readonly string[]): string => list([...new Set(paths.map(fieldText))]);
+
+/** Sealed backups. */
+export const passphraseText = worded({
+  choose: 'Nobody opens this backup without the passphrase, and nobody can give it back to you. A sentence you will remember is best. Write it down in a safe place.',
+  open: (file: string): string => `${file} is sealed. Type the passphrase it was saved with.`,
+  wrong: 'That is another passphrase, or the file was damaged. Try again.',
+  short: (least: number): string => `At least ${least} letters.`,
+  differs: 'The two are not the same.',
+  cannot: 'This browser seals files only on https or on this device itself.',
+  old: (days: number): string => `Your last backup is ${days} days old. All of this is kept in this browser only.`,
+  never: 'You have never saved a backup. All of this is kept in this browser only.',
+});

@@ -421,6 +421,7 @@ export const libraryName: Readonly<Record<EntryKind, { one: string; many: string
   lot: { one: 'lot', many: 'Lots' },
   client: { one: 'client', many: 'Clients' },
   business: { one: 'business', many: 'Prices' },
+  blocked: { one: 'blocked time', many: 'Blocked times' },
 };
 
 export const pileName: Readonly<Record<Pile, string>> = {

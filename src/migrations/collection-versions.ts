@@ -62,7 +62,7 @@ const collectionSteps: readonly Step[] = [
     },
   },
   { whole: (content) => ({ vans: [], days: [], lots: [], ...content }) },
-  { job: inStamp(jobFrom14To15), whole: (content) => ({ clients: [], businesses: [], ...content }) },
+  { job: inStamp(jobFrom14To15), whole: (content) => ({ clients: [], businesses: [], blocked: [], ...content }) },
 ];
 
 /** The list of a collection file in which items of a kind stand. */
@@ -80,6 +80,7 @@ export const listNames = {
   lot: 'lots',
   client: 'clients',
   business: 'businesses',
+  blocked: 'blocked',
 } as const;
 type Kind = keyof typeof listNames;
 

@@ -47,6 +47,11 @@ export const routes: Routes = [
     loadComponent: () => import('../features/clients/client.page').then((m) => m.ClientPage),
   },
   {
+    path: 'import',
+    title: 'Import · Esmero',
+    loadComponent: () => import('../features/jobs/import.page').then((m) => m.ImportPage),
+  },
+  {
     path: 'prices',
     title: 'Prices · Esmero',
     loadComponent: () => import('../features/prices/prices.page').then((m) => m.PricesPage),

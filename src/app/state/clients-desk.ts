@@ -2,7 +2,9 @@ import { Injectable, computed, effect, inject, signal, untracked } from '@angula
 import { Router } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { type CarVisits, type Due, type DueCar, type DueState, carsOf, doneOn, dueState, learn, newVisit } from '@esmero/core';
-import type { Client, ClientCar, Job, JobBrief, Vehicle } from '@esmero/model';
+import { type Client, type ClientCar, type Job, type JobBrief, type Vehicle, quoteIn } from '@esmero/model';
+import { instantAt } from '@esmero/units';
+import type { CalendarDue, CalendarStop } from '@esmero/exchange';
 import { freshId } from '@esmero/records';
 import { BusinessDesk } from './business-desk';
 import { collectionActions, collectionFeature } from './collection';
@@ -25,6 +27,8 @@ export interface KnownCar {
   readonly state: DueState;
 }
 
+const MINUTE_MS = 60_000;
+
 /** What tells that a car was washed once more, or is used otherwise. */
 const sameCars = (p: readonly DueCar[] | null, q: readonly DueCar[] | null): boolean => JSON.stringify(p) === JSON.stringify(q);
 
@@ -44,7 +48,7 @@ export class ClientsDesk {
   readonly of = signal<string | null>(null);
 
   private readonly kept = this.state.selectSignal(collectionFeature.selectJobs);
-  private readonly jobs = computed((): readonly JobBrief[] => this.kept().flatMap(({ job, archived }) => (archived && job.run === null ? [] : [job])));
+  readonly jobs = computed((): readonly JobBrief[] => this.kept().flatMap(({ job, archived }) => (archived && job.run === null ? [] : [job])));
   readonly clients = computed(() => [...this.entries.items('client')].sort((p, q) => p.name.localeCompare(q.name)));
   private readonly cars = computed(() => {
     const day = today();
@@ -93,6 +97,32 @@ export class ClientsDesk {
         this.lasts.set(new Map(wanted.flatMap(({ key, id }): [string, Job][] => (byId.has(id) ? [[key, byId.get(id)!]] : []))));
       });
     });
+  }
+
+  readonly vehicles = computed(() => this.entries.items('vehicle'));
+
+  time(): number {
+    return this.collection.time();
+  }
+
+  /**
+   * Visits that are ahead and days on which cars are due, for a calendar.
+   * @param named what a day that is due is called
+   */
+  async calendar(named: (name: string) => string): Promise<readonly [readonly CalendarStop[], readonly CalendarDue[]]> {
+    const day = today();
+    const ahead = this.kept().filter(({ job, archived }) => !archived && job.run === null && !job.refused && job.date >= day);
+    const whole = await this.reads.all(ahead.map(({ id }) => id));
+    const stops = whole.map((job): CalendarStop => {
+      const beginAt = Math.round(instantAt(job.date, job.hour, job.site.utcOffsetH));
+      const minutes = quoteIn(job)?.minutes ?? job.site.minutes;
+      return { jobId: job.id, name: job.name, note: [job.client, job.note].filter(Boolean).join('\n'), place: job.site, beginAt, endAt: Math.round(beginAt + minutes * MINUTE_MS), changedAt: ahead.find(({ id }) => id === job.id)!.changedAt };
+    });
+    const dues = this.known().flatMap(({ key, client, vehicle, due, visits }): CalendarDue[] => {
+      if (!due || due.on === null || visits.ahead.length > 0) return [];
+      return [{ key, name: named([client.name, vehicle?.name ?? ''].filter(Boolean).join(', ')), from: due.on, until: due.agreed ?? due.band!.late }];
+    });
+    return [stops, dues];
   }
 
   load(): void {

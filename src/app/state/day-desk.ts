@@ -1,7 +1,7 @@
 import { DestroyRef, Injectable, type Signal, computed, effect, inject, signal, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
 import { type DayAsked, type Since, dayOf, usualDay, vanNow, withMore } from '@esmero/core';
-import type { Day, DaySetUp, Job, JobBrief, VanSetUp } from '@esmero/model';
+import type { Blocked, Day, DaySetUp, Job, JobBrief, VanSetUp } from '@esmero/model';
 import { CollectionDesk } from './collection-desk';
 import { NOW } from './clock';
 import { collectionActions, collectionFeature } from './collection';
@@ -73,7 +73,7 @@ export class DayDesk {
   });
   readonly day = computed((): Day | null => {
     const jobs = this.stops();
-    return jobs && dayOf(this.setUp(), jobs, this.van(), this.vanStock.stock());
+    return jobs && dayOf(this.setUp(), jobs, this.van(), this.vanStock.stock(), this.entries.items('blocked'));
   });
   private readonly since = computed((): Since | null => {
     const [day, atMin] = [this.day(), this.nowMin()];
@@ -152,6 +152,21 @@ export class DayDesk {
     const from = this.date();
     to(date);
     this.undos.update((all) => [...all, { says, back: () => to(from) }]);
+  }
+
+  /** Hours of this day that are taken by something else. */
+  readonly blocked = computed(() => this.entries.items('blocked').filter(({ date }) => date === this.date()));
+
+  /** @param item new, or changed */
+  block(says: string, item: Blocked): void {
+    const before = this.blocked().find(({ id }) => id === item.id);
+    this.entries.put('blocked', item);
+    this.undos.update((all) => [...all, { says, back: () => (before ? this.entries.put('blocked', before) : this.entries.archive('blocked', item)) }]);
+  }
+
+  unblock(says: string, item: Blocked): void {
+    this.entries.archive('blocked', item);
+    this.undos.update((all) => [...all, { says, back: () => this.entries.put('blocked', item) }]);
   }
 
   undo(): void {

@@ -48,6 +48,13 @@ export class TransferDesk {
   /** Can be taken back. */
   readonly last = this._last.asReadonly();
 
+  private readonly _sealed = signal<File | null>(null);
+  /** A file that waits for its passphrase. */
+  readonly sealed = this._sealed.asReadonly();
+  private readonly _backedUpAt = signal<number | null | undefined>(undefined);
+  /** When the last backup was saved; null: never, undefined: not yet known. */
+  readonly backedUpAt = this._backedUpAt.asReadonly();
+
   constructor() {
     void this.lookUp();
   }
@@ -57,10 +64,28 @@ export class TransferDesk {
     this._refusal.set(null);
     // What is not saved yet would look older than it is.
     this.state.dispatch(deskActions.flush());
+    const { isSealed } = await import('@esmero/transfer');
+    if (await isSealed(file)) return this._sealed.set(file);
     const answer = await this.during(`Reading ${file.name}`, (transfer, progress) => transfer.review(file, progress));
     if (answer.kind === 'review') this._review.set({ file: file.name, review: answer.review });
     else if (answer.kind === 'unreadable') this._refusal.set({ file: file.name, ...unreadableText(answer.why) });
     else if (answer.kind === 'failed') this._refusal.set({ file: file.name, headline: importText.unread(answer.message), details: [] });
+  }
+
+  /** @returns whether that was its passphrase */
+  async unseal(passphrase: string): Promise<boolean> {
+    const file = this._sealed();
+    if (!file) return true;
+    const { unsealed } = await import('@esmero/transfer');
+    const plain = await unsealed(file, passphrase);
+    if (!plain) return false;
+    this._sealed.set(null);
+    await this.open(new File([plain], file.name));
+    return true;
+  }
+
+  leaveSealed(): void {
+    this._sealed.set(null);
   }
 
   close(): void {
@@ -93,16 +118,22 @@ export class TransferDesk {
     else this.say('success', 'Import taken back', importText.asBefore);
   }
 
-  /** All that is kept, in one file. */
-  async backup(): Promise<void> {
-    const name = `esmero-${today()}.zip`;
-    const to = await this.place(name);
+  /**
+   * All that is kept, in one file.
+   * @param passphrase nobody opens it without; null for a file that everybody opens
+   */
+  async backup(passphrase: string | null = null): Promise<void> {
+    const name = `esmero-${today()}.${passphrase === null ? 'zip' : 'esmero-sealed'}`;
+    // What is to be sealed is written down only once it is.
+    const to = passphrase === null ? await this.place(name) : null;
     if (to === 'called-off') return;
     const done = await this.during('Saving a backup', (transfer, progress) => transfer.backup(to, progress));
     if (done.kind === 'stopped') return this.say('info', 'Backup cancelled', 'No file was saved.');
     if (done.kind === 'failed') return this.say('error', 'No backup was saved', done.message);
-    if (done.file) this.handOver(name, done.file);
-    await (await this.store).keepSetting('backup', { at: Date.now() });
+    if (done.file) this.handOver(name, passphrase === null ? done.file : await (await import('@esmero/transfer')).sealed(done.file, passphrase));
+    const at = Date.now();
+    await (await this.store).keepSetting('backup', { at });
+    this._backedUpAt.set(at);
     this.say('success', 'Backup saved', `${name}: ${countedText(done)}.`);
   }
 
@@ -119,7 +150,10 @@ export class TransferDesk {
 
   private async lookUp(): Promise<void> {
     const { lastImport } = await import('@esmero/transfer');
-    this._last.set(await lastImport(await this.store).catch(() => null));
+    const store = await this.store;
+    this._last.set(await lastImport(store).catch(() => null));
+    const kept = (await store.setting('backup').catch(() => null)) as { readonly at?: unknown } | null | undefined;
+    this._backedUpAt.set(typeof kept?.at === 'number' ? kept.at : null);
   }
 
   private ready(): Promise<Transfer> {

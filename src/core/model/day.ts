@@ -50,6 +50,13 @@ export interface Break {
   readonly untilHour: number;
 }
 
+/** Hours that are taken by something else: whoever is out is wherever he is then. */
+export interface TakenHours {
+  readonly name: string;
+  readonly fromHour: number;
+  readonly untilHour: number;
+}
+
 /** A day of stops. Hours are local, 0 to 24. */
 export interface Day {
   readonly id: string;
@@ -64,6 +71,7 @@ export interface Day {
   readonly van: Van;
   readonly restocking: readonly RestockPlace[];
   readonly break: Break | null;
+  readonly taken: readonly TakenHours[];
   readonly stops: readonly DayStop[];
   /** A minute late against a minute of the day. */
   readonly latePrice: number;

@@ -8,7 +8,7 @@ import type { Movement } from './movement';
 import type { Business } from './price';
 import type { Product } from './product';
 import type { Package } from './scope';
-import type { DaySetUp, LotSetUp, VanSetUp } from './set-up';
+import type { Blocked, DaySetUp, LotSetUp, VanSetUp } from './set-up';
 import type { Site } from './site';
 import type { Vehicle } from './vehicle';
 
@@ -28,7 +28,7 @@ export interface LibraryItems {
 }
 
 /** What is kept like items of the library, but has pages of its own. */
-export const entryKinds = [...libraryKinds, 'van', 'day', 'lot', 'client', 'business'] as const;
+export const entryKinds = [...libraryKinds, 'van', 'day', 'lot', 'client', 'business', 'blocked'] as const;
 export type EntryKind = (typeof entryKinds)[number];
 
 export interface EntryItems extends LibraryItems {
@@ -37,6 +37,7 @@ export interface EntryItems extends LibraryItems {
   readonly lot: LotSetUp;
   readonly client: Client;
   readonly business: Business;
+  readonly blocked: Blocked;
 }
 
 /** An item of the library; archived ones stay for old jobs but are not offered. */

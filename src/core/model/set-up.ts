@@ -86,6 +86,16 @@ export interface DaySetUp {
   readonly packed: readonly string[];
 }
 
+/** Hours of a day that are taken by something else, as a calendar has it. Local, 0 to 24. */
+export interface Blocked {
+  readonly id: string;
+  readonly name: string;
+  /** ISO day. */
+  readonly date: string;
+  readonly fromHour: number;
+  readonly untilHour: number;
+}
+
 /** Cars of a lot that are alike: one of the library, with one kind of dirt all over. */
 export interface LotClassSetUp {
   readonly name: string;

@@ -54,7 +54,9 @@ function waysOf(day: Day, legs: readonly DayLeg[], from: number): { readonly bef
 }
 
 /** When a leg may be begun, minutes from midnight. */
-function windowMin(day: Day, stop: number | null): { readonly from: number; readonly until: number } {
+function windowMin(day: Day, { stop, taken, beginMin }: DayLeg): { readonly from: number; readonly until: number } {
+  // Hours that are taken are when they are.
+  if (taken !== null) return { from: beginMin, until: beginMin };
   const { fromHour, untilHour } = stop === null ? day.break! : day.stops[stop]!;
   return { from: fromHour * 60, until: untilHour * 60 };
 }
@@ -64,9 +66,10 @@ function slacksOf(day: Day, plan: DayPlan, ways: ReturnType<typeof waysOf>): rea
   let latest = Math.max(plan.endMin, day.endHour * 60) - ways.home;
   const slacks: number[] = [];
   for (let i = plan.legs.length - 1; i >= 0; i--) {
-    const { stop, beginMin, endMin } = plan.legs[i]!;
+    const leg = plan.legs[i]!;
+    const { beginMin, endMin } = leg;
     slacks.unshift(Math.max(0, latest - endMin));
-    const begin = Math.min(latest - (endMin - beginMin), Math.max(beginMin, windowMin(day, stop).until));
+    const begin = Math.min(latest - (endMin - beginMin), Math.max(beginMin, windowMin(day, leg).until));
     latest = begin - ways.before[i]!;
   }
   return slacks;
@@ -97,7 +100,7 @@ export function* dayChances(day: Day, plan: DayPlan, confidence: number, from: {
     let at = Math.max(day.startHour * 60, from?.atMin ?? 0);
     const row: Sampled[] = [];
     for (const [i, leg] of legs.entries()) {
-      const { from: first, until } = windowMin(day, leg.stop);
+      const { from: first, until } = windowMin(day, leg);
       // Whoever waits for a cooler hour waits for it however the morning went.
       const waits = leg.beginMin > leg.arriveMin + 1 ? leg.beginMin : first;
       const begin = Math.max(at + ways.before[i]!, leg.stop === null ? first : waits);
@@ -105,7 +108,8 @@ export function* dayChances(day: Day, plan: DayPlan, confidence: number, from: {
       const sample = takes[i]?.();
       // Where there is a tap, no water is taken out of the van.
       if (sample) row.push(leg.visit!.job.site.tap ? { ...sample, litres: 0 } : sample);
-      at = begin + (sample ? sample.minutes + besides[i]! : leg.endMin - leg.beginMin);
+      const pauseEnd = leg.taken === null ? begin + leg.endMin - leg.beginMin : Math.max(begin, leg.endMin);
+      at = sample ? begin + sample.minutes + besides[i]! : pauseEnd;
       done[i]!.push(at);
     }
     ends.push(at + ways.home);

@@ -21,7 +21,7 @@ function stop(id: string, km: number, site: Partial<Site> = {}, rest: Partial<Jo
 
 const stops = [stop('far', 9), stop('near', 2), stop('middle', 5)];
 const day = (rest: Partial<Day> = {}): Day => ({
-  ...{ id: 'day', name: 'A day', date: '2031-07-14', startHour: 8, endHour: 18, start: base, end: base, van, restocking: [], break: null, stops, latePrice: 3, confidence: 0.8, rainFromHour: null },
+  ...{ id: 'day', name: 'A day', date: '2031-07-14', startHour: 8, endHour: 18, start: base, end: base, van, restocking: [], break: null, taken: [], stops, latePrice: 3, confidence: 0.8, rainFromHour: null },
   travel: { kind: 'line', roadFactor: 1.3, kmPerHour: 30, parkMin: 2 },
   ...rest,
 });
@@ -46,6 +46,34 @@ describe('a day in the order that somebody has put', () => {
     expect(order(plan).filter((one) => one !== null)).toEqual([0, 2, 1]);
     expect(order(plan)).toContain(null);
     expect(plan.lateMin).toBe(0);
+  });
+});
+
+describe('hours that are taken', () => {
+  const dentist = { name: 'Dentist', fromHour: 10, untilHour: 11.5 };
+  const taken = (rest: Partial<Day> = {}, way: DayWay = {}): DayPlan => planned(day({ taken: [dentist], ...rest }), way);
+
+  it('are kept free at their time, whatever is put around them', () => {
+    const plan = taken({ break: { minutes: 30, fromHour: 12, untilHour: 14 } });
+    const pause = plan.legs.find((leg) => leg.taken !== null)!;
+    expect([pause.beginMin, pause.endMin, pause.visit]).toEqual([600, 690, null]);
+    for (const leg of plan.legs) if (leg !== pause) expect(leg.endMin <= 600 + 1e-6 || leg.beginMin >= 690 - 1e-6).toBe(true);
+    expect(order(plan).filter((one) => one !== null).sort()).toEqual([0, 1, 2]);
+    expect(plan.endMin).toBeGreaterThan(planned(day()).endMin);
+  });
+
+  it('cost nothing outside the day, and nothing once they are over', () => {
+    expect(taken({ taken: [{ ...dentist, fromHour: 19, untilHour: 20 }] }).legs.every((leg) => leg.taken === null)).toBe(true);
+    expect(taken({}, { since: { atMin: 700, done: [], van } }).legs.every((leg) => leg.taken === null)).toBe(true);
+    expect(taken({}, { since: { atMin: 620, done: [], van } }).legs[0]).toMatchObject({ taken: 0, beginMin: 620, endMin: 690 });
+  });
+
+  it('are where they are on every one of many days', () => {
+    const plan = taken();
+    const { legs } = finish(dayChances(day({ taken: [dentist] }), plan, 0.9));
+    const at = plan.legs.findIndex((leg) => leg.taken !== null);
+    expect(legs[at]!.highMin).toBeGreaterThanOrEqual(690 - 1e-6);
+    expect(legs[at]!.lowMin).toBeCloseTo(690, 6);
   });
 });
 

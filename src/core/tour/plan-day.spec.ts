@@ -31,6 +31,7 @@ const day = (stops: readonly DayStop[], rest: Partial<Day> = {}): Day => ({
   van: { waterL: 200, dirtyL: 200, batteryMin: 200, chargePerMin: 0, towels: { wash: 60, finish: 60, drying: 20, glass: 20, wheels: 20 } },
   restocking: [],
   break: null,
+  taken: [],
   stops,
   latePrice: 3,
   confidence: 0.8,

@@ -8,17 +8,19 @@ import { Service } from './service';
 import { type StockKind, gainsOf, givenBy, holdsOf, stockKinds, stocksOf } from './stocks';
 import { END, START, rowOfRestock, rowOfStop, travelTable } from './travel';
 
-/** A stop or the break, in its turn. Times are minutes from midnight. */
+/** A stop, the break, or hours that are taken, in its turn. Times are minutes from midnight. */
 export interface DayLeg extends Omit<Leg, 'stop' | 'depot'> {
   /** In the van when it is done. */
   readonly left: Stocks;
   /** What it takes out of the van. */
   readonly takes: Stocks;
-  /** Number of the stop in the day, from 0; null is the break. */
+  /** Number of the stop in the day, from 0; null is a pause. */
   readonly stop: number | null;
+  /** Number of the hours of the day that are taken; null is the break, or a stop. */
+  readonly taken: number | null;
   /** Number of the place to restock at on the way; null goes straight there. */
   readonly restock: number | null;
-  /** As it is begun then; null for the break. */
+  /** As it is begun then; null for a pause. */
   readonly visit: { readonly job: Job; readonly plan: Plan } | null;
 }
 
@@ -64,7 +66,11 @@ export interface DayWay {
 const MINUTES_OF_DAY = 1440;
 /** More hours than this are never looked at again. */
 const MOST_ROUNDS = 60;
-const BREAK = null;
+
+/** What a leg of a tour is of: a stop of the day, the break, or hours that are taken, each by its number. */
+type Of = { readonly stop: number } | { readonly taken: number } | 'break';
+
+const isStop = (of: Of): of is { readonly stop: number } => of !== 'break' && 'stop' in of;
 
 /** What is served, and how surely in the time it is given. */
 interface Served {
@@ -104,8 +110,8 @@ export class DayPlanner {
       const asked = { ...round0, nearly };
       const solved = solve(asked);
       const open = solved.tour.legs.flatMap(({ stop, beginMin }) => {
-        const of = solved.ofStops[stop];
-        return of === undefined || of === BREAK || services[of]!.knows(beginMin) ? [] : [{ of, beginMin }];
+        const of = solved.of[stop];
+        return of === undefined || !isStop(of) || services[of.stop]!.knows(beginMin) ? [] : [{ of: of.stop, beginMin }];
       });
       if (open.length === 0 && nearly) {
         nearly = false;
@@ -125,7 +131,8 @@ export class DayPlanner {
 interface Solved {
   readonly tour: Tour;
   readonly within: number;
-  readonly ofStops: readonly (number | null)[];
+  /** What each stop of the tour is of. */
+  readonly of: readonly Of[];
   readonly cannot: readonly number[];
 }
 
@@ -159,8 +166,21 @@ const dryUntilMin = ({ day }: Asked, { job }: Day['stops'][number]): number => (
 
 const hoursLeft = (asked: Asked, i: number): number => asked.services[i]!.hoursLeft(startOf(asked) / 60, dryUntilMin(asked, asked.day.stops[i]!) / 60);
 
+/** Pauses that are still ahead: whoever is past the time for one has had it. */
+function pausesOf({ day, since }: Asked): readonly { readonly of: Of; readonly stop: TourStop }[] {
+  const isAhead = ({ untilHour }: { readonly untilHour: number }): boolean => !since || since.atMin <= untilHour * 60;
+  const pause = (of: Of, fromMin: number, untilMin: number, endMin: (beginMin: number) => number) => ({ of, stop: { place: null, fromMin, untilMin, turns: (beginMin: number) => [{ beginMin, endMin: endMin(beginMin) }], takes: none } });
+  const rest = day.break && isAhead(day.break) ? [pause('break', day.break.fromHour * 60, day.break.untilHour * 60, (beginMin) => beginMin + day.break!.minutes)] : [];
+  const taken = day.taken.flatMap((hours, i) => {
+    const from = Math.max(hours.fromHour, day.startHour) * 60;
+    // Whoever comes late to it leaves it when it is over all the same.
+    return isAhead(hours) && hours.untilHour * 60 > from && hours.fromHour < day.endHour ? [pause({ taken: i }, from, from, (beginMin) => Math.max(beginMin, hours.untilHour * 60))] : [];
+  });
+  return [...rest, ...taken];
+}
+
 function tourStops(asked: Asked, doable: readonly number[]): readonly TourStop[] {
-  const { day, services, since } = asked;
+  const { day, services } = asked;
   const stops = doable.map((i): TourStop => {
     const { fromHour, untilHour, job } = day.stops[i]!;
     const tap = job.site.tap ? (['water'] as const) : [];
@@ -168,10 +188,7 @@ function tourStops(asked: Asked, doable: readonly number[]): readonly TourStop[]
     const turns = (at: number): readonly Turn[] => services[i]!.turns(at).filter(({ endMin }) => endMin <= dryMin);
     return { place: rowOfStop(i), fromMin: fromHour * 60, untilMin: untilHour * 60, turns, takes: services[i]!.takes(), gives: givenBy(tap) };
   });
-  // Whoever is past the time for the break has had it.
-  if (!day.break || (since && since.atMin > day.break.untilHour * 60)) return stops;
-  const { minutes, fromHour, untilHour } = day.break;
-  return [...stops, { place: null, fromMin: fromHour * 60, untilMin: untilHour * 60, turns: (beginMin) => [{ beginMin, endMin: beginMin + minutes }], takes: none }];
+  return [...stops, ...pausesOf(asked).map(({ stop }) => stop)];
 }
 
 function problemOf(asked: Asked, doable: readonly number[]): TourProblem {
@@ -198,12 +215,12 @@ const ordered = (problem: TourProblem, order: readonly number[] | null, nearly: 
 function solveFor(asked: Asked, doable: readonly number[]): Solved | null {
   const { day, order, nearly } = asked;
   const problem = problemOf(asked, doable);
-  const ofStops = [...doable, ...(problem.stops.length > doable.length ? [BREAK] : [])];
+  const of: readonly Of[] = [...doable.map((stop) => ({ stop })), ...pausesOf(asked).map((pause) => pause.of)];
   const done = asked.since?.done ?? [];
   const cannot = day.stops.map((_stop, i) => i).filter((i) => !doable.includes(i) && !done.includes(i));
   const asPut = order && order.flatMap((i) => (doable.includes(i) ? [doable.indexOf(i)] : []));
   const found = ordered(problem, asPut, nearly) ?? ordered({ ...problem, holds: endless, has: endless, depots: [] }, asPut, nearly);
-  return found && { ...found, ofStops, cannot };
+  return found && { ...found, of, cannot };
 }
 
 /** Stops that need the same few hours stand in each other’s way: the one with the fewest hours is left, until the others can be done. */
@@ -219,33 +236,36 @@ function solve(asked: Asked): Solved {
 }
 
 /** The first stop at which the van has less than that takes. */
-function firstShortage(lefts: readonly Stocks[], takes: readonly Stocks[], { tour, ofStops }: Solved): FirstShortage | null {
+function firstShortage(lefts: readonly Stocks[], takes: readonly Stocks[], { tour, of }: Solved): FirstShortage | null {
   for (const [leg, left] of lefts.entries()) {
     const at = left.findIndex((one) => one < -1e-9);
     if (at < 0) continue;
-    const { stop } = tour.legs[leg]!;
+    const legOf = of[tour.legs[leg]!.stop]!;
+    // A pause takes nothing.
+    if (!isStop(legOf)) continue;
     const needs = takes[leg]![at]!;
-    return { stop: ofStops[stop]!, kind: stockKinds[at]!, needs, left: Math.max(0, needs + left[at]!) };
+    return { stop: legOf.stop, kind: stockKinds[at]!, needs, left: Math.max(0, needs + left[at]!) };
   }
   return null;
 }
 
 function told(asked: Asked, solved: Solved): DayPlan {
   const { services } = asked;
-  const { tour, within, ofStops, cannot } = solved;
-  const doable = ofStops.filter((of) => of !== BREAK);
+  const { tour, within, cannot } = solved;
+  const doable = solved.of.flatMap((of) => (isStop(of) ? [of.stop] : []));
   const problem = problemOf(asked, doable);
   const atHour = tour.legs.map(({ stop, beginMin }) => {
-    const of = ofStops[stop]!;
-    return of === BREAK ? null : services[of]!.learn(beginMin);
+    const of = solved.of[stop]!;
+    return isStop(of) ? services[of.stop]!.learn(beginMin) : null;
   });
   // The order was found with the most that each may take; told is what it takes at its hour.
   const takes = atHour.map((one) => one?.takes ?? none);
   const lefts = leftAlong(tour, problem, takes);
   const legs = tour.legs.map(({ stop, depot, ...leg }, i): DayLeg => {
-    const of = ofStops[stop]!;
-    const visit = of === BREAK ? null : { job: services[of]!.at(leg.beginMin), plan: atHour[i]!.plan };
-    return { ...leg, left: lefts[i]!.map((one) => Math.max(0, one)), takes: takes[i]!, stop: of, restock: depot, visit };
+    const of = solved.of[stop]!;
+    const visit = isStop(of) ? { job: services[of.stop]!.at(leg.beginMin), plan: atHour[i]!.plan } : null;
+    const left = lefts[i]!.map((one) => Math.max(0, one));
+    return { ...leg, left, takes: takes[i]!, stop: isStop(of) ? of.stop : null, taken: of !== 'break' && 'taken' in of ? of.taken : null, restock: depot, visit };
   });
   return { legs, cannot, endMin: tour.endMin, lateMin: tour.lateMin, cost: tour.cost, within, shortage: firstShortage(lefts, takes, solved) };
 }

@@ -1,5 +1,5 @@
 import { defaultChoices, habitsIn, newJob } from '../edit';
-import type { Brought, Day, DaySetUp, EntryItems, EntryKind, Job, LibraryEntry, Lot, LotClassSetUp, LotSetUp, Spot, TowelRole, Travel, Van, VanSetUp } from '../model';
+import type { Blocked, Brought, Day, DaySetUp, EntryItems, EntryKind, Job, LibraryEntry, Lot, LotClassSetUp, LotSetUp, Spot, TowelRole, Travel, Van, VanSetUp } from '../model';
 import { zonesIn } from '../vehicle';
 import { carrying } from './stocks';
 import { END, START, rowOfRestock, rowOfStop, travelTable } from './travel';
@@ -55,13 +55,15 @@ function travelOf(day: Day, { ways }: DaySetUp): Travel {
 /**
  * A day with its jobs and its van.
  * @param jobs those of that date, in any order
+ * @param blocked hours that are taken, of any date
  */
-export function dayOf(setUp: DaySetUp, jobs: readonly Job[], van: VanSetUp, stock: InStock): Day {
+export function dayOf(setUp: DaySetUp, jobs: readonly Job[], van: VanSetUp, stock: InStock, blocked: readonly Blocked[] = []): Day {
   const { id, name, date, startHour, endHour, latePrice, confidence, rainFromHour } = setUp;
   const { home, roadFactor, kmPerHour, parkMin, restocking } = van;
   const day: Day = {
     ...{ id, name, date, startHour, endHour, latePrice, confidence, rainFromHour },
     break: setUp.break,
+    taken: blocked.filter((one) => one.date === date).map(({ name: what, fromHour, untilHour }) => ({ name: what, fromHour, untilHour })),
     start: home,
     end: home,
     travel: { kind: 'line', roadFactor, kmPerHour, parkMin },

@@ -54,6 +54,12 @@ export class BreakDocument {
   @Between(0, 24) untilHour!: number;
 }
 
+export class TakenHoursDocument {
+  @Text(160, 1) name!: string;
+  @Between(0, 24) fromHour!: number;
+  @Between(0, 24) untilHour!: number;
+}
+
 export class DayStopDocument {
   @One(() => JobDocument) job!: JobDocument;
   @Between(0, 24) fromHour!: number;
@@ -72,6 +78,7 @@ export class DayDocument {
   @One(() => VanDocument) van!: VanDocument;
   @Many(() => RestockDocument, MOST_STOPS) restocking!: RestockDocument[];
   @OrNull() @One(() => BreakDocument) break!: BreakDocument | null;
+  @Maybe() @Many(() => TakenHoursDocument, MOST_STOPS) taken?: TakenHoursDocument[];
   @Many(() => DayStopDocument, MOST_STOPS) stops!: DayStopDocument[];
   @Between(0, 100) latePrice!: number;
   @Between(0.5, 0.99) confidence!: number;

@@ -7,7 +7,7 @@ import { BusinessDocument } from './price';
 import { ProductDocument } from './product';
 import { DataUrl, Flag, Id, Many, Moment, One, UniqueBy, WholeBetween } from './rules';
 import { PackageDocument } from './scope';
-import { DaySetUpDocument, LotSetUpDocument, VanSetUpDocument } from './set-up';
+import { BlockedDocument, DaySetUpDocument, LotSetUpDocument, VanSetUpDocument } from './set-up';
 import { SiteDocument } from './site';
 import { VehicleDocument } from './vehicle';
 
@@ -80,6 +80,10 @@ export class BusinessEntryDocument extends StampedDocument {
   @One(() => BusinessDocument) item!: BusinessDocument;
 }
 
+export class BlockedEntryDocument extends StampedDocument {
+  @One(() => BlockedDocument) item!: BlockedDocument;
+}
+
 /** A picture of a job. */
 export class PhotoDocument {
   @Id() key!: string;
@@ -101,6 +105,7 @@ export class CollectionDocument {
   @Many(() => LotEntryDocument, MOST) lots!: LotEntryDocument[];
   @Many(() => ClientEntryDocument, MOST) clients!: ClientEntryDocument[];
   @Many(() => BusinessEntryDocument, MOST) businesses!: BusinessEntryDocument[];
+  @Many(() => BlockedEntryDocument, MOST) blocked!: BlockedEntryDocument[];
   @Many(() => JobEntryDocument, MOST) jobs!: JobEntryDocument[];
   @UniqueBy('id') @Many(() => MovementDocument, 1_000_000) movements!: MovementDocument[];
   @UniqueBy('key') @Many(() => PhotoDocument, 20_000) photos!: PhotoDocument[];

@@ -67,6 +67,14 @@ export class DaySetUpDocument {
   @Ids(1000) packed!: string[];
 }
 
+export class BlockedDocument {
+  @Id() id!: string;
+  @Text(160, 1) name!: string;
+  @Day() date!: string;
+  @Between(0, 24) fromHour!: number;
+  @Between(0, 24) untilHour!: number;
+}
+
 export class LotClassSetUpDocument {
   @Text(160, 1) name!: string;
   @Id() vehicleId!: string;

@@ -1,11 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { Button } from 'primeng/button';
+import { Menu } from 'primeng/menu';
 import { IconField } from 'primeng/iconfield';
 import { InputIcon } from 'primeng/inputicon';
 import { InputText } from 'primeng/inputtext';
 import { TableModule } from 'primeng/table';
 import { Tag } from 'primeng/tag';
+import type { MenuItem } from 'primeng/api';
 import type { DueState } from '@esmero/core';
 import type { Client } from '@esmero/model';
 import { clientsText, dayText, dueDatesText, dueStateName } from '@esmero/messages';
@@ -13,6 +15,7 @@ import { ClientsDesk, type KnownCar } from '../../state/clients-desk';
 import { today } from '../../state/today';
 import { ChoiceComponent, type ChoiceOption } from '../../ui/choice.component';
 import { FetchingComponent } from '../../ui/fetching.component';
+import { download } from '../../ui/download';
 import { ProgressComponent } from '../../ui/progress.component';
 
 /** One car in the list, or a client who has none yet. */
@@ -40,7 +43,7 @@ const LAST = '9999';
 @Component({
   selector: 'esm-clients-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ChoiceComponent, FetchingComponent, IconField, InputIcon, InputText, ProgressComponent, RouterLink, TableModule, Tag],
+  imports: [Button, ChoiceComponent, FetchingComponent, IconField, InputIcon, InputText, Menu, ProgressComponent, RouterLink, TableModule, Tag],
   providers: [ClientsDesk],
   templateUrl: './clients.page.html',
   styleUrls: ['../../ui/table-page.css', './clients.page.css'],
@@ -72,6 +75,30 @@ export class ClientsPage {
     return this.all().filter((row) => isWanted(row) && (this.only() === 'all' || isPressing(row)));
   });
   protected readonly dueCount = computed(() => this.all().filter(isPressing).length);
+
+  protected readonly items: MenuItem[] = [
+    { label: 'Bring in from a file', icon: 'pi pi-download', routerLink: '/import' },
+    { label: 'Save as a table (CSV)', icon: 'pi pi-table', command: () => void this.save() },
+    { label: 'Quotes and invoices (CSV)', icon: 'pi pi-receipt', command: () => void this.saveBills() },
+    { label: 'Visits and due dates (iCalendar)', icon: 'pi pi-calendar', command: () => void this.saveCalendar() },
+  ];
+
+  private async save(): Promise<void> {
+    const { clientsCsv } = await import('@esmero/exchange');
+    download('esmero-clients.csv', clientsCsv(this.desk.clients(), this.desk.vehicles()), 'text/csv');
+  }
+
+  private async saveBills(): Promise<void> {
+    const { billsCsv } = await import('@esmero/exchange');
+    download('esmero-bills.csv', billsCsv(this.desk.jobs()), 'text/csv');
+  }
+
+  /** Visits that are ahead, at their hour, and the days on which each car is due. */
+  private async saveCalendar(): Promise<void> {
+    const { writeCalendar } = await import('@esmero/exchange');
+    const [stops, dues] = await this.desk.calendar((name) => clientsText.washDue(name));
+    download('esmero.ics', writeCalendar(stops, dues, this.desk.time()), 'text/calendar');
+  }
 
   protected add(): void {
     void this.router.navigate(['/clients', this.desk.add().id]);

@@ -1,18 +1,22 @@
 import { ChangeDetectionStrategy, Component, input, output, signal } from '@angular/core';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
-import type { DaySetUp } from '@esmero/model';
+import { InputText } from 'primeng/inputtext';
+import type { Blocked, DaySetUp } from '@esmero/model';
 import { dayPlanText } from '@esmero/messages';
+import { freshId } from '@esmero/records';
 import { HourFieldComponent } from '../../ui/hour-field.component';
 import { NumberComponent } from '../../ui/number.component';
 
+/** An hour at noon, until somebody says which. */
+const usualTaken = { fromHour: 12, untilHour: 13 } as const;
 const usualBreak = { minutes: 30, fromHour: 11.5, untilHour: 13.5 } as const;
 
 /** When a day begins and ends, its break, and when rain sets in. */
 @Component({
   selector: 'esm-day-hours',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, Dialog, HourFieldComponent, NumberComponent],
+  imports: [Button, Dialog, HourFieldComponent, InputText, NumberComponent],
   template: `
     <p-dialog header="Hours and rain" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(34rem, 96vw)' }" closeAriaLabel="Close">
       @let day = setUp();
@@ -36,9 +40,33 @@ const usualBreak = { minutes: 30, fromHour: 11.5, untilHour: 13.5 } as const;
       } @else {
         <p-button label="With a break" severity="secondary" [outlined]="true" (onClick)="tell({ break: usualBreak })" />
       }
+      <h3>Taken by something else</h3>
+      @for (one of blocked(); track one.id; let i = $index) {
+        <div class="taken">
+          <input pInputText maxlength="160" [attr.aria-label]="'What, ' + (i + 1)" [value]="one.name" (change)="rename(one, $event)" />
+          <esm-hour-field [inputId]="'taken-from-' + i" name="Taken from" [until]="one.untilHour" [value]="one.fromHour" (typed)="$event !== null && block(one, { fromHour: $event })" />
+          <esm-hour-field [inputId]="'taken-until-' + i" name="Taken until" [from]="one.fromHour" [value]="one.untilHour" (typed)="$event !== null && block(one, { untilHour: $event })" />
+          <p-button icon="pi pi-trash" [ariaLabel]="'Without ' + one.name" severity="secondary" [text]="true" (onClick)="unblocked.emit(one)" />
+        </div>
+      }
+      <p-button label="Take some hours out" icon="pi pi-plus" severity="secondary" [outlined]="true" (onClick)="another()" />
     </p-dialog>
   `,
   styles: `
+    .taken {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) 7rem 7rem auto;
+      gap: 0.4rem;
+      margin-bottom: 0.4rem;
+    }
+    @media (max-width: 30rem) {
+      .taken {
+        grid-template-columns: 1fr 1fr auto;
+      }
+      .taken input {
+        grid-column: 1 / -1;
+      }
+    }
     .grid {
       display: grid;
       grid-template-columns: repeat(auto-fit, minmax(8.5rem, 1fr));
@@ -53,6 +81,10 @@ export class DayHoursComponent {
   readonly changed = output<{ readonly says: string; readonly change: Partial<DaySetUp> }>();
   /** Asks the weather service; null where there is no answer. */
   readonly forecast = input.required<() => Promise<Pick<DaySetUp, 'rainFromHour'> | null>>();
+  /** Hours of the day that are taken. */
+  readonly blocked = input.required<readonly Blocked[]>();
+  readonly blockedTold = output<Blocked>();
+  readonly unblocked = output<Blocked>();
   readonly closed = output();
 
   protected readonly asking = signal(false);
@@ -72,6 +104,19 @@ export class DayHoursComponent {
 
   protected tell(change: Partial<DaySetUp>): void {
     this.changed.emit({ says: this.wording.hours, change });
+  }
+
+  protected block(one: Blocked, change: Partial<Blocked>): void {
+    this.blockedTold.emit({ ...one, ...change });
+  }
+
+  protected rename(one: Blocked, event: Event): void {
+    const name = (event.target as HTMLInputElement).value.trim();
+    if (name) this.block(one, { name });
+  }
+
+  protected another(): void {
+    this.blockedTold.emit({ id: freshId('blocked'), name: this.wording.taken, date: this.setUp().date, ...usualTaken });
   }
 
   protected rain(rainFromHour: number | null): void {

@@ -150,9 +150,9 @@ export class DayPictureComponent {
 
   private bar(leg: LegBrief, number: string): Bar {
     const [x, u] = [this.x(), this.units()];
-    const { stop, beginMin, endMin, lateMin, panelC } = leg;
+    const { stop, taken, beginMin, endMin, lateMin, panelC } = leg;
     const [left, right] = [x(beginMin / 60), x(endMin / 60)];
-    const name = stop === null ? dayPlanText.break : this.day().stops[stop]!.job.name;
+    const name = stop !== null ? this.day().stops[stop]!.job.name : taken !== null ? this.day().taken[taken]!.name : dayPlanText.break;
     return {
       x: left,
       width: Math.max(4, right - left),

@@ -9,7 +9,8 @@ import { type DayAnswer, type DayAsked, type DayChange, type LegBrief, START, ro
 import type { Day, Job, KnownWay } from '@esmero/model';
 import { capital, clockText, dayPlanText, dayText, dueText, faultSentence, fixed, hourText, mendText, methodName, restockName, roleName, shortageText, spanText, unitsOf, vanStockText } from '@esmero/messages';
 import type { NamedPlace } from '@esmero/exchange';
-import { dayAfter } from '@esmero/units';
+import { dayAfter, instantAt } from '@esmero/units';
+import { NOW } from '../../state/clock';
 import { CollectionDesk } from '../../state/collection-desk';
 import { DayDesk, type Rain } from '../../state/day-desk';
 import { today } from '../../state/today';
@@ -57,6 +58,9 @@ const WORTH_MIN = 5;
 const WORTH_SHARE = 0.005;
 
 /** A day of stops: its picture, its order, what is short first, and what to pack. */
+/** Of files for other programs. */
+const mediaTypes = { ics: 'text/calendar', gpx: 'application/gpx+xml', geojson: 'application/geo+json' } as const;
+
 @Component({
   selector: 'esm-day-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -74,6 +78,7 @@ export class DayPage {
   private readonly vanStock = inject(VanStock);
   private readonly collection = inject(CollectionDesk);
   private readonly router = inject(Router);
+  private readonly now = inject(NOW);
   private readonly sanitizer = inject(DomSanitizer);
 
   protected readonly today = today;
@@ -128,9 +133,12 @@ export class DayPage {
   });
 
   private row(leg: LegBrief, day: Day, number: string, slackMin: number | null): Row {
-    const { stop, beginMin, endMin, arriveMin, lateMin, restock, carried, method, panelC } = leg;
+    const { stop, taken, beginMin, endMin, arriveMin, lateMin, restock, carried, method, panelC } = leg;
     const [begin, end] = [clockText(beginMin), clockText(endMin)];
-    if (stop === null) return { key: 'break', id: null, number: '', begin, end, name: this.wording.break, place: '', method: null, notes: [] };
+    if (stop === null) {
+      const name = taken === null ? this.wording.break : day.taken[taken]!.name;
+      return { key: taken === null ? 'break' : `taken-${taken}`, id: null, number: '', begin, end, name, place: '', method: null, notes: lateMin >= 1 ? [{ text: this.wording.late(lateMin), bad: true }] : [] };
+    }
     const { job, fromHour, untilHour } = day.stops[stop]!;
     const u = this.u();
     const by = restock === null ? null : day.restocking[restock]!;
@@ -266,6 +274,9 @@ export class DayPage {
   protected readonly items = computed((): MenuItem[] => [
     { label: 'Ways and their minutes', icon: 'pi pi-map', command: () => this.dialog.set('ways') },
     { label: 'Save as a file', icon: 'pi pi-upload', command: () => void this.save() },
+    { label: 'To a calendar (iCalendar)', icon: 'pi pi-calendar', disabled: !this.shown(), command: () => void this.hand('ics') },
+    { label: 'To navigation (GPX)', icon: 'pi pi-compass', disabled: !this.shown(), command: () => void this.hand('gpx') },
+    { label: 'To a map (GeoJSON)', icon: 'pi pi-globe', disabled: !this.shown(), command: () => void this.hand('geojson') },
     { label: 'Print the day', icon: 'pi pi-print', command: () => window.print() },
   ]);
 
@@ -299,9 +310,27 @@ export class DayPage {
 
   protected drop({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
     if (previousIndex === currentIndex) return;
-    const keys = this.rows().map(({ key }) => key);
-    moveItemInArray(keys, previousIndex, currentIndex);
-    this.desk.change(this.wording.order, { order: keys.filter((key) => key !== 'break') });
+    const ids = this.rows().map(({ id }) => id);
+    moveItemInArray(ids, previousIndex, currentIndex);
+    this.desk.change(this.wording.order, { order: ids.filter((id) => id !== null) });
+  }
+
+  /** The stops in their order, for other programs. */
+  private async hand(as: 'ics' | 'gpx' | 'geojson'): Promise<void> {
+    const shown = this.shown();
+    if (!shown) return;
+    const { day, answer } = shown;
+    const stops = answer.plan.legs.flatMap(({ stop, beginMin, endMin }) => {
+      if (stop === null) return [];
+      const { job } = day.stops[stop]!;
+      const at = (min: number): number => Math.round(instantAt(day.date, min / 60, job.site.utcOffsetH));
+      return [{ job, beginAt: at(beginMin), endAt: at(endMin) }];
+    });
+    const { routeGeoJson, routeGpx, writeCalendar } = await import('@esmero/exchange');
+    const route = stops.map(({ job, beginAt }) => ({ ...{ name: job.name, note: job.site.name, beginAt }, latitudeDeg: job.site.latitudeDeg, longitudeDeg: job.site.longitudeDeg }));
+    const calendar = stops.map(({ job, beginAt, endAt }) => ({ jobId: job.id, name: job.name, note: [job.client, job.note].filter(Boolean).join('\n'), place: job.site, beginAt, endAt, changedAt: this.now() }));
+    const text = { ics: () => writeCalendar(calendar, [], this.now()), gpx: () => routeGpx(day.name, route), geojson: () => routeGeoJson(day.name, route) }[as]();
+    download(`esmero-${day.date}.${as}`, text, mediaTypes[as]);
   }
 
   private shift(id: string, by: number): void {

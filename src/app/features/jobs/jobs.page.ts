@@ -12,13 +12,15 @@ import { TableModule } from 'primeng/table';
 import { Tag } from 'primeng/tag';
 import { type OwnCar, type StageName, copyJob, hasWords, newJob, ownCarJob, wordsOf } from '@esmero/core';
 import type { Job, JobBrief } from '@esmero/model';
-import { dayText, dueText, runoffName, jobsText, momentText } from '@esmero/messages';
+import { dayText, dueText, passphraseText, runoffName, jobsText, momentText } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import { today } from '../../state/today';
 import { JobReads } from '../../state/job-reads';
 import { rescuedIds } from '../../state/rescue';
 import { collectionActions, collectionFeature } from '../../state/collection';
 import { CollectionDesk } from '../../state/collection-desk';
+import { NOW } from '../../state/clock';
+import { PassphraseComponent } from '../../ui/passphrase.component';
 import { TransferDesk } from '../../state/transfer-desk';
 import { download } from '../../ui/download';
 import { ChoiceComponent } from '../../ui/choice.component';
@@ -35,6 +37,10 @@ const textAt = (job: JobBrief, field: string): string => String(field.split('.')
 const DEMO = 'demo-';
 /** More rows than this are drawn only where one looks. */
 const MANY = 150;
+/** From so many jobs of one’s own on, after so many days, somebody is told that there is no backup (judged). */
+const OWN_JOBS = 3;
+const REMIND_DAYS = 14;
+const DAY_MS = 86_400_000;
 /** Of a row, where they are drawn so, px. */
 const ROW_PX = 70;
 
@@ -52,7 +58,7 @@ function inOrder(p: JobBrief, q: JobBrief): number {
 @Component({
   selector: 'esm-jobs-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FetchingComponent, Button, ButtonDirective, CarPictureComponent, ChoiceComponent, IconField, JobPlanComponent, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, TransferBusyComponent, RouterLink, TableModule, Tag],
+  imports: [FetchingComponent, Button, ButtonDirective, CarPictureComponent, ChoiceComponent, IconField, JobPlanComponent, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, PassphraseComponent, TransferBusyComponent, RouterLink, TableModule, Tag],
   templateUrl: './jobs.page.html',
   styleUrl: './jobs.page.css',
 })
@@ -63,6 +69,7 @@ export class JobsPage {
   private readonly router = inject(Router);
   private readonly confirmation = inject(ConfirmationService);
   protected readonly transfer = inject(TransferDesk);
+  private readonly now = inject(NOW);
   private readonly library = inject(CollectionDesk).library;
 
   protected readonly ready = this.state.selectSignal(collectionFeature.selectReady);
@@ -117,6 +124,22 @@ export class JobsPage {
       if (this.transfer.review()) void import('./import-review.component').then((m) => this.dialog.set(m.ImportReviewComponent));
     });
   }
+
+  protected readonly wrong = signal(false);
+
+  protected async unseal(passphrase: string): Promise<void> {
+    this.wrong.set(false);
+    this.wrong.set(!(await this.transfer.unseal(passphrase)));
+  }
+
+  /** All is in this browser only: after a while somebody has to be told. The demo alone is no loss. */
+  protected readonly reminder = computed(() => {
+    const at = this.transfer.backedUpAt();
+    const own = this.all().filter(({ job, changedAt }) => !job.id.startsWith(DEMO) && (at == null || changedAt > at)).length;
+    if (at === undefined || own < OWN_JOBS) return '';
+    const days = at === null ? null : Math.floor((this.now() - at) / DAY_MS);
+    return days === null ? passphraseText.never : days >= REMIND_DAYS ? passphraseText.old(days) : '';
+  });
 
   protected sort({ field, order }: { readonly field: string; readonly order: number }): void {
     const now = this.column();

@@ -14,6 +14,7 @@ import { againstText, clock, dayText, learnedSentence, lessonName, methodName, p
 import { JobReads } from '../../state/job-reads';
 import { settingsFeature } from '../../state/settings';
 import { collectionActions, collectionFeature } from '../../state/collection';
+import { download } from '../../ui/download';
 import { FetchingComponent } from '../../ui/fetching.component';
 import { type Dot, DotsChartComponent } from './dots-chart.component';
 import { MonthComponent } from './month.component';
@@ -144,6 +145,12 @@ export class LogPage {
     return one ? { low: one.low, middle: one.factor, high: one.high } : null;
   });
   protected readonly ratioText = (value: number): string => percent(value);
+
+  /** All of it, whatever is searched for. */
+  protected async save(): Promise<void> {
+    const { logCsv } = await import('@esmero/exchange');
+    download('esmero-log.csv', logCsv(this.stored().map(({ job }) => job)), 'text/csv');
+  }
 
   protected retry(): void {
     this.state.dispatch(collectionActions.load());

@@ -1,18 +1,19 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DOCUMENT, inject, signal } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type English, type UnitSystem, settingsText } from '@esmero/messages';
+import { type English, type UnitSystem, passphraseText, settingsText } from '@esmero/messages';
 import { Button } from 'primeng/button';
 import { type Speech, type Theme, settingsActions, settingsFeature } from '../../state/settings';
 import { TransferDesk } from '../../state/transfer-desk';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { TransferBusyComponent } from '../../ui/transfer-busy.component';
+import { PassphraseComponent } from '../../ui/passphrase.component';
 import { SpaceComponent } from './space.component';
 
 /** How Esmero speaks, measures and looks on this device, and what is kept here. */
 @Component({
   selector: 'esm-settings',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ChoiceComponent, SpaceComponent, TransferBusyComponent],
+  imports: [Button, ChoiceComponent, PassphraseComponent, SpaceComponent, TransferBusyComponent],
   template: `
     <div class="page">
       <h1>Settings</h1>
@@ -41,11 +42,18 @@ import { SpaceComponent } from './space.component';
         </section>
         <esm-space class="card">
           <p-button label="Save a backup" icon="pi pi-save" severity="secondary" [disabled]="transfer.busy() !== null" (onClick)="transfer.backup()" />
+          <p-button label="Backup with a passphrase" icon="pi pi-lock" severity="secondary" [outlined]="true" [disabled]="transfer.busy() !== null || !canSeal" (onClick)="asking.set(true)" />
+          @if (!canSeal) {
+            <p class="soft">{{ sealing.cannot }}</p>
+          }
           @if (transfer.busy(); as busy) {
             <esm-transfer-busy [what]="busy.what" [share]="busy.share" (stop)="transfer.stop()" />
           }
         </esm-space>
       </div>
+      @if (asking()) {
+        <esm-passphrase [isNew]="true" (told)="backup($event)" (closed)="asking.set(false)" />
+      }
     </div>
   `,
   styleUrl: '../../ui/cards-page.css',
@@ -83,6 +91,16 @@ export class SettingsPage {
     { value: false, label: 'Off' },
     { value: true, label: 'On' },
   ] as const;
+
+  protected readonly sealing = passphraseText;
+  protected readonly asking = signal(false);
+  /** Browsers encrypt only on https, or on the device itself. */
+  protected readonly canSeal = inject(DOCUMENT).defaultView?.isSecureContext ?? false;
+
+  protected backup(passphrase: string): void {
+    this.asking.set(false);
+    void this.transfer.backup(passphrase);
+  }
 
   protected speak(english: English): void {
     this.state.dispatch(settingsActions.setEnglish({ english }));

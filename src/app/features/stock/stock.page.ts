@@ -12,6 +12,7 @@ import { settingsFeature } from '../../state/settings';
 import { dayHere } from '../../state/today';
 import { CollectionDesk } from '../../state/collection-desk';
 import { DayFieldComponent } from '../../ui/day-field.component';
+import { download } from '../../ui/download';
 import { NumberComponent } from '../../ui/number.component';
 import { FetchingComponent } from '../../ui/fetching.component';
 import { VanComponent } from './van.component';
@@ -134,6 +135,13 @@ export class StockPage {
     const kept = this.collection.kept();
     return kept.map((movement, i) => ({ movement, id: movement.id, at: movement.at, kind: movement.kind, last: i === kept.length - 1 }));
   });
+
+  /** What there is of each item and where; and products as they can be brought in again. */
+  protected async save(): Promise<void> {
+    const { productsCsv, stockCsv } = await import('@esmero/exchange');
+    download('esmero-stock.csv', stockCsv(this.collection.movements(), this.collection.nameOf), 'text/csv');
+    download('esmero-products.csv', productsCsv(this.collection.library(), this.collection.currency()), 'text/csv');
+  }
 
   protected dayOf({ at }: Movement): string {
     return dayText(dayHere(at));

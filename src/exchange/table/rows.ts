@@ -1,0 +1,52 @@
+import { isDay } from '@esmero/units';
+import type { Fault } from '../fault';
+import { faultsIn } from '../validate';
+import { type Mapping, type TableField, type TableKind, tables } from './columns';
+import type { Table } from './table';
+
+/** One row of the table as it was understood. */
+export interface RowRead {
+  /** In the file, the first row of which are the names of the columns. */
+  readonly line: number;
+  readonly values: Readonly<Record<string, string | number | null>>;
+  /** What is wrong with it; a row without faults can be brought in. */
+  readonly faults: readonly Fault[];
+}
+
+const FIRST_LINE = 2;
+
+/** "1 234,5" and "1,234.5" are the same number; what is none stays as it is, and is refused. */
+function numberIn(text: string): number | string {
+  const bare = text.replace(/[\s\u00a0']/g, '').replace(/[^\d.,+-]+$/, '');
+  const last = Math.max(bare.lastIndexOf(','), bare.lastIndexOf('.'));
+  const decimals = last < 0 ? '' : bare.slice(last + 1);
+  const isGrouped = last >= 0 && decimals.length === 3 && bare.indexOf(bare[last]!) !== last;
+  const plain = last < 0 || isGrouped ? bare.replace(/[.,]/g, '') : `${bare.slice(0, last).replace(/[.,]/g, '')}.${decimals}`;
+  const value = Number(plain);
+  return plain !== '' && Number.isFinite(value) ? value : text;
+}
+
+/** "2031-07-14", "14.07.2031" and "14/07/2031": the day before the month, unless that cannot be. */
+function dayIn(text: string): string {
+  const [, first, second, year] = /^(\d{1,2})[./](\d{1,2})[./](\d{4})$/.exec(text) ?? [];
+  if (!first || !second || !year) return text.slice(0, 10);
+  const written = (day: string, month: string): string => `${year}-${month.padStart(2, '0')}-${day.padStart(2, '0')}`;
+  const usual = written(first, second);
+  return isDay(usual) ? usual : written(second, first);
+}
+
+function valueIn(text: string, { meaning, otherwise }: TableField): string | number | null {
+  if (text === '') return otherwise;
+  if (meaning === 'number') return numberIn(text);
+  if (meaning === 'day') return dayIn(text);
+  return meaning === 'word' ? text.toLowerCase().replace(/\s+/g, '-') : text;
+}
+
+/** Every row as it was understood, with what is wrong with it. Never throws. */
+export function readRows(kind: TableKind, { rows }: Table, mapping: Mapping): readonly RowRead[] {
+  const { document, fields } = tables[kind];
+  return rows.map((cells, i): RowRead => {
+    const values = Object.fromEntries(fields.map((field) => [field.key, valueIn(cells[mapping[field.key] ?? -1] ?? '', field)]));
+    return { line: i + FIRST_LINE, values, faults: faultsIn(document, values) };
+  });
+}
