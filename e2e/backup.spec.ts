@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises';
 import { type Page, expect } from '@playwright/test';
 import { wholeDemo } from './desk';
 import { pinned, test } from './test';

@@ -26,8 +26,8 @@ export { criticalPath } from './schedule';
 export type { PassAct, PassPart, PlannedPass, Step, StepKind } from './schedule';
 export { panelAt, planJob, zoneTreatments } from './planning';
 export type { Alternative, BlockedZone, Bottle, LaterTask, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
-export { afterwards, answerReasons, claimsOf, cues, cuesFor, troubles, handMovesIn, liquidOf, notDone, passChangesOf, protectionAfter, puttingOn, runRows, stageStates, towelFillAt, waterByStage, windowsOf } from './views';
-export type { Afterwards, AnswerReason, Claim, Cue, Trouble, Gain, HandMove, LaundryLoad, LeftOver, Liquid, NotDone, RinseWater, RunRow, StageName, StageState, StageWater, WaterStage, Window } from './views';
+export { afterwards, answerReasons, claimsOf, cues, cuesFor, troubles, handMovesIn, liquidOf, notDone, passChangesOf, protectionAfter, puttingOn, runRows, siteSheet, stageStates, towelFillAt, waterByStage, windowsOf } from './views';
+export type { Afterwards, AnswerReason, Claim, Cue, Trouble, Gain, HandMove, LaundryLoad, LeftOver, Liquid, NotDone, RinseWater, RunRow, SiteSheet, StageName, StageState, StageWater, WaterStage, Window } from './views';
 export {
   addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, endRun, fixTreatment,
   copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, setBugs, newItem, newJob, careFor, sellAs, toggleAround, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
@@ -54,10 +54,10 @@ export {
 } from './inventory';
 export type { Draft, LaundryStep, Missing, ToBuy } from './inventory';
 export {
-  everything, hasWords, historyOf, isUseful, learn, logOf, ratiosOf, runStates, searchLog, withLearned,
+  everything, hasWords, historyOf, isUseful, learn, logOf, ratiosOf, runStates, searchLog, waterOfYear, withLearned,
   withoutLearned, wordsOf,
 } from './history';
-export type { Learned, Lesson, LogEntry, LogQuery, RunState, Whose } from './history';
+export type { Learned, Lesson, LogEntry, LogQuery, RunState, WaterMonth, Whose } from './history';
 export {
   approachEffectsOf, bucketSpread, compareBuckets, crossingsOf, finish, habitAnswers, hoursOfDay, lastsOf,
   nextVisitOf, packingListOf, runBuckets, takeWeights, tradeOffsOf, usualLeg, helpOf, whatIf, workOrdersOf,

@@ -33,6 +33,7 @@ export * from './lot-plan';
 export * from './price';
 export * from './clients';
 export * from './import-table';
+export * from './statement';
 export * from './stock';
 export * from './transfer';
 export * from './notices';

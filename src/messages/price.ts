@@ -58,6 +58,7 @@ export const priceText = worded({
   until: ({ kind, until }: Pick<Bill, 'kind' | 'until'>): string => (kind === 'quote' ? `holds until ${dayText(until)}` : `due on ${dayText(until)}`),
   madeOn: (day: string): string => `made on ${dayText(day)}`,
   paid: (day: string): string => `paid on ${dayText(day)}`,
+  house: 'For the house manager: what is used, what runs off, where it goes.',
   noBills: 'Nothing has been quoted or billed.',
   changed: 'The price has changed since it was quoted.',
   quotedFor: (currency: string, other: string): string => `This job is in ${currency}, your prices are in ${other}: the agreed price of the package is left out.`,

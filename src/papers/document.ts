@@ -3,6 +3,7 @@ import { bill } from './bill';
 import { handover } from './handover';
 import { labels } from './labels';
 import type { Paper } from './paper';
+import { statement } from './statement';
 import { workOrder } from './work-order';
 
 /** A paper as the library for PDF wants it. */
@@ -16,5 +17,7 @@ export function documentOf(paper: Paper): TDocumentDefinitions {
       return labels(paper);
     case 'bill':
       return bill(paper);
+    case 'statement':
+      return statement(paper);
   }
 }

@@ -3,7 +3,7 @@ import type { Paper } from './paper';
 import type { Printer } from './protocol';
 
 export { labelLine } from './labels';
-export type { BillPaper, HandoverPaper, LabelsPaper, Paper, PassLine, VesselLabel, WorkOrderPaper } from './paper';
+export type { BillPaper, HandoverPaper, LabelsPaper, Paper, PassLine, StatementPaper, VesselLabel, WorkOrderPaper } from './paper';
 
 /**
  * A paper as PDF, laid out in a worker of its own that ends with it.

@@ -85,5 +85,16 @@ export interface BillPaper {
   readonly foot: string;
 }
 
+/** What is done at a place, or was done in a year, for whoever answers for it. */
+export interface StatementPaper {
+  readonly kind: 'statement';
+  readonly title: string;
+  readonly about: string;
+  readonly sections: readonly { readonly title: string; readonly lines: readonly string[] }[];
+  /** Figures, the first column of them words; null where there are none. */
+  readonly table: { readonly head: readonly string[]; readonly rows: readonly (readonly string[])[]; readonly sum: readonly string[] } | null;
+  readonly foot: string;
+}
+
 /** Anything that is handed over as PDF: nothing but texts, so that it can be sent to a worker. */
-export type Paper = WorkOrderPaper | HandoverPaper | LabelsPaper | BillPaper;
+export type Paper = WorkOrderPaper | HandoverPaper | LabelsPaper | BillPaper | StatementPaper;

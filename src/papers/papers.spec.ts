@@ -6,7 +6,7 @@ import { beforeAll, describe, expect, it } from 'vitest';
 import { runs } from '@esmero/testing';
 import { documentOf } from './document';
 import { labelLine } from './labels';
-import type { BillPaper, HandoverPaper, Paper, WorkOrderPaper } from './paper';
+import type { BillPaper, HandoverPaper, Paper, StatementPaper, WorkOrderPaper } from './paper';
 
 const font = (weight: number): string => fileURLToPath(new URL(`../../node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`, import.meta.url));
 
@@ -104,6 +104,13 @@ describe('papers', () => {
     const text = (await read(made)).join('');
     const given = [made.title, ...made.from, ...made.to, ...made.facts.flat(), ...made.lines.flatMap((line) => Object.values(line)), ...made.sums.flat(), ...made.total, made.notesTitle, ...made.notes, made.terms];
     for (const one of given) expect(text).toContain(closed(one));
+  });
+
+  it('state figures with their sum, and what is behind them', async () => {
+    const made: StatementPaper = { kind: 'statement', title: 'Water in 2031', about: 'Two and a Van', sections: [{ title: 'How', lines: ['Counted afterwards.'] }], table: { head: ['Month', 'Water'], rows: [['July 2031', '12 L'], ['August 2031', '8 L']], sum: ['Year', '20 L'] }, foot: 'Two and a Van' };
+    const text = (await read(made)).join('');
+    for (const one of [made.title, made.about, 'How', 'Counted afterwards.', ...made.table!.head, ...made.table!.rows.flat(), ...made.table!.sum]) expect(text).toContain(closed(one));
+    expect((await read({ ...made, table: null })).join('')).not.toContain('Year');
   });
 
   it('put every vessel on a label with its ratio and the caution', async () => {

@@ -13,7 +13,7 @@ import { downloadBlob } from './download';
     @if (busy(); as work) {
       <p-button label="Stop" icon="pi pi-spinner pi-spin" severity="secondary" [outlined]="true" (onClick)="work.abort()" />
     } @else {
-      <p-button label="PDF" icon="pi pi-file-pdf" severity="secondary" [outlined]="true" (onClick)="make(false)" />
+      <p-button [label]="label()" icon="pi pi-file-pdf" severity="secondary" [outlined]="true" (onClick)="make(false)" />
       @if (canShare) {
         <p-button label="Share" icon="pi pi-share-alt" severity="secondary" [outlined]="true" (onClick)="make(true)" />
       }
@@ -38,6 +38,8 @@ export class PdfComponent {
   readonly paper = input.required<() => Paper>();
   /** Of the file, without its ending. */
   readonly name = input.required<string>();
+
+  readonly label = input('PDF');
 
   private readonly document = inject(DOCUMENT);
   protected readonly wording = partsText;

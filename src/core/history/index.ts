@@ -4,4 +4,6 @@ export { everything, hasWords, logOf, runStates, searchLog, wordsOf } from './lo
 export type { LogEntry, LogQuery, RunState } from './log';
 export { isSameClient } from './whose';
 export type { Whose } from './whose';
+export { waterOfYear } from './year';
+export type { WaterMonth } from './year';
 export { historyOf } from './visits';

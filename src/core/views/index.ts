@@ -14,6 +14,8 @@ export { passChangesOf } from './pass-changes';
 export type { PassChanges } from './pass-changes';
 export { runRows } from './run-rows';
 export type { RunRow } from './run-rows';
+export { siteSheet } from './site-sheet';
+export type { SiteSheet, UsedThere } from './site-sheet';
 export { stageStates } from './stage-states';
 export type { StageName, StageState } from './stage-states';
 export { towelFillAfter, towelFillAt } from './towel-fill';

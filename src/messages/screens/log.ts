@@ -2,6 +2,7 @@ import { worded } from '../english';
 
 /** The log. */
 export const logText = worded({
+  yearPaper: (year: number): string => `Water in ${year}`,
   againstAdvice: (by: string): string => `Against advice, on the word of ${by}`,
   empty: 'No run is over yet. Run a job beside the car, and it is listed here afterwards with what it took; so is a car that was declined.',
   visits: 'What lay on the car at each visit, on average over the panels that were looked at.',

@@ -7,15 +7,21 @@ import { IconField } from 'primeng/iconfield';
 import { InputIcon } from 'primeng/inputicon';
 import { InputText } from 'primeng/inputtext';
 import { TableModule } from 'primeng/table';
-import { type Learned, type LogEntry, type LogQuery, type RunState, everything, historyOf, learn, logOf, ratiosOf, runStates, searchLog } from '@esmero/core';
+import { type Learned, type LogEntry, type LogQuery, type RunState, everything, historyOf, learn, logOf, ratiosOf, runStates, searchLog, waterOfYear } from '@esmero/core';
 import { type Job, type VehicleMethod, isTick } from '@esmero/model';
 import { monthName } from '@esmero/units';
-import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, unitsOf, waterText, logText } from '@esmero/messages';
+import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, statementText, unitsOf, waterText, logText, yearRows } from '@esmero/messages';
+import type { StatementPaper } from '@esmero/papers';
+import { BusinessDesk } from '../../state/business-desk';
+import { NOW } from '../../state/clock';
 import { JobReads } from '../../state/job-reads';
+import { dayHere } from '../../state/today';
 import { settingsFeature } from '../../state/settings';
 import { collectionActions, collectionFeature } from '../../state/collection';
+import { PdfComponent } from '../../ui/pdf.component';
 import { download } from '../../ui/download';
 import { FetchingComponent } from '../../ui/fetching.component';
+import { AccountComponent } from './account.component';
 import { type Dot, DotsChartComponent } from './dots-chart.component';
 import { MonthComponent } from './month.component';
 
@@ -45,7 +51,7 @@ const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'shampoo', 
 @Component({
   selector: 'esm-log-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FetchingComponent, Button, ButtonDirective, Dialog, DotsChartComponent, IconField, InputIcon, InputText, MonthComponent, RouterLink, TableModule],
+  imports: [AccountComponent, FetchingComponent, Button, ButtonDirective, Dialog, DotsChartComponent, IconField, InputIcon, InputText, MonthComponent, RouterLink, TableModule, PdfComponent],
   templateUrl: './log.page.html',
   styleUrls: ['../../ui/table-page.css', './log.page.css'],
 })
@@ -59,6 +65,8 @@ export class LogPage {
   protected readonly ready = this.state.selectSignal(collectionFeature.selectReady);
   protected readonly unreadable = this.state.selectSignal(collectionFeature.selectUnreadable);
   private readonly stored = this.state.selectSignal(collectionFeature.selectJobs);
+  private readonly now = inject(NOW);
+  private readonly business = inject(BusinessDesk).business;
   private readonly system = this.state.selectSignal(settingsFeature.selectUnits);
   private readonly u = computed(() => unitsOf(this.system()));
   private readonly log = computed(() => logOf(this.stored().map(({ job }) => job)));
@@ -145,6 +153,21 @@ export class LogPage {
     return one ? { low: one.low, middle: one.factor, high: one.high } : null;
   });
   protected readonly ratioText = (value: number): string => percent(value);
+
+  /** The year of the last run: what was used and what ran off in it. */
+  protected readonly year = computed(() => Number((this.log()[0]?.day ?? dayHere(this.now())).slice(0, 4)));
+  protected readonly yearPaper = (): StatementPaper => {
+    const months = waterOfYear(this.stored().map(({ job }) => job), this.year());
+    const missing = months.reduce((sum, { washes, counted }) => sum + washes - counted, 0);
+    return {
+      kind: 'statement',
+      title: statementText.yearTitle(this.year()),
+      about: [this.business().name, ...this.business().address.split('\n')].join(' · '),
+      sections: [{ title: statementText.yearHow, lines: [...statementText.yearLines, ...(missing > 0 ? [statementText.notCounted(missing)] : [])] }],
+      table: { head: statementText.yearHead, ...yearRows(months, monthName, this.u()) },
+      foot: this.business().name,
+    };
+  };
 
   /** All of it, whatever is searched for. */
   protected async save(): Promise<void> {

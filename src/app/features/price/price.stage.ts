@@ -2,9 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { Button, ButtonDirective } from 'primeng/button';
-import { type CarsPrice, type QuoteAnswer, type QuoteAsked, billOf, invoiceOf, numbersOf } from '@esmero/core';
+import { type CarsPrice, type QuoteAnswer, type QuoteAsked, billOf, invoiceOf, numbersOf, siteSheet } from '@esmero/core';
+import type { StatementPaper } from '@esmero/papers';
 import type { Bill, BillKind, Job } from '@esmero/model';
-import { bandText, costName, money, percent, priceText, spanText, unitsOf, washText } from '@esmero/messages';
+import { bandText, costName, dayText, money, percent, priceText, siteSheetSections, spanText, statementText, unitsOf, washText } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import { BusinessDesk } from '../../state/business-desk';
 import { collectionFeature } from '../../state/collection';
@@ -105,6 +106,20 @@ export class PriceStage {
       press: () => undefined,
     });
   }
+
+  protected readonly quotable = computed(() => (this.desk.plan()?.method ?? 'decline') !== 'decline');
+  /** For whoever answers for the place. */
+  protected readonly sheet = (): StatementPaper => {
+    const [job, plan] = [this.desk.job()!, this.desk.plan()!];
+    return {
+      kind: 'statement',
+      title: statementText.title,
+      about: [this.rates.business().name, job.site.name, job.vehicle.name, dayText(job.date)].join(' · '),
+      sections: siteSheetSections(siteSheet(job, plan), job.site, this.units()),
+      table: null,
+      foot: this.rates.business().name,
+    };
+  };
 
   protected make(kind: BillKind): void {
     const [quote, job, several] = [this.study.answer(), this.desk.job(), this.several()];
