@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url';
 import { esmeroServer } from './app';
 import { certificateIn } from './certificate';
 import { listen } from './listen';
+import { Relay } from './relay';
 
 const at = (path: string): string => fileURLToPath(new URL(path, import.meta.url));
 /** Another build than the one beside it. */
@@ -21,7 +22,10 @@ const certificate = isSecure ? await certificateIn(at('../.cache/https')) : null
 const listening = await listen(esmeroServer(root), process.env, certificate);
 if (listening.ok) {
   const { server, url, others } = listening;
+  const relay = new Relay();
+  relay.attach(server);
   const end = (): void => {
+    relay.close();
     server.close(() => process.exit(0));
     server.closeIdleConnections();
     setTimeout(() => process.exit(0), DRAIN_MS).unref();

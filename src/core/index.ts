@@ -40,6 +40,8 @@ export type {
   DayBrief, DayChances, DayChange, DayLeg, DayMend, DayPlan, DayWay, FirstShortage, InStock, LegBrief, LegChance, LotCar, LotPace, LotPlan, LotShortage, LotStock, MendBrief,
   Since, StockKind,
 } from './tour';
+export { followed, isSameShare, joined, shareOf, withShared } from './crew';
+export type { SharedRun } from './crew';
 export { carsOf, doneOn, dueState, dueStates, isOf, newVisit } from './clients';
 export type { CarVisits, Due, DueBand, DueCar, DueState } from './clients';
 export { billOf, quoteOf, invoiceOf, numbersOf, seasonIntervals, seasonMethods, usualBusiness } from './price';

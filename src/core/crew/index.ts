@@ -1,0 +1,2 @@
+export { followed, isSameShare, joined, shareOf, withShared } from './shared-run';
+export type { SharedRun } from './shared-run';
