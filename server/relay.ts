@@ -11,6 +11,8 @@ const MOST_BYTES = 2_000_000;
 /** Messages at once, and so many more each second; a press is one. */
 const BURST = 40;
 const PER_SECOND = 10;
+/** So often everybody hears that the link stands: whoever hears nothing for longer knows that it is cut. */
+const BEAT_MS = 10_000;
 /** Whoever does not say at once which room is meant is not ours. */
 const JOIN_MS = 5000;
 
@@ -55,6 +57,7 @@ function joinIn(text: string): { readonly room: string; readonly key: string } |
 /** Rooms in which what one phone says is passed on to the others as it is: nothing is read, and nothing is kept. */
 export class Relay {
   private readonly rooms = new Map<string, Room>();
+  private readonly beat = setInterval(() => this.rooms.forEach(tellPeers), BEAT_MS).unref();
   private readonly sockets = new WebSocketServer({ noServer: true, maxPayload: MOST_BYTES, perMessageDeflate: false });
 
   /** Takes over what a server is asked for at `/crew`, by pages of its own only. */
@@ -70,6 +73,7 @@ export class Relay {
   }
 
   close(): void {
+    clearInterval(this.beat);
     for (const phone of this.sockets.clients) phone.terminate();
     this.sockets.close();
   }

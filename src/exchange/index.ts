@@ -7,6 +7,8 @@ export type { Manifest } from './backup-file';
 export { readCalendar, writeCalendar } from './calendar';
 export type { CalendarDue, CalendarFound, CalendarRead, CalendarSpan, CalendarStop, MovedStop } from './calendar';
 export { calendarHoldings } from './calendar-holdings';
+export { crewJob, crewRun, readCrewMessage, readSharedRun, writeSharedRun } from './crew-message';
+export type { CrewMessage } from './crew-message';
 export { readContacts } from './contacts';
 export type { ContactsRead } from './contacts';
 export { routeGeoJson, routeGpx } from './route';

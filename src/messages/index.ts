@@ -34,6 +34,7 @@ export * from './price';
 export * from './clients';
 export * from './import-table';
 export * from './statement';
+export * from './crew';
 export * from './stock';
 export * from './transfer';
 export * from './notices';

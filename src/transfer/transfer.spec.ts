@@ -40,6 +40,25 @@ const withoutVectors = ({ jobs, library, movements }: Awaited<ReturnType<typeof 
 });
 
 describe('a backup', () => {
+  it('as one plain file holds the pictures, too, and comes into an empty browser the same', async () => {
+    const store = await freshStore();
+    const bytes = Uint8Array.from({ length: 70_000 }, (_, i) => (i * 13) % 256);
+    await store.keepPhoto('p-1', new Blob([bytes], { type: 'image/png' }));
+    await store.saveJob({ ...deck, pictures: [{ id: 'p', when: 'after', zone: null, note: '', photo: 'p-1' }] }, 1);
+    const file = await transferOn(Promise.resolve(store)).collection();
+    const other = await freshStore(false);
+    const transfer = transferOn(Promise.resolve(other));
+    const review = await reviewed(transfer, file);
+    expect(review.pictures).toEqual({ fresh: 1, here: 0 });
+    await transfer.apply(asUsual(review), 'all.json', nothing);
+    expect(withoutVectors(await everything(other))).toEqual(withoutVectors(await everything(store)));
+    expect(new Uint8Array(await (await other.photo('p-1'))!.arrayBuffer())).toEqual(bytes);
+    // Out once more it is the same, letter by letter.
+    const [first, second] = await Promise.all([file.text(), transferOn(Promise.resolve(other)).collection().then((again) => again.text())]);
+    const content = (text: string): unknown => (JSON.parse(text) as { collection: { photos: unknown } }).collection.photos;
+    expect(content(second)).toEqual(content(first));
+  });
+
   it('goes out and comes into an empty browser with nothing different', async () => {
     const store = await freshStore();
     const bytes = Uint8Array.from({ length: 50_000 }, (_, i) => (i * 31) % 256);

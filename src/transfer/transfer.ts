@@ -1,5 +1,6 @@
 import { type Unreadable, writeCollection } from '@esmero/exchange';
-import { type KeepFault, type Store, everything } from '@esmero/store';
+import type { Photo } from '@esmero/model';
+import { type KeepFault, type Store, dataUrlOf, everything } from '@esmero/store';
 import { type Applied, type Choices, applied, takenBack } from './apply';
 import { type BackedUp, writeBackup } from './backup';
 import { Pace, type Progress, Stopped } from './pace';
@@ -18,7 +19,7 @@ export type Undone = { readonly kind: 'done'; readonly left: readonly string[] }
 export interface Transfer {
   /** @param to a file to write into; null gives the backup back */
   backup(to: FileSystemFileHandle | null, progress: Progress): Promise<Backup>;
-  /** Library, jobs and stock as one plain JSON file, without pictures. */
+  /** Library, jobs, stock and pictures as one plain JSON file. */
   collection(): Promise<Blob>;
   review(file: Blob, progress: Progress): Promise<Reviewed>;
   /** Brings in what was looked at last. */
@@ -37,6 +38,16 @@ function gathered(): { readonly to: WritableStream<Uint8Array>; file(): Promise<
   const file = new Response(readable, { headers: { 'content-type': 'application/zip' } }).blob();
   file.catch(() => undefined);
   return { to: writable, file: () => file };
+}
+
+/** Pictures as data URLs, for a file that is nothing but text. */
+async function photosIn(store: Store): Promise<readonly Photo[]> {
+  const photos: Photo[] = [];
+  for (const key of await store.photoKeys()) {
+    const picture = await store.photo(key);
+    if (picture) photos.push({ key, picture: await dataUrlOf(picture) });
+  }
+  return photos;
 }
 
 export function transferOn(opening: Promise<Store>): Transfer {
@@ -59,7 +70,8 @@ export function transferOn(opening: Promise<Store>): Transfer {
       }
     },
     async collection() {
-      return new Blob([writeCollection(await everything(await opening))], { type: 'application/json' });
+      const store = await opening;
+      return new Blob([writeCollection({ ...(await everything(store)), photos: await photosIn(store) })], { type: 'application/json' });
     },
     async review(file, progress) {
       const mine = begin(progress);

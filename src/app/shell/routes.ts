@@ -52,6 +52,11 @@ export const routes: Routes = [
     loadComponent: () => import('../features/jobs/import.page').then((m) => m.ImportPage),
   },
   {
+    path: 'crew/:code',
+    title: 'Joining · Esmero',
+    loadComponent: () => import('../features/run/crew.page').then((m) => m.CrewPage),
+  },
+  {
     path: 'prices',
     title: 'Prices · Esmero',
     loadComponent: () => import('../features/prices/prices.page').then((m) => m.PricesPage),

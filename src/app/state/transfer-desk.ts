@@ -137,7 +137,7 @@ export class TransferDesk {
     this.say('success', 'Backup saved', `${name}: ${countedText(done)}.`);
   }
 
-  /** Jobs, library and stock as plain JSON, for other programs. */
+  /** Jobs, library, stock and pictures as plain JSON, for other programs. */
   async collection(name: string): Promise<void> {
     this._busy.set({ what: 'Writing the file', share: 0 });
     const file = await (await this.ready()).collection().finally(() => this._busy.set(null));

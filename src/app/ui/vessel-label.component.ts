@@ -2,15 +2,7 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject,
 import { ButtonDirective } from 'primeng/button';
 import { partsText } from '@esmero/messages';
 import { type VesselLabel, labelLine } from '@esmero/papers';
-
-/** The dark squares of a QR code as one path, a unit each. */
-async function codeOf(text: string): Promise<{ readonly path: string; readonly size: number }> {
-  const { default: qrcode } = await import('qrcode');
-  const { modules } = qrcode.create(text, { errorCorrectionLevel: 'M' });
-  const { size } = modules;
-  const dark = Array.from({ length: size * size }, (_, i) => i).filter((i) => modules.data[i]);
-  return { size, path: dark.map((i) => `M${i % size} ${Math.floor(i / size)}h1v1h-1z`).join('') };
-}
+import { codeOf } from './qr-code';
 
 /** A label for a vessel, on screen and on paper, with the same words in a QR code. */
 @Component({

@@ -49,5 +49,5 @@ export const spaceText = worded({
   used: (used: string): string => `${used} used.`,
   unknown: 'This browser does not say how much room there is. Save a backup now and then.',
   orphans: (count: number): string => `${count === 1 ? 'One picture is' : `${count} pictures are`} no longer on any job. They go by themselves after 30 days.`,
-  plainJson: 'Save as plain JSON, without pictures',
+  plainJson: 'Save as plain JSON',
 });

@@ -2,6 +2,7 @@ import { worded } from '../english';
 
 /** The run beside the car. */
 export const runText = worded({
+  twoPhones: 'Two phones',
   hotReady: 'Hot water is ready and measured.',
   seenTogether: (mark: string, zone: string): string => `Seen together with the client: ${mark}, ${zone}.`,
   noPlan: 'There is no plan to run. Method says what would help.',

@@ -13,6 +13,7 @@ import { dayAfter } from '@esmero/units';
 import { BusinessDesk } from '../../state/business-desk';
 import { NOW } from '../../state/clock';
 import { CollectionDesk } from '../../state/collection-desk';
+import { openedWith } from '../../state/opened-with';
 import { JobReads } from '../../state/job-reads';
 import { today } from '../../state/today';
 import { TransferDesk } from '../../state/transfer-desk';
@@ -106,6 +107,7 @@ export class ImportPage {
   });
 
   constructor() {
+    openedWith((file) => void this.open(file));
     effect(() => {
       if (this.transfer.review()) void import('./import-review.component').then((m) => this.dialog.set(m.ImportReviewComponent));
     });

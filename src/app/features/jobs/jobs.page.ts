@@ -21,6 +21,7 @@ import { collectionActions, collectionFeature } from '../../state/collection';
 import { CollectionDesk } from '../../state/collection-desk';
 import { NOW } from '../../state/clock';
 import { PassphraseComponent } from '../../ui/passphrase.component';
+import { openedWith } from '../../state/opened-with';
 import { TransferDesk } from '../../state/transfer-desk';
 import { download } from '../../ui/download';
 import { ChoiceComponent } from '../../ui/choice.component';
@@ -120,6 +121,7 @@ export class JobsPage {
   protected readonly runoffOf = ({ site }: JobBrief): string => runoffName[site.runoff];
 
   constructor() {
+    openedWith((file) => void this.transfer.open(file));
     effect(() => {
       if (this.transfer.review()) void import('./import-review.component').then((m) => this.dialog.set(m.ImportReviewComponent));
     });

@@ -8,9 +8,11 @@ import { Drawer } from 'primeng/drawer';
 import { Select } from 'primeng/select';
 import { type Hand, type Trouble, arrive, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, protectionAfter, puttingOn, releasing, reserving, sign, runStatusOf, setUpS, startRun, takeBackEvent, ticksOf, visitOf } from '@esmero/core';
 import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles, views } from '@esmero/model';
-import { bottleSentence, cautionSentence, laterSentence, clock, compareText, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, toMindText, turnText, verdictSentence, visitText, zoneName, runText } from '@esmero/messages';
+import { crewText, bottleSentence, cautionSentence, laterSentence, clock, compareText, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, toMindText, turnText, verdictSentence, visitText, zoneName, runText } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
+import { CrewDesk } from '../../state/crew-desk';
 import { JobDesk } from '../../state/job-desk';
+import { CrewComponent } from './crew.component';
 import { type Speech, settingsActions, settingsFeature } from '../../state/settings';
 import { CollectionDesk } from '../../state/collection-desk';
 import { SignaturePadComponent } from '../../ui/signature-pad.component';
@@ -36,7 +38,7 @@ const DRYING_SOON_MS = 30_000;
 @Component({
   selector: 'esm-run-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, ChangedComponent, Checkbox, ChoiceComponent, Drawer, FormsModule, NgTemplateOutlet, PunchComponent, RunCardComponent, Select, SignaturePadComponent, UseFormComponent, VisitComponent],
+  imports: [ButtonDirective, ChangedComponent, Checkbox, ChoiceComponent, CrewComponent, Drawer, FormsModule, NgTemplateOutlet, PunchComponent, RunCardComponent, Select, SignaturePadComponent, UseFormComponent, VisitComponent],
   templateUrl: './run.stage.html',
   styleUrl: './run.stage.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -60,6 +62,10 @@ export class RunStage {
   });
   protected readonly possible = computed(() => this.planned() !== null);
   protected readonly run = computed(() => this.desk.job()?.run ?? null);
+  protected readonly crew = inject(CrewDesk);
+  protected readonly crewOpen = signal(false);
+  /** How the other phone stands, where this car is shared. */
+  protected readonly crewText = computed(() => (this.crew.jobId() === this.desk.job()?.id ? crewText.state[this.crew.state()] : ''));
   private readonly standing = computed(() => {
     const [plan, run] = [this.planned(), this.run()];
     return plan && run ? runStatusOf(plan, run) : null;

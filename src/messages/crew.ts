@@ -1,0 +1,21 @@
+import { worded } from './english';
+
+/** Two phones on one car. */
+export const crewText = worded({
+  state: {
+    off: '',
+    linking: 'Looking for the other phone …',
+    alone: 'Waiting for the other phone.',
+    linked: 'Linked: what one ticks off, the other sees.',
+    cut: 'The link is cut. Go on working: nothing is lost, and all of it is put together when it is back.',
+    'turned-away': 'This car is not open to you: the link is an old one, or too many phones are in.',
+  },
+  lead: 'The other phone scans this, or opens the link. Both have to be on the network of the machine that serves Esmero; nothing leaves it, and nothing is kept there.',
+  loopback: 'This page is served to this device only. To let another phone in, start Esmero with HOST=0.0.0.0, and open the address it prints.',
+  file: 'Without a network pass the run on as a file, from one phone to the other and back.',
+  notOurs: 'That file is not the run of this car.',
+  joining: (code: string): string => `Joining car ${code}`,
+  joiningHow: 'As soon as the phone that opened it answers, its run is here.',
+  noKey: 'This link has no key. Scan it again from the other phone.',
+  code: (code: string): string => `Car ${code}`,
+});
