@@ -1,5 +1,4 @@
 import { spawn } from 'node:child_process';
-import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 import { build, chromiumPath, installChromium, installPackages } from './prepare.mjs';
 
@@ -92,23 +91,17 @@ const views = [
     },
   },
   { name: 'work-order', path: 'job/demo-deck/order' },
+  { name: 'clients', path: 'clients', act: (page) => page.getByText('Overdue').first().waitFor() },
+  { name: 'price', path: 'job/demo-yard/price', act: (page) => page.getByRole('button', { name: 'Make a quote' }).click() },
   {
     name: 'import',
-    path: 'jobs',
+    path: 'import',
     act: async (page) => {
-      await page.getByRole('button', { name: 'What to do with Family estate' }).click();
-      const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: 'Export' }).click()]);
-      const file = JSON.parse(readFileSync(await download.path(), 'utf8'));
-      const changed = { ...file, stamp: undefined, job: { ...file.job, note: 'As the other phone has it' } };
-      const entries = [file.job, { ...file.job, id: 'from-there', name: 'Ferry office, second car' }].map((job) => ({ archived: false, changedAt: 0, edits: [], job: job === file.job ? changed.job : job }));
-      const lists = Object.fromEntries(['vehicles', 'sites', 'products', 'towels', 'vessels', 'gear', 'habits', 'movements', 'photos'].map((list) => [list, []]));
-      const collection = { format: 'esmero-collection', version: 8, collection: { ...lists, vehicles: [{ archived: false, changedAt: 0, edits: [], item: file.job.vehicle }], jobs: entries } };
-      await page.locator('input[aria-label="Import a file"]').setInputFiles({ name: 'from-the-other-phone.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(collection)) });
-      await page.locator('[data-row]').first().waitFor();
+      const rows = ['Customer;Phone;E-Mail;Street;Car;Body;Every', 'Net maker;555 0201;nets@example.net;Pier 1;Net maker’s estate;estate;14', ';555 0203;;;Ghost car;sedan;7', 'Harbour pilot;555 0999;;Pilot Station;;;', 'Rope walk;555 0204;;;Rope truck;lorry;0', 'Lamp shop;555 0202;;2 Lantern Steps;Lamp van;van;'];
+      await page.getByLabel('Pick a file').setInputFiles({ name: 'clients.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
+      await page.locator('tr.bad').first().waitFor();
     },
   },
-  { name: 'method-dark', path: 'job/demo-frost/method', device: { ...desktop, colorScheme: 'dark' }, act: choose('bonnet') },
-  { name: 'library', path: 'library/product', act: (page) => page.locator('.item').nth(1).click() },
 ];
 
 installPackages();

@@ -28,11 +28,10 @@ export const clientsText = worded({
   booked: (day: string): string => `booked for ${dayText(day)}`,
   lastOn: (day: string): string => `last on ${dayText(day)}`,
   never: 'not yet washed by you',
-  visits: (count: number): string => (count === 1 ? 'One visit' : `${count} visits`),
-  visitOn: (day: string): string => `Visit on ${dayText(day)}`,
+  series: (count: number): string => `Plan the next ${count}`,
+  planned: (count: number): string => `${count} visits planned`,
   dueNow: (count: number): string => (count === 0 ? 'Nothing is due this week.' : count === 1 ? 'One car is due this week.' : `${count} cars are due this week.`),
   asking: 'Looking at how dirty each car is by now',
-  every: (days: number): string => (days === 7 ? 'every week' : days % 7 === 0 ? `every ${days / 7} weeks` : `every ${days} days`),
   due: 'A date is when the car should be washed so that a low-water wash still does: the early date if it gets dirty fast, the late one if slowly.',
   soilPace: (factor: number, jobs: number): string => `Gets dirty ${fixed(factor, 1)} times as fast as our figures say, by ${jobs === 1 ? 'one visit' : `${jobs} visits`}.`,
   fits: ({ days, method, yearMinor }: SeasonPlan, currency: string): string =>
@@ -40,7 +39,6 @@ export const clientsText = worded({
   washDue: (name: string): string => `Wash due: ${name}`,
   fitsNone: 'At no interval does a low-water wash surely do the whole car, used like this. Agree on a pre-rinse, or come weekly and look.',
   season: 'Washed every so many days over a year, used as it is, in weather like that of the last visit. The marring index of a visit times the visits; lower is kinder to the paint.',
-  stale: 'Somebody else has changed this client meanwhile. What they wrote stands now; type yours again if it is still right.',
   archiveClient: (name: string): string => `${name} is no longer listed. Past jobs keep the name.`,
-  saved: (name: string): string => `${name} saved`,
+  gone: 'This client is not here any more.',
 });

@@ -44,7 +44,6 @@ export const importTableText = worded({
   sound: (count: number): string => (count === 1 ? 'One row can be brought in.' : `${count} rows can be brought in.`),
   bad: (count: number): string => (count === 0 ? '' : count === 1 ? 'One is left out; it says why.' : `${count} are left out; they say why.`),
   missing: (names: string): string => `Say which column has: ${names}.`,
-  line: (line: number): string => `Row ${line}`,
   needed: (name: string): string => `${name} (needed)`,
   none: 'No column',
   fine: 'fine',

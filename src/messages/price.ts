@@ -1,6 +1,5 @@
 import type { CarsPrice, QuoteAnswer, VisitAccount } from '@esmero/core';
 import type { BandPrice, Bill, BillKind, CostKind, Job, SoilBand } from '@esmero/model';
-import { andList } from './and-list';
 import { worded } from './english';
 import { spanText } from './day-plan';
 import { dayText, money, percent } from './units';
@@ -69,7 +68,6 @@ export const priceText = worded({
   taxNumber: (number: string): string => `Tax number ${number}`,
   net: 'Before tax',
   total: 'To pay',
-  to: 'For',
   foot: (name: string, number: string): string => `${[name, number].filter(Boolean).join(' · ')}`,
   undo: (kind: BillKind): string => `${billName[kind]} made`,
 });
@@ -82,9 +80,6 @@ export function accountLines({ quoted, takes, costMinor, keptMinor }: VisitAccou
   const against = Math.abs(off) < 1 ? 'as quoted' : `${money(Math.abs(off), currency)} ${off > 0 ? 'more' : 'less'} than quoted`;
   return [took, `Quoted: ${spanText(quoted.minutes)} and ${money(quoted.netMinor, currency)} before tax. Your costs were ${against}.`, keptMinor >= 0 ? `You kept ${money(keptMinor, currency)} of it.` : `You lost ${money(-keptMinor, currency)} on it.`];
 }
-
-/** "5 Aug 2031, 19 Aug 2031 and 2 Sep 2031". */
-export const daysText = (days: readonly string[]): string => andList(days.map(dayText));
 
 /** The page of one's own prices. */
 export const pricesText = worded({

@@ -154,12 +154,27 @@ export class ClientsDesk {
 
   /** Plans the next visit of a car on a day, and opens it. */
   async visit(client: Client, car: ClientCar, date: string): Promise<void> {
-    const last = this.cars().find((one) => one.key === `${client.id}/${car.vehicleId}`)?.visits.done[0];
-    const whole = last ? ((await this.reads.whole(last.id))?.job ?? null) : null;
+    const [job] = await this.visits(client, car, [date]);
+    await this.router.navigate(['/job', job!.id, 'price']);
+  }
+
+  /** Plans visits of a car on these days, each from the one before it on. */
+  async visits(client: Client, car: ClientCar, dates: readonly string[]): Promise<readonly Job[]> {
+    const done = this.cars().find((one) => one.key === `${client.id}/${car.vehicleId}`)?.visits.done[0];
+    const last = done ? ((await this.reads.whole(done.id))?.job ?? null) : null;
     const business = this.rates.isSet() ? this.rates.business() : null;
-    const job = newVisit({ id: freshId('job'), date, client, car, library: this.collection.library(), last: whole, business });
-    this.state.dispatch(collectionActions.addJob({ job }));
-    await this.router.navigate(['/job', job.id, 'price']);
+    const library = this.collection.library();
+    const jobs = dates.map((date, i) => {
+      const before = dates[i - 1];
+      return newVisit({ id: freshId('job'), date, client, car, library, last, business, ...(before ? { lastDay: before } : {}) });
+    });
+    for (const job of jobs) this.state.dispatch(collectionActions.addJob({ job }));
+    return jobs;
+  }
+
+  /** Visits that nobody wants after all. */
+  drop(ids: readonly string[]): void {
+    this.state.dispatch(collectionActions.deleteJobs({ ids }));
   }
 
   /** The last visit of a car, whole; null where there is none. */

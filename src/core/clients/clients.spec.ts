@@ -96,6 +96,11 @@ describe('the next visit', () => {
     expect(job.since).toEqual([{ ...week, days: 14, km: 300 }]);
   });
 
+  it('of a series counts from the visit before it, whatever was last done', () => {
+    const job = newVisit({ id: 'n', date: '2031-06-12', client: client(), car: car({ everyDays: 14 }), library, last: washed('a', '2031-05-01'), business: null, lastDay: '2031-05-29' });
+    expect(job.since).toEqual([{ ...week, days: 14, km: 300 }]);
+  });
+
   it('of a car that was never here goes by how it is used, at the place of the library', () => {
     const job = visit(car(), null);
     expect(job.vehicle.body).toBe('van');

@@ -11,6 +11,8 @@ interface VisitAsked {
   readonly library: readonly LibraryEntry[];
   /** null where the car was never here. */
   readonly last: Job | null;
+  /** When it will have been washed last, where that is not the last visit. */
+  readonly lastDay?: Day;
   readonly business: Business | null;
 }
 
@@ -24,7 +26,7 @@ export function sinceThen(usual: Leg, lastDay: Day | null, date: Day): Leg {
  * The next visit of a client's car: place, package, habits and wishes as agreed, marks as they were found last, and the soil as it is
  * forecast since then.
  */
-export function newVisit({ id, date, client, car, library, last, business }: VisitAsked): Job {
+export function newVisit({ id, date, client, car, library, last, business, lastDay }: VisitAsked): Job {
   const item = <K extends EntryKind>(kind: K, of: string | null): EntryItems[K] | undefined =>
     library.find((entry) => entry.kind === kind && entry.item.id === of)?.item as EntryItems[K] | undefined;
   const usual = newJob(id, date, library);
@@ -42,7 +44,7 @@ export function newVisit({ id, date, client, car, library, last, business }: Vis
     around: last?.around ?? [],
     wishes: client.wishes,
     marks: last?.marks ?? [],
-    since: [sinceThen(car.usual, last && doneOn(last), date)],
+    since: [sinceThen(car.usual, lastDay ?? (last && doneOn(last)), date)],
     choices: { ...usual.choices, ...habitsIn(item('habits', car.habitsId)) },
   };
   return sold ? sellAs(job, sold) : job;

@@ -94,7 +94,7 @@ describe('a run on two phones', () => {
     there = told(there, here.known);
     expect(there.job.run!.events).toEqual([]);
     // What was known before does not bring it back; who takes it back once more does.
-    const redone = withShared(again, followed(here.known, here.job.run!, noteEvent(begun, { kind: 'wipe', zone: 'roof', section: 3, of: 41, by: 0, at: 2000 }).run!));
+    const redone = withShared(here.job, followed(here.known, here.job.run!, noteEvent(begun, { kind: 'wipe', zone: 'roof', section: 3, of: 41, by: 0, at: 2000 }).run!));
     expect(redone.run!.events).toHaveLength(1);
     expect(told(there, followed(here.known, here.job.run!, redone.run!)).job.run!.events).toHaveLength(1);
     there = told(there, acted(phone(), { kind: 'tick', section: 3 }, 2000, 0).known);

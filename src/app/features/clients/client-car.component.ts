@@ -7,6 +7,7 @@ import { Tag } from 'primeng/tag';
 import { doneOn } from '@esmero/core';
 import { type ClientCar, type Job, invoiceIn, quoteIn, usedIn } from '@esmero/model';
 import { type Units, clientsText, dayText, dueDatesText, dueStateName, methodName, minutes, money } from '@esmero/messages';
+import { dayAfter } from '@esmero/units';
 import type { KnownCar } from '../../state/clients-desk';
 import { Entries } from '../../state/entries';
 import { today } from '../../state/today';
@@ -17,6 +18,8 @@ import { NumberComponent } from '../../ui/number.component';
 import { SeasonComponent } from './season.component';
 
 const VISITS = 6;
+/** So many visits are planned at once where they come again and again. */
+const SERIES = 4;
 
 /** One car of a client: when it is due, what is agreed, its visits, and a year of it. */
 @Component({
@@ -49,6 +52,9 @@ const VISITS = 6;
       <div class="row">
         <esm-day-field class="day" [inputId]="id('date')" name="Day of the next visit" [value]="date()" (typed)="date.set($event ?? date())" />
         <p-button label="Plan this visit" icon="pi pi-calendar-plus" (onClick)="planned.emit(date())" />
+        @if (car.everyDays !== null) {
+          <p-button [label]="wording.series(SERIES)" icon="pi pi-refresh" severity="secondary" [outlined]="true" (onClick)="series.emit(dates(car.everyDays))" />
+        }
       </div>
       <h3>Agreed</h3>
       <div class="grid">
@@ -87,8 +93,11 @@ export class ClientCarComponent {
   readonly dropped = output();
   readonly edit = output();
   readonly planned = output<string>();
+  /** Days of visits that come again and again. */
+  readonly series = output<readonly string[]>();
 
   protected readonly wording = clientsText;
+  protected readonly SERIES = SERIES;
   protected readonly stateName = dueStateName;
   protected readonly dayText = dayText;
   private readonly entries = inject(Entries);
@@ -115,6 +124,10 @@ export class ClientCarComponent {
       return { id: job.id, day: dayText(doneOn(job)!), text: parts.filter(Boolean).join(', ') };
     }),
   );
+
+  protected dates(everyDays: number): readonly string[] {
+    return Array.from({ length: SERIES }, (_, i) => dayAfter(this.date(), i * everyDays));
+  }
 
   protected id(field: string): string {
     return `${field}-${this.known().visits.car.vehicleId}`;

@@ -129,6 +129,18 @@ export class ClientPage {
     this.open.set(this.entries.items('vehicle').find(({ id }) => id === vehicleId) ?? null);
   }
 
+  protected readonly seriesMade = signal<readonly string[] | null>(null);
+
+  protected async series(client: Client, car: ClientCar, dates: readonly string[]): Promise<void> {
+    const jobs = await this.desk.visits(client, car, dates);
+    this.seriesMade.set(jobs.map(({ id }) => id));
+  }
+
+  protected undoSeries(): void {
+    this.desk.drop(this.seriesMade() ?? []);
+    this.seriesMade.set(null);
+  }
+
   protected archive(client: Client): void {
     this.confirmation.confirm({
       header: 'Archive this client?',

@@ -90,6 +90,18 @@ describe('a client', () => {
     expect(entries.items('vehicle').some(({ id }) => id === client().cars[1]!.vehicleId)).toBe(true);
   });
 
+  it('gets a series of visits, each from the one before it on, and loses it again', async () => {
+    const { element, press, state, store } = await withPast(ClientPage, 'c-school');
+    const ids = (): readonly string[] => state.selectSignal(collectionFeature.selectJobs)().flatMap(({ id, job }) => (job.clientId === 'c-school' && !job.run && !id.startsWith('demo') ? [id] : []));
+    await press('Plan the next 4');
+    const jobs = await Promise.all(ids().map(async (id) => (await store.job(id))!.job));
+    expect(jobs.map(({ date }) => date).sort()).toEqual(['2031-07-15', '2031-07-22', '2031-07-29', '2031-08-05']);
+    expect(jobs.map(({ since }) => since[0]!.days)).toEqual([7, 7, 7, 7]);
+    expect(element.textContent).toContain('4 visits planned');
+    await press('Undo the visits');
+    expect(ids()).toEqual([]);
+  });
+
   it('that is gone says so', async () => {
     const { element } = await withPast(ClientPage, 'nobody');
     expect(element.textContent).toContain('not here any more');
