@@ -59,7 +59,7 @@ const views = [
       await page.locator('.stage').evaluate((one) => one.scrollTo(0, 0));
     },
   },
-  { name: 'stock', path: 'stock' },
+  { name: 'stock', path: 'stock', act: (page) => page.locator('esm-van h2').waitFor() },
   { name: 'log', path: 'log', act: (page) => page.locator('esm-log-page tbody tr').nth(5).waitFor() },
   {
     name: 'handover',
