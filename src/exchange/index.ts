@@ -9,6 +9,7 @@ export type { CalendarDue, CalendarFound, CalendarRead, CalendarSpan, CalendarSt
 export { calendarHoldings } from './calendar-holdings';
 export { crewJob, crewRun, readCrewMessage, readSharedRun, writeSharedRun } from './crew-message';
 export type { CrewMessage } from './crew-message';
+export { FrameReader, framesOf } from './frames';
 export { readContacts } from './contacts';
 export type { ContactsRead } from './contacts';
 export { routeGeoJson, routeGpx } from './route';

@@ -1,5 +1,6 @@
+import { recent } from '../cache';
 import type { Job, Leg } from '../model';
-import { type LowWater, type Study, type Until, nextVisitOf } from '../studies';
+import { type LowWater, type NextVisit, type Study, type Until, finish, nextVisitOf } from '../studies';
 import { type Day, dayAfter } from '../units';
 
 /** A car of which it is asked when it is due. */
@@ -37,9 +38,19 @@ const bandOf = (lastDay: Day, method: LowWater, { early, likely, late }: Until):
   late: dayAfter(lastDay, late),
 });
 
+type Left = Pick<DueCar, 'last' | 'usual'>;
+
+/** So many cars are remembered: whoever books one of them does not wait for the others again. */
+const MOST_CARS = 200;
+const visitAfter = recent<[Left], NextVisit>(
+  MOST_CARS,
+  ({ last, usual }) => JSON.stringify([last, usual]),
+  ({ last, usual }) => finish(nextVisitOf(last, usual)),
+);
+
 /** When a car is due, from how clean it was left and how it is used. */
-function* dueOf({ key, last, lastDay, usual, everyDays }: DueCar): Study<Due> {
-  const { car, suggested } = yield* nextVisitOf(last, usual);
+function dueOf({ key, last, lastDay, usual, everyDays }: DueCar): Due {
+  const { car, suggested } = visitAfter({ last, usual });
   const band = suggested && bandOf(lastDay, suggested.method, car[suggested.method]);
   const agreed = everyDays === null ? null : dayAfter(lastDay, everyDays);
   return { key, band, agreed, on: agreed ?? band?.early ?? null };
@@ -49,7 +60,7 @@ function* dueOf({ key, last, lastDay, usual, everyDays }: DueCar): Study<Due> {
 export function* duesOf(cars: readonly DueCar[]): Study<readonly Due[]> {
   const dues: Due[] = [];
   for (const car of cars) {
-    dues.push(yield* dueOf(car));
+    dues.push(dueOf(car));
     yield dues.length / cars.length;
   }
   return dues;

@@ -6,7 +6,7 @@ import { Select } from 'primeng/select';
 import { Tag } from 'primeng/tag';
 import { doneOn } from '@esmero/core';
 import { type ClientCar, type Job, invoiceIn, quoteIn, usedIn } from '@esmero/model';
-import { type Units, clientsText, dayText, dueDatesText, dueStateName, methodName, minutes, money } from '@esmero/messages';
+import { type Units, clientsText, dayText, dueDatesText, dueStateName, markName, methodName, minutes, money, protectionText, zoneName } from '@esmero/messages';
 import { dayAfter } from '@esmero/units';
 import type { KnownCar } from '../../state/clients-desk';
 import { Entries } from '../../state/entries';
@@ -67,6 +67,14 @@ const SERIES = 4;
       <div class="row legs" role="group" [attr.aria-label]="'How ' + name() + ' is used'">
         <esm-leg-fields [units]="units()" [leg]="car.usual" (changed)="changed.emit({ usual: $event })" />
       </div>
+      @if (onCar().length > 0) {
+        <h3>On the car</h3>
+        <ul class="visits num" data-facts>
+          @for (line of onCar(); track line) {
+            <li>{{ line }}</li>
+          }
+        </ul>
+      }
       <h3>Visits</h3>
       <ul class="visits num">
         @for (one of visits(); track one.id) {
@@ -115,6 +123,11 @@ export class ClientCarComponent {
     return on > today() ? on : today();
   });
   protected readonly ahead = computed(() => this.known().visits.ahead.map(({ id, date }) => ({ id, text: clientsText.booked(dayText(date)) })));
+  /** What was put onto it, and the marks that were there last. */
+  protected readonly onCar = computed(() => [
+    ...(this.vehicle()?.protection ?? []).map(protectionText),
+    ...(this.last()?.marks ?? []).map(({ zone, kind, note }) => `${zoneName(zone)}: ${markName[kind]}${note ? `. ${note}` : ''}`),
+  ]);
   protected readonly visits = computed(() =>
     this.known().visits.done.slice(0, VISITS).map((job) => {
       const used = job.run && usedIn(job.run);

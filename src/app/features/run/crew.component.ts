@@ -5,6 +5,7 @@ import type { Job } from '@esmero/model';
 import { crewText } from '@esmero/messages';
 import { CrewDesk } from '../../state/crew-desk';
 import { download } from '../../ui/download';
+import { CodesComponent } from './codes.component';
 import { codeOf } from '../../ui/qr-code';
 
 const LOOPBACK = /^(localhost|127\.|\[::1\])/;
@@ -13,7 +14,7 @@ const LOOPBACK = /^(localhost|127\.|\[::1\])/;
 @Component({
   selector: 'esm-crew',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, Dialog],
+  imports: [Button, CodesComponent, Dialog],
   template: `
     <p-dialog header="Two phones" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [dismissableMask]="true" [draggable]="false" closeAriaLabel="Close" [style]="{ width: 'min(34rem, 96vw)' }">
       @if (desk.state() === 'off') {
@@ -27,19 +28,23 @@ const LOOPBACK = /^(localhost|127\.|\[::1\])/;
         <p class="soft">{{ isLoopback ? wording.loopback : wording.lead }}</p>
         <p-button label="Stop sharing" severity="secondary" [outlined]="true" (onClick)="desk.leave()" />
       }
-      <h3>As a file</h3>
+      <h3>Without a network</h3>
       <p class="soft">{{ wording.file }}</p>
       <div class="row">
         <p-button label="Pass it on" icon="pi pi-upload" severity="secondary" [outlined]="true" [disabled]="job().run === null" (onClick)="pass()" />
         <p-button label="Take one in" icon="pi pi-download" severity="secondary" [outlined]="true" (onClick)="file.click()" />
         <input #file type="file" accept=".json,application/json" class="sr-only" aria-label="Take one in" tabindex="-1" (change)="take(file)" />
       </div>
+      <esm-codes [text]="text" [isEmpty]="job().run === null" (told)="hear($event)" />
       @if (problem(); as why) {
         <p class="note stop" role="alert">{{ why }}</p>
       }
     </p-dialog>
   `,
   styles: `
+    h3 {
+      margin: 1rem 0 0.3rem;
+    }
     .code {
       display: block;
       width: min(18rem, 70vw);
@@ -74,6 +79,12 @@ export class CrewComponent {
     defaultValue: null,
   });
 
+  protected readonly text = (): Promise<string | null> => this.desk.file(this.job());
+
+  protected async hear(text: string): Promise<void> {
+    this.problem.set((await this.desk.takeIn(text, this.job())) ? null : crewText.notOurs);
+  }
+
   protected async pass(): Promise<void> {
     const text = await this.desk.file(this.job());
     if (text) download(`${this.job().id}.esmero-run.json`, text);
@@ -82,6 +93,6 @@ export class CrewComponent {
   protected async take(field: HTMLInputElement): Promise<void> {
     const file = field.files?.[0];
     field.value = '';
-    if (file) this.problem.set((await this.desk.takeIn(await file.text(), this.job())) ? null : crewText.notOurs);
+    if (file) await this.hear(await file.text());
   }
 }
