@@ -6,7 +6,6 @@ import { type Client, type ClientCar, type Job, type JobBrief, type Vehicle, quo
 import { instantAt } from '@esmero/units';
 import type { CalendarDue, CalendarStop } from '@esmero/exchange';
 import { freshId } from '@esmero/records';
-import { BusinessDesk } from './business-desk';
 import { collectionActions, collectionFeature } from './collection';
 import { CollectionDesk } from './collection-desk';
 import { Entries } from './entries';
@@ -38,7 +37,6 @@ export class ClientsDesk {
   private readonly state = inject(State);
   private readonly entries = inject(Entries);
   private readonly reads = inject(JobReads);
-  private readonly rates = inject(BusinessDesk);
   private readonly router = inject(Router);
   private readonly collection = inject(CollectionDesk);
 
@@ -162,11 +160,10 @@ export class ClientsDesk {
   async visits(client: Client, car: ClientCar, dates: readonly string[]): Promise<readonly Job[]> {
     const done = this.cars().find((one) => one.key === `${client.id}/${car.vehicleId}`)?.visits.done[0];
     const last = done ? ((await this.reads.whole(done.id))?.job ?? null) : null;
-    const business = this.rates.isSet() ? this.rates.business() : null;
     const library = this.collection.library();
     const jobs = dates.map((date, i) => {
       const before = dates[i - 1];
-      return newVisit({ id: freshId('job'), date, client, car, library, last, business, ...(before ? { lastDay: before } : {}) });
+      return newVisit({ id: freshId('job'), date, client, car, library, last, ...(before ? { lastDay: before } : {}) });
     });
     for (const job of jobs) this.state.dispatch(collectionActions.addJob({ job }));
     return jobs;

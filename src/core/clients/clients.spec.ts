@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { endRun, noteUse, startRun } from '../edit';
 import type { Client, ClientCar, Job, Leg, LibraryEntry } from '../model';
 import { noCare, usualScope } from '../model';
+import { usualBusiness } from '../price';
 import { finish } from '../studies';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { dayAfter, instantAt, minorUnits } from '../units';
@@ -83,21 +84,22 @@ describe('the next visit', () => {
   const library: readonly LibraryEntry[] = [
     { kind: 'vehicle', archived: false, item: { ...sampleVehicle('van'), id: 'v' } },
     { kind: 'site', archived: false, item: site },
+    { kind: 'business', archived: false, item: usualBusiness('USD', (amount) => amount * 100) },
     { kind: 'package', archived: false, item: { id: 'p', name: 'Body only', scope: ['body'], care: noCare, priceMinor: minorUnits(4000) } },
   ];
-  const visit = (of: ClientCar, last: Job | null): Job => newVisit({ id: 'n', date: '2031-05-15', client: client({ wishes: { approach: 'cautious' } }), car: of, library, last, business: null });
+  const visit = (of: ClientCar, last: Job | null): Job => newVisit({ id: 'n', date: '2031-05-15', client: client({ wishes: { approach: 'cautious' } }), car: of, library, last });
 
   it('has place, package, wishes and marks as agreed and found, and forecasts the soil since the last one', () => {
     const marks = [{ id: 'm', zone: 'roof', kind: 'chip', note: '', photo: null }] as const;
     const last = { ...washed('a', '2031-05-01'), marks };
     const job = visit(car({ siteId: 'deck', packageId: 'p' }), last);
-    expect(job).toMatchObject({ client: 'Bay Bakery', clientId: 'c', date: '2031-05-15', scope: ['body'], soldAs: { priceMinor: 4000 }, wishes: { approach: 'cautious' }, marks, soil: {}, run: null, bills: [] });
+    expect(job).toMatchObject({ client: 'Bay Bakery', clientId: 'c', date: '2031-05-15', scope: ['body'], soldAs: { priceMinor: 4000 }, wishes: { approach: 'cautious' }, marks, currency: 'USD', soil: {}, run: null, bills: [] });
     expect(job.site.name).toBe('Deck');
     expect(job.since).toEqual([{ ...week, days: 14, km: 300 }]);
   });
 
   it('of a series counts from the visit before it, whatever was last done', () => {
-    const job = newVisit({ id: 'n', date: '2031-06-12', client: client(), car: car({ everyDays: 14 }), library, last: washed('a', '2031-05-01'), business: null, lastDay: '2031-05-29' });
+    const job = newVisit({ id: 'n', date: '2031-06-12', client: client(), car: car({ everyDays: 14 }), library, last: washed('a', '2031-05-01'), lastDay: '2031-05-29' });
     expect(job.since).toEqual([{ ...week, days: 14, km: 300 }]);
   });
 

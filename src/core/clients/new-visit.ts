@@ -1,5 +1,5 @@
 import { habitsIn, newJob, sellAs } from '../edit';
-import type { Business, Client, ClientCar, EntryItems, EntryKind, Job, Leg, LibraryEntry } from '../model';
+import type { Client, ClientCar, EntryItems, EntryKind, Job, Leg, LibraryEntry } from '../model';
 import { type Day, daysBetween } from '../units';
 import { doneOn } from './visits';
 
@@ -13,7 +13,6 @@ interface VisitAsked {
   readonly last: Job | null;
   /** When it will have been washed last, where that is not the last visit. */
   readonly lastDay?: Day;
-  readonly business: Business | null;
 }
 
 /** How the car was used since the last visit: as usual, for so many days. */
@@ -26,7 +25,7 @@ export function sinceThen(usual: Leg, lastDay: Day | null, date: Day): Leg {
  * The next visit of a client's car: place, package, habits and wishes as agreed, marks as they were found last, and the soil as it is
  * forecast since then.
  */
-export function newVisit({ id, date, client, car, library, last, business, lastDay }: VisitAsked): Job {
+export function newVisit({ id, date, client, car, library, last, lastDay }: VisitAsked): Job {
   const item = <K extends EntryKind>(kind: K, of: string | null): EntryItems[K] | undefined =>
     library.find((entry) => entry.kind === kind && entry.item.id === of)?.item as EntryItems[K] | undefined;
   const usual = newJob(id, date, library);
@@ -38,7 +37,6 @@ export function newVisit({ id, date, client, car, library, last, business, lastD
     client: client.name,
     clientId: client.id,
     hour: last?.hour ?? usual.hour,
-    currency: business?.currency ?? last?.currency ?? usual.currency,
     vehicle,
     site: item('site', car.siteId) ?? last?.site ?? usual.site,
     around: last?.around ?? [],

@@ -1,4 +1,4 @@
-import { asPractised, type Choices, type Habits, type HabitSet, type Job, type LibraryEntry, type LibraryItems, type LibraryKind, type MeasuringDevice, calmShade, noCare, usualScope, somewhere } from '../model';
+import { asPractised, type Choices, type EntryItems, type EntryKind, type Habits, type HabitSet, type Job, type LibraryEntry, type LibraryItems, type LibraryKind, type MeasuringDevice, calmShade, noCare, usualScope, somewhere } from '../model';
 import { celsius, defaultCurrency, metres, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
 
@@ -126,8 +126,8 @@ export const newItem: { readonly [K in LibraryKind]: (id: string) => LibraryItem
   package: (id) => ({ id, name: 'New package', scope: usualScope, care: noCare, priceMinor: null }),
 };
 
-const offered = <K extends LibraryKind>(library: readonly LibraryEntry[], kind: K): LibraryItems[K][] =>
-  library.filter((e) => e.kind === kind && !e.archived).map((e) => e.item as LibraryItems[K]);
+const offered = <K extends EntryKind>(library: readonly LibraryEntry[], kind: K): EntryItems[K][] =>
+  library.filter((e) => e.kind === kind && !e.archived).map((e) => e.item as EntryItems[K]);
 
 /** A set of habits without its name. */
 export function habitsIn(set: HabitSet | undefined): Partial<Habits> {
@@ -147,7 +147,7 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     date,
     hour: 9,
     note: '',
-    currency: defaultCurrency,
+    currency: offered(library, 'business')[0]?.currency ?? defaultCurrency,
     vehicle,
     scope: usualScope,
     soldAs: null,
