@@ -85,7 +85,7 @@ test('a run is counted, stands in the log, and the next plan goes by it when ask
   await expect(page.getByText('Noted in the log')).toBeVisible();
   await page.getByRole('link', { name: 'Log' }).click();
   // On top of those of the demo.
-  await expect(page.locator('esm-log-page tbody tr')).toHaveCount(17);
+  await expect(page.locator('esm-log-page tbody tr')).toHaveCount(23);
   await expect(page.locator('esm-log-page tbody tr').first()).toContainText('Wash towels +100 %');
   const { violations } = await new AxeBuilder({ page }).analyze();
   expect(violations.map(({ id }) => id)).toEqual([]);
