@@ -97,7 +97,7 @@ test('the same by keyboard alone', async ({ page }) => {
   await expect(page.getByRole('dialog', { name: 'Keyboard' })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog', { name: 'Keyboard' })).toBeHidden();
-  for (const stage of ['mix', 'towels', 'order']) {
+  for (const stage of ['price', 'mix', 'towels', 'order']) {
     await page.keyboard.press(']');
     await expect(page).toHaveURL(new RegExp(`${stage}$`));
   }

@@ -33,6 +33,7 @@ function inCurrency(business: Business, from: string): Business {
         @if (!desk.isSet()) {
           <p class="note">{{ wording.guessed }}</p>
         }
+        <h2>{{ desk.business().name }}</h2>
         <esm-item-form kind="business" [item]="desk.business()" [units]="units()" [currency]="desk.business().currency" [rules]="rules" (changed)="change($event)" />
       }
     </div>

@@ -59,7 +59,7 @@ import { studyOf } from '../../state/study';
       <p class="soft" role="status">
         {{ wording.noted(earlier()) }}
       </p>
-      @if (booked()) {
+      @if (isBookedForGood()) {
         <p class="soft">{{ wording.booked }}</p>
       }
       @if (toBook().length > 0) {
@@ -95,6 +95,8 @@ export class UseFormComponent {
   protected readonly noted = computed(() => this.used() !== null);
   protected readonly earlier = computed(() => this.counts().length - 1);
   protected readonly booked = computed(() => isBooked(this.collection.kept(), this.desk.job()?.id ?? ''));
+  /** Said only once it is written down: whoever reads it may close the page. */
+  protected readonly isBookedForGood = computed(() => this.booked() && this.collection.writing() === 0);
   /** All that was used, or after a correction what it differs by. */
   protected readonly toBook = computed(() => {
     const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
