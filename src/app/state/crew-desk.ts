@@ -58,7 +58,7 @@ export class CrewDesk {
     const link = this.link();
     return link === 'open' ? (this.peers() > 1 ? 'linked' : 'alone') : link;
   });
-  /** For the other phone: whoever has it is in. The key stays behind the #, and is never sent to the server of the page. */
+  /** For the other phone: whoever has it is in. The key stays behind the #, so that no address that is asked for has it. */
   readonly address = computed(() => {
     const room = this.room();
     return room ? `${this.window.location.origin}/crew/${room.code}#${room.key}` : '';
@@ -127,9 +127,13 @@ export class CrewDesk {
   async takeIn(text: string, job: Job): Promise<boolean> {
     const read = (await this.rules()).readSharedRun(text);
     if (!read.ok || read.value.jobId !== job.id) return false;
-    const mine = this.known && this.jobId() === job.id ? this.known : job.run && shareOf(job.id, job.run);
-    const now = mine ? joined(mine, read.value) : read.value;
-    if (this.jobId() === job.id) this.known = now;
+    if (this.jobId() === job.id) {
+      this.learn(read.value);
+      // Whoever is linked has not seen the file.
+      this.send(this.exchange!.crewRun(this.known!));
+      return true;
+    }
+    const now = job.run ? joined(shareOf(job.id, job.run), read.value) : read.value;
     this.desk.edit('From the other phone', (one) => withShared(one, now));
     return true;
   }

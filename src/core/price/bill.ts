@@ -62,7 +62,7 @@ export function billOf(asked: BillAsked): Bill {
     taxMinor: totalMinor - netMinor,
     bands: isQuote ? quote.bands : [],
     minutes: several?.minutes ?? quote.takes.minutes * cars,
-    costMinor: quote.price.costMinor * cars,
+    costMinor: several?.costMinor ?? quote.price.costMinor * cars,
     paidOn: null,
   };
 }

@@ -128,6 +128,9 @@ describe('a bill', () => {
       expect(totalMinor).toBe(quote.cars.find((one) => one.cars === cars)!.totalMinor);
     }
     expect(made(3).lines).toHaveLength(2);
+    // What is needed once costs once.
+    expect(made(3).costMinor).toBeLessThan(3 * made(1).costMinor);
+    expect(made(1).costMinor).toBe(quote.price.costMinor);
     expect(made(1).until).toBe('2031-08-13');
   });
 

@@ -18,6 +18,8 @@ export interface CarsPrice {
   readonly cars: number;
   readonly totalMinor: number;
   readonly minutes: number;
+  /** To oneself. */
+  readonly costMinor: number;
   /** Share of the price of so many single visits that is saved. */
   readonly saved: number;
 }
@@ -26,8 +28,7 @@ export interface CarsPrice {
 export interface QuoteAnswer {
   readonly takes: VisitTakes;
   readonly price: Price;
-  /** Minutes of the plan, and those enough in half of the cases. */
-  readonly plannedMin: number;
+  /** Minutes that are enough in half of the cases. */
   readonly typicalMin: number;
   readonly bands: readonly BandPrice[];
   readonly cars: readonly CarsPrice[];
@@ -60,9 +61,9 @@ const agreedFor = ({ soldAs, currency }: Job, business: Business): number | null
 function pricesOfCars(takes: VisitTakes, once: number, business: Business, alone: Price): readonly CarsPrice[] {
   return counts.map((cars): CarsPrice => {
     const all = takesFor(takes, cars, once);
-    const [several, single] = [priceOf(all, business), priceOf(takes, business)].map(({ netMinor }) => netMinor);
-    const saved = Math.max(0, 1 - several! / Math.max(1, cars * single!));
-    return { cars, minutes: all.minutes, saved, totalMinor: cars === 1 ? alone.totalMinor : roundedUp(cars * alone.totalMinor * (1 - saved), business.roundToMinor) };
+    const [several, single] = [priceOf(all, business), priceOf(takes, business)];
+    const saved = Math.max(0, 1 - several.netMinor / Math.max(1, cars * single.netMinor));
+    return { cars, minutes: all.minutes, costMinor: several.costMinor, saved, totalMinor: cars === 1 ? alone.totalMinor : roundedUp(cars * alone.totalMinor * (1 - saved), business.roundToMinor) };
   });
 }
 
@@ -95,7 +96,7 @@ export function* quoteOf({ job, business, van }: QuoteAsked): Study<QuoteAnswer 
     );
     yield 0.6 + (0.4 * bands.length) / soilBands.length;
   }
-  return { takes, price, plannedMin: plan.slot.value, typicalMin: quantile(sample, 0.5), bands, cars: pricesOfCars(takes, onceMin(plan, job), business, price) };
+  return { takes, price, typicalMin: quantile(sample, 0.5), bands, cars: pricesOfCars(takes, onceMin(plan, job), business, price) };
 }
 
 /** Ours to begin with, each of them judged; a business changes what is otherwise. */
