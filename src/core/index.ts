@@ -42,10 +42,10 @@ export type {
 } from './tour';
 export { followed, isSameShare, joined, shareOf, withShared } from './crew';
 export type { SharedRun } from './crew';
-export { carsOf, doneOn, dueState, dueStates, isOf, newVisit } from './clients';
+export { carsOf, doneOn, dueState, isInTime, newVisit, visitDay } from './clients';
 export type { CarVisits, Due, DueBand, DueCar, DueState } from './clients';
-export { billOf, quoteOf, invoiceOf, numbersOf, seasonIntervals, seasonMethods, usualBusiness } from './price';
-export type { BillWords, CarsPrice, Cost, Price, QuoteAnswer, QuoteAsked, Season, SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
+export { billOf, invoiceOf, numbersOf, priceOf, quoteOf, seasonMethods, takesOf, usualBusiness } from './price';
+export type { CarsPrice, QuoteAnswer, QuoteAsked, Season, SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
 export { studies } from './questions';
 export type { About, DayAnswer, DayAsked, LotBrief, Studies, StudyKind } from './questions';
 export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';

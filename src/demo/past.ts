@@ -1,5 +1,5 @@
 import { randomLcg, randomNormal } from 'd3-random';
-import { type Plan, type QuoteAnswer, type Task, billOf, endRun, finish, invoiceOf, noteEvents, noteUse, planJob, quoteOf, startRun, tasksOf, ticksOf, usageAccount, useOf } from '@esmero/core';
+import { type Plan, type Task, billOf, endRun, invoiceOf, noteEvents, noteUse, planJob, priceOf, startRun, takesOf, tasksOf, ticksOf, usageAccount, useOf } from '@esmero/core';
 import { type Bill, type BillKind, type Job, type SoilLevel, type SoilMap, type TowelRole, type ZoneId, soilLevels } from '@esmero/model';
 import { type Day, dayAfter, instantAt } from '@esmero/units';
 import { business, clients } from './clients';
@@ -82,28 +82,26 @@ function counted(job: Job, at: number, hands: Hands): Job {
   return noteUse(job, useOf(account, { leftMl: Object.fromEntries(left), opened: Object.fromEntries(towels) }, at));
 }
 
-function visit(template: Job, { of, rest, name, hour }: Regular, date: Day, hands: Hands): Job {
+function visit(template: Job, { of, rest, name, hour }: Regular, date: Day, hands: Hands, papers: Papers): Job {
   const job: Job = { ...template, id: `${rest ? `${of}-${rest.clientId}` : of}-${date}`, name, date, hour, marks: [], soil: soilThen(template.soil, hands) };
   const plan = planJob(job);
   const startedAt = instantAt(date, hour, job.site.utcOffsetH);
   const done = worked(startRun(job, startedAt), plan, startedAt, hands);
   const last = done.run!.events.reduce((latest, { at }) => Math.max(latest, at), startedAt);
   const endedAt = last + 180_000;
-  return counted(endRun(done, endedAt), endedAt + 300_000, hands);
+  return papers.billed(counted(endRun(done, endedAt), endedAt + 300_000, hands), plan);
 }
 
 const addressOf = ({ client, clientId }: Job): string => [client, clients.find(({ id }) => id === clientId)?.places[0]?.address ?? ''].filter(Boolean).join('\n');
 
 /** What was quoted and billed, numbered as it went out. */
 class Papers {
-  /** A car that comes again and again was quoted once. */
-  private readonly quotes = new Map<string, QuoteAnswer>();
   private readonly out: Bill[] = [];
 
-  billed(job: Job, template: Job): Job {
-    const quote = this.quotes.get(template.vehicle.id) ?? finish(quoteOf({ job: template, business, van: harbourVan }));
-    if (!quote) return job;
-    this.quotes.set(template.vehicle.id, quote);
+  /** Priced as it was planned. */
+  billed(job: Job, plan: Plan): Job {
+    const takes = takesOf(plan, job, harbourVan);
+    const quote = { takes, price: priceOf(takes, business, job.soldAs?.priceMinor ?? null), typicalMin: takes.minutes, bands: [], cars: [] };
     const words = { wash: `${job.soldAs?.name ?? 'Wash of the outside'}, ${job.vehicle.name}`, discount: '' };
     const numbers = (kind: BillKind): readonly string[] => this.out.flatMap((bill) => (bill.kind === kind ? [bill.number] : []));
     const quoted = billOf({ id: `${job.id}.quote`, kind: 'quote', on: dayAfter(job.date, -2), cars: 1, to: addressOf(job), words, quote, business, numbers: numbers('quote') });
@@ -122,6 +120,6 @@ export function* pastRuns(today: Day): Generator<Job> {
   const papers = new Papers();
   for (const { regular, date } of visits) {
     const template = { ...jobs.find(({ id }) => id === regular.of)!, ...regular.rest };
-    yield papers.billed(visit(template, regular, date, hands), template);
+    yield visit(template, regular, date, hands, papers);
   }
 }

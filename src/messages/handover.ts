@@ -1,9 +1,9 @@
 import type { Claim, LowWater, NextVisit, Until, ZonePlan } from '@esmero/core';
-import type { CleanlinessClass } from '@esmero/model';
+import type { CleanlinessClass, Mark } from '@esmero/model';
 import { dayAfter } from '@esmero/units';
 import { worded } from './english';
 import { dayText } from './units';
-import { contentName, methodName, treatmentName, zoneList } from './words';
+import { contentName, markName, methodName, treatmentName, zoneList, zoneName } from './words';
 
 const days = (count: number): string => (count === 1 ? '1 day' : `${count} days`);
 
@@ -44,6 +44,9 @@ export function doneSentences(zones: readonly ZonePlan[]): readonly string[] {
     .sort(([, p], [, q]) => q.length - p.length)
     .map(([name, ids]) => (ids.length > 6 ? `${name}: ${ids.length} panels` : `${name}: ${zoneList(ids, 6)}`));
 }
+
+/** "Roof: Scratch. Seen in raking light only." */
+export const markText = ({ zone, kind, note }: Mark): string => `${zoneName(zone)}: ${markName[kind]}${note ? `. ${note}` : ''}`;
 
 /** What a client can do, and had better not, until then. */
 export const careAfterwards: readonly string[] = [

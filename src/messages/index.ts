@@ -20,7 +20,7 @@ export * from './water';
 export * from './care';
 export * from './cues';
 export * from './after';
-export { careAfterwards, claimText, doneSentences, carPart, lastsText, suggestionText, untilText } from './handover';
+export { careAfterwards, claimText, doneSentences, carPart, lastsText, markText, suggestionText, untilText } from './handover';
 export { assumedText } from './assumed';
 export { clocksText, handName, moveText, oneTowel, replannedText, rolesFor, stepsFor, taskHeading, taskText, towelsFor, turnText, weatherName } from './run';
 export { againstText, learnedSentence, lessonName, runStateName, waterText } from './learned';

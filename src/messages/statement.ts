@@ -46,6 +46,12 @@ export function siteSheetSections(sheet: SiteSheet, site: Site, u: Units): reado
   ];
 }
 
+/** How a year was counted, and what is not in it. */
+export function yearNotes(months: readonly WaterMonth[]): readonly string[] {
+  const missing = months.reduce((sum, { washes, counted }) => sum + washes - counted, 0);
+  return [...statementText.yearLines, ...(missing > 0 ? [statementText.notCounted(missing)] : [])];
+}
+
 /** A year of water as the rows of a table, months without a wash left out. */
 export function yearRows(months: readonly WaterMonth[], nameOf: (month: string) => string, u: Units): { readonly rows: readonly (readonly string[])[]; readonly sum: readonly string[] } {
   const row = (name: string, of: readonly WaterMonth[]): readonly string[] => {

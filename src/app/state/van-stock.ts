@@ -17,7 +17,7 @@ export class VanStock {
   readonly units = inject(State).selectSignal(settingsFeature.selectUnits);
 
   /** As it is kept; null before anybody has set one up. */
-  private readonly kept = computed(() => this.entries.items('van')[0] ?? null);
+  readonly kept = computed(() => this.entries.items('van')[0] ?? null);
   readonly van = computed((): VanSetUp => this.kept() ?? usualVan({ name: 'home', ...this.firstSite() }));
 
   private readonly counted = computed(() => new Set(this.collection.movements().flatMap(({ entries }) => entries.map(({ item }) => item))));

@@ -7,7 +7,7 @@ import { usualBusiness } from '../price';
 import { finish } from '../studies';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { dayAfter, instantAt, minorUnits } from '../units';
-import { type Due, type DueCar, carsOf, dueState, duesOf, isOf, newVisit } from '.';
+import { type Due, type DueCar, carsOf, dueState, duesOf, isInTime, isOf, newVisit, visitDay } from '.';
 
 const week: Leg = { days: 7, surroundings: 'town', shelter: 'street', km: 150, road: 'dry' };
 const car = (rest: Partial<ClientCar> = {}): ClientCar => ({ vehicleId: 'v', siteId: null, packageId: null, habitsId: null, everyDays: null, usual: week, ...rest });
@@ -75,6 +75,8 @@ describe('when a car is due', () => {
     const states = ['2031-05-01', '2031-05-04', '2031-05-12', '2031-05-20', '2031-05-21'].map((day) => dueState(one, day));
     expect(states).toEqual(['later', 'this-week', 'this-week', 'this-week', 'overdue']);
     expect(dueState({ ...one, agreed: '2031-05-10' }, '2031-05-11')).toBe('overdue');
+    expect(['2031-05-20', '2031-05-21'].map((day) => isInTime(one, day))).toEqual([true, false]);
+    expect([visitDay(one, '2031-05-01'), visitDay(one, '2031-05-15'), visitDay(null, '2031-05-15')]).toEqual(['2031-05-10', '2031-05-15', '2031-05-15']);
     expect(dueState({ ...one, on: null, band: null }, '2031-05-11')).toBe('open');
   });
 });

@@ -66,8 +66,7 @@ export function* duesOf(cars: readonly DueCar[]): Study<readonly Due[]> {
   return dues;
 }
 
-export const dueStates = ['overdue', 'this-week', 'later', 'open'] as const;
-export type DueState = (typeof dueStates)[number];
+export type DueState = 'overdue' | 'this-week' | 'later' | 'open';
 
 const WEEK_DAYS = 7;
 
@@ -77,3 +76,9 @@ export function dueState({ on, agreed, band }: Due, today: Day): DueState {
   if ((agreed ?? band!.late) < today) return 'overdue';
   return on < dayAfter(today, WEEK_DAYS) ? 'this-week' : 'later';
 }
+
+/** Is a visit on that day soon enough? */
+export const isInTime = ({ on, agreed, band }: Due, date: Day): boolean => on === null || date <= (agreed ?? band!.late);
+
+/** The day to plan a visit on: when it is due, but not before today; today where nobody knows. */
+export const visitDay = (due: Due | null, today: Day): Day => (due?.on && due.on > today ? due.on : today);

@@ -13,13 +13,18 @@ function stepped({ deposits, ...rest }: ZoneSoil, steps: 1 | -1): ZoneSoil {
   return { ...rest, deposits: deposits.map((one) => ({ ...one, level: level(one.level) })) };
 }
 
+/** Forecast to get dirty so many times as fast. */
+export function dirtierBy(times: number, job: Job): Job {
+  const { soilPace } = resolveAssumptions(job.choices.assumptions);
+  const { min, max } = assumptionTable.soilPace;
+  return { ...job, choices: { ...job.choices, assumptions: { ...job.choices.assumptions, soilPace: Math.min(max, Math.max(min, soilPace * times)) } } };
+}
+
 /** What was seen by a step of the scale, what is only forecast by as much as a forecast is off. */
 function byAStep(job: Job, steps: 1 | -1): Job {
-  const { soilPace, spreadForecast } = resolveAssumptions(job.choices.assumptions);
-  const { min, max } = assumptionTable.soilPace;
-  const pace = Math.min(max, Math.max(min, soilPace * spreadForecast ** steps));
+  const { spreadForecast } = resolveAssumptions(job.choices.assumptions);
   const soil = Object.fromEntries(Object.entries(job.soil).map(([zone, seen]) => [zone, stepped(seen, steps)]));
-  return { ...job, soil, choices: { ...job.choices, assumptions: { ...job.choices.assumptions, soilPace: pace } } };
+  return dirtierBy(spreadForecast ** steps, { ...job, soil });
 }
 
 /** Grit on the lower half, on top of what is there. */

@@ -15,6 +15,9 @@ export interface Price {
   /** What is kept. Less than nothing where an agreed price does not cover the costs. Costs, margin and rounding are the net price. */
   readonly marginMinor: number;
   readonly roundingMinor: number;
+  /** What is left of the net price, and its share of that. */
+  readonly keptMinor: number;
+  readonly keptShare: number;
   readonly netMinor: number;
   readonly taxMinor: number;
   readonly totalMinor: number;
@@ -59,5 +62,7 @@ export function priceOf(takes: VisitTakes, business: Business, agreedMinor: numb
   const totalMinor = agreedMinor ?? roundedUp((costMinor + wanted) * (1 + taxShare), roundToMinor);
   const netMinor = Math.round(totalMinor / (1 + taxShare));
   const marginMinor = agreedMinor === null ? wanted : netMinor - costMinor;
-  return { currency, costs, costMinor, marginMinor, roundingMinor: netMinor - costMinor - marginMinor, netMinor, taxMinor: totalMinor - netMinor, totalMinor, isAgreed: agreedMinor !== null };
+  const keptMinor = netMinor - costMinor;
+  const keptShare = netMinor > 0 ? keptMinor / netMinor : 0;
+  return { currency, costs, costMinor, marginMinor, roundingMinor: keptMinor - marginMinor, keptMinor, keptShare, netMinor, taxMinor: totalMinor - netMinor, totalMinor, isAgreed: agreedMinor !== null };
 }

@@ -2,6 +2,7 @@ import type { Job, Leg, VehicleMethod } from '../model';
 import { resolveAssumptions } from '../assumptions';
 import { type Plan, planAlone } from '../planning';
 import type { Study } from '../studies';
+import { dirtierBy } from './bands';
 import { priceOf } from './price';
 import type { QuoteAsked } from './quote';
 import { takesOf } from './takes';
@@ -31,7 +32,6 @@ export interface SeasonPlan {
 }
 
 export interface Season {
-  readonly usual: Leg;
   readonly plans: readonly SeasonPlan[];
   /** The longest interval that stays on the safe side, by the method that mars least in a year; null where none does. */
   readonly fits: SeasonPlan | null;
@@ -45,9 +45,7 @@ export interface SeasonAsked extends QuoteAsked {
 /** The car so many days after a wash, nobody having looked, to be washed by that method. */
 function visitAfter(job: Job, days: number, usual: Leg, method: SeasonMethod, times: number): Job {
   const leg: Leg = { ...usual, days, km: (usual.km * days) / Math.max(1, usual.days) };
-  const { soilPace } = resolveAssumptions(job.choices.assumptions);
-  const choices = { ...job.choices, method, assumptions: { ...job.choices.assumptions, soilPace: Math.min(10, soilPace * times) } };
-  return { ...job, soil: {}, readings: {}, since: [leg], run: null, refused: null, consent: null, choices };
+  return dirtierBy(times, { ...job, soil: {}, readings: {}, since: [leg], run: null, refused: null, consent: null, choices: { ...job.choices, method } });
 }
 
 const isWhole = ({ method, zones }: Plan): boolean => method !== 'decline' && zones.every(({ leftBecause }) => leftBecause === null);
@@ -80,5 +78,5 @@ export function* seasonOf({ job, usual, business, van }: SeasonAsked): Study<Sea
   const safe = plans.filter(({ holds }) => holds === 'safe');
   const longest = Math.max(...safe.map(({ days }) => days));
   const [fits = null] = safe.filter(({ days }) => days === longest).sort((p, q) => p.yearIndex - q.yearIndex);
-  return { usual, plans, fits };
+  return { plans, fits };
 }

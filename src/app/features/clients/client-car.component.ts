@@ -4,9 +4,9 @@ import { RouterLink } from '@angular/router';
 import { Button } from 'primeng/button';
 import { Select } from 'primeng/select';
 import { Tag } from 'primeng/tag';
-import { doneOn } from '@esmero/core';
+import { doneOn, visitDay } from '@esmero/core';
 import { type ClientCar, type Job, invoiceIn, quoteIn, usedIn } from '@esmero/model';
-import { type Units, clientsText, dayText, dueDatesText, dueStateName, markName, methodName, minutes, money, protectionText, zoneName } from '@esmero/messages';
+import { type Units, clientsText, dayText, dueDatesText, dueStateName, markText, methodName, minutes, money, protectionText } from '@esmero/messages';
 import { dayAfter } from '@esmero/units';
 import type { KnownCar } from '../../state/clients-desk';
 import { Entries } from '../../state/entries';
@@ -15,6 +15,7 @@ import { DayFieldComponent } from '../../ui/day-field.component';
 import { LegFieldsComponent } from '../../ui/leg-fields.component';
 import { CarPictureComponent } from '../../ui/net/car-picture.component';
 import { NumberComponent } from '../../ui/number.component';
+import { dueSeverity } from './due-severity';
 import { SeasonComponent } from './season.component';
 
 const VISITS = 6;
@@ -116,17 +117,14 @@ export class ClientCarComponent {
   protected readonly vehicle = computed(() => this.entries.items('vehicle').find(({ id }) => id === this.known().visits.car.vehicleId) ?? null);
   protected readonly name = computed(() => this.known().vehicle?.name ?? 'A car that is gone');
   protected readonly dueText = computed(() => (this.known().due ? dueDatesText(this.known().due!) : ''));
-  protected readonly severity = computed(() => (({ overdue: 'danger', 'this-week': 'warn', later: 'secondary', open: 'secondary' }) as const)[this.known().state]);
+  protected readonly severity = computed(() => dueSeverity[this.known().state]);
   /** The day it is due, but not before today. */
-  protected readonly date = linkedSignal(() => {
-    const on = this.known().due?.on ?? today();
-    return on > today() ? on : today();
-  });
+  protected readonly date = linkedSignal(() => visitDay(this.known().due, today()));
   protected readonly ahead = computed(() => this.known().visits.ahead.map(({ id, date }) => ({ id, text: clientsText.booked(dayText(date)) })));
   /** What was put onto it, and the marks that were there last. */
   protected readonly onCar = computed(() => [
     ...(this.vehicle()?.protection ?? []).map(protectionText),
-    ...(this.last()?.marks ?? []).map(({ zone, kind, note }) => `${zoneName(zone)}: ${markName[kind]}${note ? `. ${note}` : ''}`),
+    ...(this.last()?.marks ?? []).map(markText),
   ]);
   protected readonly visits = computed(() =>
     this.known().visits.done.slice(0, VISITS).map((job) => {

@@ -8,7 +8,7 @@ import { InputText } from 'primeng/inputtext';
 import { TableModule } from 'primeng/table';
 import { Tag } from 'primeng/tag';
 import type { MenuItem } from 'primeng/api';
-import type { DueState } from '@esmero/core';
+import { type DueState, isInTime, visitDay } from '@esmero/core';
 import type { Client } from '@esmero/model';
 import { clientsText, dayText, dueDatesText, dueStateName } from '@esmero/messages';
 import { ClientsDesk, type KnownCar } from '../../state/clients-desk';
@@ -17,6 +17,7 @@ import { ChoiceComponent, type ChoiceOption } from '../../ui/choice.component';
 import { FetchingComponent } from '../../ui/fetching.component';
 import { download } from '../../ui/download';
 import { ProgressComponent } from '../../ui/progress.component';
+import { dueSeverity } from './due-severity';
 
 /** One car in the list, or a client who has none yet. */
 interface Row {
@@ -27,7 +28,7 @@ interface Row {
   readonly known: KnownCar | null;
   readonly state: DueState;
   readonly stateText: string;
-  readonly severity: 'danger' | 'warn' | 'secondary';
+  readonly severity: (typeof dueSeverity)[DueState];
   readonly due: string;
   readonly dueOn: string;
   readonly last: string;
@@ -36,7 +37,6 @@ interface Row {
   readonly isBooked: boolean;
 }
 
-const severities: Readonly<Record<DueState, Row['severity']>> = { overdue: 'danger', 'this-week': 'warn', later: 'secondary', open: 'secondary' };
 const LAST = '9999';
 
 /** Who is due, and when: a line a car, the most pressing one first. */
@@ -105,25 +105,19 @@ export class ClientsPage {
   }
 
   protected plan({ client, known }: Row): void {
-    if (known) void this.desk.visit(client, known.visits.car, this.dayFor(known));
-  }
-
-  /** Not before today. */
-  private dayFor({ due }: KnownCar): string {
-    const on = due?.on ?? today();
-    return on > today() ? on : today();
+    if (known) void this.desk.visit(client, known.visits.car, visitDay(known.due, today()));
   }
 
   private carRow(known: KnownCar): Row {
     const { key, client, vehicle, due, state, lastDay, visits } = known;
     const [next] = visits.ahead;
     return {
-      ...{ key, client, known, state, name: client.name, car: vehicle?.name ?? 'A car that is gone', severity: severities[state], stateText: dueStateName[state] },
+      ...{ key, client, known, state, name: client.name, car: vehicle?.name ?? 'A car that is gone', severity: dueSeverity[state], stateText: dueStateName[state] },
       due: due ? dueDatesText(due) : '',
       dueOn: due?.on ?? LAST,
       last: lastDay ? dayText(lastDay) : 'never',
       ahead: next ? clientsText.booked(dayText(next.date)) : null,
-      isBooked: next !== undefined && isInTime(next.date, known),
+      isBooked: next !== undefined && (due === null || isInTime(due, next.date)),
     };
   }
 
@@ -131,9 +125,6 @@ export class ClientsPage {
     return { key: client.id, client, name: client.name, car: '', known: null, state: 'open', stateText: dueStateName.open, severity: 'secondary', due: '', dueOn: LAST, last: '', ahead: null, isBooked: false };
   }
 }
-
-/** Is a visit on that day soon enough? */
-const isInTime = (date: string, { due }: KnownCar): boolean => due === null || due.on === null || date <= (due.agreed ?? due.band!.late);
 
 /** Wants a visit this week, and has none in time. */
 const isPressing = ({ state, isBooked }: Row): boolean => !isBooked && (state === 'overdue' || state === 'this-week');

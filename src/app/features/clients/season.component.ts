@@ -4,8 +4,8 @@ import { type SeasonAsked, type SeasonMethod, seasonMethods } from '@esmero/core
 import type { Job, Leg } from '@esmero/model';
 import { type Units, clientsText, fixed, holdsName, methodName, money, spanText } from '@esmero/messages';
 import { BusinessDesk } from '../../state/business-desk';
-import { Entries } from '../../state/entries';
 import { questionOf } from '../../state/study';
+import { VanStock } from '../../state/van-stock';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { StudyBarComponent } from '../../ui/study-bar.component';
 
@@ -87,8 +87,8 @@ export class SeasonComponent {
   protected readonly wording = clientsText;
   protected readonly methods = seasonMethods.map((value) => ({ value, label: methodName[value] }));
   private readonly rates = inject(BusinessDesk);
-  private readonly entries = inject(Entries);
-  private readonly asked = computed((): SeasonAsked | null => ({ job: this.job(), usual: this.usual(), business: this.rates.business(), van: this.entries.items('van')[0] ?? null }), {
+  private readonly vanStock = inject(VanStock);
+  private readonly asked = computed((): SeasonAsked | null => ({ job: this.job(), usual: this.usual(), business: this.rates.business(), van: this.vanStock.kept() }), {
     equal: (p, q) => JSON.stringify(p) === JSON.stringify(q),
   });
   protected readonly study = questionOf('season', this.asked);

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject,
 import { Button } from 'primeng/button';
 import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg, notDone } from '@esmero/core';
 import type { CleanlinessClass, Job, Leg, PictureTime, Signature } from '@esmero/model';
-import { careAfterwards, claimText, doneSentences, lastsText, markName, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText, laterSentence, notDoneSentence, soldText } from '@esmero/messages';
+import { careAfterwards, claimText, doneSentences, lastsText, markText, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText, laterSentence, notDoneSentence, soldText } from '@esmero/messages';
 import type { HandoverPaper } from '@esmero/papers';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -65,7 +65,7 @@ export class HandoverStage {
     return job && plan ? notDone(job, plan).map(notDoneSentence) : [];
   });
   protected readonly marks = computed(() =>
-    (this.desk.job()?.marks ?? []).map(({ zone, kind, note }) => `${zoneName(zone)}: ${markName[kind]}${note ? `. ${note}` : ''}`),
+    (this.desk.job()?.marks ?? []).map(markText),
   );
   private readonly kept = picturesOf(computed(() => (this.desk.job()?.pictures ?? []).map(({ photo }) => photo)));
   protected readonly pictures = computed((): readonly ShownPicture[] =>

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, resource }
 import { accountLines } from '@esmero/messages';
 import type { QuoteAsked } from '@esmero/core';
 import { BusinessDesk } from '../../state/business-desk';
-import { Entries } from '../../state/entries';
 import { JobReads } from '../../state/job-reads';
 import { questionOf } from '../../state/study';
+import { VanStock } from '../../state/van-stock';
 
 /** What a visit came to, beside what was quoted. */
 @Component({
@@ -26,11 +26,11 @@ export class AccountComponent {
 
   private readonly reads = inject(JobReads);
   private readonly rates = inject(BusinessDesk);
-  private readonly entries = inject(Entries);
+  private readonly vanStock = inject(VanStock);
   private readonly whole = resource({ params: () => this.jobId(), loader: async ({ params }) => (await this.reads.whole(params))?.job ?? null, defaultValue: null });
   private readonly asked = computed((): QuoteAsked | null => {
     const job = this.whole.value();
-    return job && { job, business: this.rates.business(), van: this.entries.items('van')[0] ?? null };
+    return job && { job, business: this.rates.business(), van: this.vanStock.kept() };
   });
   private readonly study = questionOf('visit-account', this.asked, true);
   protected readonly lines = computed(() => {

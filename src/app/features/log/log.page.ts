@@ -10,7 +10,7 @@ import { TableModule } from 'primeng/table';
 import { type Learned, type LogEntry, type LogQuery, type RunState, everything, historyOf, learn, logOf, ratiosOf, runStates, searchLog, waterOfYear } from '@esmero/core';
 import { type Job, type VehicleMethod, isTick } from '@esmero/model';
 import { monthName } from '@esmero/units';
-import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, statementText, unitsOf, waterText, logText, yearRows } from '@esmero/messages';
+import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, statementText, unitsOf, waterText, logText, yearNotes, yearRows } from '@esmero/messages';
 import type { StatementPaper } from '@esmero/papers';
 import { BusinessDesk } from '../../state/business-desk';
 import { NOW } from '../../state/clock';
@@ -158,12 +158,11 @@ export class LogPage {
   protected readonly year = computed(() => Number((this.log()[0]?.day ?? dayHere(this.now())).slice(0, 4)));
   protected readonly yearPaper = (): StatementPaper => {
     const months = waterOfYear(this.stored().map(({ job }) => job), this.year());
-    const missing = months.reduce((sum, { washes, counted }) => sum + washes - counted, 0);
     return {
       kind: 'statement',
       title: statementText.yearTitle(this.year()),
       about: [this.business().name, ...this.business().address.split('\n')].join(' · '),
-      sections: [{ title: statementText.yearHow, lines: [...statementText.yearLines, ...(missing > 0 ? [statementText.notCounted(missing)] : [])] }],
+      sections: [{ title: statementText.yearHow, lines: yearNotes(months) }],
       table: { head: statementText.yearHead, ...yearRows(months, monthName, this.u()) },
       foot: this.business().name,
     };

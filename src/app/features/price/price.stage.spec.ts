@@ -23,7 +23,7 @@ describe('the price of a job', () => {
     const quote = finish(quoteOf({ job: { ...job.job()!, bills: [], run: null }, business: business(), van: entries.items('van')[0]! }))!;
     expect(total()).toBe(money(quote.price.totalMinor, 'EUR'));
     expect(element.querySelectorAll('.costs li')).toHaveLength(quote.price.costs.length);
-    expect(element.textContent).toContain(money(quote.price.marginMinor + quote.price.roundingMinor, 'EUR'));
+    expect(element.textContent).toContain(money(quote.price.keptMinor, 'EUR'));
     expect(element.textContent).toContain('If there is grit on the lower half');
   });
 

@@ -47,7 +47,7 @@ export class PriceStage {
   private readonly asked = computed(
     (): QuoteAsked | null => {
       const job = this.desk.job();
-      return job && { job: asPlanned(job), business: this.rates.business(), van: this.entries.items('van')[0] ?? null };
+      return job && { job: asPlanned(job), business: this.rates.business(), van: this.vanStock.kept() };
     },
     { equal: (p, q) => JSON.stringify(p) === JSON.stringify(q) },
   );
@@ -85,7 +85,7 @@ export class PriceStage {
       ...(this.rates.isSet() ? [] : [priceText.noRates]),
       ...(price.isAgreed ? [priceText.agreed(job.soldAs!.name)] : []),
       ...(job.soldAs?.priceMinor != null && job.currency !== business.currency ? [priceText.quotedFor(job.currency, business.currency)] : []),
-      ...(price.marginMinor < 0 ? [priceText.loses] : []),
+      ...(price.keptMinor < 0 ? [priceText.loses] : []),
       ...(takes.productMinor === null ? [priceText.unpriced] : []),
       takes.km > 0 ? priceText.road(this.units().distance(takes.km), takes.drivingMin) : priceText.noRoad,
     ];
@@ -153,11 +153,11 @@ export class PriceStage {
   }
 
   private sumsOf({ price }: QuoteAnswer): readonly { readonly name: string; readonly text: string; readonly isLoss?: boolean }[] {
-    const { currency, costMinor, marginMinor, roundingMinor, netMinor, taxMinor, totalMinor } = price;
+    const { currency, costMinor, keptMinor, keptShare, netMinor, taxMinor, totalMinor } = price;
     const { taxName, taxShare } = this.rates.business();
     return [
       { name: 'Your costs', text: money(costMinor, currency) },
-      { name: 'You keep', text: `${money(marginMinor + roundingMinor, currency)}, ${percent(netMinor > 0 ? (marginMinor + roundingMinor) / netMinor : 0)}`, isLoss: marginMinor < 0 },
+      { name: 'You keep', text: `${money(keptMinor, currency)}, ${percent(keptShare)}`, isLoss: keptMinor < 0 },
       { name: 'Before tax', text: money(netMinor, currency) },
       { name: priceText.taxIncluded(taxName, taxShare), text: money(taxMinor, currency) },
       { name: 'Client pays', text: money(totalMinor, currency) },
