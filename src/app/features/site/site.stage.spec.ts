@@ -36,4 +36,21 @@ describe('site', () => {
     expect(job.job()!.soldAs).toMatchObject({ name: 'Show-floor touch-up', priceMinor: 3500 });
     expect([pressed('Bodywork'), pressed('Door shuts')]).toEqual([true, false]);
   });
+
+  it('offers the clients one has where the name is nobody’s, and knows them by what is typed', async () => {
+    const { element, settle, job } = await show(SiteStage);
+    const offers = (): boolean => element.querySelector('[aria-label="Somebody you know"]') !== null;
+    const write = async (text: string): Promise<void> => {
+      const field = element.querySelector<HTMLInputElement>('#job-client')!;
+      field.value = text;
+      field.dispatchEvent(new Event('input'));
+      field.dispatchEvent(new Event('blur'));
+      await settle();
+    };
+    expect([job.job()!.clientId, offers()]).toEqual(['c-household', false]);
+    await write('Somebody new');
+    expect([job.job()!.clientId, offers()]).toEqual([null, true]);
+    await write('Ferry crew');
+    expect([job.job()!.clientId, offers()]).toEqual(['c-ferry', false]);
+  });
 });

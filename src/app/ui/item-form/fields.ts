@@ -214,7 +214,7 @@ export const fieldsOf: Readonly<Record<FormKind, readonly Field[]>> = {
     { path: 'currency', label: 'Currency', kind: 'choice', get choices() { return currencies(); } },
     { path: 'hourMinor', label: 'An hour of one person', kind: 'money' },
     { path: 'kmMinor', get label() { return en('A kilometre'); }, kind: 'money', hint: 'Fuel or charge, and wear' },
-    { path: 'confidence', label: 'Minutes that do in so many visits', kind: 'number', unit: 'share', hint: 'Work is priced on them' },
+    { path: 'confidence', label: 'Minutes do in so many visits', kind: 'number', unit: 'share', hint: 'Work is priced on them' },
     ),
     ...inGroup('Kit and water',
     { path: 'towelMinor', label: 'A towel', kind: 'money' },
