@@ -27,7 +27,7 @@ const fonts = existsSync('dist/app/browser/media') ? readdirSync('dist/app/brows
 process.stdout.write(`Fonts, fetched by script as needed: ${fonts} files\n`);
 must(process.execPath, ['bench/painting.mjs'], 'The benchmark of painting');
 // Bundled like the worker: a loader that keeps every name would slow it by half.
-for (const name of ['plan', 'day']) {
+for (const name of ['plan', 'day', 'eye']) {
   must('npx', ['esbuild', `bench/${name}.ts`, '--bundle', '--platform=node', '--format=esm', '--minify', '--tsconfig=tsconfig.base.json', `--outfile=.cache/${name}.mjs`, '--log-level=error', '--external:highs'], 'The bundle of the benchmark');
   must(process.execPath, [`.cache/${name}.mjs`], 'The benchmark of the core');
 }

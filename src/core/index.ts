@@ -7,9 +7,10 @@ export { cautions } from './reasons';
 export type { Budget, Caution, Figure, FigureUnit, Gate, Obstacle, CareLeft, SpotLeft, Verdict } from './reasons';
 export { defaultDimensions, detailsOf, hiddenInScope, mirrored, zonesIn, zonesOf } from './vehicle';
 export type { Detail } from './vehicle';
-export { forecastOn, levelOfLoad } from './soil';
+export { forecastOn, grainOf, hardShareOf, levelOfLoad, loadOfLevel, soilOn } from './soil';
 export type { Load, SoilState } from './soil';
-export { clearSkyWm2, sunAt } from './sun';
+export { alongDevice, clearSkyWm2, shadedHours, skylineAt, slopeUnder, sunAt, throughCamera } from './sun';
+export type { Attitude, Bearing } from './sun';
 export { airOn, freezeTimeS, openTimeS, skinCapacity, skins, startC, steadyPanelC } from './surface';
 export type { Skin, Wetting } from './surface';
 export { apart, costPerCar, countFor, strengthPoured, exactText, fillModes, fillVolumes, fillWith, mixFor, notations, readDilution } from './mix';
@@ -29,8 +30,8 @@ export type { Alternative, BlockedZone, Bottle, LaterTask, Outcome, Plan, Questi
 export { afterwards, answerReasons, claimsOf, cues, cuesFor, troubles, handMovesIn, liquidOf, notDone, passChangesOf, protectionAfter, puttingOn, runRows, siteSheet, stageStates, towelFillAt, waterByStage, windowsOf } from './views';
 export type { Afterwards, AnswerReason, Claim, Cue, Trouble, Gain, HandMove, LaundryLoad, LeftOver, Liquid, NotDone, RinseWater, RunRow, SiteSheet, StageName, StageState, StageWater, WaterStage, Window } from './views';
 export {
-  addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, endRun, fixTreatment,
-  copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, mirrorSoil, setBugs, newItem, newJob, careFor, sellAs, toggleAround, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
+  addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, keepProof, endRun, fixTreatment,
+  copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, measure, mirrorSoil, setBugs, newItem, newJob, careFor, sellAs, toggleAround, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
   setAssumption, setChoices, setLeg, setReading, setSpots, sign, arrive, startRun, takeBackEvent, unsee, withChange,
   withWeather,
 } from './edit';
@@ -46,8 +47,15 @@ export { carsOf, doneOn, dueState, isInTime, newVisit, visitDay } from './client
 export type { CarVisits, Due, DueBand, DueCar, DueState } from './clients';
 export { billOf, invoiceOf, numbersOf, priceOf, quoteOf, seasonMethods, takesOf, usualBusiness } from './price';
 export type { CarsPrice, QuoteAnswer, QuoteAsked, Season, SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
+export { absorption, gaugeFor, gaugeOf, isWiped, pictureFaults, plainProof, plainScene, proofFaults, reflectance, renderProof, renderTowel, sideVerdicts, wipedKinds } from './eye';
+export type { Counted, Gauge, PictureFault, Point, ProofAnswer, ProofAsked, ProofFault, ProofScene, Raster, SeenKind, SideAnswer, SideAsked, SideMeasured, SideVerdict, TowelScene, WipeAnswer, WipeAsked, WipeMeasured, WipedKind } from './eye';
+export {
+  coverOf, dealTry, dealingOf, deals, deckStanding, decisionCards, decisionTry, decisions, dueAt, eyeCurve, mixingCards, mixingTask, mixingTry, nextCard, panelAngles, panelCards, panelLights, panelOf,
+  panelTry, pouringOrders, renderPanel, sessionMs, strengthError, triesOf, usesEye, withEye, withoutEye,
+} from './practice';
+export type { Deal, DealTask, Decision, DecisionAsked, DecisionCard, DecisionCase, EyeCurve, MixingCard, MixingTask, MixingTwist, PanelAngle, PanelCard, PanelLight, PanelScene, PouringOrder } from './practice';
 export { studies } from './questions';
-export type { About, DayAnswer, DayAsked, LotBrief, Studies, StudyKind } from './questions';
+export type { About, OfPicture, DayAnswer, DayAsked, LotBrief, Studies, StudyKind } from './questions';
 export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';
 export type { Clocks, Hand, RunStatus, Task, UsageAccount, Visit, VisitStage } from './execution';
 export {

@@ -45,6 +45,7 @@ const base = {
   readings: {},
   marks: [],
   pictures: [],
+  proofs: [],
   signed: null,
   arrivedAt: null,
   bills: [],

@@ -26,7 +26,7 @@ export type CrewMessage =
   | { readonly kind: 'job'; readonly job: Job }
   | { readonly kind: 'run'; readonly share: SharedRun };
 
-export const crewJob = (job: Job): string => JSON.stringify({ job: writeJob({ ...job, pictures: [], bills: [] }) });
+export const crewJob = (job: Job): string => JSON.stringify({ job: writeJob({ ...job, pictures: [], proofs: [], bills: [] }) });
 export const crewRun = (share: SharedRun): string => JSON.stringify({ run: writeSharedRun(share) });
 
 const MOST_PEERS = 100;

@@ -1,5 +1,6 @@
 import type { EntryKind } from '@esmero/model';
 import { ClientDocument } from './documents/client';
+import { CalibrationDocument, PracticeDocument } from './documents/eye';
 import { GearDocument, TowelBatchDocument, VesselDocument } from './documents/equipment';
 import { HabitSetDocument } from './documents/habits';
 import { BusinessDocument } from './documents/price';
@@ -26,6 +27,8 @@ const documents: Readonly<Record<EntryKind, new () => object>> = {
   client: ClientDocument,
   business: BusinessDocument,
   blocked: BlockedDocument,
+  calibration: CalibrationDocument,
+  practice: PracticeDocument,
 };
 
 /** Holds a form to the same rules as a file. */

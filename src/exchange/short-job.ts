@@ -130,6 +130,7 @@ export function readShortJob(text: string, templates: Readonly<Record<string, Jo
     since: [],
     marks: [],
     pictures: [],
+    proofs: [],
     choices: choicesOf(short, template.job.choices),
   };
   return { ok: true, value: { job, assumed } };

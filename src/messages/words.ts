@@ -422,6 +422,8 @@ export const libraryName: Readonly<Record<EntryKind, { one: string; many: string
   client: { one: 'client', many: 'Clients' },
   business: { one: 'business', many: 'Prices' },
   blocked: { one: 'blocked time', many: 'Blocked times' },
+  calibration: { one: 'calibration', many: 'Calibrations' },
+  practice: { one: 'practice session', many: 'Practice' },
 };
 
 export const pileName: Readonly<Record<Pile, string>> = {

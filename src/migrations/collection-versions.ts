@@ -1,6 +1,6 @@
 import { heaterBefore4, withAir, withClaims, withFold, withGround, withLayers, withPlace } from './items-before';
 import {
-  jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9, jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13, jobFrom13To14, jobFrom14To15, careBefore14, habitsBefore11, habitsBefore12, habitsBefore14, habitsFrom12To13, productFrom13To14, scopeFrom13To14, vehicleFrom13To14,
+  jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9, jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13, jobFrom13To14, jobFrom14To15, jobFrom15To16, careBefore14, habitsBefore11, habitsBefore12, habitsBefore14, habitsFrom12To13, productFrom13To14, scopeFrom13To14, vehicleFrom13To14,
 } from './job-versions';
 import { type Fields, type Migration, isRecord, mapped, migrate, numbered } from './steps';
 
@@ -63,6 +63,7 @@ const collectionSteps: readonly Step[] = [
   },
   { whole: (content) => ({ vans: [], days: [], lots: [], ...content }) },
   { job: inStamp(jobFrom14To15), whole: (content) => ({ clients: [], businesses: [], blocked: [], ...content }) },
+  { job: inStamp(jobFrom15To16), whole: (content) => ({ calibrations: [], practice: [], ...content }) },
 ];
 
 /** The list of a collection file in which items of a kind stand. */
@@ -81,6 +82,8 @@ export const listNames = {
   client: 'clients',
   business: 'businesses',
   blocked: 'blocked',
+  calibration: 'calibrations',
+  practice: 'practice',
 } as const;
 type Kind = keyof typeof listNames;
 

@@ -201,8 +201,11 @@ export const jobFrom13To14: Migration = (content) =>
 /** Version 15 knows whose car it is, and what was quoted and billed. */
 export const jobFrom14To15: Migration = (content) => (isRecord(content) ? { clientId: null, bills: [], ...content } : content);
 
+/** Version 16 knows proofs of half a panel, soil that was measured, and the dye of a product. */
+export const jobFrom15To16: Migration = (content) => (isRecord(content) ? { proofs: [], ...content } : content);
+
 /** Steps of the job file, from version 1. */
 export const jobMigrations: readonly Migration[] = [
   jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9,
-  jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13, jobFrom13To14, jobFrom14To15,
+  jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13, jobFrom13To14, jobFrom14To15, jobFrom15To16,
 ];

@@ -15,10 +15,11 @@ export function jobFrom(document: object): Job {
   return {
     ...(same as unknown as Omit<Job, 'soil' | 'choices' | 'readings'>),
     readings: recordOf(readings, 'zone', ({ panelC }) => panelC) as Job['readings'],
-    soil: recordOf(soil, 'zone', ({ deposits, spots, bugs }) => ({
+    soil: recordOf(soil, 'zone', ({ deposits, spots, bugs, measured }) => ({
       deposits,
       spots: recordOf(spots, 'kind', ({ count }) => count),
       ...(bugs ? { bugs } : {}),
+      ...(measured ? { measured } : {}),
     })) as Job['soil'],
     choices: {
       ...(choices as JobDocument),
@@ -33,11 +34,12 @@ export function jobDocument({ soil, choices, readings, ...same }: Job): JobDocum
   return {
     ...same,
     readings: Object.entries(readings).map(([zone, panelC]) => ({ zone, panelC })),
-    soil: Object.entries(soil).map(([zone, { deposits, spots, bugs }]) => ({
+    soil: Object.entries(soil).map(([zone, { deposits, spots, bugs, measured }]) => ({
       zone,
       deposits: deposits.map(({ kind, level }) => ({ kind, level })),
       spots: Object.entries(spots).map(([kind, count]) => ({ kind, count })),
       ...(bugs ? { bugs } : {}),
+      ...(measured ? { measured } : {}),
     })),
     choices: {
       ...choices,

@@ -1,5 +1,5 @@
 /** The version of a job that is written; as many as there are steps to it, and one. */
-export const jobVersion = 15;
+export const jobVersion = 16;
 
 /** The same of a collection. */
-export const collectionVersion = 15;
+export const collectionVersion = 16;

@@ -19,6 +19,7 @@ export const places: readonly Place[] = [
   rarely('/lots', 'Lots', 'pi-th-large'),
   often('/log', 'Log', 'pi-list-check'),
   rarely('/bench', 'Mixing', 'pi-calculator'),
+  rarely('/practice', 'Practice', 'pi-graduation-cap'),
   rarely('/library/vehicle', 'Library', 'pi-book'),
   rarely('/prices', 'Prices', 'pi-wallet'),
 ];

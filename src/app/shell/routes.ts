@@ -57,6 +57,11 @@ export const routes: Routes = [
     loadComponent: () => import('../features/run/crew.page').then((m) => m.CrewPage),
   },
   {
+    path: 'practice',
+    title: 'Practice · Esmero',
+    loadComponent: () => import('../features/practice/practice.page').then((m) => m.PracticePage),
+  },
+  {
     path: 'prices',
     title: 'Prices · Esmero',
     loadComponent: () => import('../features/prices/prices.page').then((m) => m.PricesPage),

@@ -45,7 +45,7 @@ export class ZoneCardComponent {
 
   protected readonly name = computed(() => zoneName(this.zone()!.id));
   protected readonly area = computed(() => this.units().area(this.zone()!.areaM2));
-  protected readonly basis = computed(() => (!this.seen() && this.plan()?.soil.basis === 'forecast' ? 'Forecast' : 'Seen'));
+  protected readonly basis = computed(() => (this.seen()?.measured ? 'Measured' : !this.seen() && this.plan()?.soil.basis === 'forecast' ? 'Forecast' : 'Seen'));
   protected readonly soil = computed(() => {
     const soil = this.plan()?.soil;
     return this.seen() || soil?.basis !== 'forecast' ? soilWords(this.seen()) : forecastWords(soil, this.units());

@@ -83,8 +83,23 @@ const forecastTable = {
   throwWheel: judged(3, '', 0, 20, 'Road dirt on wheels, tyres and arches'),
   throwShut: judged(0.2, '', 0, 10, 'Road dirt in door shuts'),
   spreadSeen: judged(1.3, '×', 1, 5, 'Soil seen by eye is right within this factor'),
+  eyeFactor: judged(1, '×', 0.2, 5, 'What this eye calls level 1 and 2, against the scale'),
+  eyePower: judged(1, '', 0.3, 2, 'How steeply this eye’s levels rise, against the scale'),
   soilPace: judged(1, '×', 0.1, 10, 'How fast this car gets dirty, against all figures above'),
   spreadForecast: judged(2, '×', 1, 10, 'Soil that is only forecast is right within this factor'),
+} as const;
+
+const measuringTable = {
+  gaugeDust: judged(11, 'g/m²', 0.5, 100, 'Dust on a white towel for each unit of absorption'),
+  gaugePollen: judged(9, 'g/m²', 0.5, 100, 'Pollen on a white towel for each unit of absorption'),
+  gaugeRoadFilm: judged(6, 'g/m²', 0.5, 100, 'Road film on a white towel for each unit of absorption'),
+  gaugeFallout: judged(7, 'g/m²', 0.5, 100, 'Fallout on a white towel for each unit of absorption'),
+  gaugeBrakeDust: judged(4, 'g/m²', 0.5, 100, 'Brake dust on a white towel for each unit of absorption'),
+  wipePickUp: judged(0.9, '', 0.3, 1, 'Share of the soil of a patch that a wipe test takes up'),
+  wipeScatter: judged(1.08, '×', 1, 2, 'One wipe of a kind differs from the next by this factor'),
+  wipeHand: judged(1.3, '×', 1, 3, 'Hands and cloths differ by this factor until they are calibrated'),
+  wipeLevel: judged(1.3, '×', 1, 3, 'A calibration by levels is right within this factor'),
+  wipeScale: judged(1.05, '×', 1, 2, 'A calibration by a scale is right within this factor'),
 } as const;
 
 const liquidTable = {
@@ -416,6 +431,7 @@ export const assumptionGroups = {
   care: careTable,
   buckets: bucketTable,
   laundry: laundryTable,
+  measuring: measuringTable,
 } as const;
 
 export type AssumptionGroup = keyof typeof assumptionGroups;
@@ -432,4 +448,5 @@ export const assumptionTable = {
   ...careTable,
   ...bucketTable,
   ...laundryTable,
+  ...measuringTable,
 } as const satisfies Record<string, AssumptionEntry>;

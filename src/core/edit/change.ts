@@ -1,4 +1,5 @@
 import type { Gear, GearKind, Habits, Job, Approach, SoilLevel, TowelRole, ZoneId } from '../model';
+import { byEye } from '../soil';
 import type { Celsius } from '../units';
 import { newItem } from './create';
 import { atHour } from './hour';
@@ -65,7 +66,7 @@ function withLevel(job: Job, zone: ZoneId, level: SoilLevel): Job {
   if (!soil || soil.deposits.length === 0) return job;
   const worst = soil.deposits.reduce((p, q) => (q.level > p.level ? q : p));
   const deposits = soil.deposits.map((one) => (one === worst ? { ...one, level } : one));
-  return { ...job, soil: { ...job.soil, [zone]: { ...soil, deposits } } };
+  return { ...job, soil: { ...job.soil, [zone]: { ...byEye(soil), deposits } } };
 }
 
 /** The job with zones left out. */

@@ -19,6 +19,7 @@ export const copyJob = (job: Job, id: string, date: string): Job => ({
   signed: null,
   refused: null,
   pictures: [],
+  proofs: [],
   arrivedAt: null,
   bills: [],
   run: null,

@@ -170,6 +170,7 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     bills: [],
     run: null,
     pictures: [],
+    proofs: [],
     signed: null,
     wishes: {},
     choices: { ...defaultChoices, ...habitsIn(offered(library, 'habits')[0]) },

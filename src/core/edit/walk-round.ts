@@ -1,4 +1,4 @@
-import type { Job, Leg, Mark, Picture, Signature, ZoneId } from '../model';
+import type { Job, Leg, Mark, Picture, Proof, Signature, ZoneId } from '../model';
 import type { Celsius } from '../units';
 
 /** Notes a panel that was read off with a thermometer; null forgets the reading. */
@@ -19,7 +19,15 @@ export const dropMark = (job: Job, id: string): Job => ({ ...job, marks: job.mar
 
 export const addPicture = (job: Job, picture: Picture): Job => ({ ...job, pictures: [...job.pictures, picture] });
 
-export const dropPicture = (job: Job, id: string): Job => ({ ...job, pictures: job.pictures.filter((one) => one.id !== id) });
+/** Takes a picture off, and what was proved by it. */
+export const dropPicture = (job: Job, id: string): Job => ({
+  ...job,
+  pictures: job.pictures.filter((one) => one.id !== id),
+  proofs: job.proofs.filter(({ before, after }) => before !== id && after !== id),
+});
+
+/** Keeps a half-panel proof with its two pictures. */
+export const keepProof = (job: Job, proof: Proof, pictures: readonly [Picture, Picture]): Job => ({ ...job, pictures: [...job.pictures, ...pictures], proofs: [...job.proofs, proof] });
 
 /** Signed for the condition of the car; null takes it back. */
 export const sign = (job: Job, signed: Signature | null): Job => ({ ...job, signed });

@@ -2,6 +2,7 @@ import { assumptionTable, resolveAssumptions } from '../assumptions';
 import { leaving, withChange } from '../edit';
 import { type Job, type ReplanEvent, type SoilLevel, type WeatherChange, type ZoneId, approaches, dwellHabits, soilLevels, sprayHabits } from '../model';
 import { type StartState, choicesOf } from '../rules';
+import { byEye } from '../soil';
 import { clearSkyWm2, sunAt } from '../sun';
 import type { Remaining } from './remaining';
 
@@ -39,7 +40,7 @@ function soiled(job: Job, zone: ZoneId, steps: 1 | -1): Job {
   const seen = job.soil[zone] ?? { deposits: [], spots: {} };
   const deposits = seen.deposits.length > 0 ? seen.deposits : [{ kind: 'dust', level: 0 } as const];
   const changed = deposits.map(({ kind, level }) => ({ kind, level: stepped(level, steps) })).filter(({ level }) => level > 0);
-  return { ...job, soil: { ...job.soil, [zone]: { ...seen, deposits: changed } } };
+  return { ...job, soil: { ...job.soil, [zone]: { ...byEye(seen), deposits: changed } } };
 }
 
 /** On top of whatever was chosen, for the rest of the run. */
@@ -64,7 +65,7 @@ function gritty(job: Job, zone: ZoneId): Job {
   const seen = job.soil[zone] ?? { deposits: [], spots: {} };
   const [known, others] = [seen.deposits.find(({ kind }) => kind === 'grit'), seen.deposits.filter(({ kind }) => kind !== 'grit')];
   const level = known && known.level > 2 ? known.level : 2;
-  return { ...job, soil: { ...job.soil, [zone]: { ...seen, deposits: [...others, { kind: 'grit', level }] } } };
+  return { ...job, soil: { ...job.soil, [zone]: { ...byEye(seen), deposits: [...others, { kind: 'grit', level }] } } };
 }
 
 const without = <K, V>(map: ReadonlyMap<K, V>, key: K): ReadonlyMap<K, V> => new Map([...map].filter(([one]) => one !== key));

@@ -15,6 +15,7 @@ export * from './job';
 export * from './lot';
 export * from './library';
 export * from './day';
+export * from './eye';
 export * from './gear';
 export * from './history';
 export * from './mark';

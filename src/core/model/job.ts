@@ -3,6 +3,7 @@ import type { ToMind } from './around';
 import type { Care } from './care';
 import type { Choices, Habits } from './choices';
 import type { MeasuringDevice, TowelBatch, Vessel } from './equipment';
+import type { Proof } from './eye';
 import type { Gear } from './gear';
 import type { Leg } from './history';
 import type { Consent, Mark, Picture, Refusal, Signature } from './mark';
@@ -51,6 +52,8 @@ export interface Job {
   readonly readings: Readonly<Partial<Record<ZoneId, Celsius>>>;
   readonly marks: readonly Mark[];
   readonly pictures: readonly Picture[];
+  /** Pairs of pictures in which the marks of a panel were counted. */
+  readonly proofs: readonly Proof[];
   /** For the condition of the car before the wash; null until somebody has signed. */
   readonly signed: Signature | null;
   /** The day by the hour; null: what the site says holds all day. */

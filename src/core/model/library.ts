@@ -1,6 +1,7 @@
 import type { HabitSet } from './choices';
 import type { Client } from './client';
 import type { TowelBatch, Vessel } from './equipment';
+import type { Calibration, PracticeSession } from './eye';
 import type { Gear } from './gear';
 import type { Job } from './job';
 import type { Photo } from './mark';
@@ -28,7 +29,7 @@ export interface LibraryItems {
 }
 
 /** What is kept like items of the library, but has pages of its own. */
-export const entryKinds = [...libraryKinds, 'van', 'day', 'lot', 'client', 'business', 'blocked'] as const;
+export const entryKinds = [...libraryKinds, 'van', 'day', 'lot', 'client', 'business', 'blocked', 'calibration', 'practice'] as const;
 export type EntryKind = (typeof entryKinds)[number];
 
 export interface EntryItems extends LibraryItems {
@@ -38,6 +39,8 @@ export interface EntryItems extends LibraryItems {
   readonly client: Client;
   readonly business: Business;
   readonly blocked: Blocked;
+  readonly calibration: Calibration;
+  readonly practice: PracticeSession;
 }
 
 /** An item of the library; archived ones stay for old jobs but are not offered. */

@@ -49,6 +49,13 @@ export interface ProductUse {
 /** As practice has it: nothing of its own on the label, never in the sun. */
 export const asPractised = { mLPerM2: null, dwellS: null, rinseAfter: false, inSun: false } as const satisfies Partial<ProductUse>;
 
+/** What a product absorbs of each colour; the mean is 1. */
+export interface Dye {
+  readonly red: number;
+  readonly green: number;
+  readonly blue: number;
+}
+
 export interface Product {
   readonly id: string;
   readonly name: string;
@@ -65,6 +72,8 @@ export interface Product {
   readonly leavesLayer: boolean;
   /** Products of these ids never follow or precede this one on a panel. */
   readonly notWith: readonly string[];
+  /** What it absorbs of red, green and blue on a clean towel, the mean being 1; missing where nobody has looked. */
+  readonly dye?: Dye;
   /** What its sheet says about handling it. */
   readonly safety: string;
   readonly origin: Origin;

@@ -31,12 +31,21 @@ export interface Deposit {
 
 export type SpotCounts = Readonly<Partial<Record<SpotKind, number>>>;
 
+/** What a wipe test found on a zone: all deposits together. */
+export interface MeasuredLoad {
+  readonly loadGm2: number;
+  /** Right within this factor. */
+  readonly spread: number;
+}
+
 /** What was seen on one zone: at most one deposit of a kind. */
 export interface ZoneSoil {
   readonly deposits: readonly Deposit[];
   readonly spots: SpotCounts;
   /** Missing where there is none. */
   readonly bugs?: BugCover;
+  /** Missing where it was judged by eye. */
+  readonly measured?: MeasuredLoad;
 }
 
 /** Zones that are missing here have not been looked at. */

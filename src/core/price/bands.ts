@@ -1,5 +1,6 @@
 import { assumptionTable, resolveAssumptions } from '../assumptions';
 import { type Job, type SoilBand, type SoilLevel, type ZoneSoil, soilLevels } from '../model';
+import { byEye } from '../soil';
 import { zonesIn } from '../vehicle';
 
 const MOST_LEVEL = soilLevels.at(-1)!;
@@ -8,7 +9,8 @@ const GRIT: SoilLevel = 2;
 /** From this class of cleanliness on it is the lower half. */
 const LOWER_CLASS = 2;
 
-function stepped({ deposits, ...rest }: ZoneSoil, steps: 1 | -1): ZoneSoil {
+function stepped(soil: ZoneSoil, steps: 1 | -1): ZoneSoil {
+  const { deposits, ...rest } = byEye(soil);
   const level = (from: SoilLevel): SoilLevel => Math.max(0, Math.min(MOST_LEVEL, from + steps)) as SoilLevel;
   return { ...rest, deposits: deposits.map((one) => ({ ...one, level: level(one.level) })) };
 }
@@ -32,7 +34,7 @@ function gritty(job: Job): Job {
   const lower = zonesIn(job).filter(({ cleanliness }) => cleanliness >= LOWER_CLASS);
   const soil = { ...job.soil };
   for (const { id } of lower) {
-    const { deposits = [], spots = {}, ...rest } = soil[id] ?? {};
+    const { deposits, spots, ...rest } = byEye(soil[id] ?? { deposits: [], spots: {} });
     soil[id] = { ...rest, spots, deposits: [...deposits.filter(({ kind }) => kind !== 'grit'), { kind: 'grit', level: GRIT }] };
   }
   return { ...job, soil };

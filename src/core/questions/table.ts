@@ -1,7 +1,9 @@
 import { type Due, type DueCar, duesOf } from '../clients';
+import { type DyeAnswer, type ProofAnswer, type ProofAsked, type Raster, type SideAnswer, type SideAsked, type WipeAnswer, type WipeAsked, dyeStudy, halfPanelProof, sideMeter, wipeTest } from '../eye';
 import { type UsageAccount, usageAccount } from '../execution';
 import type { Job, Lot } from '../model';
 import { planJob } from '../planning';
+import { type DecisionAsked, type DecisionCase, decisionOf } from '../practice';
 import { type QuoteAnswer, type QuoteAsked, type Season, type SeasonAsked, type VisitAccount, quoteOf, seasonOf, visitAccount } from '../price';
 import {
   type ApproachEffect, type BucketSpread, type HoursOfDay, type NextVisit, type Ordering, type PackingList, type Study, type TradeOff, type WhatIf,
@@ -54,7 +56,36 @@ interface ClientStudies {
   readonly dues: readonly Due[];
 }
 
-export type Studies = JobStudies & DayStudies & LotStudies & PriceStudies & SeasonStudies & ClientStudies;
+/** Of a picture. */
+interface PictureStudies {
+  readonly 'wipe-test': WipeAnswer;
+  readonly 'side-meter': SideAnswer;
+  readonly dye: DyeAnswer;
+}
+
+interface PictureAsked {
+  readonly 'wipe-test': WipeAsked;
+  readonly 'side-meter': SideAsked;
+  readonly dye: null;
+}
+
+/** A picture, and what it cannot tell itself. */
+export interface OfPicture<K extends keyof PictureAsked> {
+  readonly picture: Raster;
+  readonly asked: PictureAsked[K];
+}
+
+/** Of practice. */
+interface PracticeStudies {
+  readonly decision: DecisionCase;
+}
+
+/** Of two pictures of a panel. */
+interface ProofStudies {
+  readonly proof: ProofAnswer;
+}
+
+export type Studies = JobStudies & PracticeStudies & ProofStudies & PictureStudies & DayStudies & LotStudies & PriceStudies & SeasonStudies & ClientStudies;
 export type StudyKind = keyof Studies;
 
 /** What a question is about. */
@@ -68,7 +99,13 @@ export type About<K extends StudyKind> = K extends keyof DayStudies
         ? SeasonAsked
         : K extends keyof ClientStudies
           ? readonly DueCar[]
-          : Job;
+          : K extends keyof PictureStudies
+            ? OfPicture<K>
+            : K extends keyof PracticeStudies
+              ? DecisionAsked
+              : K extends keyof ProofStudies
+                ? ProofAsked
+                : Job;
 
 /** It may have to plan a run again from each change of plan. */
 function* usageAccountOf(job: Job): Study<UsageAccount | null> {
@@ -96,4 +133,9 @@ export const studies: { readonly [K in StudyKind]: (about: About<K>) => Study<St
   'visit-account': visitAccount,
   season: seasonOf,
   dues: duesOf,
+  'wipe-test': ({ picture, asked }) => wipeTest(picture, asked),
+  'side-meter': ({ picture, asked }) => sideMeter(picture, asked),
+  decision: decisionOf,
+  proof: halfPanelProof,
+  dye: ({ picture }) => dyeStudy(picture),
 };

@@ -1,5 +1,6 @@
+export { byEye } from './by-eye';
 export { forecastOn } from './forecast';
-export { grainOf, hardShareOf, levelOfLoad, loadOfLevel } from './kinds';
+export { grainOf, hardShareOf, levelOfLoad, loadOfLevel, seenLoad } from './kinds';
 export { totalLoad } from './load';
 export type { Load } from './load';
 export { seenBesideForecast } from './seen';

@@ -26,6 +26,10 @@ const kindKeys = {
 export const loadOfLevel = (level: SoilLevel, a: Assumptions): GramsPerSquareMetre =>
   gPerM2(a[levelKeys[level]]);
 
+/** What a level that this eye gave stands for: an eye may say too much or too little, and more so the dirtier it is. */
+export const seenLoad = (level: SoilLevel, a: Assumptions): GramsPerSquareMetre =>
+  gPerM2(a.eyeFactor * loadOfLevel(level, a) ** a.eyePower);
+
 /** Share of a soil's mass that is hard enough to scratch. */
 export const hardShareOf = (kind: SoilKind, a: Assumptions): number => a[kindKeys[kind][0]];
 

@@ -1,12 +1,12 @@
 import type { Assumptions } from '../assumptions';
 import type { BugCover, Job, SpotCounts, Zone, ZoneSoil } from '../model';
-import type { GramsPerSquareMetre } from '../units';
+import { type GramsPerSquareMetre, gPerM2 } from '../units';
 import { forecastOn } from './forecast';
-import { loadOfLevel } from './kinds';
+import { loadOfLevel, seenLoad } from './kinds';
 import { type Load, totalLoad } from './load';
 
 /** Where the soil of a zone is known from; nobody looked and nobody asked is taken as clean. */
-export type SoilBasis = 'seen' | 'forecast' | 'unknown';
+export type SoilBasis = 'measured' | 'seen' | 'forecast' | 'unknown';
 
 /** The soil of one zone as the computation sees it. */
 export interface SoilState {
@@ -26,16 +26,19 @@ const CAKED = 5;
 const isLump = ({ kind, level }: ZoneSoil['deposits'][number]): boolean =>
   level === CAKED || (kind === 'mud' && level > 0);
 
-function seenOn({ deposits, spots, bugs }: ZoneSoil, a: Assumptions): SoilState {
+function seenOn({ deposits, spots, bugs, measured }: ZoneSoil, a: Assumptions): SoilState {
   const found = deposits.length > 0 ? deposits : [{ kind: 'dust', level: 0 } as const];
-  const loads = found.map(({ kind, level }) => ({ kind, loadGm2: loadOfLevel(level, a) }));
+  const byEye = found.map(({ kind, level }) => ({ kind, loadGm2: seenLoad(level, a) }));
+  // The eye told the kinds apart, the wipe test how much there is of all of them.
+  const share = measured ? measured.loadGm2 / totalLoad(byEye) : 1;
+  const loads = byEye.map(({ kind, loadGm2 }) => ({ kind, loadGm2: gPerM2(share * loadGm2) }));
   return {
     loads,
     totalGm2: totalLoad(loads),
     spots,
     bugs: bugs ?? null,
-    basis: 'seen',
-    spread: a.spreadSeen,
+    basis: measured ? 'measured' : 'seen',
+    spread: measured?.spread ?? a.spreadSeen,
     lumps: deposits.some(isLump),
   };
 }

@@ -158,6 +158,7 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
   refused: null,
   run: null,
   pictures: [],
+  proofs: [],
   signed: null,
   arrivedAt: null,
   bills: [],

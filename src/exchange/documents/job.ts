@@ -2,6 +2,7 @@ import { scopeParts, surroundingsToMind, zoneIds } from '@esmero/model';
 import { CareDocument } from './care';
 import { ChoicesDocument } from './choices';
 import { DeviceDocument, GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
+import { ProofDocument } from './eye';
 import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, RefusalDocument, SignatureDocument } from './found';
 import { WishesDocument } from './habits';
 import { LegDocument } from './history';
@@ -41,6 +42,7 @@ export class JobDocument {
   @UniqueBy('zone') @Many(() => ReadingDocument, zoneIds.length) readings!: ReadingDocument[];
   @UniqueBy('id') @Many(() => MarkDocument, 500) marks!: MarkDocument[];
   @UniqueBy('id') @Many(() => PictureDocument, 200) pictures!: PictureDocument[];
+  @UniqueBy('id') @Many(() => ProofDocument, 50) proofs!: ProofDocument[];
   @OrNull() @One(() => SignatureDocument) signed!: SignatureDocument | null;
   @OrNull() @One(() => DayWeatherDocument) weather!: DayWeatherDocument | null;
   @OrNull() @One(() => ConsentDocument) consent!: ConsentDocument | null;

@@ -1,4 +1,5 @@
 import { ClientDocument } from './client';
+import { CalibrationDocument, PracticeDocument } from './eye';
 import { GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
 import { HabitSetDocument } from './habits';
 import { JobDocument } from './job';
@@ -84,6 +85,14 @@ export class BlockedEntryDocument extends StampedDocument {
   @One(() => BlockedDocument) item!: BlockedDocument;
 }
 
+export class CalibrationEntryDocument extends StampedDocument {
+  @One(() => CalibrationDocument) item!: CalibrationDocument;
+}
+
+export class PracticeEntryDocument extends StampedDocument {
+  @One(() => PracticeDocument) item!: PracticeDocument;
+}
+
 /** A picture of a job. */
 export class PhotoDocument {
   @Id() key!: string;
@@ -106,6 +115,8 @@ export class CollectionDocument {
   @Many(() => ClientEntryDocument, MOST) clients!: ClientEntryDocument[];
   @Many(() => BusinessEntryDocument, MOST) businesses!: BusinessEntryDocument[];
   @Many(() => BlockedEntryDocument, MOST) blocked!: BlockedEntryDocument[];
+  @Many(() => CalibrationEntryDocument, MOST) calibrations!: CalibrationEntryDocument[];
+  @Many(() => PracticeEntryDocument, MOST) practice!: PracticeEntryDocument[];
   @Many(() => JobEntryDocument, MOST) jobs!: JobEntryDocument[];
   @UniqueBy('id') @Many(() => MovementDocument, 1_000_000) movements!: MovementDocument[];
   @UniqueBy('key') @Many(() => PhotoDocument, 20_000) photos!: PhotoDocument[];

@@ -1,6 +1,6 @@
 import { readDilution } from '@esmero/core';
 import { bounds, finishes, labelReadings, mixPurposes, origins, surfaces } from '@esmero/model';
-import { Between, Flag, Id, Ids, Many, ManyOf, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, Within, check } from './rules';
+import { Between, Flag, Id, Ids, Many, ManyOf, Maybe, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, Within, check } from './rules';
 
 type Label = Parameters<typeof readDilution>[0];
 
@@ -34,6 +34,12 @@ export class ProductUseDocument {
 const inOrder = ({ weakest, strongest }: ProductUseDocument): boolean =>
   typeof weakest !== 'number' || typeof strongest !== 'number' || strongest <= weakest;
 
+export class DyeDocument {
+  @Between(0, 3) red!: number;
+  @Between(0, 3) green!: number;
+  @Between(0, 3) blue!: number;
+}
+
 export class ProductDocument {
   @Id() id!: string;
   @Text(120, 1) name!: string;
@@ -46,6 +52,7 @@ export class ProductDocument {
   @Between(0.1, 10) filmFactor!: number;
   @Flag() leavesLayer!: boolean;
   @Ids(100) notWith!: string[];
+  @Maybe() @One(() => DyeDocument) dye?: DyeDocument;
   @Text(2000) safety!: string;
   @OneOf(origins) origin!: string;
 }

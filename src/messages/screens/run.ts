@@ -2,6 +2,7 @@ import { worded } from '../english';
 
 /** The run beside the car. */
 export const runText = worded({
+  noVoice: 'This device has no voice of its own: nothing is read aloud, and nothing is sent to one elsewhere.',
   twoPhones: 'Two phones',
   hotReady: 'Hot water is ready and measured.',
   seenTogether: (mark: string, zone: string): string => `Seen together with the client: ${mark}, ${zone}.`,

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject,
 import { Button } from 'primeng/button';
 import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg, notDone } from '@esmero/core';
 import type { CleanlinessClass, Job, Leg, PictureTime, Signature } from '@esmero/model';
-import { careAfterwards, claimText, doneSentences, lastsText, markText, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText, laterSentence, notDoneSentence, soldText } from '@esmero/messages';
+import { capital, careAfterwards, claimText, proofText, doneSentences, lastsText, markText, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText, laterSentence, notDoneSentence, soldText } from '@esmero/messages';
 import type { HandoverPaper } from '@esmero/papers';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -19,6 +19,7 @@ import { PicturePairsComponent, type ShownPicture } from '../../ui/picture-pairs
 import { SignaturePadComponent } from '../../ui/signature-pad.component';
 import { signatureSvg } from '../../ui/signature-path';
 import { StudyBarComponent } from '../../ui/study-bar.component';
+import { HalfPanelComponent } from './half-panel.component';
 import { type LastsRow, LastsChartComponent } from './lasts-chart.component';
 
 const parts: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
@@ -27,7 +28,7 @@ const parts: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 @Component({
   selector: 'esm-handover-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CarPictureComponent, Button, LastsChartComponent, LegFieldsComponent, PdfComponent, PicturePairsComponent, SignaturePadComponent, StudyBarComponent],
+  imports: [CarPictureComponent, Button, HalfPanelComponent, LastsChartComponent, LegFieldsComponent, PdfComponent, PicturePairsComponent, SignaturePadComponent, StudyBarComponent],
   templateUrl: './handover.stage.html',
   styleUrl: './handover.stage.css',
 })
@@ -77,6 +78,8 @@ export class HandoverStage {
     })),
   );
   protected readonly problem = signal<string | null>(null);
+  protected readonly proves = signal(false);
+  protected readonly proofs = computed(() => (this.desk.job()?.proofs ?? []).map(({ zone, marksBefore, marksAfter, doubt }) => `${capital(zoneName(zone))}: ${proofText.kept(marksBefore, marksAfter, doubt)}`));
   /** Of what was done, by what products say of themselves. */
   protected readonly claims = computed(() => {
     const [job, plan] = [this.desk.job(), this.desk.plan()];

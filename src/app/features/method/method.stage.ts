@@ -18,6 +18,7 @@ import { FrontComponent } from './front.component';
 import { HabitsComponent } from './habits.component';
 import { HelpComponent } from './help.component';
 import { LearnedComponent } from './learned.component';
+import { OwnEyeComponent } from './own-eye.component';
 import { MatteredComponent } from './mattered.component';
 import { PanelOptionsComponent } from './panel-options.component';
 import { RefusalComponent } from './refusal.component';
@@ -58,6 +59,7 @@ const toldElsewhere: ReadonlySet<Verdict['code']> = new Set(['chosen', 'asked-fo
     HabitsComponent,
     HelpComponent,
     LearnedComponent,
+    OwnEyeComponent,
     MatteredComponent,
     MethodColumnsComponent,
     PanelOptionsComponent,

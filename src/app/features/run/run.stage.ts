@@ -26,7 +26,9 @@ import { staysAwake } from './awake';
 import { ChangedComponent, type Turned } from './changed.component';
 import { PunchComponent } from './punch.component';
 import { RunCardComponent } from './run-card.component';
-import { speaker } from './speech';
+import { isFromRemote, onHeadset } from './remote';
+import { VOICE, speaker } from './speech';
+import { TapPadComponent } from './tap-pad.component';
 import { type Call, caller } from './tone';
 import { UseFormComponent } from './use-form.component';
 import { VisitComponent } from './visit.component';
@@ -38,7 +40,7 @@ const DRYING_SOON_MS = 30_000;
 @Component({
   selector: 'esm-run-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, ChangedComponent, Checkbox, ChoiceComponent, CrewComponent, Drawer, FormsModule, NgTemplateOutlet, PunchComponent, RunCardComponent, Select, SignaturePadComponent, UseFormComponent, VisitComponent],
+  imports: [ButtonDirective, ChangedComponent, Checkbox, ChoiceComponent, CrewComponent, Drawer, FormsModule, NgTemplateOutlet, PunchComponent, RunCardComponent, Select, SignaturePadComponent, TapPadComponent, UseFormComponent, VisitComponent],
   templateUrl: './run.stage.html',
   styleUrl: './run.stage.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -185,6 +187,10 @@ export class RunStage {
       const text = this.spoken();
       if (text) say(text);
     });
+    onHeadset(() => {
+      const first = this.hands()[0];
+      if (first?.now && this.run()?.endedAt === null) this.done(first);
+    });
     this.callsFor(this.ready, 'ready');
     this.callsFor(this.drying, 'drying');
   }
@@ -221,8 +227,9 @@ export class RunStage {
   /** 1 ticks off what the first person does, 2 the second. */
   protected key({ key, target, ctrlKey, metaKey, altKey }: KeyboardEvent): void {
     const typing = target instanceof HTMLElement && target.matches('input:not([type=checkbox]), select, textarea');
-    const hand = this.run()?.endedAt === null ? this.hands()[Number(key) - 1] : undefined;
-    if (hand && !typing && !this.elseOpen() && !ctrlKey && !metaKey && !altKey) this.done(hand);
+    // A remote has one button: it is the first person's.
+    const hand = this.run()?.endedAt === null ? this.hands()[isFromRemote(key) ? 0 : Number(key) - 1] : undefined;
+    if (hand?.now && !typing && !this.elseOpen() && !ctrlKey && !metaKey && !altKey) this.done(hand);
   }
 
   protected again(zone: string | null): void {
@@ -231,6 +238,8 @@ export class RunStage {
   }
 
   protected readonly elseOpen = signal(false);
+  protected readonly pad = signal(false);
+  protected readonly voice = inject(VOICE);
   protected readonly close = closeButton;
 
   /** Notes that something turned out otherwise; the rest is planned again. */

@@ -25,6 +25,7 @@ import { NetBoard } from '../../ui/net/net-board';
 import { CareComponent } from '../../ui/care.component';
 import { CarPictureComponent } from '../../ui/net/car-picture.component';
 import { DayComponent } from './day.component';
+import { PhoneSensorsComponent } from './phone-sensors.component';
 
 type Part = 'vehicle' | 'site';
 type Yes = 'tap' | 'power' | 'shade' | 'indoors' | 'bay' | 'steps';
@@ -59,6 +60,7 @@ const people = [
     CareComponent,
     CarPictureComponent,
     CautionsComponent,
+    PhoneSensorsComponent,
     ChoiceComponent,
     DayComponent,
     DayFieldComponent,
@@ -99,6 +101,7 @@ export class SiteStage {
   protected readonly runoffs = runoffs;
   protected readonly people = people;
   protected readonly open = signal<Part | null>(null);
+  protected readonly measures = signal(false);
   protected readonly close = closeButton;
 
   protected readonly carFacts = computed(() => {

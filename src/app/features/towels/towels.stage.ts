@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { Button } from 'primeng/button';
 import { Tab, TabList, TabPanel, TabPanels, Tabs } from 'primeng/tabs';
 import { afterwards, liquidOf, setChoices, withChange } from '@esmero/core';
@@ -12,19 +12,21 @@ import { LiquidBarComponent } from '../../ui/liquid-bar.component';
 import { BucketsComponent } from './buckets.component';
 import { CarryComponent } from './carry.component';
 import { PileComponent } from './pile.component';
+import { SideMeterComponent } from './side-meter.component';
 
 
 /** Every towel with its sides, and the buckets. */
 @Component({
   selector: 'esm-towels-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BucketsComponent, Button, CarryComponent, ChoiceComponent, LiquidBarComponent, PileComponent, Tab, TabList, TabPanel, TabPanels, Tabs],
+  imports: [BucketsComponent, Button, CarryComponent, ChoiceComponent, LiquidBarComponent, PileComponent, SideMeterComponent, Tab, TabList, TabPanel, TabPanels, Tabs],
   templateUrl: './towels.stage.html',
   styleUrl: './towels.stage.css',
 })
 export class TowelsStage {
   protected readonly wording = towelsText;
   protected readonly desk = inject(JobDesk);
+  protected readonly meters = signal(false);
 
   protected readonly systems = bucketSystems.map((value) => ({ value, label: bucketName[value] }));
   protected readonly sides = [

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import type { MenuItem } from 'primeng/api';
 import { Button, ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
@@ -6,6 +6,8 @@ import { lift, setBugs, setSpots } from '@esmero/core';
 import { type BugCover, type CleanlinessClass, type SpotKind, type ZoneId, soilKinds, soilLevels, spotKinds, views } from '@esmero/model';
 import {
   className,
+  eyeText,
+  roughly,
   levelBrief,
   levelName,
   capital,
@@ -26,6 +28,7 @@ import { SoilBrush } from './brush';
 import { MarksComponent } from './marks.component';
 import { ReadingComponent } from './reading.component';
 import { SinceComponent } from './since.component';
+import { WipeTestComponent } from './wipe-test.component';
 
 const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 
@@ -33,7 +36,7 @@ const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 @Component({
   selector: 'esm-walk-round-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, ChoiceComponent, MarksComponent, Menu, ReadingComponent, SinceComponent],
+  imports: [Button, ButtonDirective, ChoiceComponent, MarksComponent, Menu, ReadingComponent, SinceComponent, WipeTestComponent],
   providers: [SoilBrush],
   templateUrl: './walk-round.stage.html',
   styleUrl: './walk-round.stage.css',
@@ -87,6 +90,11 @@ export class WalkRoundStage {
   protected readonly pretreated = computed(() => {
     const spots = this.desk.zonePlans().get(this.zone()?.id ?? 'roof')?.option?.spots ?? [];
     return new Map(spots.map((spot) => [spot.kind, spotSentence(spot)]));
+  });
+  protected readonly wiping = signal(false);
+  protected readonly measured = computed(() => {
+    const measured = this.zone()?.soil?.measured;
+    return measured ? eyeText.measuredSays(this.desk.units().load(roughly(measured.loadGm2)), measured.spread) : '';
   });
   protected readonly cover = computed((): BugCover | 'none' => this.zone()?.soil?.bugs ?? 'none');
   protected readonly bugs = computed(() => {

@@ -19,7 +19,7 @@ export function soilWords(soil: ZoneSoil | undefined): string {
   const spots = Object.entries(soil.spots).map(
     ([kind, count]) => `${count} ${spotName[kind as keyof typeof spotName]}`,
   );
-  return [...(deposits.length ? deposits : ['clean']), ...(soil.bugs ? [bugsName[soil.bugs]] : []), ...spots].join('; ');
+  return [...(deposits.length ? deposits : ['clean']), ...(soil.measured ? ['measured'] : []), ...(soil.bugs ? [bugsName[soil.bugs]] : []), ...spots].join('; ');
 }
 
 function soilLook(soil: ZoneSoil): ZoneLook {
@@ -32,7 +32,7 @@ function soilLook(soil: ZoneSoil): ZoneLook {
     fill: `soil-${level}`,
     mark: `${level}${kinds.length ? ` ${kinds.join('·')}` : ''}${spots}`,
     // Tone and texture tell the level: its number is there where one points.
-    brief: spots.trim(),
+    brief: `${soil.measured ? Number(soil.measured.loadGm2.toPrecision(2)) : ''}${spots}`.trim(),
     says,
   };
 }

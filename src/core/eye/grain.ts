@@ -1,0 +1,52 @@
+import type { Illumination } from './illumination';
+import { absorption, steepness } from './kubelka-munk';
+import type { Light } from './raster';
+
+/** Squares so wide that neither blur nor the camera's noise matters in them, pixels. */
+const SQUARE = 4;
+/** A square beside the mean of its four neighbours varies by this much more than a square alone. */
+const SECOND_DIFFERENCE = 1.25;
+/** Too dark to tell one amount from another, and too pale to count as soiled. */
+const READABLE = [0.06, 0.88] as const;
+const CLEAN = 0.95;
+const FEWEST = 40;
+
+/** How much soil a unit of absorption is, about, and how large a pixel is on the towel. */
+export interface GrainScale {
+  readonly gaugeGm2: number;
+  readonly pixelM2: number;
+}
+
+/**
+ * Mass of the grains of a mark, g, from how unevenly they lie: grains that fall at random onto a
+ * square are n ± √n, so what scatters about its mean gives away how heavy one is (compound Poisson).
+ * Slow changes fall out against the neighbours, the weave by what clean cloth shows. null where
+ * too little of the mark can be read.
+ */
+export function grainMass(light: Light, { pixels, reflectance }: Pick<Illumination, 'pixels' | 'reflectance'>, { gaugeGm2, pixelM2 }: GrainScale): number | null {
+  const across = Math.ceil(light.width / SQUARE);
+  const squares = across * (Math.ceil(light.height / SQUARE) + 1);
+  const [sums, counts] = [new Float32Array(squares), new Uint8Array(squares)];
+  pixels.forEach((at, i) => {
+    const square = Math.floor(Math.floor(at / light.width) / SQUARE) * across + Math.floor((at % light.width) / SQUARE);
+    sums[square]! += reflectance[1][i]!;
+    counts[square]!++;
+  });
+  const meanAt = (square: number): number => (counts[square] === SQUARE * SQUARE ? sums[square]! / counts[square]! : NaN);
+  const marked: (readonly [own: number, around: number])[] = [];
+  let [clean, weave] = [0, 0];
+  for (let square = across; square < squares - across; square++) {
+    const own = meanAt(square);
+    const around = (meanAt(square - 1) + meanAt(square + 1) + meanAt(square - across) + meanAt(square + across)) / 4;
+    if (Number.isNaN(own + around)) continue;
+    if (around > READABLE[0] && around < READABLE[1]) marked.push([own, around]);
+    else if (around > CLEAN) [clean, weave] = [clean + 1, weave + (own - around) ** 2];
+  }
+  if (marked.length < FEWEST || clean < FEWEST) return null;
+  let [scatter, grams] = [0, 0];
+  for (const [own, around] of marked) {
+    scatter += (absorption(own) - absorption(around)) ** 2 - (weave / clean) * (around * steepness(around)) ** 2;
+    grams += absorption(around);
+  }
+  return Math.max(0, (gaugeGm2 * scatter) / grams / SECOND_DIFFERENCE) * SQUARE * SQUARE * pixelM2;
+}

@@ -1,0 +1,13 @@
+export { dealTry, dealingOf, deals } from './dealing';
+export type { Deal, DealTask } from './dealing';
+export { decisionCards, decisionOf, decisionTry, decisions } from './decisions';
+export type { Decision, DecisionAsked, DecisionCard, DecisionCase } from './decisions';
+export { eyeCurve, usesEye, withEye, withoutEye } from './eye-curve';
+export type { EyeCurve } from './eye-curve';
+export { mixingCards, mixingTask, mixingTry, pouringOrders, strengthError } from './mixing';
+export type { MixingCard, MixingTask, MixingTwist, PouringOrder } from './mixing';
+export { coverOf, panelAngles, panelLights, renderPanel } from './panel-picture';
+export type { PanelAngle, PanelLight, PanelScene } from './panel-picture';
+export { panelCards, panelOf, panelTry } from './panels';
+export type { PanelCard } from './panels';
+export { deckStanding, dueAt, nextCard, sessionMs, triesOf } from './schedule';
