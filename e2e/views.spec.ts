@@ -4,7 +4,7 @@ import { test } from './test';
 import { deck, openStage, watchErrors } from './desk';
 
 const stages = ['site', 'walk-round', 'method', 'price', 'mix', 'towels', 'order', 'run', 'handover'];
-const pages = ['/day', '/lots', '/more', '/clients', '/clients/c-school', '/prices', '/import', '/jobs', '/library/vehicle', '/library/product', '/bench', '/log', '/stock', '/settings', '/help', ...stages.map((stage) => `${deck}/${stage}`)];
+const pages = ['/day', '/lots', '/more', '/clients', '/clients/c-school', '/prices', '/practice', '/import', '/jobs', '/library/vehicle', '/library/product', '/bench', '/log', '/stock', '/settings', '/help', ...stages.map((stage) => `${deck}/${stage}`)];
 
 for (const theme of ['light', 'dark'] as const) {
   for (const path of pages) {
@@ -70,7 +70,7 @@ for (const [what, viewport] of [
 ] as const)
   test(`nothing runs off the side of ${what}`, async ({ page }) => {
     await page.setViewportSize(viewport);
-    for (const path of ['/jobs', '/stock', '/log', '/bench', '/library/product', '/settings', '/help', ...stages.map((stage) => `${deck}/${stage}`)]) {
+    for (const path of ['/jobs', '/stock', '/log', '/bench', '/practice', '/library/product', '/settings', '/help', ...stages.map((stage) => `${deck}/${stage}`)]) {
       await page.goto(path);
       await expect(page.locator('main h1, main h2').first()).toBeVisible();
       await page.waitForLoadState('networkidle');

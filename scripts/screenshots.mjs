@@ -26,12 +26,24 @@ const views = [
   { name: 'walk-round', path: 'job/demo-deck/walk-round' },
   { name: 'method', path: 'job/demo-deck/method', act: choose('left-sill') },
   {
-    name: 'refusal',
-    path: 'job/demo-noon/method',
+    name: 'wipe-test',
+    path: 'job/demo-deck/walk-round',
     act: async (page) => {
       await choose('bonnet')(page);
-      await page.getByRole('button', { name: 'What would change' }).click();
-      await page.locator('esm-what-if .change').first().waitFor();
+      await page.getByRole('button', { name: 'Wipe test' }).click();
+      await page.getByRole('button', { name: 'Simulated camera' }).click();
+      await page.locator('[data-wipe-result]').waitFor();
+    },
+  },
+  {
+    name: 'practice',
+    path: 'practice',
+    act: async (page) => {
+      await page.getByRole('button', { name: 'Begin: Judge the soil' }).click();
+      await page.locator('esm-panels-drill .kinds').getByRole('button', { name: 'Road film' }).click();
+      await page.locator('esm-panels-drill .levels').getByRole('button').nth(1).click();
+      await page.getByRole('button', { name: 'That is it' }).click();
+      await page.locator('esm-panels-drill [role=status]').waitFor();
     },
   },
   { name: 'day', path: 'day', act: (page) => page.locator('.stop').nth(6).waitFor() },
@@ -93,15 +105,6 @@ const views = [
   { name: 'work-order', path: 'job/demo-deck/order' },
   { name: 'clients', path: 'clients', act: (page) => page.getByText('Overdue').first().waitFor() },
   { name: 'price', path: 'job/demo-yard/price', act: (page) => page.getByRole('button', { name: 'Make a quote' }).click() },
-  {
-    name: 'import',
-    path: 'import',
-    act: async (page) => {
-      const rows = ['Customer;Phone;E-Mail;Street;Car;Body;Every', 'Net maker;555 0201;nets@example.net;Pier 1;Net maker’s estate;estate;14', ';555 0203;;;Ghost car;sedan;7', 'Harbour pilot;555 0999;;Pilot Station;;;', 'Rope walk;555 0204;;;Rope truck;lorry;0', 'Lamp shop;555 0202;;2 Lantern Steps;Lamp van;van;'];
-      await page.getByLabel('Pick a file').setInputFiles({ name: 'clients.csv', mimeType: 'text/csv', buffer: Buffer.from(rows.join('\n')) });
-      await page.locator('tr.bad').first().waitFor();
-    },
-  },
 ];
 
 installPackages();

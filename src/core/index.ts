@@ -53,7 +53,7 @@ export {
   coverOf, dealTry, dealingOf, deals, deckStanding, decisionCards, decisionTry, decisions, dueAt, eyeCurve, mixingCards, mixingTask, mixingTry, nextCard, panelAngles, panelCards, panelLights, panelOf,
   panelTry, pouringOrders, renderPanel, sessionMs, strengthError, triesOf, usesEye, withEye, withoutEye,
 } from './practice';
-export type { Deal, DealTask, Decision, DecisionAsked, DecisionCard, DecisionCase, EyeCurve, MixingCard, MixingTask, MixingTwist, PanelAngle, PanelCard, PanelLight, PanelScene, PouringOrder } from './practice';
+export type { Deal, DealCase, DealTask, Decision, DecisionAsked, DecisionCard, DecisionCase, EyeCurve, MixingCard, MixingTask, MixingTwist, PanelAngle, PanelCard, PanelLight, PanelScene, PouringOrder } from './practice';
 export { studies } from './questions';
 export type { About, OfPicture, DayAnswer, DayAsked, LotBrief, Studies, StudyKind } from './questions';
 export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';

@@ -14,7 +14,7 @@ export const drillName: Readonly<Record<Drill, string>> = worded({
 export const drillLead: Readonly<Record<Drill, string>> = worded({
   panels: 'A piece of a panel, in some light. Say what lies on it, and how much.',
   mixing: 'A label, a cap and a vessel, against the clock. The error in the bucket counts.',
-  towels: 'Panel after panel: wipe on, turn the towel, or take another? The ledger knows.',
+  towels: 'A car of your kit, panel after panel: wipe on, turn the towel, or take another? The ledger knows.',
   decisions: 'A car and a place: waterless, rinseless, pre-rinse, or not today? The planner says why.',
 });
 
@@ -54,8 +54,8 @@ export const practiceText = worded({
   took: (seconds: number): string => `It took ${fixed(seconds)} s.`,
   hand: (fullness: number | null, towel: number, side: number, fold: number): string => (fullness === null ? 'There is no towel in your hand yet.' : `Towel ${towel}, side ${side} of ${fold}, ${fixed(100 * fullness)} % full.`),
   dealTruth: (deal: Deal, towel: number, side: number): string => `${dealName[deal]}: towel ${towel}, side ${side}.`,
-  allDealt: 'The car is done. Another comes with the next job on the desk.',
-  noCar: 'Open a job that is washed with towels: its plan is dealt here.',
+  allDealt: 'The car is done.',
+  noCar: 'Your kit has no wash towels: put some into the library.',
   sampled: (car: string): string => `The car: ${car}`,
   curve: ({ tries, factor, spread }: EyeCurve): string => {
     if (tries < 12) return `${tries} panels judged so far. From twelve on your curve says something.`;

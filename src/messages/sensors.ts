@@ -19,6 +19,7 @@ export const sensorText = worded({
   ask: 'The phone can tell how steep the ground is, where the car faces, and when it is in the shade. Your browser may ask whether it is allowed to.',
   silent: 'This device does not tell how it is held, or it is not allowed to. Set slope, heading and shade by hand.',
   lay: 'Lay the phone flat on the ground beside the car, its top edge towards the nose.',
+  notFlat: 'Lay it flat to read this',
   sweep: 'Stand where the car stands and hold the phone upright. Begin, then follow the tops of walls and trees with the camera, once round from east over south to west.',
   noNorth: 'There is no compass: wave the phone in a figure of eight, or set heading and shade by hand.',
   byHand: 'All of it can be typed under “Exact figures of the place”.',

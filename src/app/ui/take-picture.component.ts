@@ -17,6 +17,12 @@ import { Button } from 'primeng/button';
     <input #camera type="file" class="sr-only" tabindex="-1" aria-hidden="true" accept="image/*" capture="environment" (change)="tell(camera)" />
     <input #file type="file" class="sr-only" tabindex="-1" aria-hidden="true" accept="image/*" data-picture-file (change)="tell(file)" />
   `,
+  styles: `
+    :host {
+      display: block;
+      margin-block: 0.6rem;
+    }
+  `,
 })
 export class TakePictureComponent {
   readonly busy = input(false);

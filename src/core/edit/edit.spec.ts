@@ -5,7 +5,7 @@ import { planJob } from '../planning/plan-job';
 import { sampleJob, soilAll } from '../testing/sample';
 import { mirrored } from '../vehicle';
 import { celsius } from '../units';
-import { copyJob, fixTreatment, lift, mirrorSoil, newItem, newJob, paint, setAssumption, setBugs, setSpots, unsee } from '.';
+import { addPicture, copyJob, dropPicture, fixTreatment, keepProof, lift, measure, mirrorSoil, newItem, newJob, paint, setAssumption, setBugs, setSpots, unsee } from '.';
 
 const job = sampleJob({ soil: {} });
 const brush = fc.record({
@@ -28,6 +28,27 @@ describe('painting', () => {
         expect(before).toEqual(frozen);
       }),
     );
+  });
+
+  it('puts a measured load in place of what was guessed, until somebody judges anew or stands on the other side', () => {
+    const spotted = setSpots(job, 'left-sill', 'tar', 3);
+    const measured = measure(spotted, 'left-sill', { kind: 'road-film', level: 2 }, { loadGm2: 2.6, spread: 1.15 });
+    expect(measured.soil['left-sill']).toEqual({ deposits: [{ kind: 'road-film', level: 2 }], spots: { tar: 3 }, measured: { loadGm2: 2.6, spread: 1.15 } });
+    const again = paint(measured, ['left-sill'], { deposit: { kind: 'dust', level: 1 }, onTop: true });
+    expect(again.soil['left-sill']!.measured).toBeUndefined();
+    expect(lift(measured, 'left-sill', 'road-film').soil['left-sill']!.measured).toBeUndefined();
+    const mirror = mirrorSoil(measured, 'left').soil;
+    expect(mirror['right-sill']).toEqual({ deposits: [{ kind: 'road-film', level: 2 }], spots: { tar: 3 } });
+    expect(mirror['left-sill']!.measured).toBeDefined();
+  });
+
+  it('keeps a proof with its pictures, and takes it off with either', () => {
+    const picture = (id: string, when: 'before' | 'after') => ({ id, when, zone: 'bonnet', note: '', photo: `p-${id}` }) as const;
+    const proof = { id: 'one', zone: 'bonnet', at: 5, before: 'b', after: 'a', marksBefore: 4, marksAfter: 6, doubt: 2 } as const;
+    const kept = keepProof(addPicture(job, picture('other', 'before')), proof, [picture('b', 'before'), picture('a', 'after')]);
+    expect(kept.pictures.map(({ id }) => id)).toEqual(['other', 'b', 'a']);
+    expect(dropPicture(kept, 'other').proofs).toEqual([proof]);
+    expect(dropPicture(kept, 'a').proofs).toEqual([]);
   });
 
   it('lays on top or instead, at most one deposit of a kind', () => {

@@ -1,6 +1,7 @@
 import { newItem, newJob } from '../edit';
 import { type Job, type LibraryEntry, type SoilKind, type SoilLevel, type SoilMap, type Try, bodies, colours, finishes, isRinsed } from '../model';
 import { type Plan, planJob } from '../planning';
+import { type DealTask, dealingOf } from './dealing';
 import { celsius } from '../units';
 import { defaultDimensions, zonesIn } from '../vehicle';
 import { type AnswerReason, answerReasons } from '../views';
@@ -65,31 +66,51 @@ const rinses = (plan: Plan): boolean => plan.zones.some(({ treatment, zone }) =>
 export const decisionIn = (plan: Plan): Decision =>
   plan.method === 'decline' ? 'not-today' : rinses(plan) ? 'pre-rinse' : plan.method === 'waterless' ? 'waterless' : 'rinseless';
 
-/** A car and a site, and what the planner says of it, with its reasons. */
-export function* decisionOf({ card, library, date, seed }: DecisionAsked): Generator<number, DecisionCase, void> {
+/** A car at a place, with the kit of the library. */
+function jobOf({ card, library, date, seed }: DecisionAsked): Job {
   const family: Family = families[card];
   const draw = random(seed);
   const any = <T>(list: readonly T[]): T => list[Math.floor(draw() * list.length)]!;
   const base = newJob(`practice-${seed}`, date, library);
-  const cars = bodies.filter((body) => body !== 'motorcycle');
-  const body = any(cars);
+  const body = any(bodies.filter((one) => one !== 'motorcycle'));
   const vehicle = { ...newItem.vehicle('practice-car'), body, colour: any(colours), finish: any(finishes.filter((one) => one !== 'film-wrapped')), dimensions: defaultDimensions(body) };
-  const vessels = base.vessels.filter(({ kind }) => family.sprayer || kind !== 'pump-sprayer');
   const site = {
     ...newItem.site('practice-site'), shade: family.shade, sunWm2: family.shade ? 0 : 700, airC: celsius(family.airC + Math.round(4 * draw() - 2)), runoff: family.runoff, captureL: 30, waterL: family.waterL, minutes: 150,
   };
-  yield 0.1;
   const soil: SoilMap = Object.fromEntries(
     zonesIn({ vehicle, scope: base.scope }).map((zone) => {
       const [kind, level] = zone.cleanliness >= 2 ? family.lower : family.upper;
       return [zone.id, { deposits: [{ kind, level }], spots: {} }];
     }),
   );
+  const vessels = base.vessels.filter(({ kind }) => family.sprayer || kind !== 'pump-sprayer');
   const gear = family.sprayer ? base.gear : base.gear.filter(({ kind }) => kind !== 'cordless-wand' && kind !== 'mains-wand' && kind !== 'steamer');
-  const job: Job = { ...base, vehicle, vessels, gear, site, soil, since: [] };
+  return { ...base, vehicle, vessels, gear, site, soil, since: [] };
+}
+
+/** A car and a site, and what the planner says of it, with its reasons. */
+export function* decisionOf(asked: DecisionAsked): Generator<number, DecisionCase, void> {
+  const { card } = asked;
+  const { upper, lower, sprayer } = families[card];
+  const job = jobOf(asked);
+  yield 0.2;
   const plan = planJob(job);
   yield 0.9;
-  return { card, job, upper: family.upper, lower: family.lower, hasSprayer: family.sprayer, decision: decisionIn(plan), method: plan.method, reasons: answerReasons(plan) };
+  return { card, job, upper, lower, hasSprayer: sprayer, decision: decisionIn(plan), method: plan.method, reasons: answerReasons(plan) };
+}
+
+/** A car whose towels are dealt, washed with wetted towels or waterless. */
+export interface DealCase {
+  readonly job: Job;
+  readonly tasks: readonly DealTask[];
+}
+
+/** A lightly soiled car with the sides that its plan deals. */
+export function* dealCaseOf(asked: Omit<DecisionAsked, 'card'>): Generator<number, DealCase, void> {
+  const job = jobOf({ ...asked, card: asked.seed % 2 === 0 ? 'dusty' : 'filmed' });
+  yield 0.2;
+  const towels = { ...job, choices: { ...job.choices, bucket: 'many-towels' as const } };
+  return { job: towels, tasks: dealingOf(planJob(towels)) };
 }
 
 /** Truth and answer are places in the list of decisions. */

@@ -1,7 +1,7 @@
 export { dealTry, dealingOf, deals } from './dealing';
 export type { Deal, DealTask } from './dealing';
-export { decisionCards, decisionOf, decisionTry, decisions } from './decisions';
-export type { Decision, DecisionAsked, DecisionCard, DecisionCase } from './decisions';
+export { dealCaseOf, decisionCards, decisionOf, decisionTry, decisions } from './decisions';
+export type { DealCase, Decision, DecisionAsked, DecisionCard, DecisionCase } from './decisions';
 export { eyeCurve, usesEye, withEye, withoutEye } from './eye-curve';
 export type { EyeCurve } from './eye-curve';
 export { mixingCards, mixingTask, mixingTry, pouringOrders, strengthError } from './mixing';

@@ -3,7 +3,7 @@ import { type DyeAnswer, type ProofAnswer, type ProofAsked, type Raster, type Si
 import { type UsageAccount, usageAccount } from '../execution';
 import type { Job, Lot } from '../model';
 import { planJob } from '../planning';
-import { type DecisionAsked, type DecisionCase, decisionOf } from '../practice';
+import { type DecisionAsked, type DealCase, type DecisionCase, dealCaseOf, decisionOf } from '../practice';
 import { type QuoteAnswer, type QuoteAsked, type Season, type SeasonAsked, type VisitAccount, quoteOf, seasonOf, visitAccount } from '../price';
 import {
   type ApproachEffect, type BucketSpread, type HoursOfDay, type NextVisit, type Ordering, type PackingList, type Study, type TradeOff, type WhatIf,
@@ -78,6 +78,7 @@ export interface OfPicture<K extends keyof PictureAsked> {
 /** Of practice. */
 interface PracticeStudies {
   readonly decision: DecisionCase;
+  readonly dealing: DealCase;
 }
 
 /** Of two pictures of a panel. */
@@ -102,7 +103,7 @@ export type About<K extends StudyKind> = K extends keyof DayStudies
           : K extends keyof PictureStudies
             ? OfPicture<K>
             : K extends keyof PracticeStudies
-              ? DecisionAsked
+              ? K extends 'decision' ? DecisionAsked : Omit<DecisionAsked, 'card'>
               : K extends keyof ProofStudies
                 ? ProofAsked
                 : Job;
@@ -136,6 +137,7 @@ export const studies: { readonly [K in StudyKind]: (about: About<K>) => Study<St
   'wipe-test': ({ picture, asked }) => wipeTest(picture, asked),
   'side-meter': ({ picture, asked }) => sideMeter(picture, asked),
   decision: decisionOf,
+  dealing: dealCaseOf,
   proof: halfPanelProof,
   dye: ({ picture }) => dyeStudy(picture),
 };

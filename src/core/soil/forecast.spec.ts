@@ -4,7 +4,7 @@ import { defaultAssumptions as a } from '../assumptions';
 import { type Body, type Leg, type Zone, roads, shelters, surroundings } from '../model';
 import { sampleVehicle } from '../testing/sample';
 import { zonesOf } from '../vehicle';
-import { forecastOn, levelOfLoad, loadOfLevel, soilOn, totalLoad } from '.';
+import { byEye, forecastOn, levelOfLoad, loadOfLevel, seenLoad, soilOn, totalLoad } from '.';
 
 const zones = zonesOf(sampleVehicle('estate'));
 const zone = (id: string): Zone => zones.find((one) => one.id === id)!;
@@ -67,6 +67,23 @@ describe('the forecast of soil', () => {
     expect(soilOn(zone('bonnet'), job, a)).toMatchObject({ basis: 'forecast', spread: a.spreadForecast });
     expect(soilOn(zone('bonnet'), { ...job, since: [] }, a).basis).toBe('unknown');
     expect(soilOn(zone('left-sill'), { ...job, since: [leg({ road: 'unpaved', km: 4000 })] }, a).lumps).toBe(true);
+  });
+
+  it('takes what was measured over what was seen: its load, shared out as the eye had it, and its spread', () => {
+    const measured = { loadGm2: 3.3, spread: 1.12 };
+    const deposits = [{ kind: 'dust', level: 1 }, { kind: 'road-film', level: 2 }] as const;
+    const job = { vehicle: sampleVehicle('estate'), since: [leg()], soil: { roof: { deposits, spots: { tar: 2 }, measured } } };
+    const found = soilOn(zone('roof'), job, a);
+    expect(found).toMatchObject({ basis: 'measured', spread: 1.12, spots: { tar: 2 } });
+    expect(found.totalGm2).toBeCloseTo(3.3);
+    expect(found.loads[1]!.loadGm2 / found.loads[0]!.loadGm2).toBeCloseTo(a.soilLevel2 / a.soilLevel1);
+    expect(soilOn(zone('roof'), { ...job, soil: { roof: byEye(job.soil.roof) } }, a).basis).toBe('seen');
+  });
+
+  it('reads levels by the eye that gave them', () => {
+    const mine = { ...a, eyeFactor: 1.5, eyePower: 0.9 };
+    expect(seenLoad(1, mine)).toBeCloseTo(1.5 * a.soilLevel1 ** 0.9);
+    expect(seenLoad(3, a)).toBe(a.soilLevel3);
   });
 
   it('finds the step of the scale for the eye that a load is nearest to', () => {

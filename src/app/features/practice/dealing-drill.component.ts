@@ -1,15 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { Button, ButtonDirective } from 'primeng/button';
-import { type Deal, type Plan, dealTry, dealingOf, deals } from '@esmero/core';
-import type { Try } from '@esmero/model';
-import { type Units, capital, dealName, levelName, practiceText, soilName, zoneName } from '@esmero/messages';
+import { type Deal, type DecisionAsked, dealTry, deals } from '@esmero/core';
+import type { LibraryEntry, Try } from '@esmero/model';
+import { type Units, bodyName, capital, colourName, dealName, levelName, practiceText, roughly, soilName, zoneName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
+import { questionOf } from '../../state/study';
+import { today } from '../../state/today';
+import { ProgressComponent } from '../../ui/progress.component';
+import { RANDOM } from './random';
 
 /** The sides of a car's towels, dealt panel by panel and laid beside the ledger. */
 @Component({
   selector: 'esm-dealing-drill',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective],
+  imports: [Button, ButtonDirective, ProgressComponent],
   template: `
     @if (task(); as task) {
       <p class="soft num">{{ wording.sampled(car()) }} · {{ at() + 1 }} / {{ tasks().length }}</p>
@@ -25,24 +29,33 @@ import { NOW } from '../../state/clock';
           }
         </div>
       }
-    } @else {
+    } @else if (study.answer()) {
       <p class="note">{{ tasks().length > 0 ? wording.allDealt : wording.noCar }}</p>
+      <p-button label="Next car" icon="pi pi-arrow-right" (onClick)="nextCar()" />
+    } @else if (study.failure(); as why) {
+      <p class="note stop" role="alert">{{ why }}</p>
+    } @else {
+      <esm-progress [percent]="100 * (study.share() ?? 0)" label="The next car" />
     }
   `,
   styleUrl: './drill.css',
 })
 export class DealingDrillComponent {
-  readonly plan = input.required<Plan | null>();
-  readonly car = input.required<string>();
+  readonly library = input.required<readonly LibraryEntry[]>();
   readonly units = input.required<Units>();
   readonly tried = output<Try>();
 
   protected readonly wording = practiceText;
   private readonly now = inject(NOW);
+  private readonly random = inject(RANDOM);
   protected readonly deals = deals.map((value) => ({ value, label: dealName[value] }));
-  protected readonly tasks = computed(() => {
-    const plan = this.plan();
-    return plan ? dealingOf(plan) : [];
+  private readonly seed = signal(1 + Math.floor(1e6 * this.random()));
+  private readonly asked = computed((): Omit<DecisionAsked, 'card'> => ({ library: this.library(), date: today(), seed: this.seed() }), { equal: (p, q) => p.seed === q.seed });
+  protected readonly study = questionOf('dealing', this.asked, true);
+  protected readonly tasks = computed(() => this.study.answer()?.tasks ?? []);
+  protected readonly car = computed(() => {
+    const vehicle = this.study.answer()?.job.vehicle;
+    return vehicle ? `${capital(bodyName[vehicle.body])}, ${colourName[vehicle.colour].toLowerCase()}` : '';
   });
   protected readonly at = signal(0);
   protected readonly task = computed(() => this.tasks()[this.at()] ?? null);
@@ -51,11 +64,10 @@ export class DealingDrillComponent {
   protected readonly done = signal<Try | null>(null);
   protected readonly next = computed(() => {
     const task = this.task();
-    const found = this.plan()?.zones.find(({ zone }) => zone.id === task?.zoneId);
-    if (!found) return '';
-    const heaviest = [...found.soil.loads].sort((p, q) => q.loadGm2 - p.loadGm2)[0];
-    const what = heaviest ? `${soilName[heaviest.kind]}, ${this.units().load(Number(found.soil.totalGm2.toPrecision(2)))}` : levelName[0];
-    return `${capital(zoneName(found.zone.id))}: ${what}, ${this.units().area(found.zone.areaM2)}`;
+    if (!task) return '';
+    const [most] = task.loads;
+    const total = task.loads.reduce((sum, { loadGm2 }) => sum + loadGm2, 0);
+    return `${capital(zoneName(task.zoneId))}: ${most ? soilName[most.kind] : levelName[0]}, ${this.units().load(roughly(total))}, ${this.units().area(task.areaM2)}`;
   });
 
   protected tell(deal: Deal): void {
@@ -64,6 +76,11 @@ export class DealingDrillComponent {
     const done = dealTry(task, deal, this.now());
     this.done.set(done);
     this.tried.emit(done);
+  }
+
+  protected nextCar(): void {
+    this.at.set(0);
+    this.seed.update((seed) => seed + 1);
   }
 
   protected go(): void {

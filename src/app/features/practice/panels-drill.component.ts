@@ -23,7 +23,7 @@ interface Asked {
       <canvas #picture role="img" [attr.aria-label]="seen()"></canvas>
       <figcaption class="soft num">{{ seen() }}</figcaption>
     </figure>
-    <div class="stack">
+    <div class="answers">
       <esm-choice class="kinds" label="Kind" [options]="kinds" [value]="kind()" (chosen)="done() === null && kind.set($event)" />
       <esm-choice class="levels" label="Level" [options]="levels" [value]="level()" (chosen)="done() === null && level.set($event)" />
     @if (done(); as done) {

@@ -11,7 +11,6 @@ import { freshId } from '@esmero/records';
 import { NOW } from '../../state/clock';
 import { CollectionDesk } from '../../state/collection-desk';
 import { EyeDesk } from '../../state/eye-desk';
-import { JobDesk } from '../../state/job-desk';
 import { settingsFeature } from '../../state/settings';
 import { PdfComponent } from '../../ui/pdf.component';
 import { ProgressComponent } from '../../ui/progress.component';
@@ -41,7 +40,6 @@ export class PracticePage {
   protected readonly leads = drillLead;
   protected readonly icons = icons;
   protected readonly eye = inject(EyeDesk);
-  protected readonly desk = inject(JobDesk);
   protected readonly collection = inject(CollectionDesk);
   private readonly now = inject(NOW);
   private readonly system = inject(State).selectSignal(settingsFeature.selectUnits);
@@ -69,7 +67,6 @@ export class PracticePage {
   );
   protected readonly judged = computed(() => this.tried().panels);
   protected readonly curve = computed(() => eyeCurve(this.judged()));
-  protected readonly car = computed(() => this.desk.job()?.vehicle.name ?? '');
 
   constructor() {
     const timer = setInterval(() => this.time.set(this.now()), TICK_MS);

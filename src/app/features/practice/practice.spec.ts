@@ -52,7 +52,7 @@ describe('practice', () => {
     fixture.destroy();
   });
 
-  it('deals the sides of the car on the desk against its ledger', async () => {
+  it('deals the sides of a car against its ledger', async () => {
     const { element, press, settle, fixture } = await open();
     [...element.querySelectorAll<HTMLButtonElement>('button')].find((one) => one.getAttribute('aria-label') === 'Begin: Deal the sides')!.click();
     await settle();

@@ -23,18 +23,23 @@ const device: Orientation = async (tell) => {
   if (typeof DeviceOrientationEvent === 'undefined') return null;
   const { requestPermission } = DeviceOrientationEvent as AskedFirst;
   if (requestPermission && (await requestPermission().catch(() => 'denied')) !== 'granted') return null;
-  const name = 'ondeviceorientationabsolute' in globalThis ? 'deviceorientationabsolute' : 'deviceorientation';
   return new Promise((resolve) => {
-    const stop = (): void => globalThis.removeEventListener(name, hear as EventListener);
+    // Some tell both: against north, and against wherever they were switched on. The first goes before.
+    const names = ['deviceorientationabsolute', 'deviceorientation'] as const;
+    let hasNorth = false;
+    const stop = (): void => names.forEach((name) => globalThis.removeEventListener(name, hear as EventListener));
     const silence = setTimeout(() => (stop(), resolve(null)), SILENT_MS);
     const hear = (event: WithCompass): void => {
       const { alpha, beta, gamma, absolute, webkitCompassHeading: heading } = event;
       if (beta === null || gamma === null) return;
+      const knowsNorth = heading !== undefined || ((absolute || event.type === names[0]) && alpha !== null);
+      hasNorth ||= knowsNorth;
+      if (hasNorth && !knowsNorth) return;
       clearTimeout(silence);
       resolve(stop);
-      tell({ alphaDeg: heading === undefined ? (alpha ?? 0) : 360 - heading, betaDeg: beta, gammaDeg: gamma, knowsNorth: heading !== undefined || (absolute && alpha !== null) });
+      tell({ alphaDeg: heading === undefined ? (alpha ?? 0) : 360 - heading, betaDeg: beta, gammaDeg: gamma, knowsNorth });
     };
-    globalThis.addEventListener(name, hear as EventListener);
+    names.forEach((name) => globalThis.addEventListener(name, hear as EventListener));
   });
 };
 

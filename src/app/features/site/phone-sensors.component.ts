@@ -37,7 +37,7 @@ const MOST_SLOPE = 0.3;
               <h3>How the car stands</h3>
               <p>{{ wording.lay }}</p>
               <p class="big num" role="status">{{ stands() }}</p>
-              <p-button label="Take these over" icon="pi pi-check" [disabled]="held() === null" (onClick)="takeStand()" />
+              <p-button label="Take these over" icon="pi pi-check" [disabled]="!lies()" (onClick)="takeStand()" />
             </section>
             <section class="card">
               <h3>When it is in the shade</h3>
@@ -57,7 +57,7 @@ const MOST_SLOPE = 0.3;
               <p class="num">{{ shadeSays() }}</p>
               <div class="row">
                 <p-button [label]="sweeps() ? 'Stop the sweep' : 'Begin the sweep'" icon="pi pi-compass" [severity]="sweeps() ? 'primary' : 'secondary'" [outlined]="!sweeps()" [disabled]="!knowsNorth()" (onClick)="sweep()" />
-                <p-button label="Take these hours over" [disabled]="sightings().length === 0" (onClick)="takeShade()" />
+                <p-button label="Take these hours over" severity="secondary" [outlined]="true" [disabled]="sightings().length === 0" (onClick)="takeShade()" />
               </div>
               @if (!knowsNorth()) {
                 <p class="note warn">{{ wording.noNorth }}</p>
@@ -127,8 +127,10 @@ export class PhoneSensorsComponent {
   ];
 
   private readonly faces = computed(() => Math.round(alongDevice(this.held() ?? { alphaDeg: 0, betaDeg: 0, gammaDeg: 0 }).azimuthDeg) % 360);
-  private readonly slope = computed(() => Math.min(MOST_SLOPE, Number(slopeUnder(this.held() ?? { alphaDeg: 0, betaDeg: 0, gammaDeg: 0 }).toFixed(3))));
-  protected readonly stands = computed(() => sensorText.stands(this.knowsNorth() ? this.faces() : null, this.slope()));
+  private readonly slope = computed(() => Number(slopeUnder(this.held() ?? { alphaDeg: 0, betaDeg: 0, gammaDeg: 0 }).toFixed(3)));
+  /** In the hand it tells how it is held, not how the ground lies. */
+  protected readonly lies = computed(() => this.held() !== null && this.slope() <= MOST_SLOPE);
+  protected readonly stands = computed(() => (this.lies() ? sensorText.stands(this.knowsNorth() ? this.faces() : null, this.slope()) : sensorText.notFlat));
 
   protected readonly looking = computed(() => {
     const held = this.held();
