@@ -47,13 +47,13 @@ export { carsOf, doneOn, dueState, isInTime, newVisit, visitDay } from './client
 export type { CarVisits, Due, DueBand, DueCar, DueState } from './clients';
 export { billOf, invoiceOf, numbersOf, priceOf, quoteOf, seasonMethods, takesOf, usualBusiness } from './price';
 export type { CarsPrice, QuoteAnswer, QuoteAsked, Season, SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
-export { absorption, gaugeFor, gaugeOf, isWiped, pictureFaults, plainProof, plainScene, proofFaults, reflectance, renderProof, renderTowel, sideVerdicts, wipedKinds } from './eye';
-export type { Counted, Gauge, PictureFault, Point, ProofAnswer, ProofAsked, ProofFault, ProofScene, Raster, SeenKind, SideAnswer, SideAsked, SideMeasured, SideVerdict, TowelScene, WipeAnswer, WipeAsked, WipeMeasured, WipedKind } from './eye';
+export { plainProof, plainScene, renderProof, renderTowel, wipedKinds } from './eye';
+export type { Counted, Gauge, PictureFault, Point, ProofAsked, ProofFault, Raster, SideMeasured, SideVerdict, WipeMeasured, WipedKind } from './eye';
 export {
-  coverOf, dealTry, dealingOf, deals, deckStanding, decisionCards, decisionTry, decisions, dueAt, eyeCurve, mixingCards, mixingTask, mixingTry, nextCard, panelAngles, panelCards, panelLights, panelOf,
+  dealTry, deals, deckStanding, decisionCards, decisionTry, decisions, eyeCurve, mixingCards, mixingTask, mixingTry, nextCard, panelCards, panelOf,
   panelTry, pouringOrders, renderPanel, sessionMs, strengthError, triesOf, usesEye, withEye, withoutEye,
 } from './practice';
-export type { Deal, DealCase, DealTask, Decision, DecisionAsked, DecisionCard, DecisionCase, EyeCurve, MixingCard, MixingTask, MixingTwist, PanelAngle, PanelCard, PanelLight, PanelScene, PouringOrder } from './practice';
+export type { Deal, Decision, DecisionAsked, EyeCurve, MixingTask, MixingTwist, PanelAngle, PanelCard, PanelLight, PanelScene, PouringOrder } from './practice';
 export { studies } from './questions';
 export type { About, OfPicture, DayAnswer, DayAsked, LotBrief, Studies, StudyKind } from './questions';
 export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';

@@ -2,7 +2,7 @@ import Ajv2020 from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { paint, planJob, setAssumption } from '@esmero/core';
-import { type Job, calmShade, soilKinds, soilLevels, zoneIds } from '@esmero/model';
+import { type Job, type LibraryEntry, calmShade, soilKinds, soilLevels, zoneIds } from '@esmero/model';
 import { demo, demoJobs } from '@esmero/demo';
 import { type Holdings, held } from '@esmero/records';
 import { schemaOf } from '../../scripts/schema';
@@ -319,6 +319,31 @@ describe('published schemas', () => {
     for (const { item } of all.collection.vehicles) delete item.protection;
     const again = readCollection(JSON.stringify({ ...all, version: 12 }));
     expect(again.ok && again.value.library.filter(({ kind }) => kind === 'package').every(({ item }) => 'care' in item)).toBe(true);
+  });
+
+  it('carries what was measured, proved and learned of a dye, and knows none of it from before version 16', () => {
+    const measured = { loadGm2: 2.4, spread: 1.2 };
+    const proof = { id: 'proof-1', zone: 'bonnet', at: 1000, before: 'b', after: 'a', marksBefore: 4, marksAfter: 5, doubt: 2 } as const;
+    const told: Job = {
+      ...deck,
+      soil: { ...deck.soil, bonnet: { deposits: [{ kind: 'dust', level: 2 }], spots: {}, measured } },
+      proofs: [proof],
+      products: deck.products.map((one, i) => (i === 0 ? { ...one, dye: { red: 1.6, green: 0.9, blue: 0.5 } } : one)),
+    };
+    const read = readJob(writeJob(told));
+    expect(read.ok && read.value).toEqual(told);
+    const file = JSON.parse(writeJob(deck));
+    const { proofs: _none, ...before } = file.job;
+    const old = readJob(JSON.stringify({ ...file, version: 15, job: before }));
+    expect(old.ok && old.value).toEqual(deck);
+    const broken = JSON.parse(writeJob(told));
+    broken.job.soil.find(({ zone }: { zone: string }) => zone === 'bonnet').measured.loadGm2 = -1;
+    expect(readJob(JSON.stringify(broken))).toMatchObject({ ok: false });
+    const calibration = { id: 'c-1', name: 'white', person: 'Ada', kind: 'dust', by: 'scale', at: 5, onTowelGm2: 0.6, absorbed: 0.05 } as const;
+    const practice = { id: 'p-1', name: 'Ada', drill: 'panels', tries: [{ card: 'dust/2', truth: 2.1, answer: 2, isRight: true, at: 9 }] } as const;
+    const entries: readonly LibraryEntry[] = [{ kind: 'calibration', archived: false, item: calibration }, { kind: 'practice', archived: false, item: practice }];
+    const all = readCollection(writeCollection(held({ ...demo, library: [...demo.library, ...entries] })));
+    expect(all.ok && all.value.library.filter(({ kind }) => kind === 'calibration' || kind === 'practice').map(({ item }) => item)).toEqual([calibration, practice]);
   });
 
   it('answers what version 12 asks as everybody did before, and keeps passes that were changed by hand', () => {

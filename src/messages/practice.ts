@@ -77,7 +77,7 @@ export interface HelperFigures {
 
 export const helperSections = ({ levels, kinds, sideAreas, sideDirt }: HelperFigures, u: Units): readonly { readonly title: string; readonly lines: readonly string[] }[] => [
   { title: 'Levels', lines: levels.map(({ level, gm2 }) => `${level}: ${levelName[level]}, about ${u.load(gm2)}`) },
-  { title: 'What it is', lines: kinds.map(({ kind, hard, grainUm }) => `${soilName[kind]}: grains to ${fixed(grainUm)} µm, ${fixed(100 * hard)} % of it hard enough to scratch`) },
+  { title: 'What it is', lines: kinds.map(({ kind, hard, grainUm }) => `${soilName[kind]}: grains to ${fixed(grainUm / 1000, 2)} mm, ${fixed(100 * hard)} % of it hard enough to scratch`) },
   {
     title: 'Before you touch it',
     lines: worded([

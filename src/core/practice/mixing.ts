@@ -16,6 +16,7 @@ const labels: readonly (readonly [label: string, reading: LabelReading])[] = [
   ['0.4', 'percent'], ['5', 'percent'],
   ['8', 'mLPerLitreOfWater'], ['30', 'mLPerLitreOfWater'],
   ['1', 'flOzPerGallon'], ['2', 'flOzPerGallon'],
+  ['15', 'mLPerGallon'], ['60', 'mLPerGallon'],
 ];
 
 export type MixingCard = `${string}/${LabelReading}/${MixingTwist}`;

@@ -35,9 +35,9 @@ export function dueAt(card: string, tries: readonly Try[]): number {
 }
 
 /**
- * The card that is next: of those that are due the one that was missed most lately in a row, then
- * new ones in their order; where none is due, the one that will be soonest. One that was just missed
- * waits for a few others.
+ * The card that is next: of those that are due the least known one, then new ones in their order;
+ * where there are none of either, the one that is due soonest. One that was just asked waits for a
+ * few others.
  */
 export function nextCard<C extends string>(cards: readonly C[], tries: readonly Try[], now: number): C {
   const recent = new Set(tries.slice(-OTHERS_FIRST).map(({ card }) => card));

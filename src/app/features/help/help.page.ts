@@ -24,10 +24,12 @@ declare const ESMERO_VERSION: string;
             }
           </ol>
           <p>{{ wording.whole }}</p>
+          <p>{{ wording.remote }}</p>
         </section>
         <section class="card">
           <h2>How dirty is it?</h2>
           <p>{{ wording.levels }}</p>
+          <p>{{ wording.measured }}</p>
           <dl class="levels">
             @for (level of levels; track level) {
               <dt><i class="soil" [style.background]="soil(level)" aria-hidden="true"></i>{{ level }}</dt>

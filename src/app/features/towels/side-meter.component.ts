@@ -6,6 +6,7 @@ import { Select } from 'primeng/select';
 import { type OfPicture, type Raster, plainScene, renderTowel, resolveAssumptions } from '@esmero/core';
 import type { Dye } from '@esmero/model';
 import { pictureFaultText, sideText, sideVerdictText, eyeText } from '@esmero/messages';
+import { Entries } from '../../state/entries';
 import { EyeDesk } from '../../state/eye-desk';
 import { JobDesk } from '../../state/job-desk';
 import { questionOf } from '../../state/study';
@@ -106,6 +107,7 @@ export class SideMeterComponent {
   protected readonly uses = uses;
   private readonly desk = inject(JobDesk);
   private readonly eye = inject(EyeDesk);
+  private readonly entries = inject(Entries);
 
   protected readonly use = signal<Use>('side');
   protected readonly towels = computed(() => (this.desk.job()?.towels ?? []).map((one) => ({ value: one.id, label: one.name, name: one.name, role: one.role })));
@@ -191,8 +193,11 @@ export class SideMeterComponent {
     return `rgb(${part(red)} ${part(green)} ${part(blue)})`;
   }
 
+  /** With this job, and for all that come. */
   protected remember(dye: Dye): void {
     const id = this.productId();
+    const kept = this.entries.items('product').find((one) => one.id === id);
+    if (kept) this.entries.put('product', { ...kept, dye });
     this.desk.edit(sideText.learnt(this.product()?.name ?? ''), (job) => ({ ...job, products: job.products.map((one) => (one.id === id ? { ...one, dye } : one)) }));
     this.choose('side');
   }
