@@ -118,6 +118,9 @@ test('totals follow the brush, say what changed, and can say why', async ({ page
   await why.getByLabel('Added for folding, fetching and small steps').fill('0.9');
   await why.getByLabel('Added for folding, fetching and small steps').blur();
   await expect(total(page, 'minutes')).not.toHaveText(before!);
+  // The table is drawn anew with the plan: only then is the field the one that stays.
+  await expect(why.getByRole('button', { name: /^Back to 0.15/ })).toBeVisible();
+  await expect(why.getByLabel('Added for folding, fetching and small steps')).toHaveValue(/0.9/);
   await why.getByLabel('Added for folding, fetching and small steps').fill('7');
   await why.getByLabel('Added for folding, fetching and small steps').blur();
   await expect(why).toContainText('Should be a number from 0 to 1.');
