@@ -53,7 +53,7 @@ export {
   dealTry, deals, deckStanding, decisionCards, decisionTry, decisions, eyeCurve, mixingCards, mixingTask, mixingTry, nextCard, panelCards, panelOf,
   panelTry, pouringOrders, renderPanel, sessionMs, strengthError, triesOf, usesEye, withEye, withoutEye,
 } from './practice';
-export type { Deal, Decision, DecisionAsked, EyeCurve, MixingTask, MixingTwist, PanelAngle, PanelCard, PanelLight, PanelScene, PouringOrder } from './practice';
+export type { Deal, Decision, DecisionAsked, EyeCurve, InHand, MixingTask, MixingTwist, PanelAngle, PanelCard, PanelLight, PanelScene, PouringOrder } from './practice';
 export { studies } from './questions';
 export type { About, OfPicture, DayAnswer, DayAsked, LotBrief, Studies, StudyKind } from './questions';
 export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';

@@ -1,4 +1,4 @@
-import type { Deal, Decision, EyeCurve, MixingTask, MixingTwist, PanelAngle, PanelLight, PouringOrder } from '@esmero/core';
+import type { Deal, Decision, InHand, EyeCurve, MixingTask, MixingTwist, PanelAngle, PanelLight, PouringOrder } from '@esmero/core';
 import type { Drill, SoilKind, SoilLevel } from '@esmero/model';
 import { worded } from './english';
 import { type Units, fixed } from './units';
@@ -52,7 +52,7 @@ export const practiceText = worded({
   mixOff: (error: number): string => (Math.abs(error) < 0.01 ? 'The bucket is right.' : `The bucket is ${fixed(Math.abs(100 * error))} % too ${error > 0 ? 'strong' : 'weak'}.`),
   waterFirst: 'Water goes in first: product first foams, and what is measured is foam.',
   took: (seconds: number): string => `It took ${fixed(seconds)} s.`,
-  hand: (fullness: number | null, towel: number, side: number, fold: number): string => (fullness === null ? 'There is no towel in your hand yet.' : `Towel ${towel}, side ${side} of ${fold}, ${fixed(100 * fullness)} % full.`),
+  hand: (inHand: InHand | null): string => (inHand === null ? 'There is no towel in your hand yet.' : `Towel ${inHand.towel}, side ${inHand.side} of ${inHand.fold}, ${fixed(100 * inHand.fullness)} % full.`),
   dealTruth: (deal: Deal, towel: number, side: number): string => `${dealName[deal]}: towel ${towel}, side ${side}.`,
   allDealt: 'The car is done.',
   noCar: 'Your kit has no wash towels: put some into the library.',

@@ -1,7 +1,7 @@
 import type { Try, ZoneId } from '../model';
 import type { Plan } from '../planning';
-import type { Load } from '../soil';
-import type { UsedSide } from '../towel';
+import type { SoilState } from '../soil';
+import type { SideEntry, UsedSide, UsedTowel } from '../towel';
 
 /** What to do before a panel: wipe on with the side in hand, turn it, or take another towel. */
 export const deals = ['same', 'turn', 'new'] as const;
@@ -11,18 +11,36 @@ export type Deal = (typeof deals)[number];
 export interface DealTask {
   readonly zoneId: ZoneId;
   readonly areaM2: number;
-  /** What lies on it, the most first. */
-  readonly loads: readonly Load[];
+  readonly soil: SoilState;
   readonly pass: number;
   readonly deal: Deal;
-  /** How full the side in hand is before, 0 to 1; null before the first. */
-  readonly fullness: number | null;
+  /** Before it; null before the first. */
+  readonly inHand: InHand | null;
+  readonly towel: number;
+  readonly side: number;
+}
+
+/** The side in the hand, and how full it is, 0 to 1. */
+export interface InHand {
   readonly towel: number;
   readonly side: number;
   readonly fold: number;
+  readonly fullness: number;
 }
 
-const fullness = ({ dirtShare, liquidShare, reachShare }: UsedSide): number => Math.max(dirtShare, liquidShare, reachShare);
+/** How full a side is after so many of its entries, by whichever of dirt, liquid and reach fills it first. */
+function fullness({ entries, dirtShare, liquidShare, reachShare }: UsedSide, done: number): number {
+  const part = (of: (entry: SideEntry) => number): number => {
+    const all = entries.reduce((sum, entry) => sum + of(entry), 0);
+    return all > 0 ? entries.slice(0, done).reduce((sum, entry) => sum + of(entry), 0) / all : 0;
+  };
+  const dirt = part(({ dirtG }) => dirtG);
+  return Math.max(dirtShare * dirt, liquidShare * part(({ liquidMl }) => liquidMl), reachShare * dirt);
+}
+
+type Held = { readonly towel: UsedTowel; readonly side: UsedSide };
+
+const handOf = ({ towel, side }: Held, done: number): InHand => ({ towel: towel.number, side: side.number, fold: towel.fold, fullness: fullness(side, done) });
 
 /** The panels of one person's wash towels in the order of the hand, each with what the plan's ledger does before it. */
 export function dealingOf({ towels, zones }: Pick<Plan, 'towels' | 'zones'>): readonly DealTask[] {
@@ -33,12 +51,12 @@ export function dealingOf({ towels, zones }: Pick<Plan, 'towels' | 'zones'>): re
     const before = sides[i - 1];
     side.entries.forEach(({ zoneId, pass }, j) => {
       const last = tasks.at(-1);
+      // A panel that goes on over the next side is asked for once.
       if (last && last.zoneId === zoneId && last.pass === pass) return;
       const deal: Deal = j > 0 ? 'same' : before?.towel === towel ? 'turn' : 'new';
-      const share = side.entries.slice(0, j).length / Math.max(1, side.entries.length);
       const { zone, soil } = planned.get(zoneId)!;
-      const loads = [...soil.loads].sort((p, q) => q.loadGm2 - p.loadGm2);
-      tasks.push({ zoneId, areaM2: zone.areaM2, loads, pass, deal, fullness: j > 0 ? share * fullness(side) : before ? fullness(before.side) : null, towel: towel.number, side: side.number, fold: towel.fold });
+      const inHand = j > 0 ? handOf({ towel, side }, j) : before ? handOf(before, before.side.entries.length) : null;
+      tasks.push({ zoneId, areaM2: zone.areaM2, soil, pass, deal, inHand, towel: towel.number, side: side.number });
     });
   });
   return tasks;
@@ -46,5 +64,5 @@ export function dealingOf({ towels, zones }: Pick<Plan, 'towels' | 'zones'>): re
 
 /** Truth and answer are places in the list of deals. */
 export function dealTry({ zoneId, deal }: DealTask, answer: Deal, at: number): Try {
-  return { card: `deal/${zoneId}`.slice(0, 80), truth: deals.indexOf(deal), answer: deals.indexOf(answer), isRight: answer === deal, at };
+  return { card: `deal/${zoneId}`, truth: deals.indexOf(deal), answer: deals.indexOf(answer), isRight: answer === deal, at };
 }

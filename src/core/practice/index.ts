@@ -1,5 +1,5 @@
 export { dealTry, deals } from './dealing';
-export type { Deal } from './dealing';
+export type { Deal, InHand } from './dealing';
 export { dealCaseOf, decisionCards, decisionOf, decisionTry, decisions } from './decisions';
 export type { DealCase, Decision, DecisionAsked, DecisionCase } from './decisions';
 export { eyeCurve, usesEye, withEye, withoutEye } from './eye-curve';

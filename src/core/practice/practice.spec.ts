@@ -190,7 +190,14 @@ describe('dealing the sides', () => {
     const plan = planJob({ ...job, soil: soilAll('dust', 1) });
     const tasks = dealingOf(plan);
     const wash = plan.towels.filter(({ role, worker }) => role === 'wash' && worker === 0);
-    expect(tasks[0]?.deal).toBe('new');
+    expect(tasks[0]).toMatchObject({ deal: 'new', inHand: null });
+    for (const { deal, inHand, towel, side } of tasks.slice(1)) {
+      expect(inHand!.fullness).toBeGreaterThan(0);
+      // A pass that was begun on a side is ended on it: a little over is in the ledger, too.
+      expect(inHand!.fullness).toBeLessThanOrEqual(1.2);
+      if (deal === 'same') expect([inHand!.towel, inHand!.side]).toEqual([towel, side]);
+      else expect([inHand!.towel, inHand!.side]).not.toEqual([towel, side]);
+    }
     expect(tasks.filter(({ deal }) => deal === 'new').length).toBeLessThanOrEqual(wash.length);
     expect(tasks.filter(({ deal }) => deal !== 'same').length).toBeLessThanOrEqual(wash.reduce((sum, { sides }) => sum + sides.length, 0));
     for (const task of tasks) {

@@ -19,7 +19,7 @@ export const helpText = worded({
   lead: 'Everything is worked out on this device. Only the weather is asked for elsewhere, when you press for it: the day and the coordinates of the site go to the server.',
   whole: 'Day puts all jobs of a date in order, says what runs short and what to pack. Lots are many like cars in one place.',
   measured: 'A wipe test on the walk-round measures a panel by a picture of the towel. Practice shows how well you judge one by eye.',
-  remote: 'In the run, the button of a presenter’s or shutter’s remote, or of a headset, says done.',
+  remote: 'In the run, the button of a shutter’s remote or of a headset says done; with “Tap anywhere” open, a presenter’s as well.',
   levels: 'Go low and look along the panel. When in doubt, take the dirtier level.',
   safety: 'Local codes, product sheets and licensed practice come before anything said here. Read the safety data sheets; gloves and eye protection; never mix products in one vessel.',
   kept: 'Jobs, stock and log are kept in this browser. Save a backup now and then under Jobs, above all before you clear the browser or change the device.',

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { Button, ButtonDirective } from 'primeng/button';
 import { type Deal, type DecisionAsked, dealTry, deals } from '@esmero/core';
 import type { LibraryEntry, Try } from '@esmero/model';
-import { type Units, bodyName, capital, colourName, dealName, levelName, practiceText, roughly, soilName, zoneName } from '@esmero/messages';
+import { type Units, bodyName, capital, colourName, dealName, practiceText, roughly, soilName, zoneName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { questionOf } from '../../state/study';
 import { today } from '../../state/today';
@@ -18,7 +18,7 @@ import { RANDOM } from './random';
     @if (task(); as task) {
       <p class="soft num">{{ wording.sampled(car()) }} · {{ at() + 1 }} / {{ tasks().length }}</p>
       <p class="asked num">{{ next() }}</p>
-      <p class="num">{{ wording.hand(task.fullness, hand().towel, hand().side, hand().fold) }}</p>
+      <p class="num">{{ wording.hand(task.inHand) }}</p>
       @if (done(); as done) {
         <p class="verdict num" role="status" [class.right]="done.isRight"><i [class]="done.isRight ? 'pi pi-check' : 'pi pi-times'" aria-hidden="true"></i>{{ wording.dealTruth(task.deal, task.towel, task.side) }}</p>
         <p-button label="Next panel" icon="pi pi-arrow-right" (onClick)="go()" />
@@ -59,15 +59,12 @@ export class DealingDrillComponent {
   });
   protected readonly at = signal(0);
   protected readonly task = computed(() => this.tasks()[this.at()] ?? null);
-  /** What is in the hand before. */
-  protected readonly hand = computed(() => this.tasks()[this.at() - 1] ?? { towel: 0, side: 0, fold: 0 });
   protected readonly done = signal<Try | null>(null);
   protected readonly next = computed(() => {
     const task = this.task();
     if (!task) return '';
-    const [most] = task.loads;
-    const total = task.loads.reduce((sum, { loadGm2 }) => sum + loadGm2, 0);
-    return `${capital(zoneName(task.zoneId))}: ${most ? soilName[most.kind] : levelName[0]}, ${this.units().load(roughly(total))}, ${this.units().area(task.areaM2)}`;
+    const kinds = task.soil.loads.map(({ kind }) => soilName[kind]).join(', ');
+    return `${capital(zoneName(task.zoneId))}: ${kinds}, ${this.units().load(roughly(task.soil.totalGm2))}, ${this.units().area(task.areaM2)}`;
   });
 
   protected tell(deal: Deal): void {

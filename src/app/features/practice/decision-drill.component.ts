@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, untracked } from '@angular/core';
 import { Button, ButtonDirective } from 'primeng/button';
 import { type Decision, type DecisionAsked, decisionCards, decisionTry, decisions, nextCard } from '@esmero/core';
 import type { LibraryEntry, Try } from '@esmero/model';
@@ -63,8 +63,8 @@ export class DecisionDrillComponent {
   private readonly round = signal(0);
   private readonly asked = computed((): DecisionAsked => ({ card: this.card(), library: this.library(), date: today(), seed: this.seed() }), { equal: (p, q) => p.seed === q.seed });
   private readonly seed = computed(() => (this.round(), 1 + Math.floor(1e9 * this.random())));
-  /** Only a new round asks for another. */
-  private readonly card = signal(decisionCards[0]!);
+  /** Only a new round asks for another: not each try that is noted. */
+  private readonly card = computed(() => (this.round(), untracked(() => nextCard(decisionCards, this.tries(), this.now()))));
   protected readonly study = questionOf('decision', this.asked, true);
 
   protected readonly car = computed(() => {
@@ -97,7 +97,6 @@ export class DecisionDrillComponent {
 
   protected next(): void {
     this.done.set(null);
-    this.card.set(nextCard(decisionCards, this.tries(), this.now()));
     this.round.update((round) => round + 1);
   }
 }

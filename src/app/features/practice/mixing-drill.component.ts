@@ -71,7 +71,6 @@ export class MixingDrillComponent {
   protected tell(): void {
     const [poured, first, task] = [this.poured(), this.first(), this.task()];
     if (poured === null || first === null) return;
-    this.picked.set(task);
     const done = mixingTry(task, poured, first, this.now());
     this.done.set(done);
     this.tried.emit(done);

@@ -85,8 +85,6 @@ export class PanelsDrillComponent {
     const [kind, level, { card, scene }] = [this.kind(), this.level(), this.asked()];
     if (kind === null || level === null) return;
     const done = panelTry(card, scene, { kind, level }, this.now(), defaultAssumptions);
-    // Held fast: the tries that come in now would pick another.
-    this.picked.set({ card, scene });
     this.done.set(done);
     this.tried.emit(done);
   }

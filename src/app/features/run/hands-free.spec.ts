@@ -42,11 +42,17 @@ describe('a run without hands', () => {
     const { stand } = voice();
     const { fixture, settle, job } = await running(stand);
     const done = () => job.job()!.run!.events.length;
-    key('PageDown');
+    key('MediaTrackNext');
     await settle();
     const first = done();
     expect(first).toBeGreaterThan(0);
-    key('AudioVolumeUp');
+    // A page is scrolled with it, and a key that is held is pressed once.
+    key('PageDown');
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: 'MediaTrackNext', repeat: true }));
+    await settle();
+    expect(done()).toBe(first);
+    (fixture.componentInstance as unknown as { pad: { set(on: boolean): void } }).pad.set(true);
+    key('PageDown');
     await settle();
     expect(done()).toBeGreaterThan(first);
     const second = done();
@@ -63,11 +69,13 @@ describe('a run without hands', () => {
     stage.pad.set(true);
     await settle();
     const pad = element.querySelector<HTMLButtonElement>('.pad')!;
+    const ticked = () => job.job()!.run!.events.length;
     pad.click();
+    const once = ticked();
+    expect(once).toBeGreaterThan(0);
     pad.click();
     await settle();
-    const ticked = job.job()!.run!.events.map(({ seq }) => seq);
-    expect(new Set(job.job()!.run!.events.map((event) => ('section' in event ? `${event.zone}/${event.kind}/${event.section}` : ''))).size).toBe(ticked.length);
+    expect(ticked()).toBe(once);
     expect(element.querySelector('.pad .title')!.textContent).not.toBe('');
     fixture.destroy();
   });

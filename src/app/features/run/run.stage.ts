@@ -225,11 +225,11 @@ export class RunStage {
   }
 
   /** 1 ticks off what the first person does, 2 the second. */
-  protected key({ key, target, ctrlKey, metaKey, altKey }: KeyboardEvent): void {
+  protected key({ key, target, ctrlKey, metaKey, altKey, repeat }: KeyboardEvent): void {
     const typing = target instanceof HTMLElement && target.matches('input:not([type=checkbox]), select, textarea');
     // A remote has one button: it is the first person's.
-    const hand = this.run()?.endedAt === null ? this.hands()[isFromRemote(key) ? 0 : Number(key) - 1] : undefined;
-    if (hand?.now && !typing && !this.elseOpen() && !ctrlKey && !metaKey && !altKey) this.done(hand);
+    const hand = this.run()?.endedAt === null ? this.hands()[isFromRemote(key, !this.pad()) ? 0 : Number(key) - 1] : undefined;
+    if (hand?.now && !repeat && !typing && !this.elseOpen() && !ctrlKey && !metaKey && !altKey) this.done(hand);
   }
 
   protected again(zone: string | null): void {

@@ -53,7 +53,6 @@ const BOUNCE_MS = 700;
 })
 export class TapPadComponent {
   readonly hand = input.required<Hand>();
-  readonly time = input.required<number>();
   readonly done = output();
   readonly closed = output();
 
