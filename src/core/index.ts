@@ -47,7 +47,7 @@ export { carsOf, doneOn, dueState, isInTime, newVisit, visitDay } from './client
 export type { CarVisits, Due, DueBand, DueCar, DueState } from './clients';
 export { billOf, invoiceOf, numbersOf, priceOf, quoteOf, seasonMethods, takesOf, usualBusiness } from './price';
 export type { CarsPrice, QuoteAnswer, QuoteAsked, Season, SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
-export { plainProof, plainScene, renderProof, renderTowel, wipedKinds } from './eye';
+export { onTowelByLevel, onTowelByScale, plainProof, plainScene, renderProof, renderTowel, wipedKinds } from './eye';
 export type { Counted, Gauge, PictureFault, Point, ProofAsked, ProofFault, Raster, SideMeasured, SideVerdict, WipeMeasured, WipedKind } from './eye';
 export {
   dealTry, deals, deckStanding, decisionCards, decisionTry, decisions, eyeCurve, mixingCards, mixingTask, mixingTry, nextCard, panelCards, panelOf,

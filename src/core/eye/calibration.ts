@@ -1,5 +1,6 @@
 import type { Assumptions } from '../assumptions';
-import type { Calibration } from '../model';
+import type { Calibration, SoilLevel } from '../model';
+import { loadOfLevel } from '../soil';
 import { type WipedKind, gaugeOf, isWiped } from './soil-optics';
 
 /** How much of the soil a unit of absorption stands for, with one standard deviation of its logarithm. */
@@ -19,6 +20,12 @@ export interface Whose {
 
 /** What one kind’s calibration tells of another differs by so much more (judged). */
 const OTHER_KIND = 0.12;
+
+/** Soil on the towel side, g/m², from what it weighs more after the wipe than before. */
+export const onTowelByScale = (grams: number, sideM2: number): number => grams / sideM2;
+
+/** The same from the level that somebody gives the panel. */
+export const onTowelByLevel = (level: SoilLevel, patchM2: number, sideM2: number, a: Assumptions): number => (loadOfLevel(level, a) * patchM2 * a.wipePickUp) / sideM2;
 
 const isOf = (one: Calibration, whose: Whose): boolean => one.person === whose.person && one.name === whose.cloth;
 

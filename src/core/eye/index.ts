@@ -1,3 +1,4 @@
+export { onTowelByLevel, onTowelByScale } from './calibration';
 export type { Gauge } from './calibration';
 export { halfPanelProof } from './half-panel-proof';
 export type { Counted, ProofAnswer, ProofAsked, ProofFault } from './half-panel-proof';

@@ -2,7 +2,7 @@ import type { Assumptions } from '../assumptions';
 import type { Calibration, CleanlinessClass, Dye } from '../model';
 import { type Gauge, gaugeFor } from './calibration';
 import { dyeFrom, withoutDye } from './dye';
-import { expected, wipedKinds } from './soil-optics';
+import { expected, isWiped } from './soil-optics';
 import type { Raster } from './raster';
 import { type MarkLooks, foreignness, FOREIGN, likelyKinds } from './likely-kind';
 import type { Study } from './study';
@@ -56,7 +56,7 @@ export function* sideMeter(picture: Raster, asked: SideAsked): Study<SideAnswer>
   const looks: MarkLooks = { tint: soil, tintSpread: TINT_SPREAD, grainG: null };
   const there = expected(asked.cleanliness);
   if (!asked.dye && absorbed > 0.02 && foreignness(looks, there) > FOREIGN) return { kind: 'refused', fault: 'coloured', outline: [] };
-  const kind = likelyKinds(looks, there, asked.assumptions).find((one) => (wipedKinds as readonly string[]).includes(one.kind))!.kind as (typeof wipedKinds)[number];
+  const kind = likelyKinds(looks, there, asked.assumptions).map((one) => one.kind).find(isWiped)!;
   const gauge = gaugeFor(kind, asked, asked.calibrations, asked.assumptions);
   const onTowelGm2 = gauge.gm2 * absorbed;
   const reach = Math.exp(Z * Math.hypot(gauge.sd, KIND_SPREAD));

@@ -38,7 +38,7 @@ function fullness({ entries, dirtShare, liquidShare, reachShare }: UsedSide, don
   return Math.max(dirtShare * dirt, liquidShare * part(({ liquidMl }) => liquidMl), reachShare * dirt);
 }
 
-type Held = { readonly towel: UsedTowel; readonly side: UsedSide };
+interface Held { readonly towel: UsedTowel; readonly side: UsedSide }
 
 const handOf = ({ towel, side }: Held, done: number): InHand => ({ towel: towel.number, side: side.number, fold: towel.fold, fullness: fullness(side, done) });
 

@@ -1,3 +1,4 @@
+import { randomLcg } from 'd3-random';
 import { newItem, newJob } from '../edit';
 import { type Job, type LibraryEntry, type SoilKind, type SoilLevel, type SoilMap, type Try, bodies, colours, finishes, isRinsed } from '../model';
 import { type Plan, planJob } from '../planning';
@@ -52,15 +53,6 @@ export interface DecisionCase {
   readonly reasons: readonly AnswerReason[];
 }
 
-/** Deterministic figures of a case. */
-function random(seed: number): () => number {
-  let state = seed >>> 0 || 1;
-  return () => {
-    state = (Math.imul(state, 1664525) + 1013904223) >>> 0;
-    return state / 2 ** 32;
-  };
-}
-
 const rinses = (plan: Plan): boolean => plan.zones.some(({ treatment, zone }) => treatment !== 'leave' && zone.cleanliness <= 2 && isRinsed(treatment));
 
 export const decisionIn = (plan: Plan): Decision =>
@@ -69,7 +61,7 @@ export const decisionIn = (plan: Plan): Decision =>
 /** A car at a place, with the kit of the library. */
 function jobOf({ card, library, date, seed }: DecisionAsked): Job {
   const family: Family = families[card];
-  const draw = random(seed);
+  const draw = randomLcg(seed);
   const any = <T>(list: readonly T[]): T => list[Math.floor(draw() * list.length)]!;
   const base = newJob(`practice-${seed}`, date, library);
   const body = any(bodies.filter((one) => one !== 'motorcycle'));

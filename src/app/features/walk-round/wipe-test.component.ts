@@ -5,7 +5,7 @@ import { Checkbox } from 'primeng/checkbox';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
 import {
-  type OfPicture, type WipeMeasured, type WipedKind, addPicture, levelOfLoad, loadOfLevel, measure, plainScene, renderTowel, resolveAssumptions, soilOn, wipedKinds,
+  type OfPicture, type WipeMeasured, type WipedKind, addPicture, levelOfLoad, measure, onTowelByLevel, onTowelByScale, plainScene, renderTowel, resolveAssumptions, soilOn, wipedKinds,
 } from '@esmero/core';
 import { type Calibration, type ZoneId, soilLevels } from '@esmero/model';
 import { capital, eyeText, levelName, pictureFaultText, roughly, soilName, zoneName } from '@esmero/messages';
@@ -191,11 +191,11 @@ export class WipeTestComponent {
 
   protected byScale(): void {
     const grams = this.weighed();
-    if (grams !== null) this.calibrate('scale', grams / this.sideM2());
+    if (grams !== null) this.calibrate('scale', onTowelByScale(grams, this.sideM2()));
   }
 
   protected byLevel(level: (typeof soilLevels)[number]): void {
-    this.calibrate('levels', (loadOfLevel(level, this.assumptions()) * this.patchM2() * this.assumptions().wipePickUp) / this.sideM2());
+    this.calibrate('levels', onTowelByLevel(level, this.patchM2(), this.sideM2(), this.assumptions()));
   }
 
   private calibrate(by: Calibration['by'], onTowelGm2: number): void {
