@@ -10,6 +10,7 @@ import { TABS } from '../state/ports';
 import { isKeptAside } from '../state/rescue';
 import { settingsActions, settingsFeature } from '../state/settings';
 import { collectionActions, collectionFeature } from '../state/collection';
+import { Unsent } from '../state/unsent';
 import { ConfirmComponent } from './confirm.component';
 import { NoticesComponent } from './notices.component';
 import { places } from './places';
@@ -39,6 +40,7 @@ export class AppComponent {
   private readonly state = inject(State);
   private readonly document = inject(DOCUMENT);
   private readonly messages = inject(MessageService);
+  private readonly unsent = inject(Unsent);
 
   protected readonly english = this.state.selectSignal(settingsFeature.selectEnglish);
   protected readonly keeping = this.state.selectSignal(collectionFeature.selectKeeping);
@@ -66,13 +68,14 @@ export class AppComponent {
 
   protected flush(): void {
     this.state.dispatch(deskActions.flush());
+    this.unsent.leaveBehind();
   }
 
   /** The page is not closed over something unsaved without a word. */
   protected ask(event: BeforeUnloadEvent): void {
     this.flush();
-    // An item or a movement that is just being written is in no rescue.
-    if (this.writing() > 0) event.preventDefault();
+    // What moves or deletes whole jobs cannot be sent again.
+    if (this.writing() > this.unsent.leaveBehind()) event.preventDefault();
     const { job, saving, past } = this.desk();
     if (!job) return;
     // Saving is under way, and if it is cut off the next page finds the job: nobody needs to be asked.

@@ -10,6 +10,7 @@ import { deskFeature } from './desk';
 import { PLANNING, STORE, TABS } from './ports';
 import { SEEDED, WITHOUT_PAST } from './seeded';
 import { collectionActions, collectionFeature } from './collection';
+import { Unsent } from './unsent';
 
 async function contents(store: Store) {
   const [library, jobs, movements] = await Promise.all([store.library(), store.briefs(), store.movements()]);
@@ -46,11 +47,14 @@ const isOfLibrary = ({ kind }: LibraryEntry): boolean => (libraryKinds as readon
 
 /** Items are saved one after the other: each is compared with what the last one left. */
 export const writeEntry = createEffect(
-  (actions = inject(Actions), store = inject(STORE)) =>
+  (actions = inject(Actions), store = inject(STORE), unsent = inject(Unsent)) =>
     actions.pipe(
       ofType(collectionActions.putEntry),
-      concatMap(async ({ entry, base }) => {
+      tap((action) => unsent.add(action)),
+      concatMap(async (action) => {
+        const { entry, base } = action;
         const saved = await (await store).saveEntry(entry, base);
+        unsent.done(action);
         switch (saved.kind) {
           case 'saved':
             return collectionActions.entrySaved({ stored: saved.stored });
@@ -66,9 +70,21 @@ export const writeEntry = createEffect(
   { functional: true },
 );
 
+/** What a page before this one could not send any more goes now, as if it were changed here. */
+export const sendUnsent = createEffect(
+  (actions = inject(Actions), unsent = inject(Unsent)) =>
+    actions.pipe(
+      ofType(collectionActions.loaded),
+      filter(({ keeping }) => keeping === 'for-good'),
+      take(1),
+      mergeMap(() => from(unsent.takeUp())),
+    ),
+  { functional: true },
+);
+
 /** Every other write. */
 export const writeChanges = createEffect(
-  (actions = inject(Actions), store = inject(STORE)) =>
+  (actions = inject(Actions), store = inject(STORE), unsent = inject(Unsent)) =>
     actions.pipe(
       ofType(collectionActions.deleteEntry, collectionActions.addJob, collectionActions.archiveJobs, collectionActions.deleteJobs, collectionActions.post),
       mergeMap(async (action) => {
@@ -84,8 +100,12 @@ export const writeChanges = createEffect(
             return outcome(await kept.archiveJobs(action.ids, action.archived), collectionActions.written());
           case collectionActions.deleteJobs.type:
             return outcome(await kept.deleteJobs(action.ids), collectionActions.written());
-          case collectionActions.post.type:
-            return outcome(await kept.post(action.movements), collectionActions.posted());
+          case collectionActions.post.type: {
+            unsent.add(action);
+            const posted = await kept.post(action.movements);
+            unsent.done(action);
+            return outcome(posted, collectionActions.posted());
+          }
         }
       }),
     ),
@@ -155,13 +175,13 @@ export const fillLog = createEffect(
   { functional: true },
 );
 
-/** What is shown after a write is what was kept; what was posted is shown already, unless something else was fetched meanwhile. */
+/** What is shown after a write is what was kept; what was posted or put is shown already, unless something else was fetched meanwhile. */
 export const reloadAfterWrite = createEffect(
   (actions = inject(Actions), state = inject(State)) =>
     actions.pipe(
-      ofType(collectionActions.written, collectionActions.posted, collectionActions.entrySaved, collectionActions.problem),
-      concatLatestFrom(() => state.select(collectionFeature.selectStale)),
-      filter(([{ type }, stale]) => type === collectionActions.written.type || type === collectionActions.problem.type || stale),
+      ofType(collectionActions.loaded, collectionActions.written, collectionActions.posted, collectionActions.entrySaved, collectionActions.entryConflict, collectionActions.problem),
+      concatLatestFrom(() => state.select(collectionFeature.selectShelfState)),
+      filter(([{ type }, { stale, writing }]) => type === collectionActions.written.type || type === collectionActions.problem.type || (stale && writing === 0)),
       map(() => collectionActions.load()),
     ),
   { functional: true },

@@ -2,6 +2,7 @@ import { type EntityState, createEntityAdapter } from '@ngrx/entity';
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
 import type { Job, LibraryEntry, Movement } from '@esmero/model';
 import { briefOf, entryId } from '@esmero/kept';
+import { same, unstamped } from '@esmero/records';
 import type { Keeping, StoredBrief, StoredEntry, StoredJob } from '@esmero/store';
 
 /** Two people have changed the same fields of an item: one of them is asked. */
@@ -22,7 +23,9 @@ export interface CollectionState {
   readonly moves: EntityState<Movement>;
   /** Writes that are under way. */
   readonly writing: number;
-  /** What was fetched while a write was under way may lack it: fetched again afterwards. */
+  /** Something was written since the last fetch began: what that brings may lack it. */
+  readonly touched: boolean;
+  /** What is shown may lack something: fetched again once all is written. */
   readonly stale: boolean;
   readonly conflict: EntryConflict | null;
   readonly problem: string | null;
@@ -72,6 +75,7 @@ const initial: CollectionState = {
   briefs: briefAdapter.getInitialState(),
   moves: moveAdapter.getInitialState(),
   writing: 0,
+  touched: false,
   stale: false,
   conflict: null,
   problem: null,
@@ -82,10 +86,11 @@ export const collectionFeature = createFeature({
   name: 'shelf',
   reducer: createReducer(
     initial,
+    on(collectionActions.load, (state): CollectionState => ({ ...state, touched: state.writing > 0 })),
     on(collectionActions.loaded, (state, { keeping, library, jobs, movements }): CollectionState => {
-      const stale = state.writing > 0;
-      const kept = stale && state.ready ? state : { entries: entryAdapter.setAll([...library], state.entries), moves: moveAdapter.setAll([...movements], state.moves) };
-      return { ...state, ready: true, keeping, briefs: briefAdapter.setAll([...jobs], state.briefs), entries: kept.entries, moves: kept.moves, stale, unreadable: null };
+      if (state.touched && state.ready) return { ...state, stale: true, unreadable: null };
+      const [entries, briefs, moves] = [entryAdapter.setAll([...library], state.entries), briefAdapter.setAll([...jobs], state.briefs), moveAdapter.setAll([...movements], state.moves)];
+      return { ...state, ready: true, keeping, entries, briefs, moves, stale: state.touched, unreadable: null };
     }),
     on(collectionActions.unreadable, (state, { message }): CollectionState => ({ ...state, unreadable: message })),
     on(collectionActions.listed, (state, { stored }): CollectionState => {
@@ -94,19 +99,26 @@ export const collectionFeature = createFeature({
       // Archived or not, it stays: saving does not change that.
       const brief = { ...briefOf(stored), archived: known?.archived ?? stored.archived };
       const others = briefAdapter.removeOne(stored.id, state.briefs);
-      return { ...state, briefs: { ids: [stored.id, ...(others.ids as string[])], entities: { ...others.entities, [stored.id]: brief } } };
+      return { ...state, touched: true, briefs: { ids: [stored.id, ...(others.ids as string[])], entities: { ...others.entities, [stored.id]: brief } } };
     }),
     // Shown at once, so that a second tap counts with the first; what could not be kept goes again.
     on(collectionActions.post, (state, { movements }): CollectionState => ({ ...state, moves: moveAdapter.addMany([...movements], state.moves) })),
+    on(collectionActions.putEntry, (state, { entry }): CollectionState => ({ ...state, entries: entryAdapter.upsertOne({ revision: 0, ...unstamped, ...state.entries.entities[entryId(entry)], ...entry } as StoredEntry, state.entries) })),
     on(
       ...[collectionActions.putEntry, collectionActions.deleteEntry, collectionActions.addJob, collectionActions.archiveJobs, collectionActions.deleteJobs, collectionActions.moveJob, collectionActions.rescueAll, collectionActions.post],
-      (state): CollectionState => ({ ...state, writing: state.writing + 1 }),
+      (state): CollectionState => ({ ...state, writing: state.writing + 1, touched: true }),
     ),
     on(
       ...[collectionActions.written, collectionActions.posted, collectionActions.problem, collectionActions.entrySaved, collectionActions.entryConflict],
       (state): CollectionState => ({ ...state, writing: Math.max(0, state.writing - 1) }),
     ),
-    on(collectionActions.entrySaved, (state, { stored }): CollectionState => ({ ...state, entries: entryAdapter.upsertOne(stored, state.entries) })),
+    on(collectionActions.entrySaved, (state, { stored }): CollectionState => {
+      // A change that came since is on its way, and stays in sight.
+      if (state.writing > 0) return { ...state, stale: true };
+      const shown = state.entries.entities[entryId(stored)];
+      // A form that shows the very item goes on with it.
+      return { ...state, entries: entryAdapter.upsertOne(shown && same(shown.item, stored.item) ? ({ ...stored, item: shown.item } as StoredEntry) : stored, state.entries) };
+    }),
     on(collectionActions.entryConflict, (state, { mine, theirs, fields }): CollectionState => ({
       ...state,
       entries: entryAdapter.upsertOne(theirs, state.entries),
