@@ -22,6 +22,7 @@ export const rooms = [
   { room: 'src/app/theme', uses: [] },
   { room: 'src/app/state', uses: ['core', 'records', 'migrations', 'exchange', 'messages', 'frame', 'kept', 'store', 'transfer', 'worker', 'demo'] },
   { room: 'src/app/ui', uses: ['core', 'records', 'exchange', 'messages', 'papers'] },
+  { room: 'src/app/measuring', uses: ['core', 'records', 'messages'] },
   { room: 'src/app/features', uses: ['core', 'records', 'exchange', 'messages', 'papers', 'store', 'transfer', 'worker'] },
   { room: 'src/app/shell', uses: ['core', 'records', 'messages', 'frame', 'kept', 'store', 'worker'] },
   { room: 'server', uses: ['core', 'exchange'] },
@@ -36,6 +37,7 @@ const doors = [...ground, 'core', 'records', 'migrations', 'exchange', 'transfer
 const above = {
   'src/app/state': ['**/ui/**', '**/features/**', '**/shell/**'],
   'src/app/ui': ['**/state/**', '**/features/**', '**/shell/**'],
+  'src/app/measuring': ['**/features/**', '**/shell/**'],
   'src/app/features': ['**/shell/**'],
 };
 
@@ -62,7 +64,7 @@ const importRule = ({ room, uses }, files = `${room}/**/*.ts`) => ({
               .filter((pattern) => room !== 'src/core' || pattern === '**/src/**'),
             message: 'Other rooms are entered by their alias, @esmero/….',
           },
-          ...(room === 'src/app/features' && !files.includes('spec')
+          ...(['src/app/features', 'src/app/measuring'].includes(room) && !files.includes('spec')
             ? [{ group: ['**/state/ports', '**/state/weather'], message: 'Store, worker and weather are the state’s: ask one of its desks.' }]
             : []),
           ...(room === 'src/app/features'

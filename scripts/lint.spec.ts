@@ -25,6 +25,8 @@ describe('the import rules of the architecture', () => {
     ['src/app/ui/x.ts', "import '@esmero/store';"],
     ['src/app/features/mix/x.ts', "import '../site/site.stage';"],
     ['src/app/features/mix/x.ts', "import '../../shell/routes';"],
+    ['src/app/measuring/x.ts', "import '../features/mix/mix.stage';"],
+    ['src/app/measuring/x.ts', "import '../state/ports';"],
     ['server/x.ts', "import '@esmero/worker';"],
     ['src/core/x.ts', "import '@esmero/core/plan';"],
     ['e2e/x.ts', "import '../src/core';"],

@@ -47,11 +47,11 @@ export { carsOf, doneOn, dueState, isInTime, newVisit, visitDay } from './client
 export type { CarVisits, Due, DueBand, DueCar, DueState } from './clients';
 export { billOf, invoiceOf, numbersOf, priceOf, quoteOf, seasonMethods, takesOf, usualBusiness } from './price';
 export type { CarsPrice, QuoteAnswer, QuoteAsked, Season, SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
-export { onTowelByLevel, onTowelByScale, plainProof, plainScene, renderProof, renderTowel, wipedKinds } from './eye';
+export { marksIn, onTowelByLevel, onTowelByScale, plainProof, plainScene, renderProof, renderTowel, wipedKinds } from './eye';
 export type { Counted, Gauge, PictureFault, Point, ProofAsked, ProofFault, Raster, SideMeasured, SideVerdict, WipeMeasured, WipedKind } from './eye';
 export {
   dealTry, deals, deckStanding, decisionCards, decisionTry, decisions, eyeCurve, mixingCards, mixingTask, mixingTry, nextCard, panelCards, panelOf,
-  panelTry, pouringOrders, renderPanel, sessionMs, strengthError, triesOf, usesEye, withEye, withoutEye,
+  panelTry, pouringOrders, practiceVessel, renderPanel, sessionMs, strengthError, triesOf, usesEye, withEye, withoutEye,
 } from './practice';
 export type { Deal, Decision, DecisionAsked, EyeCurve, InHand, MixingTask, MixingTwist, PanelAngle, PanelCard, PanelLight, PanelScene, PouringOrder } from './practice';
 export { studies } from './questions';

@@ -3,6 +3,7 @@ import { type Day, dayAfter, daysBetween } from '@esmero/units';
 import { placed } from './dates';
 import { business, clients } from './clients';
 import { harbourSetUp, harbourVan } from './day';
+import { helperOn } from './eye';
 import { dealerSetUp } from './lot';
 import { jobs } from './jobs';
 import { movements } from './stock';
@@ -39,12 +40,15 @@ export function demoOn(today: Day): Collection {
   const last = movements.at(-1)!.at;
   const days = daysBetween(new Date(last).toISOString().slice(0, 10), today) - 1;
   const moved = movements.map((one) => ({ ...one, at: one.at + days * DAY_MS, expiresOn: one.expiresOn && dayAfter(one.expiresOn, days) }));
+  const { sessions, calibration } = helperOn(today);
   const plans = [
     { kind: 'van', item: harbourVan },
     { kind: 'day', item: harbourSetUp(today) },
     { kind: 'lot', item: dealerSetUp(dayAfter(today, 3)) },
     ...clients.map((item) => ({ kind: 'client' as const, item })),
     { kind: 'business', item: business },
+    ...sessions.map((item) => ({ kind: 'practice' as const, item })),
+    { kind: 'calibration', item: calibration },
   ] as const;
   const library = [...demo.library, ...plans.map((one): LibraryEntry => ({ ...one, archived: false }))];
   return { ...demo, library, jobs: jobs.map((job) => placed(job, today)), movements: moved };

@@ -37,7 +37,7 @@ export const troubleHelp: Readonly<Record<Trouble, string>> = {
 
 /** Half a panel against the other, in the same light. */
 export const compareText = worded({
-  ask: 'Half-panel check: the washed panel beside the next one, in the same light. Same marks on both?',
+  ask: 'Half-panel check: the washed panel beside the next one, in the same light. Same marks on both? Not sure: two pictures under one lamp tell.',
   same: 'Same: go on',
   worse: 'New marks',
 });

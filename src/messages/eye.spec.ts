@@ -8,7 +8,7 @@ const counted = (arcs: number, streaks: number): Counted => ({ arcs, streaks, li
 
 describe('what a wipe test says', () => {
   const found: WipeMeasured = {
-    kind: 'measured', loadGm2: 2.345, low: 1.876, high: 2.987, spread: 1.2, soil: 'dust', cleanShare: 0.6, absorbed: 0.1, outline: [],
+    kind: 'measured', loadGm2: 2.345, low: 1.876, high: 2.987, spread: 1.2, soil: 'dust', absorbed: 0.1, outline: [],
     likely: [{ kind: 'dust', share: 0.82 }, { kind: 'pollen', share: 0.17 }, { kind: 'fallout', share: 0.01 }], gauge: { gm2: 11, sd: 0.2, own: 0, others: 0 },
   };
 
@@ -66,7 +66,7 @@ describe('what practice says', () => {
   });
 
   it('says how far off one was', () => {
-    expect([practiceText.mixOff(0.25), practiceText.mixOff(-0.1), practiceText.mixOff(0)]).toEqual(['The bucket is 25 % too strong.', 'The bucket is 10 % too weak.', 'The bucket is right.']);
+    expect([practiceText.mixOff(0.25), practiceText.mixOff(-0.1), practiceText.mixOff(0)]).toEqual(['The mix is 25 % too strong.', 'The mix is 10 % too weak.', 'The mix is right.']);
     expect([practiceText.panelOff(2.5), practiceText.panelOff(0.5), practiceText.panelOff(1.05)]).toEqual(['You gave 2.5 times as much.', 'You gave 50 % less.', 'You gave just about that.']);
     expect(practiceText.left(125)).toBe('2:05 left');
   });

@@ -1,5 +1,5 @@
 import { type CalibrationWay } from '@esmero/model';
-import type { Counted, Gauge, PictureFault, ProofFault, SideMeasured, SideVerdict, WipeMeasured } from '@esmero/core';
+import { type Counted, type Gauge, type PictureFault, type ProofFault, type SideMeasured, type SideVerdict, type WipeMeasured, marksIn } from '@esmero/core';
 import { worded } from './english';
 import { fixed } from './units';
 import type { Units } from './units';
@@ -81,16 +81,16 @@ export const proofFaultText: Readonly<Record<ProofFault, string>> = worded({
   'no-lamp': 'No lamp is mirrored in the panel. Hold one lamp so that its light shows in the middle of the picture.',
 });
 
-const marksOf = ({ arcs, streaks }: Counted): number => arcs + streaks;
-const so = (one: Counted): string => `${marksOf(one)} (${one.arcs} arcs, ${one.streaks} streaks)`;
+const so = (one: Counted): string => `${marksIn(one)} (${one.arcs} arcs, ${one.streaks} streaks)`;
 
 /** Two pictures of one panel under one lamp. */
 export const proofText = worded({
   lead: 'One panel, one lamp mirrored in it, two written strips of tape beside the spot: a picture before it is touched, one after.',
   simulated: 'Simulated: a panel under a lamp.',
+  first: 'Picture before, for the half-panel proof',
   counted: (before: Counted, after: Counted, doubt: number): string => `Before ${so(before)}, after ${so(after)}; each may be off by ${doubt}.`,
   verdict: (before: Counted, after: Counted, doubt: number): string => {
-    const more = marksOf(after) - marksOf(before);
+    const more = marksIn(after) - marksIn(before);
     if (more > 2 * doubt) return `${more} more than before: stop, look at towel and mix, and go on with more care.`;
     return more < -2 * doubt ? `${-more} fewer than before.` : 'No more than before, as far as these pictures tell.';
   },

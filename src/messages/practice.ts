@@ -41,7 +41,7 @@ export const practiceText = worded({
     `${due === 0 ? 'Nothing due' : `${due} due`}, ${fresh === 0 ? 'nothing new' : `${fresh} new`}, ${held} held for a week or more`,
   left: (seconds: number): string => `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')} left`,
   over: 'Ten minutes are over. Stop here, or finish the round.',
-  score: (right: number, all: number): string => `${right} of ${all} right`,
+  score: (right: number, all: number): string => (all === 0 ? '' : `${right} of ${all} right · `),
   lately: (right: number, all: number): string => `lately ${right} of ${all} right`,
   panelSeen: (light: PanelLight, angle: PanelAngle, paint: string): string => `${paint} paint ${panelLightName[light]}, ${panelAngleName[angle]}; 30 cm across`,
   panelTruth: (kind: SoilKind, level: SoilLevel, load: string): string => `It is ${soilName[kind]}, level ${level} (${levelName[level]}): ${load}.`,
@@ -49,7 +49,7 @@ export const practiceText = worded({
   ...mixing,
   mixTruth: (task: MixingTask, u: Units): string =>
     `${u.volume(task.productMl)} of product (${fixed(task.productMl / task.capMl, 1)} of your caps) for ${u.volume(task.volumeMl - task.inItMl)} of new mix: 1 to ${fixed(task.notations.waterParts, task.notations.waterParts < 20 ? 1 : 0)}.`,
-  mixOff: (error: number): string => (Math.abs(error) < 0.01 ? 'The bucket is right.' : `The bucket is ${fixed(Math.abs(100 * error))} % too ${error > 0 ? 'strong' : 'weak'}.`),
+  mixOff: (error: number): string => (Math.abs(error) < 0.01 ? 'The mix is right.' : `The mix is ${fixed(Math.abs(100 * error))} % too ${error > 0 ? 'strong' : 'weak'}.`),
   waterFirst: 'Water goes in first: product first foams, and what is measured is foam.',
   took: (seconds: number): string => `It took ${fixed(seconds)} s.`,
   hand: (inHand: InHand | null): string => (inHand === null ? 'There is no towel in your hand yet.' : `Towel ${inHand.towel}, side ${inHand.side} of ${inHand.fold}, ${fixed(100 * inHand.fullness)} % full.`),

@@ -12,6 +12,8 @@ export type KeptPicture = { readonly key: string } | { readonly problem: string 
 export interface Pictures {
   /** Addresses by key. */
   readonly urls: Signal<Readonly<Record<string, string>>>;
+  /** One that was kept; null where it is kept elsewhere. */
+  kept(key: string): Promise<Blob | null>;
   keep(file: Blob): Promise<KeptPicture>;
 }
 
@@ -35,6 +37,7 @@ export function picturesOf(keys: Signal<readonly string[]>): Pictures {
   inject(DestroyRef).onDestroy(forget);
   return {
     urls: urls.asReadonly(),
+    kept: async (key) => (await (await store).photo(key)) ?? null,
     async keep(file) {
       const small = await scaledDown(file).catch(() => null);
       if (!small) return { problem: storeText.noPicture };

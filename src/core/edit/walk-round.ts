@@ -26,8 +26,12 @@ export const dropPicture = (job: Job, id: string): Job => ({
   proofs: job.proofs.filter(({ before, after }) => before !== id && after !== id),
 });
 
-/** Keeps a half-panel proof with its two pictures. */
-export const keepProof = (job: Job, proof: Proof, pictures: readonly [Picture, Picture]): Job => ({ ...job, pictures: [...job.pictures, ...pictures], proofs: [...job.proofs, proof] });
+/** Keeps a half-panel proof with its two pictures, of which the job may have the first already. */
+export const keepProof = (job: Job, proof: Proof, pictures: readonly [Picture, Picture]): Job => ({
+  ...job,
+  pictures: [...job.pictures.filter(({ id }) => pictures.every((one) => one.id !== id)), ...pictures],
+  proofs: [...job.proofs, proof],
+});
 
 /** Signed for the condition of the car; null takes it back. */
 export const sign = (job: Job, signed: Signature | null): Job => ({ ...job, signed });

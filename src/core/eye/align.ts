@@ -26,9 +26,8 @@ export interface Pair {
 export interface Aligned {
   /** From the first picture to the second. */
   readonly homography: Homography;
+  /** Pairs of corners that it lays on each other. */
   readonly inliers: number;
-  /** Root mean square of what is left between them, pixels. */
-  readonly offPx: number;
 }
 
 const MOST_CORNERS = 260;
@@ -167,7 +166,5 @@ export function aligned(one: Grey, other: Grey): Aligned | null {
   }
   if (best.length < FEWEST) return null;
   const homography = through(best, one.width);
-  if (!homography) return null;
-  const squares = best.reduce((sum, pair) => sum + offOf(homography, pair) ** 2, 0);
-  return { homography, inliers: best.length, offPx: Math.sqrt(squares / best.length) };
+  return homography && { homography, inliers: best.length };
 }

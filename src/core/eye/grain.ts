@@ -1,6 +1,7 @@
 import type { Illumination } from './illumination';
 import { absorption, steepness } from './kubelka-munk';
 import type { Light } from './raster';
+import { inSquares } from './squares';
 
 /** Squares so wide that neither blur nor the camera's noise matters in them, pixels. */
 const SQUARE = 4;
@@ -24,18 +25,11 @@ export interface GrainScale {
  * too little of the mark can be read.
  */
 export function grainMass(light: Light, { pixels, reflectance }: Pick<Illumination, 'pixels' | 'reflectance'>, { gaugeGm2, pixelM2 }: GrainScale): number | null {
-  const across = Math.ceil(light.width / SQUARE);
-  const squares = across * (Math.ceil(light.height / SQUARE) + 1);
-  const [sums, counts] = [new Float32Array(squares), new Uint8Array(squares)];
-  pixels.forEach((at, i) => {
-    const square = Math.floor(Math.floor(at / light.width) / SQUARE) * across + Math.floor((at % light.width) / SQUARE);
-    sums[square]! += reflectance[1][i]!;
-    counts[square]!++;
-  });
-  const meanAt = (square: number): number => (counts[square] === SQUARE * SQUARE ? sums[square]! / counts[square]! : NaN);
+  const { across, counts, sums } = inSquares(light, pixels, [reflectance[1]], SQUARE);
+  const meanAt = (square: number): number => (counts[square] === SQUARE * SQUARE ? sums[0]![square]! / counts[square]! : NaN);
   const marked: (readonly [own: number, around: number])[] = [];
   let [clean, weave] = [0, 0];
-  for (let square = across; square < squares - across; square++) {
+  for (let square = across; square < counts.length - across; square++) {
     const own = meanAt(square);
     const around = (meanAt(square - 1) + meanAt(square + 1) + meanAt(square - across) + meanAt(square + across)) / 4;
     if (Number.isNaN(own + around)) continue;

@@ -2,7 +2,7 @@ import { type Grey, type Homography, aligned, mapped } from './align';
 import { type Line, linesIn } from './lines';
 import type { Point } from './outline';
 import { type Light, type Raster, brightness, inLight } from './raster';
-import type { Study } from './study';
+import type { Study } from '../studies';
 
 /** Lines in one picture, of the part that both show. */
 export interface Counted {
@@ -12,6 +12,9 @@ export interface Counted {
   readonly lines: readonly (readonly Point[])[];
 }
 
+/** Fine lines of either kind. */
+export const marksIn = ({ arcs, streaks }: Pick<Counted, 'arcs' | 'streaks'>): number => arcs + streaks;
+
 export type ProofAnswer =
   | {
       readonly kind: 'counted';
@@ -19,9 +22,6 @@ export type ProofAnswer =
       readonly after: Counted;
       /** Either count may be off by so many. */
       readonly doubt: number;
-      /** Corners of the first picture in the second, as shares. */
-      readonly corners: readonly Point[];
-      readonly inliers: number;
     }
   | { readonly kind: 'refused'; readonly fault: ProofFault };
 
@@ -124,10 +124,5 @@ export function* halfPanelProof({ before, after }: ProofAsked): Study<ProofAnswe
   const hangs = Math.max(...([0, 1] as const).map((i) => Math.abs(lax[i].length - strict[i].length) / 2));
   const most = Math.max(usual[0].length, usual[1].length);
   const chance = Math.hypot(0.5 * Math.sqrt(most), CROWDED * most);
-  const { width, height } = one;
-  const corners = [{ x: 0, y: 0 }, { x: width, y: 0 }, { x: width, y: height }, { x: 0, y: height }].map((corner) => mapped(found.homography, corner));
-  return {
-    kind: 'counted', before: counted(usual[0], one), after: counted(usual[1], other), doubt: Math.max(1, Math.round(Math.hypot(hangs, chance))),
-    corners: corners.map(({ x, y }) => ({ x: x / other.width, y: y / other.height })), inliers: found.inliers,
-  };
+  return { kind: 'counted', before: counted(usual[0], one), after: counted(usual[1], other), doubt: Math.max(1, Math.round(Math.hypot(hangs, chance))) };
 }

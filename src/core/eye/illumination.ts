@@ -1,4 +1,5 @@
 import { type Channel, type Light, type Rgb, channels } from './raster';
+import { inSquares } from './squares';
 import { type Outline, quantileOf, scaled, within } from './outline';
 import { solved } from './solve';
 
@@ -113,18 +114,10 @@ function cleanOf(green: Float32Array): Pick<Illumination, 'clean' | 'grain'> {
 
 /** What is left of the scatter in means over squares: light that the surface does not follow. */
 function unevennessOf(light: Light, pixels: readonly number[], green: Float32Array, clean: Uint8Array): number {
-  const across = Math.ceil(light.width / SQUARE);
-  const squares = new Float32Array(3 * across * Math.ceil(light.height / SQUARE));
-  pixels.forEach((at, i) => {
-    const square = 3 * (Math.floor(Math.floor(at / light.width) / SQUARE) * across + Math.floor((at % light.width) / SQUARE));
-    squares[square]! += green[i]!;
-    squares[square + 1]!++;
-    squares[square + 2]! += clean[i]!;
-  });
+  const { counts, sums } = inSquares(light, pixels, [green, clean], SQUARE);
   const means: number[] = [];
-  for (let square = 0; square < squares.length; square += 3) {
-    const count = squares[square + 1]!;
-    if (count === SQUARE * SQUARE && squares[square + 2]! > 0.95 * count) means.push(squares[square]! / count - 1);
-  }
+  counts.forEach((count, square) => {
+    if (count === SQUARE * SQUARE && sums[1]![square]! > 0.95 * count) means.push(sums[0]![square]! / count - 1);
+  });
   return means.length < 4 ? 0.01 : Math.sqrt(means.reduce((sum, one) => sum + one * one, 0) / means.length);
 }

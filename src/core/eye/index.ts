@@ -1,6 +1,6 @@
 export { onTowelByLevel, onTowelByScale } from './calibration';
 export type { Gauge } from './calibration';
-export { halfPanelProof } from './half-panel-proof';
+export { halfPanelProof, marksIn } from './half-panel-proof';
 export type { Counted, ProofAnswer, ProofAsked, ProofFault } from './half-panel-proof';
 export type { PictureFault } from './picture-faults';
 export type { Point } from './outline';

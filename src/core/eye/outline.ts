@@ -5,13 +5,13 @@ export interface Point {
   readonly y: number;
 }
 
-/** The towel in the picture: a convex outline in pixels, and how bright its clean cloth and what lies round it are. */
+/** The towel in the picture: a convex outline in pixels. */
 export interface Outline {
   readonly points: readonly Point[];
   /** Square pixels. */
   readonly area: number;
   readonly centre: Point;
-  readonly clean: number;
+  /** How bright what lies round it is. */
   readonly around: number;
 }
 
@@ -165,7 +165,7 @@ export function findOutline(light: Light): Outline | NoOutline {
   if (area < LEAST_SHARE * light.width * light.height) return 'no-towel';
   if (touching > 2) return 'cut-off';
   if (area < SQUARENESS * boxArea(points)) return 'no-towel';
-  return { points, area, centre: centroid(points), clean, around };
+  return { points, area, centre: centroid(points), around };
 }
 
 /** The same outline, each point at this share of its distance from the centre. */

@@ -73,7 +73,7 @@ export function edgeBlur(light: Light, outline: Outline): number {
 }
 
 /** Share of the towel that is clean. */
-export const cleanShare = ({ clean }: Pick<Illumination, 'clean'>): number => clean.reduce((sum, one) => sum + one, 0) / Math.max(1, clean.length);
+const cleanShare = ({ clean }: Pick<Illumination, 'clean'>): number => clean.reduce((sum, one) => sum + one, 0) / Math.max(1, clean.length);
 
 /** What makes a picture useless before anything is measured in it; null where nothing does. */
 export function faultOf(light: Light, outline: Outline, on: Illumination, wholeRim: boolean): PictureFault | null {

@@ -5,7 +5,7 @@ import { dyeFrom, withoutDye } from './dye';
 import { expected, isWiped } from './soil-optics';
 import type { Raster } from './raster';
 import { type MarkLooks, foreignness, FOREIGN, likelyKinds } from './likely-kind';
-import type { Study } from './study';
+import type { Study } from '../studies';
 import { type Refused, absorbedBy, readTowel } from './towel-read';
 
 export interface SideAsked {

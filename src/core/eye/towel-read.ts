@@ -3,7 +3,8 @@ import { absorption, steepness } from './kubelka-munk';
 import { type Outline, type Point, findOutline } from './outline';
 import { type PictureFault, faultOf } from './picture-faults';
 import { type Light, type Raster, type Rgb, channels, inLight } from './raster';
-import type { Study } from './study';
+import { inSquares } from './squares';
+import type { Study } from '../studies';
 
 /** A towel found in a picture, with the light on it evened out. */
 export interface TowelRead {
@@ -36,28 +37,21 @@ export interface Absorbed {
 
 /** Means over squares of the towel, so that noise is averaged in light and not on the bent curve. */
 export function absorbedBy({ light, outline, on }: TowelRead): Absorbed {
-  const across = Math.ceil(light.width / SQUARE);
-  const squares = new Float32Array(4 * across * Math.ceil(light.height / SQUARE));
-  on.pixels.forEach((at, i) => {
-    const square = 4 * (Math.floor(Math.floor(at / light.width) / SQUARE) * across + Math.floor((at % light.width) / SQUARE));
-    for (const c of channels) squares[square + c]! += on.reflectance[c][i]!;
-    squares[square + 3]!++;
-  });
+  const squares = inSquares(light, on.pixels, on.reflectance, SQUARE);
   const sums = [0, 0, 0];
   let [slope, dark] = [0, 0];
   // Of the whole side: its very edge was left out, and is clean.
   const count = outline.area;
-  for (let square = 0; square < squares.length; square += 4) {
-    const n = squares[square + 3]!;
-    if (n === 0) continue;
+  squares.counts.forEach((n, square) => {
+    if (n === 0) return;
     for (const c of channels) {
       // Clean cloth scatters to both sides: what is brighter than clean takes off as much as what is darker puts on.
-      const mean = squares[square + c]! / n;
+      const mean = squares.sums[c]![square]! / n;
       sums[c]! += (mean > 1 ? -absorption(2 - mean) : absorption(mean)) * n;
       if (mean < 0.97) slope += (steepness(mean) * n) / 3;
     }
-    if (squares[square + 1]! / n < DARKEST) dark += n;
-  }
+    if (squares.sums[1]![square]! / n < DARKEST) dark += n;
+  });
   return { rgb: sums.map((sum) => Math.max(0, sum / count)) as unknown as Rgb, slope: slope / count, dark: dark / on.pixels.length };
 }
 

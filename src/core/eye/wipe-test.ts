@@ -5,10 +5,10 @@ import { withoutDye } from './dye';
 import { grainMass } from './grain';
 import { FOREIGN, type Likely, type MarkLooks, foreignness, likelyKinds } from './likely-kind';
 import type { Point } from './outline';
-import { type PictureFault, cleanShare } from './picture-faults';
+import type { PictureFault } from './picture-faults';
 import type { Raster } from './raster';
 import { type WipedKind, expected, isWiped } from './soil-optics';
-import type { Study } from './study';
+import type { Study } from '../studies';
 import { type Refused, type TowelRead, absorbedBy, outlineIn, readTowel } from './towel-read';
 
 /** What the picture itself cannot tell. */
@@ -42,8 +42,6 @@ export interface WipeMeasured {
   readonly absorbed: number;
   /** Where the towel was found, as shares of the picture's width and height. */
   readonly outline: readonly Point[];
-  /** Share of the side that is clean. */
-  readonly cleanShare: number;
 }
 
 export type WipeAnswer = WipeMeasured | Refused;
@@ -91,7 +89,6 @@ function measured(towel: TowelRead, asked: WipeAsked): WipeAnswer {
   return {
     kind: 'measured', loadGm2: middle, low, high, spread: Math.exp(Math.log(high / low) / (2 * Z)),
     soil: wiped[0]!.kind, likely, gauge: parts[0]!.gauge, absorbed, outline: outlineIn(towel),
-    cleanShare: cleanShare(on),
   };
 }
 

@@ -4,7 +4,7 @@ export { dealCaseOf, decisionCards, decisionOf, decisionTry, decisions } from '.
 export type { DealCase, Decision, DecisionAsked, DecisionCase } from './decisions';
 export { eyeCurve, usesEye, withEye, withoutEye } from './eye-curve';
 export type { EyeCurve } from './eye-curve';
-export { mixingCards, mixingTask, mixingTry, pouringOrders, strengthError } from './mixing';
+export { mixingCards, mixingTask, mixingTry, pouringOrders, practiceVessel, strengthError } from './mixing';
 export type { MixingTask, MixingTwist, PouringOrder } from './mixing';
 export { renderPanel } from './panel-picture';
 export type { PanelAngle, PanelLight, PanelScene } from './panel-picture';

@@ -1,6 +1,6 @@
 import { type Dilution, type DilutionNotations, mixFor, notations, readDilution } from '../mix';
-import type { LabelReading, Try } from '../model';
-import { toNumber } from '../units';
+import type { LabelReading, Try, Vessel } from '../model';
+import { ml, toNumber } from '../units';
 
 /** Foam is mixed water first; so is a pump sprayer. Product first would foam over and be measured wrong. */
 export const pouringOrders = ['water', 'product'] as const;
@@ -60,6 +60,16 @@ export function mixingTask(card: MixingCard, random: () => number): MixingTask {
   const dilution = dilutionOf(label, reading);
   return { card, label, reading, twist, volumeMl, inItMl, capMl, labelCapMl, productMl: toNumber(mixFor(dilution, 'finalVolume', volumeMl - inItMl).productMl), notations: notations(dilution) };
 }
+
+/** What a mix of that size is made in, with its working line. */
+const vessels = [
+  { kind: 'spray-bottle', capacityMl: ml(1000), workingShare: 0.95 },
+  { kind: 'pump-sprayer', capacityMl: ml(7000), workingShare: 0.75 },
+  { kind: 'bucket', capacityMl: ml(15_000), workingShare: 0.7 },
+] as const satisfies readonly Pick<Vessel, 'kind' | 'capacityMl' | 'workingShare'>[];
+
+/** The smallest that holds it below its working line, the last where none does. */
+export const practiceVessel = (volumeMl: number): (typeof vessels)[number] => vessels.find(({ capacityMl, workingShare }) => volumeMl <= capacityMl * workingShare) ?? vessels[2];
 
 /** Off by more than this is not right: a tenth of the product (judged). */
 const TOLERANCE = 0.1;

@@ -12,7 +12,7 @@ import { zonesIn } from '../vehicle';
 import { dealTry, dealingOf } from './dealing';
 import { decisionCards, decisionOf, decisionTry, decisions } from './decisions';
 import { eyeCurve, usesEye, withEye, withoutEye } from './eye-curve';
-import { mixingCards, mixingTask, mixingTry, strengthError } from './mixing';
+import { mixingCards, mixingTask, mixingTry, practiceVessel, strengthError } from './mixing';
 import { type PanelScene, coverOf, panelAngles, renderPanel } from './panel-picture';
 import { panelCards, panelOf, panelTry } from './panels';
 import { deckStanding, dueAt, nextCard, triesOf } from './schedule';
@@ -173,6 +173,8 @@ describe('mixing', () => {
       expect(task.productMl).toBeCloseTo(share * (task.volumeMl - task.inItMl), 6);
       if (task.twist === 'other-cap') expect(task.labelCapMl).not.toBe(task.capMl);
       if (task.twist === 'topping-up') expect(task.inItMl).toBeGreaterThan(0);
+      const vessel = practiceVessel(task.volumeMl);
+      expect(task.volumeMl).toBeLessThanOrEqual(vessel.capacityMl * vessel.workingShare);
     }
   });
 

@@ -4,6 +4,8 @@ import { worded } from '../english';
 export const runText = worded({
   noVoice: 'This device has no voice of its own: nothing is read aloud, and nothing is sent to one elsewhere.',
   twoPhones: 'Two phones',
+  sideMeter: 'Is this side full?',
+  pictureFirst: 'Picture for the half-panel proof',
   hotReady: 'Hot water is ready and measured.',
   seenTogether: (mark: string, zone: string): string => `Seen together with the client: ${mark}, ${zone}.`,
   noPlan: 'There is no plan to run. Method says what would help.',

@@ -19,7 +19,7 @@ import { PicturePairsComponent, type ShownPicture } from '../../ui/picture-pairs
 import { SignaturePadComponent } from '../../ui/signature-pad.component';
 import { signatureSvg } from '../../ui/signature-path';
 import { StudyBarComponent } from '../../ui/study-bar.component';
-import { HalfPanelComponent } from './half-panel.component';
+import { HalfPanelComponent } from '../../measuring/half-panel.component';
 import { type LastsRow, LastsChartComponent } from './lasts-chart.component';
 
 const parts: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];

@@ -15,8 +15,11 @@ const session: PracticeSession = {
 describe('one’s own eye', () => {
   it('is offered to a plan, used when asked, and ignored again', async () => {
     const { element, press, settle, job } = await show(OwnEyeComponent);
+    const eye = TestBed.inject(EyeDesk);
+    eye.pick('Ada');
+    await settle();
     expect(element.textContent?.trim()).toBe('');
-    TestBed.inject(EyeDesk).keep(session);
+    eye.keep(session);
     await settle();
     expect(element.textContent).toContain('your eye reads low');
     expect(job.job()!.choices.assumptions.eyeFactor).toBeUndefined();

@@ -1,29 +1,39 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { Button, ButtonDirective } from 'primeng/button';
-import { type Deal, type DecisionAsked, dealTry, deals } from '@esmero/core';
-import type { LibraryEntry, Try } from '@esmero/model';
+import { type Deal, type DecisionAsked, type PlannedPass, dealTry, deals, detailsOf, zonesOf } from '@esmero/core';
+import { type LibraryEntry, type Try, views } from '@esmero/model';
 import { type Units, bodyName, capital, colourName, dealName, practiceText, roughly, soilName, zoneName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { questionOf } from '../../state/study';
 import { today } from '../../state/today';
+import { PassPictureComponent } from '../../ui/net/pass-picture.component';
+import { viewOf } from '../../ui/net/view-layout';
+import { TowelSidesComponent } from '../../ui/towel/towel-sides.component';
 import { ProgressComponent } from '../../ui/progress.component';
 import { RANDOM } from './random';
+import { VerdictComponent } from './verdict.component';
 
 /** The sides of a car's towels, dealt panel by panel and laid beside the ledger. */
 @Component({
   selector: 'esm-dealing-drill',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, ProgressComponent],
+  imports: [Button, ButtonDirective, PassPictureComponent, ProgressComponent, TowelSidesComponent, VerdictComponent],
   template: `
     @if (task(); as task) {
       <p class="soft num">{{ wording.sampled(car()) }} · {{ at() + 1 }} / {{ tasks().length }}</p>
+      <esm-pass-picture class="car" [views]="views()" [pass]="pass()" fill="plain" />
       <p class="asked num">{{ next() }}</p>
-      <p class="num">{{ wording.hand(task.inHand) }}</p>
+      <div class="hand">
+        @if (task.inHand; as hand) {
+          <esm-towel-sides [fold]="hand.fold" [now]="[hand.side]" [fullness]="hand.fullness" />
+        }
+        <p class="num">{{ wording.hand(task.inHand) }}</p>
+      </div>
       @if (done(); as done) {
-        <p class="verdict num" role="status" [class.right]="done.isRight"><i [class]="done.isRight ? 'pi pi-check' : 'pi pi-times'" aria-hidden="true"></i>{{ wording.dealTruth(task.deal, task.towel, task.side) }}</p>
+        <esm-verdict [right]="done.isRight">{{ wording.dealTruth(task.deal, task.towel, task.side) }}</esm-verdict>
         <p-button label="Next panel" icon="pi pi-arrow-right" (onClick)="go()" />
       } @else {
-        <div class="row" role="group" aria-label="What do you do">
+        <div class="large three" role="group" aria-label="What do you do">
           @for (one of deals; track one.value) {
             <button pButton type="button" severity="secondary" outlined (click)="tell(one.value)">{{ one.label }}</button>
           }
@@ -59,6 +69,15 @@ export class DealingDrillComponent {
   });
   protected readonly at = signal(0);
   protected readonly task = computed(() => this.tasks()[this.at()] ?? null);
+  /** Each side of the car once, and the panel that comes next. */
+  protected readonly views = computed(() => {
+    const vehicle = this.study.answer()?.job.vehicle;
+    return vehicle ? views.map((view) => viewOf(view, zonesOf(vehicle), detailsOf(vehicle))) : [];
+  });
+  protected readonly pass = computed((): Pick<PlannedPass, 'parts' | 'place'> => {
+    const zoneId = this.task()?.zoneId;
+    return { place: 'left', parts: zoneId ? [{ zoneId, section: 1, of: 1, share: 1 }] : [] };
+  });
   protected readonly done = signal<Try | null>(null);
   protected readonly next = computed(() => {
     const task = this.task();

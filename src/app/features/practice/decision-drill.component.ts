@@ -1,21 +1,25 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, untracked } from '@angular/core';
 import { Button, ButtonDirective } from 'primeng/button';
-import { type Decision, type DecisionAsked, decisionCards, decisionTry, decisions, nextCard } from '@esmero/core';
+import { type Decision, type DecisionAsked, decisionCards, decisionTry, decisions, nextCard, zonesOf } from '@esmero/core';
 import type { LibraryEntry, Try } from '@esmero/model';
 import { type Units, bodyName, capital, colourName, decisionName, levelName, reasonText, runoffName, soilName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { questionOf } from '../../state/study';
 import { today } from '../../state/today';
+import { CarPictureComponent } from '../../ui/net/car-picture.component';
+import { soilLooks } from '../../ui/net/looks';
 import { ProgressComponent } from '../../ui/progress.component';
 import { RANDOM } from './random';
+import { VerdictComponent } from './verdict.component';
 
 /** A car and a place: what would you do? The planner answers, with its reasons. */
 @Component({
   selector: 'esm-decision-drill',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, ProgressComponent],
+  imports: [Button, ButtonDirective, CarPictureComponent, ProgressComponent, VerdictComponent],
   template: `
     @if (study.answer(); as one) {
+      <esm-car-picture class="car" [vehicle]="one.job.vehicle" [looks]="looks()" />
       <p class="asked">{{ car() }}</p>
       <dl class="facts num">
         @for (fact of facts(); track fact.name) {
@@ -24,18 +28,15 @@ import { RANDOM } from './random';
         }
       </dl>
       @if (done(); as done) {
-        <div class="verdict" role="status" [class.right]="done.isRight">
-          <i [class]="done.isRight ? 'pi pi-check' : 'pi pi-times'" aria-hidden="true"></i>
-          <div>
-            <p><strong>{{ names[one.decision] }}</strong></p>
-            @for (reason of reasons(); track reason) {
-              <p>{{ reason }}</p>
-            }
-          </div>
-        </div>
+        <esm-verdict [right]="done.isRight">
+          <p><strong>{{ names[one.decision] }}</strong></p>
+          @for (reason of reasons(); track reason) {
+            <p>{{ reason }}</p>
+          }
+        </esm-verdict>
         <p-button label="Next car" icon="pi pi-arrow-right" (onClick)="next()" />
       } @else {
-        <div class="row" role="group" aria-label="What do you do">
+        <div class="large" role="group" aria-label="What do you do">
           @for (one of answers; track one.value) {
             <button pButton type="button" severity="secondary" outlined (click)="tell(one.value)">{{ one.label }}</button>
           }
@@ -70,6 +71,10 @@ export class DecisionDrillComponent {
   protected readonly car = computed(() => {
     const job = this.study.answer()?.job;
     return job ? `${capital(bodyName[job.vehicle.body])}, ${colourName[job.vehicle.colour].toLowerCase()}` : '';
+  });
+  protected readonly looks = computed(() => {
+    const job = this.study.answer()?.job;
+    return job ? soilLooks(zonesOf(job.vehicle), job) : new Map();
   });
   protected readonly facts = computed(() => {
     const one = this.study.answer();

@@ -1,12 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, untracked } from '@angular/core';
 import { Button } from 'primeng/button';
-import { type MixingTask, type PouringOrder, mixingCards, mixingTask, mixingTry, nextCard, pouringOrders, strengthError } from '@esmero/core';
+import { type MixingTask, type PouringOrder, mixingCards, mixingTask, mixingTry, nextCard, pouringOrders, practiceVessel, strengthError } from '@esmero/core';
 import type { Try } from '@esmero/model';
-import { type Units, pourName, practiceText } from '@esmero/messages';
+import { type Units, pourName, practiceText, vesselKindName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { NumberComponent } from '../../ui/number.component';
+import { VesselDrawingComponent } from '../../ui/vessel/vessel-drawing.component';
 import { RANDOM } from './random';
+import { VerdictComponent } from './verdict.component';
 
 const MOST_ML = { min: 0, max: 20_000 } as const;
 
@@ -14,7 +16,7 @@ const MOST_ML = { min: 0, max: 20_000 } as const;
 @Component({
   selector: 'esm-mixing-drill',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ChoiceComponent, NumberComponent],
+  imports: [Button, ChoiceComponent, NumberComponent, VerdictComponent, VesselDrawingComponent],
   template: `
     <p class="asked num">{{ wording.asked(task(), units()) }}</p>
     <p class="num">{{ wording.cap(task(), units()) }} {{ wording.twist[task().twist] }}</p>
@@ -24,7 +26,8 @@ const MOST_ML = { min: 0, max: 20_000 } as const;
     </div>
     <esm-choice label="What goes in first" [options]="orders" [value]="first()" (chosen)="done() === null && first.set($event)" />
     @if (done(); as done) {
-      <p class="verdict num" role="status" [class.right]="done.isRight"><i [class]="done.isRight ? 'pi pi-check' : 'pi pi-times'" aria-hidden="true"></i>{{ says() }}</p>
+      <esm-verdict [right]="done.isRight">{{ says() }}</esm-verdict>
+      <esm-vessel-drawing [vessel]="vessel()" content="As it should be" [fill]="fill()" [units]="units()" />
       <p-button label="Next mix" icon="pi pi-arrow-right" (onClick)="next()" />
     } @else {
       <p-button label="Pour it" icon="pi pi-check" [disabled]="poured() === null || first() === null" (onClick)="tell()" />
@@ -51,6 +54,15 @@ export class MixingDrillComponent {
   protected readonly caps = computed(() => {
     const poured = this.poured();
     return poured === null ? null : Number((poured / this.task().capMl).toFixed(2));
+  });
+  protected readonly vessel = computed(() => {
+    const vessel = practiceVessel(this.task().volumeMl);
+    return { ...vessel, name: vesselKindName[vessel.kind] };
+  });
+  /** Water on what is in it already, then product. */
+  protected readonly fill = computed(() => {
+    const { volumeMl, productMl } = this.task();
+    return { totalMl: volumeMl, waterMl: volumeMl - productMl, dose: { measured: { deliveredMl: productMl } } };
   });
   private begunAt = this.now();
   protected readonly says = computed(() => {

@@ -6,6 +6,7 @@ import { type Units, capital, levelBrief, levelName, practiceText, roughly, soil
 import { NOW } from '../../state/clock';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { RANDOM } from './random';
+import { VerdictComponent } from './verdict.component';
 
 interface Asked {
   readonly card: PanelCard;
@@ -16,7 +17,7 @@ interface Asked {
 @Component({
   selector: 'esm-panels-drill',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ChoiceComponent],
+  imports: [Button, ChoiceComponent, VerdictComponent],
   template: `
     <div class="beside">
     <figure>
@@ -27,7 +28,7 @@ interface Asked {
       <esm-choice class="kinds" label="Kind" [options]="kinds" [value]="kind()" (chosen)="done() === null && kind.set($event)" />
       <esm-choice class="levels" label="Level" [options]="levels" [value]="level()" (chosen)="done() === null && level.set($event)" />
     @if (done(); as done) {
-      <p class="verdict num" role="status" [class.right]="done.isRight"><i [class]="done.isRight ? 'pi pi-check' : 'pi pi-times'" aria-hidden="true"></i>{{ says() }}</p>
+      <esm-verdict [right]="done.isRight">{{ says() }}</esm-verdict>
       <p-button label="Next panel" icon="pi pi-arrow-right" (onClick)="next()" />
     } @else {
       <p-button label="That is it" icon="pi pi-check" [disabled]="kind() === null || level() === null" (onClick)="tell()" />

@@ -96,6 +96,29 @@ describe('the run', () => {
     expect(job.job()!.run!.endedAt).toBeNull();
   });
 
+  it('reads the side in the hand with the side meter, and turns it at a press', async () => {
+    const { element, press, inDrawer, settle, job } = await begun();
+    while (!element.querySelector('.out')) await press('Done');
+    const ticks = job.job()!.run!.events.length;
+    await press('Something else');
+    await inDrawer('Is this side full?');
+    await settle();
+    const meter = (): HTMLElement => [...document.querySelectorAll<HTMLElement>('.p-dialog')].at(-1)!;
+    expect(meter().textContent).toContain('Clean sides left');
+    // Keys and remotes tick nothing off while a picture is taken.
+    document.dispatchEvent(new KeyboardEvent('keydown', { key: '1' }));
+    expect(job.job()!.run!.events).toHaveLength(ticks);
+    vi.spyOn(Math, 'random').mockReturnValue(0.95);
+    pressable(meter(), 'Simulated camera')!.click();
+    await settle();
+    await settle();
+    vi.restoreAllMocks();
+    pressable(meter(), 'Turn it')!.click();
+    await settle();
+    expect(job.job()!.run!.events.at(-1)).toMatchObject({ kind: 'side-full', worker: 0 });
+    expect(element.querySelector('[role=status]')!.textContent).toContain('Planned again');
+  });
+
   it('gives each of two people a card of their own', async () => {
     const { element } = await begun((one) => ({ ...one, site: { ...one.site, workers: 2 } }));
     expect([...element.querySelectorAll('.who')].map((who) => who.textContent)).toEqual(['First person', 'Second person']);

@@ -6,7 +6,7 @@ import { ButtonDirective } from 'primeng/button';
 import { Checkbox } from 'primeng/checkbox';
 import { Drawer } from 'primeng/drawer';
 import { Select } from 'primeng/select';
-import { type Hand, type Trouble, arrive, detailsOf, dropRun, elapsedMs, endRun, noteEvent, noteEvents, protectionAfter, puttingOn, releasing, reserving, sign, runStatusOf, setUpS, startRun, takeBackEvent, ticksOf, visitOf } from '@esmero/core';
+import { type Hand, type Trouble, arrive, detailsOf, dropRun, elapsedMs, endRun, handMovesIn, noteEvent, noteEvents, protectionAfter, puttingOn, releasing, reserving, sign, runStatusOf, setUpS, startRun, takeBackEvent, ticksOf, visitOf } from '@esmero/core';
 import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles, views } from '@esmero/model';
 import { crewText, bottleSentence, cautionSentence, laterSentence, clock, compareText, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, toMindText, turnText, verdictSentence, visitText, zoneName, runText } from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
@@ -16,6 +16,8 @@ import { CrewComponent } from './crew.component';
 import { type Speech, settingsActions, settingsFeature } from '../../state/settings';
 import { CollectionDesk } from '../../state/collection-desk';
 import { SignaturePadComponent } from '../../ui/signature-pad.component';
+import { HalfPanelComponent } from '../../measuring/half-panel.component';
+import { type Held, SideMeterComponent } from '../../measuring/side-meter.component';
 import { closeButton } from '../../ui/close-button';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { viewOf } from '../../ui/net/view-layout';
@@ -40,7 +42,7 @@ const DRYING_SOON_MS = 30_000;
 @Component({
   selector: 'esm-run-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, ChangedComponent, Checkbox, ChoiceComponent, CrewComponent, Drawer, FormsModule, NgTemplateOutlet, PunchComponent, RunCardComponent, Select, SignaturePadComponent, TapPadComponent, UseFormComponent, VisitComponent],
+  imports: [ButtonDirective, ChangedComponent, Checkbox, ChoiceComponent, CrewComponent, Drawer, FormsModule, HalfPanelComponent, NgTemplateOutlet, PunchComponent, RunCardComponent, Select, SideMeterComponent, SignaturePadComponent, TapPadComponent, UseFormComponent, VisitComponent],
   templateUrl: './run.stage.html',
   styleUrl: './run.stage.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -113,6 +115,17 @@ export class RunStage {
   /** After the first panel: the washed half beside the other, before all the rest is done the same way. */
   protected readonly comparing = computed(() => !this.compared() && (this.standing()?.timeToCompare ?? false));
   protected readonly hands = computed(() => this.standing()?.hands ?? []);
+  /** What is being measured beside the car. */
+  protected readonly measuring = signal<'proof' | 'side' | null>(null);
+  /** The towel that washes in the first person's pass. */
+  protected readonly held = computed((): Held | null => {
+    const [plan, now] = [this.planned(), this.hands()[0]?.now];
+    const moves = plan && now ? handMovesIn(plan, now.pass) : [];
+    const move = moves.find(({ role }) => role !== 'drying') ?? moves[0];
+    if (!plan || !move) return null;
+    const fold = plan.towels.find(({ number, worker }) => number === move.towel && worker === move.worker)?.fold ?? 0;
+    return { role: move.role, sidesLeft: Math.max(0, fold - Math.max(...move.sides)) };
+  });
   /** Each side of the car once, for the picture of a pass. */
   protected readonly views = computed(() => {
     const vehicle = this.desk.job()?.vehicle;
@@ -229,7 +242,7 @@ export class RunStage {
     const typing = target instanceof HTMLElement && target.matches('input:not([type=checkbox]), select, textarea');
     // A remote has one button: it is the first person's.
     const hand = this.run()?.endedAt === null ? this.hands()[isFromRemote(key, !this.pad()) ? 0 : Number(key) - 1] : undefined;
-    if (hand?.now && !repeat && !typing && !this.elseOpen() && !ctrlKey && !metaKey && !altKey) this.done(hand);
+    if (hand?.now && !repeat && !typing && !this.elseOpen() && this.measuring() === null && !ctrlKey && !metaKey && !altKey) this.done(hand);
   }
 
   protected again(zone: string | null): void {
@@ -278,6 +291,16 @@ export class RunStage {
   protected toggleSound(): void {
     this.state.dispatch(settingsActions.setSound({ sound: !this.sound() }));
     if (this.sound()) this.call('ready', true);
+  }
+
+  protected measure(what: 'proof' | 'side'): void {
+    this.elseOpen.set(false);
+    this.measuring.set(what);
+  }
+
+  protected sideFull({ role }: Held): void {
+    this.measuring.set(null);
+    this.towel('side-full', role, this.hands()[0]!.worker);
   }
 
   protected takeBack(): void {

@@ -12,7 +12,7 @@ import { LiquidBarComponent } from '../../ui/liquid-bar.component';
 import { BucketsComponent } from './buckets.component';
 import { CarryComponent } from './carry.component';
 import { PileComponent } from './pile.component';
-import { SideMeterComponent } from './side-meter.component';
+import { SideMeterComponent } from '../../measuring/side-meter.component';
 
 
 /** Every towel with its sides, and the buckets. */

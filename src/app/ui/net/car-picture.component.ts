@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { detailsOf, zonesOf } from '@esmero/core';
-import type { Vehicle } from '@esmero/model';
+import type { Vehicle, ZoneId } from '@esmero/model';
 import { viewOf } from './view-layout';
+import type { Looks } from './zone-look';
 
 const known = new WeakMap<Vehicle, ReturnType<typeof draw>>();
 
@@ -19,7 +20,7 @@ function drawnOf(vehicle: Vehicle): ReturnType<typeof draw> {
   return drawn;
 }
 
-/** A car from its left in its colour, small: to be recognised in a list. */
+/** A car from its left in its colour, small: to be recognised in a list; perhaps with what lies on it. */
 @Component({
   selector: 'esm-car-picture',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -29,7 +30,7 @@ function drawnOf(vehicle: Vehicle): ReturnType<typeof draw> {
         <path class="detail" [attr.data-kind]="detail.kind" [attr.d]="detail.path" />
       }
       @for (panel of panels(); track panel.id) {
-        <path class="panel" [attr.data-surface]="panel.surface" [attr.d]="panel.path" />
+        <path class="panel" [attr.data-surface]="panel.surface" [style.fill]="soilOf(panel.id)" [attr.d]="panel.path" />
       }
       @for (detail of side().over; track $index) {
         <path class="detail" [attr.data-kind]="detail.kind" [attr.d]="detail.path" />
@@ -40,8 +41,15 @@ function drawnOf(vehicle: Vehicle): ReturnType<typeof draw> {
 })
 export class CarPictureComponent {
   readonly vehicle = input.required<Vehicle>();
+  /** Where it shows what lies on its panels. */
+  readonly looks = input<Looks>(new Map());
 
   private readonly drawn = computed(() => drawnOf(this.vehicle()));
   protected readonly side = computed(() => this.drawn().side);
   protected readonly panels = computed(() => this.drawn().panels);
+
+  protected soilOf(id: ZoneId): string | null {
+    const fill = this.looks().get(id)?.fill;
+    return fill?.startsWith('soil-') ? `var(--${fill})` : null;
+  }
 }

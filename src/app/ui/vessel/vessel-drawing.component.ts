@@ -34,6 +34,11 @@ const shapes: Readonly<Record<Vessel['kind'], Shape>> = {
   },
 };
 
+/** What of a filling is drawn. */
+export interface DrawnFill extends Pick<Fill, 'totalMl' | 'waterMl'> {
+  readonly dose: { readonly measured: { readonly deliveredMl: number } } | null;
+}
+
 let drawings = 0;
 
 interface Line {
@@ -108,10 +113,10 @@ const APART = 13;
   `,
 })
 export class VesselDrawingComponent {
-  readonly vessel = input.required<Vessel>();
+  readonly vessel = input.required<Pick<Vessel, 'kind' | 'name' | 'capacityMl' | 'workingShare'>>();
   /** What is in it, for those who hear the drawing. */
   readonly content = input.required<string>();
-  readonly fill = input.required<Fill>();
+  readonly fill = input.required<DrawnFill>();
   readonly units = input.required<Units>();
   /** Capacity of the largest vessel beside it: all are drawn to one scale. The own capacity where it stands alone. */
   readonly largestMl = input(0);

@@ -1,19 +1,19 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
 import { type OfPicture, type Raster, plainScene, renderTowel, resolveAssumptions } from '@esmero/core';
-import type { Dye } from '@esmero/model';
+import type { Dye, TowelRole } from '@esmero/model';
 import { pictureFaultText, sideText, sideVerdictText, eyeText } from '@esmero/messages';
-import { Entries } from '../../state/entries';
-import { EyeDesk } from '../../state/eye-desk';
-import { JobDesk } from '../../state/job-desk';
-import { questionOf } from '../../state/study';
-import { ChoiceComponent } from '../../ui/choice.component';
-import { ProgressComponent } from '../../ui/progress.component';
-import { rasterOf } from '../../ui/raster';
-import { TakePictureComponent } from '../../ui/take-picture.component';
+import { Entries } from '../state/entries';
+import { EyeDesk } from '../state/eye-desk';
+import { JobDesk } from '../state/job-desk';
+import { questionOf } from '../state/study';
+import { ChoiceComponent } from '../ui/choice.component';
+import { ProgressComponent } from '../ui/progress.component';
+import { rasterOf } from '../ui/raster';
+import { TakePictureComponent } from '../ui/take-picture.component';
 
 /** A towel that was only sprayed absorbs less than this: there is no dye to learn. */
 const PALE = 0.01;
@@ -23,13 +23,19 @@ const uses = [
 ] as const;
 type Use = (typeof uses)[number]['value'];
 
+/** A towel in the hand, in the middle of a run. */
+export interface Held {
+  readonly role: TowelRole;
+  readonly sidesLeft: number;
+}
+
 /** How full the side in the hand is, by its picture; and the dye of a product, which is told from dirt. */
 @Component({
   selector: 'esm-side-meter',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, ChoiceComponent, Dialog, FormsModule, ProgressComponent, Select, TakePictureComponent],
   template: `
-    <p-dialog header="Side meter" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [draggable]="false" closeAriaLabel="Close" [style]="{ width: 'min(34rem, 96vw)' }">
+    <p-dialog header="Side meter" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" appendTo="body" [draggable]="false" closeAriaLabel="Close" [style]="{ width: 'min(34rem, 96vw)' }">
       <div class="stack">
         <esm-choice label="What is in the picture" [options]="uses" [value]="use()" (chosen)="choose($event)" />
         <p>{{ use() === 'side' ? wording.lead : wording.learn }}</p>
@@ -58,6 +64,9 @@ type Use = (typeof uses)[number]['value'];
             <p class="big">{{ verdicts[side.verdict] }}</p>
             <p class="num">{{ wording.says(side) }} {{ wording.dye(side) }}</p>
             <p class="soft">{{ basis(side) }}</p>
+            @if (held() && side.verdict !== 'go-on') {
+              <p-button label="Turn it: plan by that" icon="pi pi-refresh" (onClick)="full.emit()" />
+            }
           </div>
         }
         @if (dye(); as dye) {
@@ -99,6 +108,10 @@ type Use = (typeof uses)[number]['value'];
   `,
 })
 export class SideMeterComponent {
+  /** Set where it is read beside the car. */
+  readonly held = input<Held | null>(null);
+  /** The side in the hand is full, and the run is to go by that. */
+  readonly full = output();
   readonly closed = output();
 
   protected readonly wording = sideText;
@@ -112,9 +125,9 @@ export class SideMeterComponent {
   protected readonly use = signal<Use>('side');
   protected readonly towels = computed(() => (this.desk.job()?.towels ?? []).map((one) => ({ value: one.id, label: one.name, name: one.name, role: one.role })));
   private readonly towelId = signal<string | null>(null);
-  protected readonly towel = computed(() => this.towels().find(({ value }) => value === this.towelId()) ?? this.towels()[0] ?? null);
+  protected readonly towel = computed(() => this.towels().find(({ value, role }) => (this.towelId() === null ? role === this.held()?.role : value === this.towelId())) ?? this.towels()[0] ?? null);
   protected readonly lefts = [0, 1, 2, 3, 4, 5, 6, 7];
-  protected readonly left = signal(3);
+  protected readonly left = linkedSignal(() => this.held()?.sidesLeft ?? 3);
   protected readonly products = computed(() => this.desk.job()?.products ?? []);
   protected readonly productId = signal<string | null>(this.products()[0]?.id ?? null);
   protected readonly product = computed(() => this.products().find(({ id }) => id === this.productId()) ?? null);

@@ -1,24 +1,26 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
-import { type Counted, type ProofAsked, type Raster, keepProof, plainProof, renderProof } from '@esmero/core';
+import { type Counted, type ProofAsked, type Raster, addPicture, keepProof, marksIn, plainProof, renderProof } from '@esmero/core';
 import { type Picture, type PictureTime, type ZoneId, pictureTimes } from '@esmero/model';
 import { capital, eyeText, proofFaultText, proofText, zoneName } from '@esmero/messages';
 import { freshId } from '@esmero/records';
-import { NOW } from '../../state/clock';
-import { JobDesk } from '../../state/job-desk';
-import { picturesOf } from '../../state/pictures';
-import { questionOf } from '../../state/study';
-import { ProgressComponent } from '../../ui/progress.component';
-import { fileOf, rasterOf } from '../../ui/raster';
-import { TakePictureComponent } from '../../ui/take-picture.component';
+import { NOW } from '../state/clock';
+import { JobDesk } from '../state/job-desk';
+import { picturesOf } from '../state/pictures';
+import { questionOf } from '../state/study';
+import { ProgressComponent } from '../ui/progress.component';
+import { fileOf, rasterOf } from '../ui/raster';
+import { TakePictureComponent } from '../ui/take-picture.component';
 
 interface Taken {
   readonly file: Blob;
   readonly raster: Raster;
   readonly url: string;
+  /** As the job has it already. */
+  readonly kept: Picture | null;
 }
 
 /** The same panel under the same lamp, before and after: fine lines counted in both, and kept with the job. */
@@ -27,28 +29,30 @@ interface Taken {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, Dialog, FormsModule, ProgressComponent, Select, TakePictureComponent],
   template: `
-    <p-dialog header="Half-panel proof" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [draggable]="false" closeAriaLabel="Close" [style]="{ width: 'min(60rem, 96vw)' }">
+    <p-dialog header="Half-panel proof" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" appendTo="body" [draggable]="false" closeAriaLabel="Close" [style]="{ width: 'min(60rem, 96vw)' }">
       <div class="stack">
         @if (!found()) {
           <p>{{ wording.lead }}</p>
         }
         <div class="top">
-        <label class="field panel" for="proof-panel">Panel<p-select inputId="proof-panel" [options]="panels()" optionValue="value" optionLabel="label" [filter]="true" [ngModel]="zone()" (ngModelChange)="picked.set($event)" appendTo="body" [fluid]="true" /></label>
+        <label class="field panel" for="proof-panel">Panel<p-select inputId="proof-panel" [options]="panels()" optionValue="value" optionLabel="label" [filter]="true" [ngModel]="zone()" (ngModelChange)="pick($event)" appendTo="body" [fluid]="true" /></label>
         @if (found(); as found) {
           <div role="status" class="verdict">
             <p class="num"><strong>{{ wording.verdict(found.before, found.after, found.doubt) }}</strong></p>
             <p class="num">{{ wording.counted(found.before, found.after, found.doubt) }}</p>
           </div>
           <p-button label="Keep with the job" icon="pi pi-check" (onClick)="keep()" />
+        } @else if (isFirst()) {
+          <p-button label="Keep for later" icon="pi pi-check" (onClick)="keepFirst()" />
         }
         </div>
         <div class="pair">
           @for (when of times; track when) {
             <section>
-              <h3>{{ when === 'before' ? 'Before' : 'After' }}</h3>
+              <h3>{{ names[when] }}</h3>
               @if (taken()[when]; as one) {
                 <figure>
-                  <img [src]="one.url" [alt]="when === 'before' ? 'Before' : 'After'" />
+                  <img [src]="one.url" [alt]="names[when]" />
                   @if (counted()[when]; as lines) {
                     <svg viewBox="0 0 100 100" preserveAspectRatio="none" aria-hidden="true">
                       @for (path of lines; track $index) {
@@ -121,17 +125,29 @@ interface Taken {
   `,
 })
 export class HalfPanelComponent {
+  /** The panel that is in question; it can be another. */
+  readonly panel = input<ZoneId | null>(null);
   readonly closed = output();
 
   protected readonly wording = proofText;
+  protected readonly names: Readonly<Record<PictureTime, string>> = { before: 'Before', after: 'After' };
   protected readonly times = pictureTimes;
   private readonly desk = inject(JobDesk);
   private readonly now = inject(NOW);
   private readonly pictures = picturesOf(signal([]));
 
   protected readonly panels = computed(() => this.desk.zones().filter(({ surface }) => surface === 'paint').map(({ id }) => ({ value: id, label: capital(zoneName(id)) })));
-  protected readonly picked = signal<ZoneId | null>(null);
-  protected readonly zone = computed((): ZoneId => this.picked() ?? this.panels().find(({ value }) => value === 'bonnet')?.value ?? this.panels()[0]?.value ?? 'roof');
+  private readonly picked = signal<ZoneId | null>(null);
+  protected readonly zone = computed((): ZoneId => {
+    const has = (zone: ZoneId | null | undefined): ZoneId | undefined => this.panels().find(({ value }) => value === zone)?.value;
+    const panel = has(this.panel());
+    const waits = this.firsts().some(({ zone }) => zone === panel) ? panel : has(this.firsts().at(-1)?.zone);
+    return has(this.picked()) ?? waits ?? panel ?? has('bonnet') ?? this.panels()[0]?.value ?? 'roof';
+  });
+  /** Pictures of panels that were taken before the wash. */
+  private readonly firsts = computed(() => (this.desk.job()?.pictures ?? []).filter(({ when, zone }) => when === 'before' && zone !== null));
+  /** The picture before, where it was kept for this. */
+  private readonly first = computed(() => this.firsts().filter(({ zone }) => zone === this.zone()).at(-1) ?? null);
 
   protected readonly taken = signal<Readonly<Partial<Record<PictureTime, Taken>>>>({});
   protected readonly simulated = signal(false);
@@ -156,13 +172,39 @@ export class HalfPanelComponent {
     return found ? { before: paths(found.before), after: paths(found.after) } : {};
   });
 
-  protected async take(when: PictureTime, file: Blob): Promise<void> {
+  /** There is one before, and none after yet. */
+  protected readonly isFirst = computed(() => {
+    const { before, after } = this.taken();
+    return before !== undefined && before.kept === null && !after;
+  });
+
+  constructor() {
+    effect(() => {
+      const first = this.first();
+      const before = untracked(this.taken).before;
+      if (first && (!before || before.kept)) void this.pictures.kept(first.photo).then((file) => file && this.take('before', file, first));
+    });
+    inject(DestroyRef).onDestroy(() => this.forget());
+  }
+
+  /** Pictures are of one panel: another begins anew. */
+  protected pick(zone: ZoneId): void {
+    this.forget();
+    this.taken.set({});
+    this.picked.set(zone);
+  }
+
+  private forget(): void {
+    Object.values(this.taken()).forEach(({ url }) => URL.revokeObjectURL(url));
+  }
+
+  protected async take(when: PictureTime, file: Blob, kept: Picture | null = null): Promise<void> {
     this.unreadable.set(null);
     try {
       const raster = await rasterOf(file);
       const old = this.taken()[when];
       if (old) URL.revokeObjectURL(old.url);
-      this.taken.update((all) => ({ ...all, [when]: { file, raster, url: URL.createObjectURL(file) } }));
+      this.taken.update((all) => ({ ...all, [when]: { file, raster, url: URL.createObjectURL(file), kept } }));
     } catch {
       this.unreadable.set(eyeText.unreadable);
     }
@@ -177,18 +219,34 @@ export class HalfPanelComponent {
     await this.take(when, await fileOf(renderProof(scene)));
   }
 
-  protected async keep(): Promise<void> {
-    const [found, { before, after }, zone] = [this.found(), this.taken(), this.zone()];
-    if (!found || !before || !after) return;
-    const [first, second] = [await this.pictures.keep(before.file), await this.pictures.keep(after.file)];
-    if ('problem' in first) return this.unreadable.set(first.problem);
-    if ('problem' in second) return this.unreadable.set(second.problem);
-    const count = ({ arcs, streaks }: Counted): number => arcs + streaks;
-    const [marksBefore, marksAfter] = [count(found.before), count(found.after)];
-    const note = proofText.kept(marksBefore, marksAfter, found.doubt);
-    const pair = ([['before', first.key], ['after', second.key]] as const).map(([when, photo]): Picture => ({ id: freshId('picture'), when, zone, note, photo })) as [Picture, Picture];
-    const proof = { id: freshId('proof'), zone, at: this.now(), before: pair[0].id, after: pair[1].id, marksBefore, marksAfter, doubt: found.doubt };
-    this.desk.edit(`${zoneName(zone)}: ${note}`, (job) => keepProof(job, proof, pair));
+  /** The picture before waits for the one after. */
+  protected async keepFirst(): Promise<void> {
+    const picture = await this.picture('before', proofText.first);
+    if (!picture) return;
+    this.desk.edit(proofText.first, (job) => addPicture(job, picture));
     this.closed.emit();
+  }
+
+  protected async keep(): Promise<void> {
+    const [found, zone] = [this.found(), this.zone()];
+    if (!found) return;
+    const [marksBefore, marksAfter] = [marksIn(found.before), marksIn(found.after)];
+    const note = proofText.kept(marksBefore, marksAfter, found.doubt);
+    const [before, after] = [await this.picture('before', note), await this.picture('after', note)];
+    if (!before || !after) return;
+    const proof = { id: freshId('proof'), zone, at: this.now(), before: before.id, after: after.id, marksBefore, marksAfter, doubt: found.doubt };
+    this.desk.edit(`${zoneName(zone)}: ${note}`, (job) => keepProof(job, proof, [before, after]));
+    this.closed.emit();
+  }
+
+  /** A picture as the job has it; null, and said why, where it could not be kept. */
+  private async picture(when: PictureTime, note: string): Promise<Picture | null> {
+    const taken = this.taken()[when];
+    if (!taken) return null;
+    if (taken.kept) return { ...taken.kept, note };
+    const kept = await this.pictures.keep(taken.file);
+    if ('key' in kept) return { id: freshId('picture'), when, zone: this.zone(), note, photo: kept.key };
+    this.unreadable.set(kept.problem);
+    return null;
   }
 }
