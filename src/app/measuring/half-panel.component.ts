@@ -62,7 +62,7 @@ interface Taken {
                   }
                 </figure>
               }
-              <esm-take-picture [busy]="study.share() !== null" [canSimulate]="true" (taken)="take(when, $event)" (simulated)="simulate(when)" />
+              <esm-take-picture [busy]="study.share() !== null" [again]="taken()[when] !== undefined" [canSimulate]="true" (taken)="take(when, $event)" (simulated)="simulate(when)" />
             </section>
           }
         </div>

@@ -49,7 +49,7 @@ export interface Held {
         @if (product()?.dye) {
           <p class="soft">{{ wording.learnt(product()?.name ?? '') }}</p>
         }
-        <esm-take-picture [busy]="share() !== null" [canSimulate]="true" (taken)="take($event)" (simulated)="simulate()" />
+        <esm-take-picture [busy]="share() !== null" [again]="side() !== null" [canSimulate]="true" (taken)="take($event)" (simulated)="simulate()" />
         @if (share(); as share) {
           <esm-progress [percent]="100 * share" label="Reading the picture" />
         }

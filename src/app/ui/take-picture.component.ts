@@ -8,7 +8,7 @@ import { Button } from 'primeng/button';
   imports: [Button],
   template: `
     <div class="row">
-      <p-button label="Take a picture" icon="pi pi-camera" (onClick)="camera.click()" [disabled]="busy()" />
+      <p-button [label]="again() ? 'Take another' : 'Take a picture'" icon="pi pi-camera" [severity]="again() ? 'secondary' : 'primary'" [outlined]="again()" (onClick)="camera.click()" [disabled]="busy()" />
       <p-button label="From a file" icon="pi pi-image" severity="secondary" [outlined]="true" (onClick)="file.click()" [disabled]="busy()" />
       @if (canSimulate()) {
         <p-button label="Simulated camera" icon="pi pi-sparkles" severity="secondary" [outlined]="true" (onClick)="simulated.emit()" [disabled]="busy()" />
@@ -26,6 +26,8 @@ import { Button } from 'primeng/button';
 })
 export class TakePictureComponent {
   readonly busy = input(false);
+  /** There is a picture already: what comes of it leads. */
+  readonly again = input(false);
   readonly canSimulate = input(false);
   readonly taken = output<File>();
   readonly simulated = output();
