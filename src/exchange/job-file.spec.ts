@@ -328,6 +328,7 @@ describe('published schemas', () => {
       ...deck,
       soil: { ...deck.soil, bonnet: { deposits: [{ kind: 'dust', level: 2 }], spots: {}, measured } },
       proofs: [proof],
+      pictures: [{ id: 'b', when: 'before', zone: 'bonnet', note: '', photo: 'p-b', shows: 'lamp' }],
       products: deck.products.map((one, i) => (i === 0 ? { ...one, dye: { red: 1.6, green: 0.9, blue: 0.5 } } : one)),
     };
     const read = readJob(writeJob(told));
@@ -339,6 +340,9 @@ describe('published schemas', () => {
     const broken = JSON.parse(writeJob(told));
     broken.job.soil.find(({ zone }: { zone: string }) => zone === 'bonnet').measured.loadGm2 = -1;
     expect(readJob(JSON.stringify(broken))).toMatchObject({ ok: false });
+    const other = JSON.parse(writeJob(told));
+    other.job.pictures[0].shows = 'sky';
+    expect(readJob(JSON.stringify(other))).toMatchObject({ ok: false });
     const calibration = { id: 'c-1', name: 'white', person: 'Ada', kind: 'dust', by: 'scale', at: 5, onTowelGm2: 0.6, absorbed: 0.05 } as const;
     const practice = { id: 'p-1', name: 'Ada', drill: 'panels', tries: [{ card: 'dust/2', truth: 2.1, answer: 2, isRight: true, at: 9 }] } as const;
     const entries: readonly LibraryEntry[] = [{ kind: 'calibration', archived: false, item: calibration }, { kind: 'practice', archived: false, item: practice }];

@@ -144,8 +144,8 @@ export class HalfPanelComponent {
     const waits = this.firsts().some(({ zone }) => zone === panel) ? panel : has(this.firsts().at(-1)?.zone);
     return has(this.picked()) ?? waits ?? panel ?? has('bonnet') ?? this.panels()[0]?.value ?? 'roof';
   });
-  /** Pictures of panels that were taken before the wash. */
-  private readonly firsts = computed(() => (this.desk.job()?.pictures ?? []).filter(({ when, zone }) => when === 'before' && zone !== null));
+  /** Pictures for a proof that were taken before the wash. */
+  private readonly firsts = computed(() => (this.desk.job()?.pictures ?? []).filter(({ when, shows }) => when === 'before' && shows === 'lamp'));
   /** The picture before, where it was kept for this. */
   private readonly first = computed(() => this.firsts().filter(({ zone }) => zone === this.zone()).at(-1) ?? null);
 
@@ -182,7 +182,7 @@ export class HalfPanelComponent {
     effect(() => {
       const first = this.first();
       const before = untracked(this.taken).before;
-      if (first && (!before || before.kept)) void this.pictures.kept(first.photo).then((file) => file && this.take('before', file, first));
+      if (first && (!before || before.kept)) void this.fetch(first);
     });
     inject(DestroyRef).onDestroy(() => this.forget());
   }
@@ -192,6 +192,12 @@ export class HalfPanelComponent {
     this.forget();
     this.taken.set({});
     this.picked.set(zone);
+  }
+
+  private async fetch(first: Picture): Promise<void> {
+    const file = await this.pictures.kept(first.photo);
+    // Another panel may have been picked meanwhile.
+    if (file && this.first() === first) await this.take('before', file, first);
   }
 
   private forget(): void {
@@ -245,7 +251,7 @@ export class HalfPanelComponent {
     if (!taken) return null;
     if (taken.kept) return { ...taken.kept, note };
     const kept = await this.pictures.keep(taken.file);
-    if ('key' in kept) return { id: freshId('picture'), when, zone: this.zone(), note, photo: kept.key };
+    if ('key' in kept) return { id: freshId('picture'), when, zone: this.zone(), note, photo: kept.key, shows: 'lamp' };
     this.unreadable.set(kept.problem);
     return null;
   }

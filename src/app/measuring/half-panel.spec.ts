@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { type Raster, plainProof, renderProof } from '@esmero/core';
+import { type Raster, addPicture, plainProof, renderProof } from '@esmero/core';
 import type { Pictures } from '../state/pictures';
 import { picturesAre } from '../testing/pictures';
 import { show } from '../testing/show';
@@ -46,6 +46,21 @@ describe('the half-panel proof', () => {
     fixture.destroy();
   });
 
+  it('takes no towel of a wipe test for the panel before', async () => {
+    picturesAre(() => renderProof(plainProof));
+    const all = await show(HalfPanelComponent, [], undefined, { panel: 'bonnet' });
+    await all.store.keepPhoto('kept', new Blob(['kept']));
+    const figures = async (shows: 'towel' | 'lamp'): Promise<number> => {
+      all.job.edit('a picture', (job) => addPicture(job, { id: shows, when: 'before', zone: 'bonnet', note: '', photo: 'kept', shows }));
+      await all.settle();
+      await all.settle();
+      return document.querySelectorAll('.p-dialog figure').length;
+    };
+    expect(await figures('towel')).toBe(0);
+    expect(await figures('lamp')).toBe(1);
+    all.fixture.destroy();
+  });
+
   it('keeps the picture before the wash, and has it again beside the car afterwards', async () => {
     picturesAre(() => renderProof({ ...plainProof, arcs: 3, streaks: 0 }));
     const all = await show(HalfPanelComponent, [], undefined, { panel: 'roof' });
@@ -56,7 +71,7 @@ describe('the half-panel proof', () => {
     await part.keepFirst();
     await all.settle();
     expect(spy).toHaveBeenCalledOnce();
-    expect(all.job.job()!.pictures.at(-1)).toMatchObject({ when: 'before', zone: 'roof', photo: 'p-first' });
+    expect(all.job.job()!.pictures.at(-1)).toMatchObject({ when: 'before', zone: 'roof', photo: 'p-first', shows: 'lamp' });
     all.fixture.destroy();
 
     const again = TestBed.createComponent(HalfPanelComponent);

@@ -17,6 +17,9 @@ export interface Mark {
 export const pictureTimes = ['before', 'after'] as const;
 export type PictureTime = (typeof pictureTimes)[number];
 
+/** What a picture was taken to measure by: the towel of a wipe test, or a panel under one lamp. */
+export const pictureSubjects = ['towel', 'lamp'] as const;
+
 export interface Picture {
   readonly id: string;
   readonly when: PictureTime;
@@ -25,6 +28,8 @@ export interface Picture {
   readonly note: string;
   /** Key of the picture that is kept beside the jobs. */
   readonly photo: string;
+  /** None where it only shows the car. */
+  readonly shows?: (typeof pictureSubjects)[number];
 }
 
 /** A picture that marks and pictures of the car go by, as it travels in a file. */

@@ -1,5 +1,5 @@
-import { bounds, markKinds, pictureTimes, zoneIds } from '@esmero/model';
-import { Day, Id, Moment, OneOf, OrNull, Path, Text, Within } from './rules';
+import { bounds, markKinds, pictureSubjects, pictureTimes, zoneIds } from '@esmero/model';
+import { Day, Id, Maybe, Moment, OneOf, OrNull, Path, Text, Within } from './rules';
 
 /** A panel read off with a thermometer. */
 export class ReadingDocument {
@@ -23,6 +23,7 @@ export class PictureDocument {
   @OrNull() @OneOf(zoneIds) zone!: string | null;
   @Text(500) note!: string;
   @Id() photo!: string;
+  @Maybe() @OneOf(pictureSubjects) shows?: string;
 }
 
 /** Signed for the condition of the car, as drawn. */

@@ -175,7 +175,7 @@ export class WipeTestComponent {
     const { loadGm2, spread } = found;
     this.desk.edit(eyeText.put(this.name(), this.load()), (job) => {
       const measured = measure(job, zone, { kind: found.soil, level }, { loadGm2, spread });
-      return kept ? addPicture(measured, { id: freshId('picture'), when: 'before', zone, note: eyeText.put(this.name(), this.load()), photo: kept.key }) : measured;
+      return kept ? addPicture(measured, { id: freshId('picture'), when: 'before', zone, note: eyeText.put(this.name(), this.load()), photo: kept.key, shows: 'towel' }) : measured;
     });
     this.closed.emit();
   }
