@@ -1,12 +1,11 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import { defaultAssumptions as a, levelOfLoad, mixingCards, mixingTask, mixingTry, nextCard, panelCards, panelOf, panelTry } from '@esmero/core';
 import { type Calibration, type PracticeSession, type Try, soilKinds } from '@esmero/model';
-import { type Day, daysBetween } from '@esmero/units';
+import { type Day, dayAfter, instantAt } from '@esmero/units';
 
 const helper = 'The new helper';
-const DAY_MS = 86_400_000;
-/** Five in the afternoon, and so long for a try. */
-const EVENING_MS = 17 * 3_600_000;
+/** Hour of the day, and so long for a try. */
+const EVENING = 17;
 const TRY_MS = 35_000;
 
 /** How somebody judges: by what factor less than there is, how unevenly, and how often the kind is mistaken. */
@@ -25,14 +24,12 @@ const evenings: readonly Learner[] = [
 ];
 const TRIES = 14;
 
-const millis = (day: Day): number => daysBetween('1970-01-01', day) * DAY_MS;
-
 /** Somebody new who has practised for a week, and has weighed one towel: simulated by the drills themselves. */
 export function helperOn(today: Day): { readonly sessions: readonly PracticeSession[]; readonly calibration: Calibration } {
   const draw = randomLcg(0.42);
   const normal = randomNormal.source(draw)(0, 1);
   const judged: Try[] = [];
-  const evening = (daysAgo: number): number => millis(today) - daysAgo * DAY_MS + EVENING_MS;
+  const evening = (daysAgo: number): number => instantAt(dayAfter(today, -daysAgo), EVENING, 0);
   const panels = evenings.map(({ daysAgo, sees, spread, mistakes }, i): PracticeSession => {
     const tries = Array.from({ length: TRIES }, (_try, t) => {
       const at = evening(daysAgo) + t * TRY_MS;

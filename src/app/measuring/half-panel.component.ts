@@ -78,6 +78,7 @@ interface Taken {
       </div>
     </p-dialog>
   `,
+  styleUrl: '../ui/marked-picture.css',
   styles: `
     .top {
       display: flex;
@@ -103,19 +104,12 @@ interface Taken {
       margin: 0 0 0.4rem;
     }
     figure {
-      position: relative;
       margin: 0 0 0.5rem;
     }
     img {
       display: block;
       width: 100%;
       border-radius: 12px;
-    }
-    svg {
-      position: absolute;
-      inset: 0;
-      width: 100%;
-      height: 100%;
     }
     path {
       fill: none;

@@ -16,7 +16,7 @@ const PREFIX = 'esmero-unsent/';
 /** Items as they are read today: Esmero may have been renewed meanwhile. */
 function read(text: string): readonly Sent[] {
   const { version, sent } = JSON.parse(text) as Written;
-  const today = (entry: { readonly kind: string; readonly item: object }) => ({ ...entry, item: migrateItem(entry.kind as never, entry.item as never, version) });
+  const today = (entry: { readonly kind: string; readonly item: object }) => ({ ...entry, item: migrateItem(entry.kind, entry.item, version) });
   return sent.map((one) => (one.type === collectionActions.putEntry.type ? ({ ...one, entry: today(one.entry), base: one.base && today(one.base) } as Sent) : one));
 }
 

@@ -13,5 +13,5 @@ export { countFor, strengthPoured } from './poured';
 export type { Poured } from './poured';
 export { recipesOf } from './recipe';
 export type { Recipes } from './recipe';
-export { assignVessels, chargeOf, isFromBucket, rinseBuckets } from './vessels';
+export { assignVessels, chargeOf, isFromBucket, rinseBuckets, smallestFor } from './vessels';
 export type { Assigned, Content, InVessel, Wanted } from './vessels';

@@ -52,7 +52,7 @@ export function chargeOf({ content, vessel }: { readonly content: Content; reado
 export const workingVolume = (vessel: Pick<Vessel, 'capacityMl' | 'workingShare'>): number => vessel.capacityMl * vessel.workingShare;
 
 /** The smallest that holds it in one filling, or else the largest. */
-function best(candidates: readonly Vessel[], volumeMl: number): Vessel | undefined {
+export function smallestFor<V extends Pick<Vessel, 'capacityMl' | 'workingShare'>>(candidates: readonly V[], volumeMl: number): V | undefined {
   const bySize = [...candidates].sort((p, q) => workingVolume(p) - workingVolume(q));
   return bySize.find((vessel) => workingVolume(vessel) >= volumeMl) ?? bySize.at(-1);
 }
@@ -87,7 +87,7 @@ export function assignVessels(wanted: readonly Wanted[], vessels: readonly Vesse
   for (const want of sorted) {
     const kinds = suited[want.content];
     const vessel = kinds
-      .map((kind) => best([...free].filter((v) => v.kind === kind), want.demandMl))
+      .map((kind) => smallestFor([...free].filter((v) => v.kind === kind), want.demandMl))
       .find((found) => found !== undefined);
     if (!vessel) return { ok: false, content: want.content, kind: kinds[0]! };
     free.delete(vessel);

@@ -1,4 +1,4 @@
-import { type Dilution, type DilutionNotations, mixFor, notations, readDilution } from '../mix';
+import { type Dilution, type DilutionNotations, mixFor, notations, readDilution, smallestFor } from '../mix';
 import type { LabelReading, Try, Vessel } from '../model';
 import { ml, toNumber } from '../units';
 
@@ -61,15 +61,15 @@ export function mixingTask(card: MixingCard, random: () => number): MixingTask {
   return { card, label, reading, twist, volumeMl, inItMl, capMl, labelCapMl, productMl: toNumber(mixFor(dilution, 'finalVolume', volumeMl - inItMl).productMl), notations: notations(dilution) };
 }
 
-/** What a mix of that size is made in, with its working line. */
+/** What is mixed in, with its working line (judged: usual sizes). */
 const vessels = [
   { kind: 'spray-bottle', capacityMl: ml(1000), workingShare: 0.95 },
   { kind: 'pump-sprayer', capacityMl: ml(7000), workingShare: 0.75 },
   { kind: 'bucket', capacityMl: ml(15_000), workingShare: 0.7 },
 ] as const satisfies readonly Pick<Vessel, 'kind' | 'capacityMl' | 'workingShare'>[];
 
-/** The smallest that holds it below its working line, the last where none does. */
-export const practiceVessel = (volumeMl: number): (typeof vessels)[number] => vessels.find(({ capacityMl, workingShare }) => volumeMl <= capacityMl * workingShare) ?? vessels[2];
+/** The smallest of them that holds it. */
+export const practiceVessel = (volumeMl: number): (typeof vessels)[number] => smallestFor(vessels, volumeMl)!;
 
 /** Off by more than this is not right: a tenth of the product (judged). */
 const TOLERANCE = 0.1;

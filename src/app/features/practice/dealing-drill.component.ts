@@ -72,7 +72,9 @@ export class DealingDrillComponent {
   /** Each side of the car once, and the panel that comes next. */
   protected readonly views = computed(() => {
     const vehicle = this.study.answer()?.job.vehicle;
-    return vehicle ? views.map((view) => viewOf(view, zonesOf(vehicle), detailsOf(vehicle))) : [];
+    if (!vehicle) return [];
+    const [zones, details] = [zonesOf(vehicle), detailsOf(vehicle)];
+    return views.map((view) => viewOf(view, zones, details));
   });
   protected readonly pass = computed((): Pick<PlannedPass, 'parts' | 'place'> => {
     const zoneId = this.task()?.zoneId;

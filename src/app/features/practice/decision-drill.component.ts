@@ -8,6 +8,7 @@ import { questionOf } from '../../state/study';
 import { today } from '../../state/today';
 import { CarPictureComponent } from '../../ui/net/car-picture.component';
 import { soilLooks } from '../../ui/net/looks';
+import type { Looks } from '../../ui/net/zone-look';
 import { ProgressComponent } from '../../ui/progress.component';
 import { RANDOM } from './random';
 import { VerdictComponent } from './verdict.component';
@@ -72,9 +73,9 @@ export class DecisionDrillComponent {
     const job = this.study.answer()?.job;
     return job ? `${capital(bodyName[job.vehicle.body])}, ${colourName[job.vehicle.colour].toLowerCase()}` : '';
   });
-  protected readonly looks = computed(() => {
-    const job = this.study.answer()?.job;
-    return job ? soilLooks(zonesOf(job.vehicle), job) : new Map();
+  protected readonly looks = computed((): Looks => {
+    const job = this.study.answer()?.job ?? null;
+    return soilLooks(job ? zonesOf(job.vehicle) : [], job);
   });
   protected readonly facts = computed(() => {
     const one = this.study.answer();

@@ -33,7 +33,7 @@ const SMALLER_FROM = [5, 1.5] as const;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, Checkbox, ChoiceComponent, Dialog, FormsModule, NumberComponent, ProgressComponent, Select, TakePictureComponent],
   templateUrl: './wipe-test.component.html',
-  styleUrl: './wipe-test.component.css',
+  styleUrls: ['../../ui/marked-picture.css', './wipe-test.component.css'],
 })
 export class WipeTestComponent {
   readonly zone = input.required<ZoneId>();
