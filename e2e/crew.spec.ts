@@ -17,6 +17,8 @@ test('two phones work on one run, with the link cut in between', async ({ page, 
   const context = await pinned(await browser.newContext());
   const other = await context.newPage();
   await other.goto(link);
+  await expect(other.locator('[data-offer] h2')).toBeVisible();
+  await other.getByRole('button', { name: 'Take it' }).click();
   await expect(other).toHaveURL(/\/job\/demo-deck\/run$/);
   await expect(page.locator('.state')).toContainText('Linked');
   await page.keyboard.press('Escape');
@@ -30,6 +32,13 @@ test('two phones work on one run, with the link cut in between', async ({ page, 
     await expect(heading(page)).toContainText('2 of');
     await page.getByRole('button', { name: 'Take back' }).click();
     await expect(heading(other)).toContainText('1 of');
+    // It is seen where it was ticked, and put back for both.
+    await expect(other.locator('[data-taken-back]')).toContainText('The other phone took back');
+    await other.getByRole('button', { name: 'Put it back' }).click();
+    await expect(heading(page)).toContainText('2 of');
+    await other.getByRole('button', { name: 'Take back' }).click();
+    await expect(heading(page)).toContainText('1 of');
+    await page.getByRole('button', { name: 'OK', exact: true }).click();
   });
 
   await test.step('with the link cut both go on, and nothing is lost', async () => {

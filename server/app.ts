@@ -4,6 +4,7 @@ import compression from 'compression';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { weatherQuestion, writeWeather } from '@esmero/exchange';
+import { isOurHost } from './hosts';
 import { simulatedWeather } from './weather';
 
 /** Hashed files never change; the page that names them is asked for every time. */
@@ -25,13 +26,18 @@ export function esmeroServer(root: string): Express {
   app.disable('x-powered-by');
   // What goes wrong is told in words of ours, never with a path of this machine.
   app.set('env', 'production');
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    if (isOurHost(request.headers.host)) return next();
+    response.status(421).type('text').send('This machine is not served under that name. Use its address, or name it in ESMERO_HOSTS.');
+  });
   app.use(
     helmet({
       contentSecurityPolicy: {
         directives: {
           defaultSrc: ["'self'"],
           scriptSrc: ["'self'"],
-          // Components bring their styles along at run time.
+          // Components bring their styles along at run time. A nonce would have to differ in each answer, and the page has to be the same
+          // each time: the service worker holds it against its checksum.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
           fontSrc: ["'self'"],
@@ -67,7 +73,8 @@ export function esmeroServer(root: string): Express {
   );
   app.get('/{*path}', (request: Request, response: Response) => {
     const page = join(root, 'index.html');
-    if (/\.\w+$/.test(request.path)) return void response.status(404).type('text').send('No such file.');
+    // A file that is missing is said to be; what somebody opens is the application’s, dots or no dots.
+    if (/\.\w+$/.test(request.path) && !request.headers.accept?.includes('text/html')) return void response.status(404).type('text').send('No such file.');
     if (!existsSync(page)) return void response.status(503).type('text').send(NOT_BUILT);
     response.setHeader('Cache-Control', 'no-cache');
     response.sendFile(page);

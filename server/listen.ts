@@ -19,7 +19,7 @@ export interface Certificate {
 
 const listenOnce = (app: Express, port: number, host: string, certificate: Certificate | null): Promise<Server | NodeJS.ErrnoException> =>
   new Promise((resolve) => {
-    const server: Server = certificate ? createSecureServer({ ...certificate }, app) : createServer(app);
+    const server: Server = certificate ? createSecureServer({ key: certificate.key, cert: certificate.cert }, app) : createServer(app);
     server.once('error', resolve);
     server.listen(port, host, () => {
       server.off('error', resolve);

@@ -1,12 +1,13 @@
-import { type AddressInfo } from 'node:net';
+import { type AddressInfo, connect } from 'node:net';
 import { type Server, createServer } from 'node:http';
 import fc from 'fast-check';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { WebSocket } from 'ws';
 import { runs } from '@esmero/testing';
 import { Relay, closings } from './relay';
+import { networkOf } from './tally';
 
-const KEY = 'k'.repeat(24);
+const TOKEN = 't'.repeat(43);
 let server: Server;
 let relay: Relay;
 let host: string;
@@ -32,14 +33,15 @@ interface Phone {
 async function phone(first: unknown, origin = `http://${host}`): Promise<Phone> {
   const socket = new WebSocket(`ws://${host}/crew`, { origin });
   const heard: string[] = [];
-  socket.on('message', (data: Buffer) => heard.push(data.toString()));
+  socket.on('message', (data: Buffer, isBinary: boolean) => heard.push(isBinary ? `bytes ${data.toString()}` : data.toString()));
   const closed = new Promise<number>((resolve) => socket.on('close', resolve));
   socket.on('error', () => undefined);
   await new Promise<void>((resolve, reject) => socket.on('open', resolve).on('error', reject));
   if (first !== undefined) socket.send(typeof first === 'string' ? first : JSON.stringify(first));
   return { socket, heard, closed };
 }
-const joining = (room = 'ABC234', key = KEY) => ({ join: room, key });
+const joining = (room = 'ABC234', token = TOKEN) => ({ join: room, token });
+const bytes = (text: string): Buffer => Buffer.from(text);
 const until = async (holds: () => boolean): Promise<void> => {
   for (let i = 0; i < 400 && !holds(); i++) await new Promise((resolve) => setTimeout(resolve, 5));
   expect(holds()).toBe(true);
@@ -50,9 +52,9 @@ describe('the relay', () => {
     const [one, two] = [await phone(joining()), await phone(joining())];
     const stranger = await phone(joining('XYZ234'));
     await until(() => two.heard.length > 0 && stranger.heard.length > 0);
-    for (const text of ['first', 'second', 'third']) one.socket.send(text);
+    for (const text of ['first', 'second', 'third']) one.socket.send(bytes(text));
     await until(() => two.heard.length >= 4);
-    expect(two.heard.slice(-3)).toEqual(['first', 'second', 'third']);
+    expect(two.heard.slice(-3)).toEqual(['bytes first', 'bytes second', 'bytes third']);
     expect(one.heard.every((text) => text.startsWith('{"peers"'))).toBe(true);
     expect(stranger.heard).toEqual(['{"peers":1}']);
   });
@@ -65,7 +67,7 @@ describe('the relay', () => {
     await until(() => one.heard.at(-1) === '{"peers":1}');
     one.socket.close();
     await until(() => relay.roomCount === 0);
-    const later = await phone(joining('ABC234', 'another-key-of-24-letters'));
+    const later = await phone(joining('ABC234', 'u'.repeat(43)));
     await until(() => later.heard.length > 0);
     expect(later.heard).toEqual(['{"peers":1}']);
   });
@@ -73,11 +75,11 @@ describe('the relay', () => {
   it('sends away who has another key, comes too many, or asks for nothing', async () => {
     const one = await phone(joining());
     await until(() => one.heard.length > 0);
-    expect(await (await phone(joining('ABC234', `${KEY.slice(1)}x`))).closed).toBe(closings.wrongKey);
+    expect(await (await phone(joining('ABC234', `${TOKEN.slice(1)}x`))).closed).toBe(closings.wrongKey);
     for (let i = 0; i < 3; i++) await phone(joining());
     await until(() => one.heard.includes('{"peers":4}'));
     expect(await (await phone(joining())).closed).toBe(closings.full);
-    for (const bad of ['hello', '{}', { join: 'abc', key: KEY }, { join: 'ABC234', key: 'short' }, '[1', 'null']) expect(await (await phone(bad)).closed).toBe(closings.bad);
+    for (const bad of ['hello', '{}', { join: 'abc', token: TOKEN }, { join: 'ABC234', token: 'short' }, '[1', 'null']) expect(await (await phone(bad)).closed).toBe(closings.bad);
   });
 
   it('is for pages of its own server only, at its own address', async () => {
@@ -89,9 +91,9 @@ describe('the relay', () => {
   it('slows nobody down who presses, and closes who floods it', async () => {
     const [one, two] = [await phone(joining()), await phone(joining())];
     await until(() => two.heard.length > 0);
-    for (let i = 0; i < 200; i++) one.socket.send(`${i}`);
+    for (let i = 0; i < 200; i++) one.socket.send(bytes(`${i}`));
     expect(await one.closed).toBe(closings.tooMuch);
-    expect(two.heard.filter((text) => /^\d+$/.test(text)).length).toBeLessThanOrEqual(41);
+    expect(two.heard.filter((text) => /^bytes \d+$/.test(text)).length).toBeLessThanOrEqual(41);
   });
 
   it('stands whatever is sent to it', async () => {
@@ -108,7 +110,58 @@ describe('the relay', () => {
     expect(await huge.closed).toBe(1009);
     const [one, two] = [await phone(joining('QQQ234')), await phone(joining('QQQ234'))];
     await until(() => two.heard.length > 0);
-    one.socket.send('still here');
-    await until(() => two.heard.includes('still here'));
+    one.socket.send(bytes('still here'));
+    await until(() => two.heard.includes('bytes still here'));
+  });
+
+  it('takes no second guess from whoever was sent away, and cuts off who does not answer the close', async () => {
+    const one = await phone(joining());
+    await until(() => one.heard.length > 0);
+    const guessing = await phone(joining('ABC234', 'x'.repeat(43)));
+    guessing.socket.send(JSON.stringify(joining()));
+    guessing.socket.send(bytes('in?'));
+    expect(await guessing.closed).toBe(closings.wrongKey);
+    expect(one.heard).toEqual(['{"peers":1}']);
+    // A bare socket that says something wrong, and then nothing: the end is not its to choose.
+    const [at, port] = host.split(':');
+    const deaf = connect({ host: at!, port: Number(port), allowHalfOpen: true });
+    const ended = new Promise((resolve) => deaf.on('end', resolve));
+    deaf.on('error', () => undefined);
+    deaf.write(`GET /crew HTTP/1.1\r\nHost: ${host}\r\nOrigin: http://${host}\r\nConnection: Upgrade\r\nUpgrade: websocket\r\nSec-WebSocket-Key: AAAAAAAAAAAAAAAAAAAAAA==\r\nSec-WebSocket-Version: 13\r\n\r\n`);
+    await new Promise((resolve) => deaf.once('data', resolve));
+    deaf.write(Buffer.from([0x82, 0x81, 0, 0, 0, 0, 1]));
+    deaf.resume();
+    await ended;
+    deaf.destroy();
+  });
+
+  it('leaves rooms for others, whatever one address opens', async () => {
+    const opened = await Promise.all(Array.from({ length: 14 }, (_, i) => phone(joining(`ROOM${String.fromCharCode(65 + i)}A`))));
+    await until(() => opened.filter(({ heard }) => heard.length > 0).length === 12);
+    expect(await Promise.race(opened.map(({ closed }) => closed))).toBe(closings.full);
+    opened[0]!.socket.close();
+    await until(() => relay.roomCount === 11);
+    const later = await phone(joining('LATERA'));
+    await until(() => later.heard.length > 0);
+  });
+
+  it('cuts off a phone that does not read, and goes on for the others', async () => {
+    const [one, two, deaf] = [await phone(joining()), await phone(joining()), await phone(joining())];
+    await until(() => one.heard.includes('{"peers":3}'));
+    deaf.socket.pause();
+    const large = Buffer.alloc(1_900_000, 7);
+    for (let i = 0; i < 12; i++) one.socket.send(large);
+    await until(() => two.heard.filter((text) => text.startsWith('bytes')).length === 12 && one.heard.at(-1) === '{"peers":2}');
+  });
+
+  it('is for names of this machine only', async () => {
+    const foreign = new WebSocket(`ws://${host}/crew`, { origin: 'http://elsewhere.example', headers: { host: 'elsewhere.example' } });
+    await expect(new Promise((_resolve, reject) => foreign.on('error', reject))).rejects.toThrow(/403/);
+  });
+});
+
+describe('a network', () => {
+  it('is an IPv4 address, or the prefix of an IPv6 subscriber', () => {
+    expect(['192.168.1.4', '::ffff:192.168.1.4', '2001:db8:1:2:3:4:5:6', '2001:db8:1:2::9', 'fe80::1', undefined].map(networkOf)).toEqual(['192.168.1.4', '192.168.1.4', '2001:db8:1:2', '2001:db8:1:2', 'fe80:0:0:0', '']);
   });
 });

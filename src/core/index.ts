@@ -41,7 +41,7 @@ export type {
   DayBrief, DayChances, DayChange, DayLeg, DayMend, DayPlan, DayWay, FirstShortage, InStock, LegBrief, LegChance, LotCar, LotPace, LotPlan, LotShortage, LotStock, MendBrief,
   Since, StockKind,
 } from './tour';
-export { followed, isSameShare, joined, shareOf, withShared } from './crew';
+export { followed, isSameShare, joined, putBack, shareOf, takenFrom, withShared } from './crew';
 export type { SharedRun } from './crew';
 export { carsOf, doneOn, dueState, isInTime, newVisit, visitDay } from './clients';
 export type { CarVisits, Due, DueBand, DueCar, DueState } from './clients';

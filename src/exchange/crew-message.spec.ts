@@ -4,7 +4,7 @@ import { followed, noteEvent, putPunch, shareOf, startRun, takeBackEvent } from 
 import type { Job } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
 import { runs } from '@esmero/testing';
-import { crewJob, crewRun, readCrewMessage, readSharedRun, writeSharedRun } from './crew-message';
+import { crewJob, crewRun, readCrewMessage, readPeers, readSharedRun, writeSharedRun } from './crew-message';
 
 const [deck] = demoJobs as readonly [Job];
 const begun = startRun(deck, 1000);
@@ -16,12 +16,13 @@ describe('what phones say to each other', () => {
     expect(readCrewMessage(crewRun(share))).toEqual({ kind: 'run', share });
     const heard = readCrewMessage(crewJob({ ...ticked, bills: [] }));
     expect(heard).toEqual({ kind: 'job', job: { ...ticked, pictures: [], bills: [] } });
-    expect(readCrewMessage('{"peers":2}')).toEqual({ kind: 'peers', count: 2 });
+    expect(readPeers('{"peers":2}')).toBe(2);
     expect(readSharedRun(writeSharedRun(share))).toEqual({ ok: true, value: share });
   });
 
   it('is nothing where it is not sound, whatever is sent', () => {
-    for (const bad of ['', 'null', '[]', '{}', '{"peers":-1}', '{"peers":1e9}', '{"job":"{}"}', '{"run":1}', '{"run":"{}"}']) expect(readCrewMessage(bad)).toBeNull();
+    for (const bad of ['', 'null', '[]', '{}', '{"peers":-1}', '{"peers":1e9}', '{"peers":"2"}']) expect(readPeers(bad)).toBeNull();
+    for (const bad of ['', 'null', '[]', '{}', '{"peers":2}', '{"job":"{}"}', '{"run":1}', '{"run":"{}"}']) expect(readCrewMessage(bad)).toBeNull();
     const whole = crewRun(share);
     fc.assert(
       fc.property(fc.nat(whole.length), fc.string({ maxLength: 12 }), fc.nat(12), (at, text, cut) => {

@@ -21,8 +21,6 @@ export function readSharedRun(text: string): Read<SharedRun> {
 
 /** What one phone says to the others of a car. */
 export type CrewMessage =
-  /** From the relay: so many phones there are. */
-  | { readonly kind: 'peers'; readonly count: number }
   | { readonly kind: 'job'; readonly job: Job }
   | { readonly kind: 'run'; readonly share: SharedRun };
 
@@ -31,11 +29,20 @@ export const crewRun = (share: SharedRun): string => JSON.stringify({ run: write
 
 const MOST_PEERS = 100;
 
+/** How many phones there are, as the relay says; null for what says nothing of it. Never throws. */
+export function readPeers(text: string): number | null {
+  try {
+    const { peers } = JSON.parse(text) as { readonly peers?: unknown };
+    return typeof peers === 'number' && Number.isInteger(peers) && peers > 0 && peers <= MOST_PEERS ? peers : null;
+  } catch {
+    return null;
+  }
+}
+
 /** Reads what came from another phone, held to the rules of files; null for what is none of it. Never throws. */
 export function readCrewMessage(text: string): CrewMessage | null {
   try {
-    const { peers, job, run } = JSON.parse(text) as { readonly peers?: unknown; readonly job?: unknown; readonly run?: unknown };
-    if (typeof peers === 'number') return Number.isInteger(peers) && peers > 0 && peers <= MOST_PEERS ? { kind: 'peers', count: peers } : null;
+    const { job, run } = JSON.parse(text) as { readonly job?: unknown; readonly run?: unknown };
     if (typeof job === 'string') {
       const read = readJob(job);
       return read.ok ? { kind: 'job', job: read.value } : null;

@@ -1,20 +1,31 @@
-import { afterEach, describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
-import { finish, joined, noteEvent, planRun, shareOf, startRun, studies, takeBackEvent } from '@esmero/core';
-import { crewJob, crewRun, readCrewMessage } from '@esmero/exchange';
+import { finish, followed, joined, noteEvent, planRun, shareOf, startRun, studies, takeBackEvent } from '@esmero/core';
+import { type CrewLine, type CrewMessage, crewJob, crewLine, crewRun, readCrewMessage } from '@esmero/exchange';
 import { deck, deskWith } from '../testing/desk';
 import { CrewDesk, SOCKET, type Socket } from './crew-desk';
 import { JobDesk } from './job-desk';
 
-/** A link whose other end is in the hands of the test. */
+/** A link whose other end is in the hands of the test: text is the relay’s, the rest is sealed for the phones of the car. */
 class Line implements Socket {
   readyState = 1;
+  binaryType: BinaryType = 'blob';
   onopen: Socket['onopen'] = null;
   onmessage: Socket['onmessage'] = null;
   onclose: Socket['onclose'] = null;
-  readonly sent: string[] = [];
-  send(text: string): void {
-    this.sent.push(text);
+  readonly crossed: (string | Uint8Array)[] = [];
+  readonly said: string[] = [];
+  private reading: Promise<void> = Promise.resolve();
+
+  constructor(private readonly cipher: () => Promise<CrewLine>) {}
+
+  send(data: string | ArrayBufferLike | Blob | ArrayBufferView): void {
+    this.crossed.push(data as string | Uint8Array);
+    if (typeof data === 'string') return;
+    this.reading = this.reading.then(async () => {
+      const text = await (await this.cipher()).open(data as Uint8Array);
+      if (text !== null) this.said.push(text);
+    });
   }
   close(): void {
     this.cut(1000);
@@ -22,12 +33,19 @@ class Line implements Socket {
   open(): void {
     this.onopen?.call(this as never, new Event('open'));
   }
-  hear(text: string): void {
+  relay(text: string): void {
     this.onmessage?.call(this as never, new MessageEvent('message', { data: text }));
+  }
+  async hear(text: string): Promise<void> {
+    const { buffer } = await (await this.cipher()).seal(text);
+    this.onmessage?.call(this as never, new MessageEvent('message', { data: buffer }));
   }
   cut(code = 1006): void {
     this.readyState = 3;
     this.onclose?.call(this as never, new CloseEvent('close', { code }));
+  }
+  messages(): readonly (CrewMessage | null)[] {
+    return this.said.map(readCrewMessage);
   }
 }
 
@@ -36,54 +54,63 @@ const tick = (section: number, at: number) => ({ kind: 'wipe', zone: 'roof', sec
 async function desk() {
   sessionStorage.clear();
   const lines: Line[] = [];
-  const all = await deskWith(undefined, [{ provide: SOCKET, useValue: () => (lines.push(new Line()), lines.at(-1)!) }]);
+  const cipher = (): Promise<CrewLine> => {
+    const [, code, key] = /crew\/(\w+)#(.+)$/.exec(TestBed.inject(CrewDesk).address())!;
+    return crewLine(code!, key!);
+  };
+  const all = await deskWith(undefined, [{ provide: SOCKET, useValue: () => (lines.push(new Line(cipher)), lines.at(-1)!) }]);
   const [crew, job] = [TestBed.inject(CrewDesk), TestBed.inject(JobDesk)];
-  const runs = (): readonly string[] => lines.at(-1)!.sent.filter((text) => text.startsWith('{"run"'));
-  return { ...all, crew, job, lines, line: () => lines.at(-1)!, runs };
+  const runs = (): readonly string[] => lines.at(-1)!.said.filter((text) => text.startsWith('{"run"'));
+  const opened = async (): Promise<void> => {
+    await crew.open(job.job()!);
+    await vi.waitFor(() => expect(lines).toHaveLength(1));
+    lines[0]!.open();
+  };
+  return { ...all, crew, job, lines, line: () => lines.at(-1)!, runs, opened };
 }
 afterEach(() => sessionStorage.clear());
 
 describe('a run on several phones', () => {
-  it('is told to whoever comes, and each press after that', async () => {
-    const { crew, job, line, settle, runs } = await desk();
-    await crew.open(job.job()!);
-    line().open();
-    expect(JSON.parse(line().sent[0]!)).toEqual({ join: crew.code(), key: expect.stringMatching(/^[\w-]{16,}$/) });
+  it('is told to whoever comes, and each press after that, so that only they can read it', async () => {
+    const { crew, job, line, settle, runs, opened } = await desk();
+    await opened();
+    expect(JSON.parse(line().crossed[0] as string)).toEqual({ join: crew.code(), token: expect.stringMatching(/^[\w-]{43}$/) });
     expect(crew.state()).toBe('alone');
-    line().hear('{"peers":2}');
-    await settle();
+    line().relay('{"peers":2}');
+    await vi.waitFor(() => expect(line().messages()).toMatchObject([{ kind: 'job', job: { id: deck.id } }]));
     expect(crew.state()).toBe('linked');
-    expect(readCrewMessage(line().sent[1]!)).toMatchObject({ kind: 'job', job: { id: deck.id } });
     job.edit('begun', (one) => startRun(one, 1000));
     await settle();
     job.edit('ticked', (one) => noteEvent(one, tick(1, 2000)));
-    await settle();
-    expect(readCrewMessage(runs().at(-1)!)).toMatchObject({ kind: 'run', share: { jobId: deck.id, events: [{ section: 1 }] } });
+    await vi.waitFor(() => expect(readCrewMessage(runs().at(-1)!)).toMatchObject({ kind: 'run', share: { jobId: deck.id, events: [{ section: 1 }] } }));
+    const crossed = line().crossed.map((data) => (typeof data === 'string' ? data : Buffer.from(data).toString('latin1'))).join('\n');
+    for (const readable of [deck.name, deck.client, deck.vehicle.name, 'section', crew.address().split('#')[1]!]) expect(crossed).not.toContain(readable);
   });
 
   it('takes in what others did, without telling them again', async () => {
-    const { crew, job, line, settle, runs } = await desk();
-    await crew.open(job.job()!);
-    line().open();
+    const { job, line, settle, runs, opened } = await desk();
+    await opened();
     job.edit('begun', (one) => startRun(one, 1000));
     await settle();
     const theirs = noteEvent(startRun(job.job()!, 1000), tick(4, 3000));
     const before = runs().length;
-    line().hear(crewRun(shareOf(deck.id, theirs.run!)));
+    await line().hear(crewRun(shareOf(deck.id, theirs.run!)));
+    await vi.waitFor(() => expect(job.job()!.run!.events).toMatchObject([{ section: 4 }]));
     await settle();
-    expect(job.job()!.run!.events).toMatchObject([{ section: 4 }]);
     expect(runs().length).toBe(before);
-    // What is nonsense, or of another car, changes nothing.
+    // What is nonsense, of another car, or readable by anybody, changes nothing.
     const now = job.job();
-    for (const bad of ['', '{', '{"run":"{}"}', crewRun({ ...shareOf('another', theirs.run!), jobId: 'another' }), '{"peers":-4}']) line().hear(bad);
+    for (const bad of ['', '{', '{"run":"{}"}', crewRun({ ...shareOf('another', theirs.run!), jobId: 'another' })]) await line().hear(bad);
+    line().relay(crewRun(shareOf(deck.id, noteEvent(theirs, tick(5, 4000)).run!)));
+    line().relay('{"peers":-4}');
+    line().onmessage?.call(line() as never, new MessageEvent('message', { data: new Uint8Array(40).buffer }));
     await settle();
     expect(job.job()).toBe(now);
   });
 
   it('goes on alone while the link is cut, and is put together when it is back', async () => {
-    const { crew, job, lines, line, settle } = await desk();
-    await crew.open(job.job()!);
-    line().open();
+    const { crew, job, lines, line, settle, opened } = await desk();
+    await opened();
     job.edit('begun', (one) => startRun(one, 1000));
     await settle();
     const shared = shareOf(deck.id, job.job()!.run!);
@@ -91,22 +118,18 @@ describe('a run on several phones', () => {
     expect(crew.state()).toBe('cut');
     job.edit('ticked', (one) => noteEvent(one, tick(1, 2000)));
     await settle();
-    await new Promise((resolve) => setTimeout(resolve, 600));
-    expect(lines).toHaveLength(2);
+    await vi.waitFor(() => expect(lines).toHaveLength(2), 2000);
     line().open();
     const theirs = noteEvent(startRun(job.job()!, 1000), tick(7, 2500));
-    line().hear(crewRun(joined(shared, shareOf(deck.id, theirs.run!))));
-    await settle();
-    expect(job.job()!.run!.events.map((event) => ('section' in event ? event.section : 0)).sort()).toEqual([1, 7]);
+    await line().hear(crewRun(joined(shared, shareOf(deck.id, theirs.run!))));
+    await vi.waitFor(() => expect(job.job()!.run!.events.map((event) => ('section' in event ? event.section : 0)).sort()).toEqual([1, 7]));
     // They are told what they could not hear.
-    const told = readCrewMessage(line().sent.at(-1)!);
-    expect(told?.kind === 'run' && told.share.events).toHaveLength(2);
+    await vi.waitFor(() => expect(line().messages().at(-1)).toMatchObject({ kind: 'run', share: { events: [{ section: 1 }, { section: 7 }] } }));
   });
 
   it('knows that it is cut when the radio is off, and links again when it is on', async () => {
-    const { crew, job, lines, line } = await desk();
-    await crew.open(job.job()!);
-    line().open();
+    const { crew, lines, opened } = await desk();
+    await opened();
     window.dispatchEvent(new Event('offline'));
     expect(crew.state()).toBe('cut');
     window.dispatchEvent(new Event('online'));
@@ -114,32 +137,69 @@ describe('a run on several phones', () => {
     expect(crew.state()).toBe('linking');
   });
 
-  it('takes back what another takes back, and stops where the relay says no', async () => {
-    const { crew, job, line, settle } = await desk();
-    await crew.open(job.job()!);
-    line().open();
-    job.edit('begun', (one) => noteEvent(startRun(one, 1000), tick(1, 2000)));
+  it('shows what another takes back of what was done here, and does it again for everybody if that was wrong', async () => {
+    const { crew, job, line, runs, settle, opened } = await desk();
+    await opened();
+    job.edit('begun', (one) => noteEvent(noteEvent(startRun(one, 1000), tick(1, 2000)), tick(2, 3000)));
     await settle();
     const mine = job.job()!;
-    const { followed } = await import('@esmero/core');
-    line().hear(crewRun(followed(shareOf(deck.id, mine.run!), mine.run!, takeBackEvent(mine).run!)));
+    await line().hear(crewRun(followed(shareOf(deck.id, mine.run!), mine.run!, takeBackEvent(mine).run!)));
+    await vi.waitFor(() => expect(job.job()!.run!.events).toMatchObject([{ section: 1 }]));
+    expect(crew.takenBack()).toMatchObject([{ section: 2 }]);
+    crew.putBack();
     await settle();
-    expect(job.job()!.run!.events).toEqual([]);
+    expect(job.job()!.run!.events).toEqual(mine.run!.events);
+    expect(crew.takenBack()).toEqual([]);
+    await vi.waitFor(() => expect(readCrewMessage(runs().at(-1)!)).toMatchObject({ share: { events: [{ section: 1 }, { section: 2 }], takenBack: [{ value: false }] } }));
+    // What is taken back here is nobody else’s doing.
+    job.edit('taken back', takeBackEvent);
+    await settle();
+    expect(crew.takenBack()).toEqual([]);
+  });
+
+  it('stops where the relay says no', async () => {
+    const { crew, line, opened } = await desk();
+    await opened();
     line().cut(4403);
     expect(crew.state()).toBe('turned-away');
     crew.leave();
     expect(crew.state()).toBe('off');
   });
 
-  it('is joined by its link, and goes on after the page was loaded anew', async () => {
-    const { crew, line, store, settle } = await desk();
-    const joining = crew.join('ABC234', 'k'.repeat(20));
-    await settle();
+  it('is joined by its link only once what is offered was taken, and goes on after the page was loaded anew', async () => {
+    const { crew, line, lines, store, job } = await desk();
+    await crew.join('ABC234', 'k'.repeat(20));
+    await vi.waitFor(() => expect(lines).toHaveLength(1));
     line().open();
-    line().hear(crewJob({ ...deck, id: 'theirs', name: 'Theirs' }));
-    expect(await joining).toBe('theirs');
+    const theirs = noteEvent(startRun({ ...deck, id: 'theirs', name: 'Theirs' }, 1000), tick(3, 2000));
+    await line().hear(crewJob({ ...deck, id: 'theirs', name: 'Theirs' }));
+    await line().hear(crewRun(shareOf('theirs', theirs.run!)));
+    await vi.waitFor(() => expect(crew.offer()).toMatchObject({ job: { name: 'Theirs' }, isHere: false, share: { events: [{ section: 3 }] } }));
+    expect([crew.jobId(), await store.job('theirs')]).toEqual([null, undefined]);
+    await crew.take();
+    expect(crew.jobId()).toBe('theirs');
     expect((await store.job('theirs'))!.job.name).toBe('Theirs');
-    expect(JSON.parse(sessionStorage.getItem('esmero.crew')!)).toMatchObject({ room: { code: 'ABC234', jobId: 'theirs' } });
+    expect(JSON.parse(sessionStorage.getItem('esmero.crew')!)).toMatchObject({ room: { code: 'ABC234', jobId: 'theirs' }, known: { events: [{ section: 3 }] } });
+    expect(job.job()!.id).toBe(deck.id);
+  });
+
+  it('lays nothing in where the offer is declined, and leaves a job that is here as it is', async () => {
+    const { crew, line, lines, store } = await desk();
+    await crew.join('ABC234', 'k'.repeat(20));
+    await vi.waitFor(() => expect(lines).toHaveLength(1));
+    line().open();
+    await line().hear(crewJob({ ...deck, name: 'Another name' }));
+    await vi.waitFor(() => expect(crew.offer()?.isHere).toBe(true));
+    await crew.take();
+    expect((await store.job(deck.id))!.job.name).toBe(deck.name);
+    crew.leave();
+    await crew.join('XYZ234', 'k'.repeat(20));
+    await vi.waitFor(() => expect(lines).toHaveLength(2));
+    line().open();
+    await line().hear(crewJob({ ...deck, id: 'theirs' }));
+    await vi.waitFor(() => expect(crew.offer()).not.toBeNull());
+    crew.leave();
+    expect([crew.offer(), await store.job('theirs')]).toEqual([null, undefined]);
   });
 
   it('passes as a file where there is no network', async () => {

@@ -1,14 +1,15 @@
 import { DOCUMENT, Injectable, InjectionToken, computed, effect, inject, signal, untracked } from '@angular/core';
-import { type SharedRun, followed, isSameShare, joined, shareOf, withShared } from '@esmero/core';
-import type { Job, Run } from '@esmero/model';
+import { type SharedRun, followed, isSameShare, joined, putBack, shareOf, takenFrom, withShared } from '@esmero/core';
+import type { Job, Run, RunEvent } from '@esmero/model';
 import { freshId } from '@esmero/records';
 // Rules of messages are fetched with the first link.
 import type * as Exchange from '@esmero/exchange';
+import type { CrewLine } from '@esmero/exchange';
 import { JobDesk } from './job-desk';
 import { STORE } from './ports';
 
 /** What a link to the relay is to this page: tests put a stand-in here. */
-export type Socket = Pick<WebSocket, 'send' | 'close' | 'readyState' | 'onopen' | 'onmessage' | 'onclose'>;
+export type Socket = Pick<WebSocket, 'send' | 'close' | 'readyState' | 'binaryType' | 'onopen' | 'onmessage' | 'onclose'>;
 export const SOCKET = new InjectionToken<(url: string) => Socket>('socket', { factory: () => (url) => new WebSocket(url) });
 
 /** A car that several phones work on. */
@@ -17,6 +18,14 @@ interface Room {
   readonly key: string;
   /** null until whoever is there has said which it is. */
   readonly jobId: string | null;
+}
+
+/** A job that another phone would share, and what it has told of its run: apart from one’s own until it is taken. */
+export interface CrewOffer {
+  readonly job: Job;
+  readonly share: SharedRun | null;
+  /** It is here already, and stays as it is here; its run becomes shared. */
+  readonly isHere: boolean;
 }
 
 /** Off; being linked; linked with nobody or somebody there; cut, and tried again; or turned away. */
@@ -64,7 +73,18 @@ export class CrewDesk {
     return room ? `${this.window.location.origin}/crew/${room.code}#${room.key}` : '';
   });
 
+  /** What the other phone would share, until somebody says whether to take it. */
+  private readonly offered = signal<CrewOffer | null>(null);
+  readonly offer = this.offered.asReadonly();
+  /** What somebody else took back of what was done here. */
+  private readonly taken = signal<readonly RunEvent[]>([]);
+  readonly takenBack = this.taken.asReadonly();
+
   private exchange: typeof Exchange | null = null;
+  private line: CrewLine | null = null;
+  /** One after the other, as they came: sealing and opening take their time. */
+  private speaking: Promise<void> = Promise.resolve();
+  private hearing: Promise<void> = Promise.resolve();
   private socket: Socket | null = null;
   private retryMs = RETRY_MS;
   private timer: ReturnType<typeof setTimeout> | undefined;
@@ -72,7 +92,6 @@ export class CrewDesk {
   /** What is known of the run, and the run of the job as it was when that was last told. */
   private known: SharedRun | null = null;
   private seen: Run | null = null;
-  private arrived: ((jobId: string) => void) | null = null;
 
   constructor() {
     this.resume();
@@ -92,23 +111,44 @@ export class CrewDesk {
     await this.enter({ code: newCode(), key: freshId('key').slice('key-'.length), jobId: job.id });
   }
 
-  /**
-   * Joins a car that another phone has opened.
-   * @returns the job, once whoever is there has said it
-   */
-  async join(code: string, key: string): Promise<string> {
-    const room = this.room();
-    if (room?.code === code && room.jobId !== null) return room.jobId;
+  /** Joins a car that another phone has opened: as soon as whoever is there has said which, it is on offer. */
+  async join(code: string, key: string): Promise<void> {
+    if (this.room()?.code === code && this.room()?.key === key) return;
     this.leave();
-    const arrived = new Promise<string>((resolve) => (this.arrived = resolve));
     await this.enter({ code, key, jobId: null });
-    return arrived;
+  }
+
+  /** Takes what is on offer: the job is kept, where it is not here already, and its run is shared. */
+  async take(): Promise<void> {
+    const [room, offer] = [this.room(), this.offered()];
+    if (!room || !offer) return;
+    const { job, share, isHere } = offer;
+    if (!isHere) await (await this.store).saveJob(job, null);
+    this.offered.set(null);
+    this.room.set({ ...room, jobId: job.id });
+    this.keep();
+    if (share) this.learn(share);
+  }
+
+  /** Does again what somebody else took back; they hear of it. */
+  putBack(): void {
+    const events = this.taken();
+    this.taken.set([]);
+    this.desk.edit('Put back', (job) => putBack(job, events));
+  }
+
+  /** It is right that it was taken back. */
+  letBe(): void {
+    this.taken.set([]);
   }
 
   leave(): void {
     clearTimeout(this.timer);
     clearTimeout(this.silence);
     this.room.set(null);
+    this.offered.set(null);
+    this.taken.set([]);
+    this.line = null;
     this.socket?.close();
     this.socket = null;
     this.known = null;
@@ -130,7 +170,7 @@ export class CrewDesk {
     if (this.jobId() === job.id) {
       this.learn(read.value);
       // Whoever is linked has not seen the file.
-      this.send(this.exchange!.crewRun(this.known!));
+      this.say(this.exchange!.crewRun(this.known!));
       return true;
     }
     const now = job.run ? joined(shareOf(job.id, job.run), read.value) : read.value;
@@ -146,7 +186,10 @@ export class CrewDesk {
   private async enter(room: Room): Promise<void> {
     this.room.set(room);
     this.keep();
-    await this.rules();
+    const { crewLine } = await this.rules();
+    const line = await crewLine(room.code, room.key);
+    if (this.room()?.code !== room.code) return;
+    this.line = line;
     this.dial();
   }
 
@@ -169,22 +212,23 @@ export class CrewDesk {
   }
 
   private dial(): void {
-    const room = this.room();
-    if (!room) return;
+    const [room, line] = [this.room(), this.line];
+    if (!room || !line) return;
     clearTimeout(this.timer);
     if (!this.window.navigator.onLine) return this.link.set('cut');
     this.link.set('linking');
     this.peers.set(1);
     const socket = this.connect(`${this.window.location.origin.replace(/^http/, 'ws')}/crew`);
     this.socket = socket;
+    socket.binaryType = 'arraybuffer';
     socket.onopen = () => {
       this.link.set('open');
       this.retryMs = RETRY_MS;
-      socket.send(JSON.stringify({ join: room.code, key: room.key }));
+      socket.send(JSON.stringify({ join: room.code, token: line.token }));
     };
     socket.onmessage = ({ data }: MessageEvent) => {
       this.listen();
-      void this.hear(String(data));
+      this.hearing = this.hearing.then(() => this.hear(data as string | ArrayBuffer));
     };
     socket.onclose = ({ code }: CloseEvent) => {
       if (this.socket !== socket) return;
@@ -216,19 +260,34 @@ export class CrewDesk {
     if (this.room() && !this.socket) this.dial();
   }
 
-  private send(text: string): void {
-    if (this.socket?.readyState === OPEN) this.socket.send(text);
+  /** Says it to the other phones, so that only they can read it. */
+  private say(text: string): void {
+    const [line, socket] = [this.line, this.socket];
+    if (!line || socket?.readyState !== OPEN) return;
+    this.speaking = this.speaking.then(async () => {
+      const sealed = await line.seal(text);
+      if (socket.readyState === OPEN) socket.send(sealed);
+    });
   }
 
-  private async hear(text: string): Promise<void> {
-    const said = this.exchange?.readCrewMessage(text) ?? null;
-    if (!said) return;
-    if (said.kind === 'peers') {
-      const isMore = said.count > this.peers();
-      this.peers.set(said.count);
-      if (isMore) await this.tellAll();
-    } else if (said.kind === 'job') await this.take(said.job);
+  /** Text is the relay’s, bytes are another phone’s. */
+  private async hear(data: string | ArrayBuffer): Promise<void> {
+    const { exchange, line } = this;
+    if (!exchange || !line) return;
+    if (typeof data === 'string') return this.count(exchange.readPeers(data));
+    const text = await line.open(new Uint8Array(data));
+    const said = text === null ? null : exchange.readCrewMessage(text);
+    if (!said || line !== this.line) return;
+    if (said.kind === 'job') await this.consider(said.job);
     else if (said.share.jobId === this.jobId()) this.learn(said.share);
+    else this.offered.update((offer) => (offer?.job.id === said.share.jobId ? { ...offer, share: said.share } : offer));
+  }
+
+  private async count(peers: number | null): Promise<void> {
+    if (peers === null) return;
+    const isMore = peers > this.peers();
+    this.peers.set(peers);
+    if (isMore) await this.tellAll();
   }
 
   /** Whoever has come anew hears of the job and all of the run. */
@@ -238,20 +297,15 @@ export class CrewDesk {
     const open = this.desk.job();
     const job = open?.id === jobId ? open : (await (await this.store).job(jobId))?.job;
     if (!job) return;
-    this.send(exchange.crewJob(job));
-    if (this.known) this.send(exchange.crewRun(this.known));
+    this.say(exchange.crewJob(job));
+    if (this.known) this.say(exchange.crewRun(this.known));
   }
 
-  /** A job that is here already stays as it is here; only its run is shared. */
-  private async take(job: Job): Promise<void> {
-    const room = this.room();
-    if (!room || room.jobId !== null) return;
-    const store = await this.store;
-    if (!(await store.job(job.id))) await store.saveJob(job, null);
-    this.room.set({ ...room, jobId: job.id });
-    this.keep();
-    this.arrived?.(job.id);
-    this.arrived = null;
+  /** What another phone would share is laid beside what is here, and asked about. */
+  private async consider(job: Job): Promise<void> {
+    if (this.room()?.jobId !== null || this.offered()) return;
+    const isHere = (await (await this.store).job(job.id)) !== undefined;
+    this.offered.set({ job, share: null, isHere });
   }
 
   private learn(share: SharedRun): void {
@@ -261,7 +315,7 @@ export class CrewDesk {
     this.keep();
     if (isNews) this.apply();
     // What they do not know yet.
-    if (!isSameShare(now, share)) this.send(this.exchange!.crewRun(now));
+    if (!isSameShare(now, share)) this.say(this.exchange!.crewRun(now));
   }
 
   /** The job on the desk has what is known; one that is not open gets it when it is. */
@@ -270,7 +324,15 @@ export class CrewDesk {
     if (!job || !known || job.id !== this.jobId()) return;
     const next = withShared(job, known);
     this.seen = next.run;
-    if (JSON.stringify(next.run) !== JSON.stringify(job.run)) this.desk.edit('From the other phone', () => next);
+    if (JSON.stringify(next.run) === JSON.stringify(job.run)) return;
+    if (job.run) this.taken.set(this.stillTaken(job.run, next.run!));
+    this.desk.edit('From the other phone', () => next);
+  }
+
+  /** What was taken back before, as far as nobody has done it again, and what is now. */
+  private stillTaken(before: Run, now: Run): readonly RunEvent[] {
+    const earlier = takenFrom({ ...now, events: this.taken() }, now);
+    return [...earlier, ...takenFrom(before, now)];
   }
 
   /** What was done on this phone is known, and told. */
@@ -285,7 +347,7 @@ export class CrewDesk {
     this.known = now;
     this.seen = run;
     this.keep();
-    if (isNews && this.exchange) this.send(this.exchange.crewRun(now));
+    if (isNews && this.exchange) this.say(this.exchange.crewRun(now));
     this.apply();
   }
 }

@@ -1,2 +1,2 @@
-export { followed, isSameShare, joined, shareOf, withShared } from './shared-run';
+export { followed, isSameShare, joined, putBack, shareOf, takenFrom, withShared } from './shared-run';
 export type { SharedRun } from './shared-run';

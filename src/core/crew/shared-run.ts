@@ -89,5 +89,18 @@ export function withShared(job: Job, { startedAt, events, ended, punch }: Shared
   return { ...job, run: { startedAt, endedAt: ended.value, events, counts, punch: punch.map(({ value }) => value) } };
 }
 
+/** What was ticked off and is so no more: events of one run that another lacks. */
+export function takenFrom(before: Run, now: Run): readonly RunEvent[] {
+  const left = byKey(now.events);
+  return [...byKey(before.events)].flatMap(([key, event]) => (left.has(key) ? [] : [event]));
+}
+
+/** The job with events of its run again that were taken back. */
+export function putBack(job: Job, events: readonly RunEvent[]): Job {
+  if (!job.run) return job;
+  const all = new Map([...byKey(job.run.events), ...byKey(events)]);
+  return { ...job, run: { ...job.run, events: [...all.values()].sort(inOrder) } };
+}
+
 /** Does one know all that the other does? */
 export const isSameShare = (p: SharedRun, q: SharedRun): boolean => JSON.stringify(joined(p, q)) === JSON.stringify(joined(p, p)) && JSON.stringify(joined(p, q)) === JSON.stringify(joined(q, q));

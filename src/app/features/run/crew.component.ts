@@ -26,6 +26,9 @@ const LOOPBACK = /^(localhost|127\.|\[::1\])/;
         }
         <p class="link"><a [href]="desk.address()" data-link>{{ desk.address() }}</a></p>
         <p class="soft">{{ isLoopback ? wording.loopback : wording.lead }}</p>
+        @if (!isSecure) {
+          <p class="note">{{ wording.plainHttp }}</p>
+        }
         <p-button label="Stop sharing" severity="secondary" [outlined]="true" (onClick)="desk.leave()" />
       }
       <h3>Without a network</h3>
@@ -71,7 +74,9 @@ export class CrewComponent {
   protected readonly wording = crewText;
   protected readonly desk = inject(CrewDesk);
   protected readonly problem = signal<string | null>(null);
-  protected readonly isLoopback = LOOPBACK.test(inject(DOCUMENT).defaultView!.location.host);
+  private readonly window = inject(DOCUMENT).defaultView!;
+  protected readonly isLoopback = LOOPBACK.test(this.window.location.host);
+  protected readonly isSecure = this.window.isSecureContext;
   private readonly address = computed(() => this.desk.address());
   protected readonly picture = resource({
     params: () => this.address(),

@@ -68,8 +68,11 @@ export class RunStage {
   protected readonly run = computed(() => this.desk.job()?.run ?? null);
   protected readonly crew = inject(CrewDesk);
   protected readonly crewOpen = signal(false);
+  /** What the other phone took back of what stood here. */
+  protected readonly takenBack = computed(() => (this.isShared() && this.crew.takenBack().length > 0 ? crewText.takenBack(this.crew.takenBack()) : ''));
+  private readonly isShared = computed(() => this.crew.jobId() === this.desk.job()?.id);
   /** How the other phone stands, where this car is shared. */
-  protected readonly crewText = computed(() => (this.crew.jobId() === this.desk.job()?.id ? crewText.state[this.crew.state()] : ''));
+  protected readonly crewText = computed(() => (this.isShared() ? crewText.state[this.crew.state()] : ''));
   private readonly standing = computed(() => {
     const [plan, run] = [this.planned(), this.run()];
     return plan && run ? runStatusOf(plan, run) : null;
