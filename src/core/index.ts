@@ -59,8 +59,28 @@ export type { About, OfPicture, DayAnswer, DayAsked, LotBrief, Studies, StudyKin
 export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';
 export type { Clocks, Hand, RunStatus, Task, UsageAccount, Visit, VisitStage } from './execution';
 export {
-  amountAt, balancesOf, bookingOut, counting, draft, expiry, isBooked, laundering, laundrySteps, lotsOf, missingFor,
-  moved, outlookOf, releasing, reserving, retiring, shoppingList, stockItem, takingBack, washesOf,
+  amountAt,
+  balancesOf,
+  bookingOut,
+  counting,
+  draft,
+  expiry,
+  isBooked,
+  laundering,
+  laundrySteps,
+  lotsOf,
+  missingFor,
+  moved,
+  opening,
+  outlookOf,
+  releasing,
+  reserving,
+  retiring,
+  settled,
+  shoppingList,
+  stockItem,
+  takingBack,
+  washesOf,
 } from './inventory';
 export type { Draft, LaundryStep, Missing, ToBuy } from './inventory';
 export {

@@ -11,8 +11,9 @@ const HOUR_MS = 3_600_000;
  * @param at when it is read
  */
 export function calendarHoldings({ stops, blocked }: CalendarFound, kept: readonly KeptJob[], at: number): Holdings {
+  const mineOf = new Map(kept.map((one) => [one.job.id, one]));
   const jobs = stops.flatMap(({ jobId, beginAt }): KeptJob[] => {
-    const mine = kept.find(({ job }) => job.id === jobId);
+    const mine = mineOf.get(jobId);
     if (!mine || mine.job.run) return [];
     const { utcOffsetH } = mine.job.site;
     const date = dayAt(beginAt, utcOffsetH);

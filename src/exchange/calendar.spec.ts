@@ -64,6 +64,56 @@ describe('what a calendar comes to', () => {
   });
 });
 
+describe('what a calendar may ask for', () => {
+  const coming = (rule: string, start = '20310701T060000Z'): readonly string[] => ['UID:r', 'SUMMARY:Ping', `DTSTART:${start}`, 'DURATION:PT1H', `RRULE:${rule}`];
+
+  it.each([
+    ['FREQ=HOURLY;BYMONTHDAY=31;BYMONTH=4', 'too-often'],
+    ['FREQ=SECONDLY', 'too-often'],
+    ['FREQ=DAILY;INTERVAL=1000000000', 'too-many'],
+    ['FREQ=DAILY;BYMONTHDAY=31;BYMONTH=4', 'too-many'],
+    ['FREQ=DAILY;COUNT=1000000;BYMONTHDAY=31;BYMONTH=4', 'too-many'],
+  ] as const)('%s is left out, and said to be', (rule, why) => {
+    const { blocked, leftOut } = found(calendar(coming(rule), ['UID:a', 'SUMMARY:Dentist', 'DTSTART:20310714T080000Z', 'DTEND:20310714T093000Z']));
+    expect(blocked.map(({ name }) => name)).toEqual(['Dentist']);
+    expect(leftOut).toEqual({ count: 1, first: [{ name: 'Ping', why }] });
+  });
+
+  it.each(['FREQ=YEARLY;BYMONTH=2;BYMONTHDAY=30;BYDAY=MO', 'FREQ=MONTHLY;BYDAY=MO;BYSETPOS=9', 'FREQ=MONTHLY;BYMONTHDAY=31;BYMONTH=4', 'FREQ=YEARLY;BYDAY=5MO;BYMONTH=2;BYMONTHDAY=1'])('%s ends', (rule) => {
+    found(calendar(...Array.from({ length: 20 }, () => coming(rule))));
+  });
+
+  it('are daily events that began long ago, and absences of years', () => {
+    const { blocked, leftOut } = found(calendar(coming('FREQ=DAILY', '19520301T060000Z'), coming('FREQ=WEEKLY;INTERVAL=2;BYDAY=TU', '19991207T100000Z').map((line) => line.replace('UID:r', 'UID:s').replace('Ping', 'Choir')), ['UID:w', 'SUMMARY:Away', 'DTSTART;VALUE=DATE:20290101', 'DTEND;VALUE=DATE:20350101']));
+    const days = (name: string): readonly string[] => blocked.filter((one) => one.name === name).map(({ date }) => date);
+    expect([days('Ping').length, days('Away').length]).toEqual([32, 32]);
+    // Every other Tuesday since 7 December 1999, counted by hand from the calendar’s days.
+    const fortnights = Array.from({ length: 32 }, (_, i) => dayAfter('2031-07-14', i)).filter((day) => (Date.parse(day) - Date.UTC(1999, 11, 7)) % (14 * 24 * HOUR) === 0);
+    expect(days('Choir')).toEqual(fortnights);
+    expect(fortnights.length).toBeGreaterThan(1);
+    expect(leftOut.count).toBe(0);
+  });
+
+  it('is never a zone by the second, nor one out of another file', () => {
+    const zone = (rule: string, offset: string): readonly string[] => ['BEGIN:VTIMEZONE', 'TZID:Far', 'BEGIN:STANDARD', 'DTSTART:19700101T000000', `TZOFFSETFROM:${offset}`, `TZOFFSETTO:${offset}`, `RRULE:${rule}`, 'END:STANDARD', 'END:VTIMEZONE'];
+    const meeting = ['UID:m', 'SUMMARY:Call', 'DTSTART;TZID=Far:20310715T060000', 'DURATION:PT1H'];
+    const within = (lines: readonly string[]): string => calendar(meeting).replace('PRODID:-//x//y//EN', ['PRODID:-//x//y//EN', ...lines].join('\r\n'));
+    const hours = (text: string): readonly number[] => found(text).blocked.map(({ fromHour }) => fromHour);
+    // By one’s own clock where nothing sound says otherwise.
+    expect(hours(within(zone('FREQ=SECONDLY', '-0500')))).toEqual([6]);
+    expect(hours(within(zone('FREQ=YEARLY', '-0500')))).toEqual([13]);
+    expect(hours(within(zone('FREQ=YEARLY', '-0300')))).toEqual([11]);
+    expect(hours(calendar(meeting))).toEqual([6]);
+  });
+
+  it('has an end, however it is made', () => {
+    expect(readCalendar(calendar(['DTSTART:20310701T060000Z', `SUMMARY${';A=B'.repeat(6000)}:x`]), span)).toMatchObject({ ok: false });
+    expect(readCalendar('x'.repeat(10_000_001), span)).toMatchObject({ ok: false });
+    const { leftOut } = found(calendar([...coming('FREQ=DAILY'), ...Array.from({ length: 2001 }, () => 'EXDATE:20310714T060000Z')]));
+    expect(leftOut.first).toEqual([{ name: 'Ping', why: 'too-many' }]);
+  });
+});
+
 describe('a calendar of another program', () => {
   it('takes time by one’s own clock, whatever zone it is in, and over midnight', () => {
     const zone = ['BEGIN:VTIMEZONE', 'TZID:Far', 'BEGIN:STANDARD', 'DTSTART:19700101T000000', 'TZOFFSETFROM:-0500', 'TZOFFSETTO:-0500', 'END:STANDARD', 'END:VTIMEZONE'];

@@ -4,6 +4,8 @@ import ICAL from 'ical.js';
 import icalGenerator, { ICalEventBusyStatus } from 'ical-generator';
 import type { Blocked, Spot } from '@esmero/model';
 import { type Day, dayAfter, dayAt } from '@esmero/units';
+import { refusalOfLines } from './content-lines';
+import { Beyond, type LeftOut, Looks, isSoundZone, timesFrom } from './recurrence';
 
 /** A stop of a calendar: a visit at an hour. Times are milliseconds since 1970. */
 export interface CalendarStop {
@@ -64,15 +66,17 @@ export interface CalendarFound {
   readonly stops: readonly MovedStop[];
   /** What we do not know: time that is taken. */
   readonly blocked: readonly Blocked[];
-  /** Events that could not be understood. */
-  readonly broken: number;
+  /** What is not in it: so many events, and the first of them by name. */
+  readonly leftOut: { readonly count: number; readonly first: readonly { readonly name: string; readonly why: LeftOut }[] };
 }
 
 export type CalendarRead = { readonly ok: true; readonly found: CalendarFound } | { readonly ok: false; readonly detail: string };
 
-/** Of what comes again and again, so many times at most; longer than that nobody is away. */
-const MOST_TIMES = 400;
-const MOST_DAYS = 60;
+/** More events no calendar of one person has. */
+const MOST_EVENTS = 20_000;
+/** So many hours that are taken are kept: a year of eight a day. */
+const MOST_BLOCKED = 3000;
+const MOST_NAMED = 20;
 const LATEST_H = 24;
 
 /** From when until when, and where one's own clock stands against universal time. */
@@ -91,38 +95,40 @@ function instantOf(time: ICAL.Time, { offsetAt }: CalendarSpan): number {
   return utc - offsetAt(utc) * HOUR_MS;
 }
 
+/** Begin and end of what may touch the span, with a day to spare on either side for clocks elsewhere. */
+const windowOf = ({ from, until }: CalendarSpan): readonly [number, number] => [midnight(from).getTime() - DAY_MS, midnight(until).getTime() + 2 * DAY_MS];
+
 /**
  * Begin and end of each time that an event takes place within the span.
  * @param elsewhere times of it that are events of their own
+ * @throws Beyond
  */
-function timesOf(event: ICAL.Event, span: CalendarSpan, elsewhere: ReadonlySet<number>): readonly (readonly [number, number])[] {
+function* timesOf(event: ICAL.Event, span: CalendarSpan, elsewhere: ReadonlySet<number>, looks: Looks): Generator<readonly [number, number]> {
   const length = Math.max(0, event.duration.toSeconds()) * 1000;
-  const [first, last] = [midnight(span.from).getTime() - DAY_MS, midnight(span.until).getTime() + 2 * DAY_MS];
+  const [first, last] = windowOf(span);
   if (!event.isRecurring()) {
     const begin = instantOf(event.startDate, span);
-    return begin + length >= first && begin <= last ? [[begin, begin + length]] : [];
+    if (begin + length >= first && begin <= last) yield [begin, begin + length];
+    return;
   }
-  const times: [number, number][] = [];
-  const iterator = event.iterator();
-  for (let i = 0; i < MOST_TIMES * 20 && times.length < MOST_TIMES; i++) {
-    const next = iterator.next();
-    if (!next) break;
-    const begin = instantOf(next, span);
-    if (begin > last) break;
-    if (begin + length >= first && !elsewhere.has(begin)) times.push([begin, begin + length]);
+  const at = (instant: number): ICAL.Time => ICAL.Time.fromJSDate(new Date(instant), true);
+  for (const time of timesFrom(event, at(first - length), at(last), looks)) {
+    const begin = instantOf(time, span);
+    if (begin > last) return;
+    if (begin + length >= first && !elsewhere.has(begin)) yield [begin, begin + length];
   }
-  return times;
 }
 
-/** The hours that are taken of each day, by one's own clock. */
+/** The hours that are taken of each day of the span, by one's own clock. */
 function blockedBy(uid: string, name: string, begin: number, end: number, { from, until, offsetAt }: CalendarSpan): readonly Blocked[] {
   const days: Blocked[] = [];
-  for (let day = dayAt(begin, offsetAt(begin)), i = 0; i < MOST_DAYS; day = dayAfter(day, 1), i++) {
+  const first = dayAt(begin, offsetAt(begin));
+  for (let day = first < from ? from : first, i = 0; day <= until; day = dayAfter(day, 1), i++) {
     const start = midnight(day).getTime();
     const hourAt = (at: number): number => Math.max(0, Math.min(LATEST_H, (at + offsetAt(at) * HOUR_MS - start) / HOUR_MS));
     const [fromHour, untilHour] = [hourAt(begin), hourAt(end)];
     if (i > 0 && untilHour === 0) break;
-    if (day >= from && day <= until && untilHour > fromHour) days.push({ id: `blocked-${bytesToHex(sha256(utf8ToBytes(`${uid} ${day} ${fromHour}`))).slice(0, 24)}`, name, date: day, fromHour, untilHour });
+    if (untilHour > fromHour) days.push({ id: `blocked-${bytesToHex(sha256(utf8ToBytes(`${uid} ${day} ${fromHour}`))).slice(0, 24)}`, name, date: day, fromHour, untilHour });
     if (untilHour < LATEST_H) break;
   }
   return days;
@@ -139,13 +145,62 @@ function changedTimes(events: readonly ICAL.Component[], span: CalendarSpan): Re
   return changed;
 }
 
-const MOST_LETTERS = 160;
+const MOST_NAME_LETTERS = 160;
+
+/** What is found in a calendar, as it is gone through. */
+class Finding {
+  readonly stops: MovedStop[] = [];
+  private readonly blocked = new Map<string, Blocked>();
+  private readonly leftOut: { name: string; why: LeftOut }[] = [];
+  private leftOutCount = 0;
+  private readonly looks = new Looks();
+
+  constructor(private readonly span: CalendarSpan, private readonly changed: ReadonlyMap<string, ReadonlySet<number>>) {}
+
+  take(component: ICAL.Component): void {
+    let name = '';
+    try {
+      this.looks.begin();
+      const event = new ICAL.Event(component);
+      name = (event.summary ?? '').trim().slice(0, MOST_NAME_LETTERS);
+      this.event(event, name || 'Busy');
+    } catch (error) {
+      this.leaveOut(name, error instanceof Beyond ? error.why : 'unclear');
+    }
+  }
+
+  leaveOut(name: string, why: LeftOut): void {
+    this.leftOutCount++;
+    if (this.leftOut.length < MOST_NAMED) this.leftOut.push({ name, why });
+  }
+
+  private event(event: ICAL.Event, name: string): void {
+    const [, kind, id] = /^(job|due)\.(.+)@esmero$/.exec(event.uid ?? '') ?? [];
+    if (kind === 'due') return;
+    if (kind === 'job') return void this.stops.push({ jobId: id!, beginAt: instantOf(event.startDate, this.span) });
+    const { component } = event;
+    if (component.getFirstPropertyValue('transp') === 'TRANSPARENT' || component.getFirstPropertyValue('status') === 'CANCELLED') return;
+    const elsewhere = (!event.isRecurrenceException() && this.changed.get(event.uid)) || new Set<number>();
+    for (const [begin, end] of timesOf(event, this.span, elsewhere, this.looks))
+      for (const one of blockedBy(event.uid ?? name, name, begin, end, this.span)) {
+        if (this.blocked.size >= MOST_BLOCKED && !this.blocked.has(one.id)) throw new Beyond('too-many');
+        this.blocked.set(one.id, one);
+      }
+  }
+
+  found(): CalendarFound {
+    return { stops: this.stops, blocked: [...this.blocked.values()], leftOut: { count: this.leftOutCount, first: this.leftOut } };
+  }
+}
 
 /**
  * Reads a calendar of whatever program (iCalendar): where our own stops are now, and the time that all else takes within the span. Events
- * that are called off, or leave one free, take none. Never throws.
+ * that are called off, or leave one free, take none. Goes event by event, so that whoever waits can look up in between: yields the share
+ * that is done. Never throws.
  */
-export function readCalendar(text: string, span: CalendarSpan): CalendarRead {
+export function* readingCalendar(text: string, span: CalendarSpan): Generator<number, CalendarRead> {
+  const refusal = refusalOfLines(text);
+  if (refusal) return { ok: false, detail: refusal };
   let root: ICAL.Component;
   try {
     const parsed = ICAL.parse(text) as unknown[];
@@ -154,32 +209,29 @@ export function readCalendar(text: string, span: CalendarSpan): CalendarRead {
     return { ok: false, detail: error instanceof Error ? error.message : String(error) };
   }
   if (root.name !== 'vcalendar') return { ok: false, detail: 'VCALENDAR' };
+  // Zones of an earlier file are none of this one’s.
+  ICAL.TimezoneService.reset();
   for (const zone of root.getAllSubcomponents('vtimezone')) {
     const id = zone.getFirstPropertyValue('tzid');
-    if (typeof id === 'string' && !ICAL.TimezoneService.has(id)) ICAL.TimezoneService.register(zone);
+    // Left in, it would be found there.
+    if (!isSoundZone(zone)) root.removeSubcomponent(zone);
+    else if (typeof id === 'string' && !ICAL.TimezoneService.has(id)) ICAL.TimezoneService.register(zone);
   }
   const events = root.getAllSubcomponents('vevent');
-  const changed = changedTimes(events, span);
-  const stops: MovedStop[] = [];
-  const blocked: Blocked[] = [];
-  let broken = 0;
-  for (const component of events) {
-    try {
-      const event = new ICAL.Event(component);
-      const [, kind, id] = /^(job|due)\.(.+)@esmero$/.exec(event.uid ?? '') ?? [];
-      if (kind === 'due') continue;
-      if (kind === 'job') {
-        stops.push({ jobId: id!, beginAt: instantOf(event.startDate, span) });
-        continue;
-      }
-      const isFree = component.getFirstPropertyValue('transp') === 'TRANSPARENT' || component.getFirstPropertyValue('status') === 'CANCELLED';
-      if (isFree) continue;
-      const name = (event.summary ?? '').trim().slice(0, MOST_LETTERS) || 'Busy';
-      for (const [begin, end] of timesOf(event, span, (!event.isRecurrenceException() && changed.get(event.uid)) || new Set())) blocked.push(...blockedBy(event.uid ?? name, name, begin, end, span));
-    } catch {
-      broken++;
-    }
+  const finding = new Finding(span, changedTimes(events, span));
+  for (const [i, component] of events.entries()) {
+    yield i / events.length;
+    if (i < MOST_EVENTS) finding.take(component);
+    else finding.leaveOut('', 'too-many');
   }
-  const once = new Map(blocked.map((one) => [one.id, one]));
-  return { ok: true, found: { stops, blocked: [...once.values()], broken } };
+  return { ok: true, found: finding.found() };
+}
+
+/** The same at one go. */
+export function readCalendar(text: string, span: CalendarSpan): CalendarRead {
+  const reading = readingCalendar(text, span);
+  for (;;) {
+    const { done, value } = reading.next();
+    if (done) return value;
+  }
 }

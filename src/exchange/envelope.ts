@@ -23,7 +23,39 @@ function isCut(text: string, detail: string): boolean {
   return position !== undefined && Number(position) >= text.trimEnd().length;
 }
 
+/** Nothing of ours is nested nearly as deep. */
+const MOST_DEPTH = 5000;
+/** Lists and objects take the time, not letters; ours have more than twice as many letters each. */
+const LEAST_LETTERS_EACH = 25;
+const SMALL = 100_000;
+const [QUOTE, BACKSLASH] = [0x22, 0x5c];
+const [LIST, CLOSED_LIST, OBJECT, CLOSED_OBJECT] = [0x5b, 0x5d, 0x7b, 0x7d];
+
+/** Is it made of more, or deeper, lists and objects than any file of ours? Such a text takes a browser half a minute to read. */
+function isTangled(text: string): boolean {
+  let [depth, count] = [0, 0];
+  const most = Math.max(SMALL, text.length / LEAST_LETTERS_EACH);
+  for (let i = 0; i < text.length; i++) {
+    const letter = text.charCodeAt(i);
+    if (letter === QUOTE) i = endOfString(text, i);
+    else if (letter === CLOSED_LIST || letter === CLOSED_OBJECT) depth--;
+    else if ((letter === LIST || letter === OBJECT) && (++depth > MOST_DEPTH || ++count > most)) return true;
+  }
+  return false;
+}
+
+/** Where the string that begins here ends. */
+function endOfString(text: string, from: number): number {
+  for (let i = from + 1; i < text.length; i++) {
+    const letter = text.charCodeAt(i);
+    if (letter === BACKSLASH) i++;
+    else if (letter === QUOTE) return i;
+  }
+  return text.length;
+}
+
 function parse(text: string): Read<unknown> {
+  if (isTangled(text)) return no({ code: 'not-json', detail: 'It is made of far more lists and objects than any file of Esmero.', cut: false });
   try {
     return { ok: true, value: JSON.parse(text) as unknown };
   } catch (error) {

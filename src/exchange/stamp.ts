@@ -1,6 +1,9 @@
 import type { Stamp } from '@esmero/records';
 import type { StampDocument } from './documents/library';
 
+/** Browsers that a stamp names; those with the most changes stay. */
+export const MOST_BROWSERS = 1000;
+
 export const stampFrom = ({ changedAt, edits }: StampDocument): Stamp => ({
   changedAt,
   vector: Object.fromEntries(edits.map(({ by, count }) => [by, count])),
@@ -8,5 +11,5 @@ export const stampFrom = ({ changedAt, edits }: StampDocument): Stamp => ({
 
 export const stampDocument = ({ changedAt, vector }: Stamp): StampDocument => ({
   changedAt,
-  edits: Object.entries(vector).map(([by, count]) => ({ by, count })),
+  edits: Object.entries(vector).sort(([, p], [, q]) => q - p).slice(0, MOST_BROWSERS).map(([by, count]) => ({ by, count })),
 });

@@ -64,6 +64,8 @@ const collectionSteps: readonly Step[] = [
   { whole: (content) => ({ vans: [], days: [], lots: [], ...content }) },
   { job: inStamp(jobFrom14To15), whole: (content) => ({ clients: [], businesses: [], blocked: [], ...content }) },
   { job: inStamp(jobFrom15To16), whole: (content) => ({ calibrations: [], practice: [], ...content }) },
+  // A count says how much there is; those before it were differences, and stay so.
+  {},
 ];
 
 /** The list of a collection file in which items of a kind stand. */

@@ -1,3 +1,5 @@
+import { orderAfter } from '@esmero/model';
+
 /**
  * How many changes each browser has made to a record (a version vector): whether one copy follows from
  * another can be read off it, whatever their clocks say.
@@ -23,4 +25,4 @@ export function together(one: VersionVector, other: VersionVector): VersionVecto
 }
 
 /** One change more by a browser. */
-export const advanced = (vector: VersionVector, by: string): VersionVector => ({ ...vector, [by]: (vector[by] ?? 0) + 1 });
+export const advanced = (vector: VersionVector, by: string): VersionVector => ({ ...vector, [by]: orderAfter(vector[by] ?? 0) });

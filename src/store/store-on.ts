@@ -1,4 +1,4 @@
-import type { Job, LibraryEntry, Movement } from '@esmero/model';
+import { type Job, type LibraryEntry, byOrder } from '@esmero/model';
 import { migrateItem, readDocument } from '@esmero/migrations';
 import { type Stamp, advanced, collectionVersion, jobDocument, jobVersion, merged, same } from '@esmero/records';
 import { briefOf, isOfToday, BRIEFS } from './brief';
@@ -41,8 +41,6 @@ async function putJob(tx: Transaction, row: JobRow): Promise<void> {
   await tx.put('jobs', row);
   await tx.put('briefs', briefOf(jobOf(row)));
 }
-
-const bySeq = (p: Movement, q: Movement): number => p.seq - q.seq || p.at - q.at || (p.id < q.id ? -1 : 1);
 
 /** A store on tables, wherever these are. */
 export async function storeOn(tables: Tables, keeping: Keeping): Promise<Store> {
@@ -162,7 +160,7 @@ export async function storeOn(tables: Tables, keeping: Keeping): Promise<Store> 
         return { kind: 'saved' as const, stored: entryOf(written) };
       }).catch(faultOf),
     deleteEntry: (entry) => keep(['library'], (tx) => tx.delete('library', entryId(entry))),
-    movements: async () => (await inParts('movements')).sort(bySeq),
+    movements: async () => (await inParts('movements')).sort(byOrder),
     post: (movements) =>
       keep(['movements'], async (tx) => {
         for (const movement of movements) await tx.put('movements', movement);

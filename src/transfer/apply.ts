@@ -1,9 +1,10 @@
 import type { Job, LibraryEntry } from '@esmero/model';
 import { type Stamp, freshId, together } from '@esmero/records';
 import { type Change, type KeepFault, type Store, entryId } from '@esmero/store';
+import { keepAside } from './aside';
 import { type Pace, Stopped } from './pace';
 import type { Choice, Review, ReviewRow } from './review';
-import type { Source } from './source';
+import { type Source, isAside } from './source';
 
 /** What is to become of what a file holds. */
 export interface Choices {
@@ -79,6 +80,8 @@ export async function applied(source: Source, review: Review, choices: Choices, 
   await state(true);
   try {
     const brought = await bring(source, rows, choices, store, pace);
+    const aside = review.aside.flatMap(({ path, text }) => (text === null ? [] : [{ path, text }]));
+    if (aside.length > 0) await keepAside(store, aside);
     await state(false);
     return { kind: 'done', ...brought };
   } catch (error) {
@@ -101,6 +104,7 @@ async function bring(source: Source, rows: ReadonlyMap<string, ReviewRow>, choic
   });
   for await (const theirs of source.jobs()) {
     await pace.at(at++ / all);
+    if (isAside(theirs)) continue;
     const row = rows.get(`job/${theirs.job.id}`);
     const choice = row && choices.rows[row.key];
     if (!row || !choice || choice === 'mine') continue;

@@ -3,6 +3,7 @@ import { bytesToHex } from '@noble/hashes/utils.js';
 import { BlobReader, TextReader, ZipWriter, configure } from '@zip.js/zip.js';
 import { type Manifest, writeCollection, writeJob, writeManifest } from '@esmero/exchange';
 import { type Store, everyJob, keptEntry } from '@esmero/store';
+import { keptAside } from './aside';
 import type { Pace } from './pace';
 
 // It has a worker to itself already.
@@ -20,6 +21,8 @@ export const COLLECTION = 'collection.json';
 export const JOBS = 'jobs/';
 export const jobPath = (id: string): string => `${JOBS}${id}.json`;
 export const PICTURES = 'pictures/';
+/** Files that could not be read when they came in: they go out as they are, for a version that can. */
+export const ASIDE = 'aside/';
 
 /** Kinds of pictures by the ending that they have in a backup. */
 const endings = { jpg: 'image/jpeg', png: 'image/png', webp: 'image/webp' } as const;
@@ -59,6 +62,8 @@ export async function writeBackup(store: Store, to: WritableStream<Uint8Array>, 
     await pace.at(files.length / all);
   }
   const jobs = files.length;
+  for (const { path, text } of await keptAside(store)) await add(`${ASIDE}${path.split('/').at(-1)}`, text);
+  const aside = files.length - jobs;
   const library = (await store.library()).map(keptEntry);
   await add(COLLECTION, writeCollection({ library, jobs: [], movements: await store.movements(), photos: [] }));
   for (const key of keys) {
@@ -71,7 +76,7 @@ export async function writeBackup(store: Store, to: WritableStream<Uint8Array>, 
     await zip.add(path, new BlobReader(picture), { level: 0 });
     await pace.at(files.length / all);
   }
-  const pictures = files.length - jobs - 1;
+  const pictures = files.length - jobs - aside - 1;
   await zip.add(MANIFEST, new TextReader(writeManifest({ at: Date.now(), jobs, pictures, files })));
   await zip.close();
   return { jobs, items: library.length, pictures };

@@ -1,9 +1,9 @@
-import { amountAt, balancesOf } from '@esmero/core';
+import { amountAt, balancesOf, settled } from '@esmero/core';
 import type { EntryKind, Movement, StockItem } from '@esmero/model';
 import { type Stamp, compared, same } from '@esmero/records';
 import { type Store, type StoredEntry, type StoredJob, entryId } from '@esmero/store';
 import type { Pace } from './pace';
-import type { Source } from './source';
+import { type Aside, type Source, isAside } from './source';
 
 /** How what a file holds stands to what is here. */
 export const standings = ['new', 'same', 'older', 'newer', 'different'] as const;
@@ -42,6 +42,8 @@ export interface Review {
   readonly rows: readonly ReviewRow[];
   readonly stock: StockReview;
   readonly pictures: { readonly fresh: number; readonly here: number };
+  /** Jobs that cannot be read: the rest comes in without them. */
+  readonly aside: readonly Aside[];
 }
 
 /** What can be chosen, and what is chosen unless somebody says otherwise: nothing of one’s own is ever given up unasked. */
@@ -76,7 +78,7 @@ export const entryStanding = (mine: StoredEntry | undefined, theirs: Parameters<
 function stockReview(mine: readonly Movement[], theirs: readonly Movement[]): StockReview {
   const known = new Set(mine.map(({ id }) => id));
   const fresh = theirs.filter(({ id }) => !known.has(id));
-  const [before, after] = [balancesOf(mine), balancesOf([...mine, ...fresh])];
+  const [before, after] = [balancesOf(settled(mine)), balancesOf(settled([...mine, ...fresh]))];
   const changes = [...after.keys()].flatMap((item) => {
     const [was, is] = [amountAt(before, item, 'shelf'), amountAt(after, item, 'shelf')];
     return was === is ? [] : [{ item, before: was, after: is }];
@@ -84,17 +86,27 @@ function stockReview(mine: readonly Movement[], theirs: readonly Movement[]): St
   return { fresh: fresh.length, here: theirs.length - fresh.length, related: mine.length === 0 || fresh.length < theirs.length, changes };
 }
 
+/** Of what stands aside no more is held at hand. */
+const MOST_ASIDE_LETTERS = 20_000_000;
+
 /** Holds what a file has beside what is here. */
 export async function reviewOf(source: Source, store: Store, pace: Pace): Promise<Review> {
   const rows: ReviewRow[] = [];
+  const aside: Aside[] = [];
+  let asideLetters = 0;
   for await (const theirs of source.jobs()) {
+    await pace.at(0.5 + ((rows.length + aside.length) / (source.jobCount + 1)) / 2);
+    if (isAside(theirs)) {
+      asideLetters += theirs.text?.length ?? 0;
+      aside.push(asideLetters > MOST_ASIDE_LETTERS ? { ...theirs, text: null } : theirs);
+      continue;
+    }
     const { job } = theirs;
     const mine = await store.job(job.id);
     rows.push({
       ...{ key: `job/${job.id}`, kind: 'job', name: job.name, detail: [job.client, job.date].filter(Boolean).join(', ') },
       ...{ standing: jobStanding(mine, theirs), mineAt: mine?.changedAt ?? 0, theirsAt: theirs.changedAt, expects: mine?.revision ?? null },
     });
-    await pace.at(0.5 + (rows.length / (source.jobCount + 1)) / 2);
   }
   const library = new Map((await store.library()).map((entry) => [entryId(entry), entry]));
   for (const theirs of source.library) {
@@ -111,5 +123,6 @@ export async function reviewOf(source: Source, store: Store, pace: Pace): Promis
     rows,
     stock: stockReview(await store.movements(), source.movements),
     pictures: { fresh: source.photoKeys.size - known, here: known },
+    aside,
   };
 }

@@ -13,9 +13,9 @@ interface Head {
 
 /** As much work as a guess should be (OWASP’s figure for PBKDF2 with SHA-256). */
 const ITERATIONS = 600_000;
-/** Files of others may ask for less, or more, but not for hours. */
+/** Files of others may ask for less, or more, but not for a minute on a phone. */
 const LEAST_ITERATIONS = 1000;
-const MOST_ITERATIONS = 10_000_000;
+const MOST_ITERATIONS = 2_000_000;
 const SALT_BYTES = 16;
 const IV_BYTES = 12;
 /** A head is far shorter. */

@@ -1,19 +1,26 @@
-import { BlobReader, BlobWriter, type FileEntry, TextWriter, ZipReader, configure } from '@zip.js/zip.js';
+import { BlobReader, type FileEntry, ZipReader, configure } from '@zip.js/zip.js';
 import type { Movement } from '@esmero/model';
-import { type Manifest, type Read, type Unreadable, readCollection, readKeptJob, readManifest, readingCollection } from '@esmero/exchange';
+import { type Manifest, type Read, type Unreadable, readKeptJob, readManifest, readingCollection } from '@esmero/exchange';
 import type { Holdings, KeptEntry, KeptJob } from '@esmero/records';
 import { blobOf } from '@esmero/store';
-import { COLLECTION, JOBS, MANIFEST, PICTURES, checksum, pictureAt } from './backup';
+import { ASIDE, COLLECTION, JOBS, MANIFEST, PICTURES, checksum, pictureAt } from './backup';
 import type { Pace } from './pace';
 
 configure({ useWebWorkers: false });
+
+/** A job of a backup that cannot be read: the rest comes in, and it is kept as it is. */
+export interface Aside {
+  readonly path: string;
+  readonly why: Unreadable;
+  /** The whole file; null where its bytes are gone. */
+  readonly text: string | null;
+}
 
 /** What a file holds that somebody chose; jobs are fetched one by one, as often as they are asked for. */
 export interface Source {
   readonly kind: 'job' | 'collection' | 'backup';
   readonly jobCount: number;
-  /** @throws UnreadableError at a job that is not as it was written */
-  jobs(): AsyncGenerator<KeptJob>;
+  jobs(): AsyncGenerator<KeptJob | Aside>;
   readonly library: readonly KeptEntry[];
   readonly movements: readonly Movement[];
   readonly photoKeys: ReadonlySet<string>;
@@ -22,7 +29,9 @@ export interface Source {
 
 const no = (why: Unreadable): Read<never> => ({ ok: false, why });
 
-function sourceOf(kind: Source['kind'], { jobs, library, movements, photos }: Holdings): Source {
+export const isAside = (one: KeptJob | Aside): one is Aside => 'why' in one;
+
+export function sourceOf(kind: Source['kind'], { jobs, library, movements, photos }: Holdings): Source {
   const pictures = new Map(photos.map((photo) => [photo.key, photo]));
   return {
     kind,
@@ -56,39 +65,72 @@ async function openJson(text: string, pace: Pace): Promise<Read<Source>> {
 type Entries = ReadonlyMap<string, FileEntry>;
 type Listed = Manifest['files'][number];
 
-/** What is found to be unreadable only when its turn has come. */
-export class UnreadableError extends Error {
-  constructor(readonly why: Unreadable) {
-    super(why.code);
+/** More than a manifest, a collection, a job or a picture ever is, bytes. */
+const MOST_MANIFEST = 50_000_000;
+const MOST_FILE = 500_000_000;
+const MOST_PICTURE = 20_000_000;
+/** All of a backup, unpacked. */
+const MOST_ALL = 4_000_000_000;
+
+class TooMuch extends Error {}
+
+/** Takes so many bytes, and breaks off where more come: what an entry says of its size need not be true. */
+class BoundedWriter {
+  private readonly parts: Uint8Array<ArrayBuffer>[] = [];
+  private size = 0;
+  readonly writable = new WritableStream<Uint8Array<ArrayBuffer>>({
+    write: (part) => {
+      this.size += part.length;
+      if (this.size > this.most) throw new TooMuch();
+      this.parts.push(part.slice());
+    },
+  });
+
+  constructor(private readonly most: number) {}
+
+  blob(type: string): Blob {
+    return new Blob(this.parts, { type });
   }
+}
+
+/** An entry of a zip, unpacked; null where it cannot be, or is larger than that. */
+async function unpacked(entry: FileEntry | undefined, most: number, type = ''): Promise<Blob | null> {
+  if (!entry || entry.uncompressedSize > most) return null;
+  const writer = new BoundedWriter(most);
+  const isDone = await entry.getData(writer.writable).then(() => true, () => false);
+  return isDone ? writer.blob(type) : null;
 }
 
 /** A file of a backup as it was written; null where it is not. */
 async function whole(entries: Entries, { path, bytes, sha256 }: Listed): Promise<Blob | null> {
-  const found = await entries.get(path)?.getData(new BlobWriter()).catch(() => null);
+  const found = await unpacked(entries.get(path), Math.min(bytes, MOST_FILE));
   const isSame = found?.size === bytes && checksum(new Uint8Array(await found.arrayBuffer())) === sha256;
   return isSame ? found : null;
 }
 
-/** Files that are missing or of another size, as the directory has it, and pictures that are not as they were written. */
+/** Pictures and the collection that are missing, of another size as the directory has it, or not as they were written. */
 async function damagedIn(files: readonly Listed[], entries: Entries, pace: Pace): Promise<readonly string[]> {
-  const damaged = files.filter(({ path, bytes }) => entries.get(path)?.uncompressedSize !== bytes).map(({ path }) => path);
-  const pictures = files.filter(({ path }) => path.startsWith(PICTURES) && !damaged.includes(path));
+  const pictures = files.filter(({ path }) => path.startsWith(PICTURES));
+  const isOff = ({ path, bytes }: Listed): boolean => entries.get(path)?.uncompressedSize !== bytes;
+  const damaged = files.filter((one) => isCollection(one) && isOff(one)).map(({ path }) => path);
   for (const [i, one] of pictures.entries()) {
     await pace.at((i / pictures.length) * 0.5);
-    if (!(await whole(entries, one))) damaged.push(one.path);
+    if (isOff(one) || one.bytes > MOST_PICTURE || !(await whole(entries, one))) damaged.push(one.path);
   }
   return damaged;
 }
 
-/** The jobs of a backup, each held against its checksum and the rules when its turn comes. @throws UnreadableError */
-async function* jobsIn(files: readonly Listed[], entries: Entries): AsyncGenerator<KeptJob> {
+const isCollection = ({ path }: Listed): boolean => path === COLLECTION;
+
+/** The jobs of a backup, each held against its checksum and the rules when its turn comes; one that is unsound stands aside. */
+async function* jobsIn(files: readonly Listed[], entries: Entries): AsyncGenerator<KeptJob | Aside> {
   for (const one of files) {
+    const { path } = one;
     const found = await whole(entries, one);
-    if (!found) throw new UnreadableError({ code: 'damaged', paths: [one.path] });
-    const job = readKeptJob(await found.text());
-    if (!job.ok) throw new UnreadableError(job.why);
-    yield { ...job.value, archived: one.archived };
+    const text = (await (found ?? (await unpacked(entries.get(path), Math.min(one.bytes, MOST_FILE))))?.text()) ?? null;
+    const job = found && text !== null ? readKeptJob(text) : null;
+    if (job?.ok) yield { ...job.value, archived: one.archived };
+    else yield { path, why: job ? job.why : { code: 'damaged', paths: [path] }, text };
   }
 }
 
@@ -97,29 +139,32 @@ async function openBackup(file: Blob, pace: Pace): Promise<Read<Source>> {
   const found = await new ZipReader(new BlobReader(file)).getEntries().catch((error: unknown) => (error instanceof Error ? error : new Error(String(error))));
   if (found instanceof Error) return no({ code: 'no-zip', detail: found.message });
   const entries: Entries = new Map(found.flatMap((entry) => (entry.directory ? [] : [[entry.filename, entry]])));
-  const manifestEntry = entries.get(MANIFEST);
-  if (!manifestEntry) return no({ code: 'no-zip', detail: `It holds no ${MANIFEST}.` });
-  const manifest = readManifest(await manifestEntry.getData(new TextWriter()).catch(() => ''));
+  if (!entries.has(MANIFEST)) return no({ code: 'no-zip', detail: `It holds no ${MANIFEST}.` });
+  const manifestFile = await unpacked(entries.get(MANIFEST), MOST_MANIFEST);
+  const manifest = manifestFile ? readManifest(await manifestFile.text()) : no({ code: 'damaged', paths: [MANIFEST] });
   if (!manifest.ok) return manifest;
   const { files } = manifest.value;
+  const bytes = files.reduce((sum, one) => sum + one.bytes, 0);
+  if (bytes > MOST_ALL) return no({ code: 'too-large', bytes, most: MOST_ALL });
   const damaged = await damagedIn(files, entries, pace);
-  const collectionFile = files.find(({ path }) => path === COLLECTION);
-  const collectionText = collectionFile && (await whole(entries, collectionFile));
-  if (damaged.length > 0 || !collectionText) return no({ code: 'damaged', paths: damaged.length > 0 ? damaged : [COLLECTION] });
-  const collection = readCollection(await collectionText.text());
+  const collectionFile = files.find(isCollection);
+  const collectionText = collectionFile && damaged.length === 0 ? await whole(entries, collectionFile) : null;
+  if (!collectionText) return no({ code: 'damaged', paths: damaged.length > 0 ? damaged : [COLLECTION] });
+  const collection = await openJson(await collectionText.text(), pace);
   if (!collection.ok) return collection;
-  const jobs = files.filter(({ path }) => path.startsWith(JOBS));
-  const pictures = new Map(files.filter(({ path }) => path.startsWith(PICTURES)).map(({ path }) => [pictureAt(path).key, path]));
+  const jobs = files.filter(({ path }) => path.startsWith(JOBS) || path.startsWith(ASIDE));
+  const pictures = new Map(files.filter(({ path }) => path.startsWith(PICTURES)).map((one) => [pictureAt(one.path).key, one]));
   return {
     ok: true,
     value: {
-      ...sourceOf('backup', collection.value),
+      ...collection.value,
+      kind: 'backup',
       jobCount: jobs.length,
       jobs: () => jobsIn(jobs, entries),
       photoKeys: new Set(pictures.keys()),
-      photo: (key) => {
-        const path = pictures.get(key)!;
-        return entries.get(path)!.getData(new BlobWriter(pictureAt(path).type));
+      photo: async (key) => {
+        const one = pictures.get(key)!;
+        return new Blob([(await whole(entries, one))!], { type: pictureAt(one.path).type });
       },
     },
   };

@@ -1,10 +1,13 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Job } from '@esmero/model';
+import { type Job, MOST_ORDER } from '@esmero/model';
 import { demo, demoJobs } from '@esmero/demo';
-import { writeCollection, writeJob } from '@esmero/exchange';
+import { BlobReader, BlobWriter, TextReader, TextWriter, ZipReader, ZipWriter } from '@zip.js/zip.js';
+import { noteEvent, shareOf } from '@esmero/core';
+import { crewRun, readCrewMessage, writeCollection, writeJob } from '@esmero/exchange';
 import { held } from '@esmero/records';
 import { type Store, everything, idbStore } from '@esmero/store';
+import { MANIFEST, checksum } from './backup';
 import type { Review } from './review';
 import { type Transfer, transferOn } from './transfer';
 import { usual } from './review';
@@ -85,10 +88,77 @@ describe('a backup', () => {
     const file = await backedUp(store);
     const transfer = transferOn(Promise.resolve(store));
     expect(await transfer.review(file.slice(0, file.size - 400), nothing)).toMatchObject({ kind: 'unreadable', why: { code: 'no-zip' } });
-    const bytes = new Uint8Array(await file.arrayBuffer());
-    bytes[Math.floor(bytes.length / 3)]! ^= 0xff;
-    expect(await transfer.review(new Blob([bytes]), nothing)).toMatchObject({ kind: 'unreadable', why: { code: 'damaged' } });
     expect(await transfer.review(fileOf('PK and nothing more'), nothing)).toMatchObject({ kind: 'unreadable', why: { code: 'no-zip' } });
+  });
+
+  /** A backup with some of its files written otherwise, and its manifest as it would be of those. */
+  async function rewritten(file: Blob, change: (path: string, text: string) => string | null): Promise<Blob> {
+    const entries = await new ZipReader(new BlobReader(file)).getEntries();
+    const to = new ZipWriter(new BlobWriter());
+    const texts = new Map<string, string>();
+    for (const entry of entries) if (!entry.directory) texts.set(entry.filename, change(entry.filename, await entry.getData(new TextWriter())) ?? '');
+    const manifest = JSON.parse(texts.get(MANIFEST)!) as { backup: { files: { path: string; bytes: number; sha256: string }[] } };
+    for (const one of manifest.backup.files) {
+      const bytes = new TextEncoder().encode(texts.get(one.path)!);
+      [one.bytes, one.sha256] = [bytes.length, checksum(bytes)];
+    }
+    texts.set(MANIFEST, JSON.stringify(manifest));
+    for (const [path, text] of texts) await to.add(path, new TextReader(text));
+    return to.close();
+  }
+
+  it('with a job that cannot be read sets it aside by name, brings in the rest, and carries it on as it is', async () => {
+    const store = await freshStore();
+    const bad = await rewritten(await backedUp(store), (path, text) => (path === `jobs/${deck.id}.json` ? text.replace('"hour": ', '"hour": "noon", "was": ') : text));
+    const other = await freshStore(false);
+    const transfer = transferOn(Promise.resolve(other));
+    const review = await reviewed(transfer, bad);
+    expect(review.aside).toMatchObject([{ path: `jobs/${deck.id}.json`, why: { code: 'faults', faults: [{ path: 'job.was' }, { path: 'job.hour' }] }, text: expect.stringContaining('"noon"') }]);
+    expect(review.rows.some(({ key }) => key === `job/${deck.id}`)).toBe(false);
+    expect(await transfer.apply(asUsual(review), 'all.zip', nothing)).toMatchObject({ kind: 'done', jobs: demoJobs.length - 1 });
+    // The next backup has it, letter by letter, and asks about it again.
+    const again = await reviewed(transferOn(Promise.resolve(await freshStore(false))), await backedUp(other));
+    expect(again.aside).toMatchObject([{ path: `aside/${deck.id}.json`, text: review.aside[0]!.text }]);
+    // A version that can read it brings it in.
+    const mended = await rewritten(await backedUp(other), (path, text) => (path === `aside/${deck.id}.json` ? text.replace('"hour": "noon", "was": ', '"hour": ') : text));
+    const third = await freshStore(false);
+    const there = transferOn(Promise.resolve(third));
+    await there.apply(asUsual(await reviewed(there, mended)), 'all.zip', nothing);
+    expect(withoutVectors(await everything(third)).jobs.map(({ job }) => job.id).sort()).toEqual(demoJobs.map(({ id }) => id).sort());
+  });
+
+  it('is never larger than it says: what unpacks to more is not unpacked', async () => {
+    const store = await freshStore();
+    await store.keepPhoto('p-1', new Blob(['x'.repeat(100)], { type: 'image/png' }));
+    const file = await backedUp(store);
+    const transfer = transferOn(Promise.resolve(store));
+    for (const path of [MANIFEST, 'collection.json', 'pictures/p-1.png']) {
+      const to = new ZipWriter(new BlobWriter());
+      for (const entry of await new ZipReader(new BlobReader(file)).getEntries()) if (!entry.directory) await to.add(entry.filename, entry.filename === path ? new TextReader(' '.repeat(60_000_000)) : new BlobReader(await entry.getData(new BlobWriter())));
+      const large = await to.close();
+      expect(await transfer.review(large, nothing)).toMatchObject({ kind: 'unreadable', why: { code: 'damaged', paths: [path] } });
+      // The directory says that it is small.
+      const bytes = new Uint8Array(await large.arrayBuffer());
+      const sizes = new DataView(bytes.buffer);
+      for (let i = 0; i + 4 < bytes.length; i++) if (sizes.getUint32(i, true) === 60_000_000) sizes.setUint32(i, 100, true);
+      expect(await transfer.review(new Blob([bytes]), nothing)).toMatchObject({ kind: 'unreadable', why: { code: 'damaged', paths: [path] } });
+    }
+  });
+
+  it('can be read back whatever was done on numbers at their bound', async () => {
+    const seq = MOST_ORDER;
+    const run = { startedAt: 1000, endedAt: null, counts: [], punch: [], events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 2, by: 0, at: 2000, seq }] } as never;
+    const file = fileOf(writeCollection({ jobs: [{ ...{ changedAt: 1, vector: { x: MOST_ORDER } }, archived: false, job: { ...deck, run } }], library: [], movements: [{ ...demo.movements[0]!, id: 'last', seq }], photos: [] }));
+    const store = await freshStore(false);
+    const transfer = transferOn(Promise.resolve(store));
+    await transfer.apply(asUsual(await reviewed(transfer, file)), 'f', nothing);
+    const kept = (await store.job(deck.id))!;
+    const next = noteEvent(kept.job, { kind: 'wipe', zone: 'roof', section: 2, of: 2, by: 0, at: 3000 });
+    await store.saveJob(next, kept.revision);
+    const said = readCrewMessage(crewRun(shareOf(deck.id, next.run!)));
+    expect(said).toMatchObject({ kind: 'run', share: { events: [{ section: 1 }, { section: 2 }] } });
+    const again = await reviewed(transferOn(Promise.resolve(await freshStore(false))), await backedUp(store));
+    expect([again.aside, again.rows.map(({ standing }) => standing)]).toEqual([[], ['new']]);
   });
 
   it('can be called off', async () => {

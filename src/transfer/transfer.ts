@@ -1,13 +1,14 @@
-import { type Unreadable, writeCollection } from '@esmero/exchange';
+import { type Encoding, type Mapping, type TableKind, type Unreadable, writeCollection } from '@esmero/exchange';
 import type { Photo } from '@esmero/model';
 import { type KeepFault, type Store, dataUrlOf, everything } from '@esmero/store';
 import { type Applied, type Choices, applied, takenBack } from './apply';
 import { type BackedUp, writeBackup } from './backup';
+import { type Foreign, ForeignFile, type ForeignSpan, type TableReview } from './foreign';
 import { Pace, type Progress, Stopped } from './pace';
 import { type Review, reviewOf } from './review';
-import { type Source, UnreadableError, openSource } from './source';
+import { type Source, openSource, sourceOf } from './source';
 
-type Ended = { readonly kind: 'stopped' } | { readonly kind: 'failed'; readonly message: string };
+export type Ended = { readonly kind: 'stopped' } | { readonly kind: 'failed'; readonly message: string };
 
 export type Backup = ({ readonly kind: 'done'; readonly file: Blob | null } & BackedUp) | Ended;
 export type Reviewed = { readonly kind: 'review'; readonly review: Review } | { readonly kind: 'unreadable'; readonly why: Unreadable } | Ended;
@@ -22,12 +23,23 @@ export interface Transfer {
   /** Library, jobs, stock and pictures as one plain JSON file. */
   collection(): Promise<Blob>;
   review(file: Blob, progress: Progress): Promise<Reviewed>;
+  /**
+   * Opens a file of another program: a table, contacts or a calendar.
+   * @param encoding how its letters are written; null to find out
+   */
+  openForeign(file: Blob, encoding: Encoding | null, span: ForeignSpan, progress: Progress): Promise<Foreign | Ended>;
+  /** What the open table comes to, with columns taken as somebody says. */
+  lookAtTable(kind: TableKind, taken: Mapping, currency: string, progress: Progress): Promise<{ readonly kind: 'table'; readonly review: TableReview } | Ended>;
+  /** What the open file of another program comes to, beside what is here. */
+  reviewForeign(progress: Progress): Promise<Reviewed>;
   /** Brings in what was looked at last. */
   apply(choices: Choices, file: string, progress: Progress): Promise<Applied>;
   /** Takes the last import back. */
   undo(progress: Progress): Promise<Undone>;
   stop(): void;
 }
+
+const GONE = 'The file is no longer open. Choose it again.';
 
 const ended = (error: unknown): Ended =>
   error instanceof Stopped ? { kind: 'stopped' } : { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
@@ -53,6 +65,8 @@ async function photosIn(store: Store): Promise<readonly Photo[]> {
 export function transferOn(opening: Promise<Store>): Transfer {
   let pace = new Pace(() => undefined);
   let open: { readonly source: Source; readonly review: Review } | null = null;
+  const foreign = opening.then((store) => new ForeignFile(store));
+  foreign.catch(() => undefined);
   const begin = (progress: Progress): Pace => (pace = new Pace(progress));
   return {
     async backup(to, progress) {
@@ -83,12 +97,33 @@ export function transferOn(opening: Promise<Store>): Transfer {
         open = { source: source.value, review };
         return { kind: 'review', review };
       } catch (error) {
-        return error instanceof UnreadableError ? { kind: 'unreadable', why: error.why } : ended(error);
+        return ended(error);
+      }
+    },
+    async openForeign(file, encoding, span, progress) {
+      const mine = begin(progress);
+      return (await foreign).open(file, encoding, span, mine).catch(ended);
+    },
+    async lookAtTable(kind, taken, currency, progress) {
+      const mine = begin(progress);
+      return (await foreign).look(kind, taken, currency, mine).then((review) => ({ kind: 'table' as const, review }), ended);
+    },
+    async reviewForeign(progress) {
+      const mine = begin(progress);
+      const { found } = await foreign;
+      if (!found) return { kind: 'failed', message: GONE };
+      try {
+        const source = sourceOf('collection', found);
+        const review = await reviewOf(source, await opening, mine);
+        open = { source, review };
+        return { kind: 'review', review };
+      } catch (error) {
+        return ended(error);
       }
     },
     async apply(choices, file, progress) {
       const mine = begin(progress);
-      if (!open) return { kind: 'failed', message: 'The file is no longer open. Choose it again.' };
+      if (!open) return { kind: 'failed', message: GONE };
       return applied(open.source, open.review, choices, file, await opening, mine);
     },
     async undo(progress) {

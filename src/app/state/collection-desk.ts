@@ -1,13 +1,16 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
-import { type Draft, amountAt, balancesOf, counting, missingFor, stockItem } from '@esmero/core';
-import type { LibraryEntry, Movement, StockItem } from '@esmero/model';
+import { type Draft, amountAt, balancesOf, counting, missingFor, opening, settled, stockItem } from '@esmero/core';
+import { type LibraryEntry, type Movement, type StockItem, orderAfter } from '@esmero/model';
 import { defaultCurrency } from '@esmero/units';
 import { mixName } from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import type { StoredEntry } from '@esmero/store';
 import { NOW } from './clock';
 import { collectionActions, collectionFeature } from './collection';
+
+/** Before all that anybody has posted: two tabs post the same. */
+const FIRST = 1;
 
 /** The stock and the library as signals, and the one way to change them. */
 @Injectable({ providedIn: 'root' })
@@ -28,14 +31,13 @@ export class CollectionDesk {
    * so that no old copy of an item sets the stock back. They go by the item’s name, so that two tabs post the same.
    */
   private readonly openings = computed((): readonly Movement[] => {
-    const known = new Set(this.kept().flatMap(({ entries }) => entries.map(({ item }) => item)));
-    const seq = this.nextSeq(this.kept());
+    const known = new Set(this.kept().flatMap(({ entries, counts = [] }) => [...entries, ...counts].map(({ item }) => item)));
     return this.asKept()
       .flatMap((entry) => (entry.kind === 'towel' && !known.has(stockItem('towel', entry.item.id)) ? [entry.item] : []))
-      .flatMap(({ id, clean }) => counting(stockItem('towel', id), 'shelf', clean, new Map(), 'as the library says').map((one) => ({ id: `first.${id}`, one })))
-      .map(({ id, one }, i) => ({ ...one, id, at: this.now(), seq: seq + i }));
+      .flatMap(({ id, clean }) => opening(stockItem('towel', id), clean, 'as the library says').map((one) => ({ ...one, id: `first.${id}`, at: this.now(), seq: FIRST })));
   });
-  readonly movements = computed((): readonly Movement[] => [...this.kept(), ...this.openings()]);
+  /** In their order, each with what it really moved. */
+  readonly movements = computed((): readonly Movement[] => settled([...this.kept(), ...this.openings()]));
   readonly balances = computed(() => balancesOf(this.movements()));
   /** Towels are as many as the stock has of them. */
   readonly library = computed((): readonly StoredEntry[] => {
@@ -65,8 +67,8 @@ export class CollectionDesk {
    * @returns what is lacking; empty when all was posted
    */
   post(drafts: readonly Draft[]): ReturnType<typeof missingFor> {
-    const from = this.nextSeq(this.movements());
-    const added = drafts.map((one, i): Movement => ({ ...one, id: freshId('m'), at: this.now(), seq: from + i }));
+    let seq = this.movements().at(-1)?.seq ?? 0;
+    const added = drafts.map((one): Movement => ({ ...one, id: freshId('m'), at: this.now(), seq: (seq = orderAfter(seq)) }));
     const lacking = missingFor(this.balances(), { entries: drafts.flatMap(({ entries }) => entries) });
     if (lacking.length > 0 || added.length === 0) return lacking;
     this.state.dispatch(collectionActions.post({ movements: [...this.openings(), ...added] }));
@@ -80,7 +82,7 @@ export class CollectionDesk {
   put(entry: LibraryEntry, base: LibraryEntry | null): void {
     this.state.dispatch(collectionActions.putEntry({ entry, base }));
     if (entry.kind !== 'towel' || base?.kind !== 'towel' || entry.item.clean === base.item.clean) return;
-    this.post(counting(stockItem('towel', entry.item.id), 'shelf', entry.item.clean, this.balances()));
+    this.post([counting(stockItem('towel', entry.item.id), 'shelf', entry.item.clean)]);
   }
 
   /** The name that an item goes by in the library. */
@@ -89,9 +91,4 @@ export class CollectionDesk {
     const name = (of: string, which: string): string => this.library().find((entry) => entry.kind === of && entry.item.id === which)?.item.name ?? which;
     return kind === 'mix' ? mixName(item, (vessel) => name('vessel', vessel)) : name(kind!, id);
   };
-
-  /** After all of these, whatever the clock says. */
-  private nextSeq(movements: readonly Movement[]): number {
-    return movements.reduce((last, { seq }) => Math.max(last, seq), 0) + 1;
-  }
 }

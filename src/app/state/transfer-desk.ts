@@ -2,8 +2,10 @@ import { DOCUMENT, Injectable, inject, signal } from '@angular/core';
 import { Store as State } from '@ngrx/store';
 import { MessageService } from 'primeng/api';
 import { countedText, unreadableText, importText } from '@esmero/messages';
-import type { Choices, LastImport, Review, Transfer } from '@esmero/transfer';
+import type { Encoding, Mapping, TableKind } from '@esmero/exchange';
+import type { Choices, Ended, Foreign, LastImport, Review, Reviewed, TableReview, Transfer } from '@esmero/transfer';
 import { deskActions, deskFeature } from './desk';
+import { spanFrom } from './foreign-span';
 import { today } from './today';
 import { STORE, TABS } from './ports';
 import { settingsActions } from './settings';
@@ -66,10 +68,37 @@ export class TransferDesk {
     this.state.dispatch(deskActions.flush());
     const { isSealed } = await import('@esmero/transfer');
     if (await isSealed(file)) return this._sealed.set(file);
-    const answer = await this.during(`Reading ${file.name}`, (transfer, progress) => transfer.review(file, progress));
-    if (answer.kind === 'review') this._review.set({ file: file.name, review: answer.review });
-    else if (answer.kind === 'unreadable') this._refusal.set({ file: file.name, ...unreadableText(answer.why) });
-    else if (answer.kind === 'failed') this._refusal.set({ file: file.name, headline: importText.unread(answer.message), details: [] });
+    this.reviewed(file.name, await this.during(`Reading ${file.name}`, (transfer, progress) => transfer.review(file, progress)));
+  }
+
+  /** Opens a file of another program; null where it was called off, or could not be. */
+  async openForeign(file: File, encoding: Encoding | null): Promise<Foreign | null> {
+    this._refusal.set(null);
+    const answer = await this.during(`Reading ${file.name}`, (transfer, progress) => transfer.openForeign(file, encoding, spanFrom(today()), progress));
+    return answer.kind === 'failed' || answer.kind === 'stopped' ? this.notRead(file.name, answer) : answer;
+  }
+
+  /** What the open table comes to; null where it was called off. */
+  async lookAtTable(file: string, kind: TableKind, taken: Mapping, currency: string): Promise<TableReview | null> {
+    const answer = await this.during(`Looking ${file} through`, (transfer, progress) => transfer.lookAtTable(kind, taken, currency, progress));
+    return answer.kind === 'table' ? answer.review : this.notRead(file, answer);
+  }
+
+  /** What the open file of another program comes to waits for choices, like any import. */
+  async reviewForeign(file: string): Promise<void> {
+    this.state.dispatch(deskActions.flush());
+    this.reviewed(file, await this.during(`Looking ${file} through`, (transfer, progress) => transfer.reviewForeign(progress)));
+  }
+
+  private notRead(file: string, answer: Ended): null {
+    if (answer.kind === 'failed') this._refusal.set({ file, headline: importText.unread(answer.message), details: [] });
+    return null;
+  }
+
+  private reviewed(file: string, answer: Reviewed): void {
+    if (answer.kind === 'review') this._review.set({ file, review: answer.review });
+    else if (answer.kind === 'unreadable') this._refusal.set({ file, ...unreadableText(answer.why) });
+    else this.notRead(file, answer);
   }
 
   /** @returns whether that was its passphrase */

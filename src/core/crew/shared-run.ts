@@ -1,4 +1,5 @@
-import type { Job, PunchItem, Run, RunEvent } from '../model';
+import { noteEvents } from '../edit';
+import { type Job, type PunchItem, type Run, type RunEvent, orderAfter } from '../model';
 
 /** Something that may be said again, otherwise: what was said in the later turn holds. */
 interface Said<T> {
@@ -68,17 +69,17 @@ export function joined(p: SharedRun, q: SharedRun): SharedRun {
 export function followed(known: SharedRun, before: Run, now: Run): SharedRun {
   const [had, has] = [byKey(before.events), byKey(now.events)];
   const taken = takenIn(known);
-  const said = (key: string, value: boolean) => ({ key, value, turn: (taken.get(key)?.turn ?? 0) + 1 });
+  const said = (key: string, value: boolean) => ({ key, value, turn: orderAfter(taken.get(key)?.turn ?? 0) });
   const gone = [...had.keys()].filter((key) => !has.has(key)).map((key) => said(key, true));
   const back = [...has.keys()].filter((key) => !had.has(key) && taken.get(key)?.value).map((key) => said(key, false));
   const punched = now.punch.filter((item) => !before.punch.some((one) => one === item || JSON.stringify(one) === JSON.stringify(item)));
-  const turnOf = (id: string): number => (known.punch.find(({ value }) => value.id === id)?.turn ?? 0) + 1;
+  const turnOf = (id: string): number => orderAfter(known.punch.find(({ value }) => value.id === id)?.turn ?? 0);
   return joined(known, {
     jobId: known.jobId,
     startedAt: now.startedAt,
     events: now.events,
     takenBack: [...gone, ...back],
-    ended: now.endedAt === before.endedAt ? known.ended : { turn: known.ended.turn + 1, value: now.endedAt },
+    ended: now.endedAt === before.endedAt ? known.ended : { turn: orderAfter(known.ended.turn), value: now.endedAt },
     punch: punched.map((value) => ({ turn: turnOf(value.id), value })),
   });
 }
@@ -95,12 +96,8 @@ export function takenFrom(before: Run, now: Run): readonly RunEvent[] {
   return [...byKey(before.events)].flatMap(([key, event]) => (left.has(key) ? [] : [event]));
 }
 
-/** The job with events of its run again that were taken back. */
-export function putBack(job: Job, events: readonly RunEvent[]): Job {
-  if (!job.run) return job;
-  const all = new Map([...byKey(job.run.events), ...byKey(events)]);
-  return { ...job, run: { ...job.run, events: [...all.values()].sort(inOrder) } };
-}
+/** The job with what was taken back ticked off again: noted anew, so that nobody has taken it back yet. */
+export const putBack = (job: Job, events: readonly RunEvent[]): Job => noteEvents(job, events);
 
 /** Does one know all that the other does? */
 export const isSameShare = (p: SharedRun, q: SharedRun): boolean => JSON.stringify(joined(p, q)) === JSON.stringify(joined(p, p)) && JSON.stringify(joined(p, q)) === JSON.stringify(joined(q, q));

@@ -1,17 +1,18 @@
-import { type Job, type Noted, type PunchItem, type RunEvent, type RunUse, isTick } from '../model';
+import { type Job, type Noted, type PunchItem, type RunEvent, type RunUse, isTick, orderAfter } from '../model';
 
 /** Somebody has come to the car: the clock of the visit begins. */
 export const arrive = (job: Job, at: number): Job => ({ ...job, arrivedAt: at });
 
 export const startRun = (job: Job, at: number): Job => ({ ...job, run: { startedAt: at, endedAt: null, events: [], counts: [], punch: [] } });
 
-const nextSeq = (events: readonly RunEvent[]): number => events.reduce((last, { seq }) => Math.max(last, seq), 0) + 1;
+const lastSeq = (events: readonly RunEvent[]): number => events.reduce((last, { seq }) => Math.max(last, seq), 0);
 
 /** Notes what happened after all else, in this order; the job itself where no run is under way. */
 export function noteEvents(job: Job, events: readonly Noted[]): Job {
   if (!job.run || job.run.endedAt !== null) return job;
-  const from = nextSeq(job.run.events);
-  return { ...job, run: { ...job.run, events: [...job.run.events, ...events.map((event, i) => ({ ...event, seq: from + i }))] } };
+  let seq = lastSeq(job.run.events);
+  const noted = events.map((event) => ({ ...event, seq: (seq = orderAfter(seq)) }));
+  return { ...job, run: { ...job.run, events: [...job.run.events, ...noted] } };
 }
 
 export const noteEvent = (job: Job, event: Noted): Job => noteEvents(job, [event]);

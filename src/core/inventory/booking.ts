@@ -6,7 +6,7 @@ import { toNumber } from '../units';
 import { type Balances, EPS, amountAt, balancesOf, moved, stockItem } from './ledger';
 
 /** A movement before it has a name and a time. */
-export type Draft = Pick<Movement, 'kind' | 'job' | 'note' | 'expiresOn' | 'entries'>;
+export type Draft = Pick<Movement, 'kind' | 'job' | 'note' | 'expiresOn' | 'entries' | 'counts'>;
 
 export const draft = (kind: MovementKind, entries: Draft['entries'], more: Partial<Omit<Draft, 'kind' | 'entries'>> = {}): Draft => ({
   kind,
@@ -159,12 +159,15 @@ export function bookingOut(job: Job, reckoning: UsageAccount, use: RunUse, movem
   return [...back, ...booked.flatMap(([kind, entries]) => (entries.length > 0 ? [draft(kind, entries, { job: job.id })] : []))];
 }
 
-/** The same movement the other way; both are kept. */
+/**
+ * The same movement the other way; both are kept.
+ * @param movement as it was settled: of a count, what it changed
+ */
 export const takingBack = ({ kind, job, expiresOn, entries }: Movement): Draft =>
   draft(kind, entries.map((entry) => ({ ...entry, amount: -entry.amount })), { job, expiresOn, note: 'taken back' });
 
-/** Makes a place hold what was counted there: more comes from outside, less goes there. */
-export function counting(item: StockItem, place: Place, counted: number, balances: Balances, note = ''): readonly Draft[] {
-  const entries = moved(item, 'outside', place, counted - amountAt(balances, item, place));
-  return entries.length > 0 ? [draft('counted', entries, { note })] : [];
-}
+/** There is so much of it at a place now, whatever was noted until now. */
+export const counting = (item: StockItem, place: Place, amount: number, kind: MovementKind = 'counted'): Draft => ({ ...draft(kind, []), counts: [{ item, place, amount }] });
+
+/** What the library says of something that was never moved. */
+export const opening = (item: StockItem, amount: number, note: string): readonly Draft[] => (amount > 0 ? [draft('counted', moved(item, 'outside', 'shelf', amount), { note })] : []);

@@ -1,4 +1,4 @@
-export { bookingOut, counting, draft, isBooked, releasing, reserving, takingBack } from './booking';
+export { bookingOut, counting, draft, isBooked, opening, releasing, reserving, takingBack } from './booking';
 export type { Draft } from './booking';
 export { laundering, laundrySteps, retiring } from './laundry';
 export type { LaundryStep } from './laundry';
@@ -6,3 +6,4 @@ export { amountAt, balancesOf, missingFor, moved, stockItem } from './ledger';
 export type { Missing } from './ledger';
 export { expiry, lotsOf, outlookOf, shoppingList, washesOf } from './outlook';
 export type { ToBuy } from './outlook';
+export { settled } from './settled';

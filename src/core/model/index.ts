@@ -26,3 +26,4 @@ export * from './set-up';
 export * from './weather';
 export { bounds } from './bounds';
 export type { Bounds } from './bounds';
+export * from './order';

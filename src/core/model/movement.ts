@@ -33,7 +33,14 @@ export interface Entry {
   readonly amount: number;
 }
 
-/** Something was moved. What leaves one place arrives at another: the amounts of each item add up to nothing. */
+/** There was so much of an item at a place when somebody looked, whatever had been noted until then. */
+export interface Count {
+  readonly item: StockItem;
+  readonly place: Place;
+  readonly amount: number;
+}
+
+/** Something was moved, or counted. What leaves one place arrives at another: the amounts of each item add up to nothing. */
 export interface Movement {
   readonly id: string;
   /** Higher than that of every movement known when it was posted: says what came after what, whatever the clock did. */
@@ -46,4 +53,9 @@ export interface Movement {
   /** ISO day on which what was bought goes off; null where nobody says. */
   readonly expiresOn: string | null;
   readonly entries: readonly Entry[];
+  /** Left out where nothing was counted. */
+  readonly counts?: readonly Count[];
 }
+
+/** By their numbers, which two tabs may have given alike; then by their time. */
+export const byOrder = (p: Movement, q: Movement): number => p.seq - q.seq || p.at - q.at || (p.id < q.id ? -1 : p.id > q.id ? 1 : 0);

@@ -70,12 +70,14 @@ export function workThrough(passes: readonly Pass[], worker: number, round: Roun
   return { walkedM: way.walkedM, late: timed.filter(({ lateS }) => lateS > 0), sprayer: sprayerIn(way, beginsS) };
 }
 
-/** The other person comes and finishes what has just been lifted. @param pass with something to finish in it */
+/** The other person comes and finishes what has just been lifted; in rain, say, there may be nothing to finish. */
 function finishBehind(pass: Pass, worker: number, liftedS: number, walkS: number, record: Recorder): void {
   const { crew } = record;
   const unfinished = ({ option }: Piece): number => option.rest?.unfinished ?? 0;
   // A grille or a mirror may have nothing to finish.
   const pieces = pass.pieces.filter(({ work }) => work.finish > 0);
+  const [head] = pieces;
+  if (!head) return;
   const number = record.note({
     act: 'dry',
     lap: pass.lap,
@@ -86,8 +88,7 @@ function finishBehind(pass: Pass, worker: number, liftedS: number, walkS: number
     areaM2: pieces.reduce((sum, { areaM2 }) => sum + areaM2, 0),
     handS: pass.work.finish,
   });
-  const { zone, section } = pieces[0]!;
-  const alone = { zoneId: zone.id, section, pass: number };
+  const alone = { zoneId: head.zone.id, section: head.section, pass: number };
   crew.do(worker, { ...alone, kind: 'walk', kit: null, seconds: Math.min(walkS, Math.max(0, liftedS - crew.now(worker))) });
   crew.waitUntil(worker, liftedS, alone);
   for (const piece of pieces) crew.do(worker, { zoneId: piece.zone.id, section: piece.section, pass: number, kit: null, kind: 'dry', seconds: piece.work.finish });

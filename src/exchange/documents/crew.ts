@@ -1,7 +1,8 @@
+import { MOST_ORDER } from '@esmero/model';
 import { PunchItemDocument, RunEventDocument } from './run';
 import { Flag, Id, Many, Moment, One, OrNull, Text, UniqueBy, WholeBetween } from './rules';
 
-const Turn = (): ReturnType<typeof WholeBetween> => WholeBetween(0, 1_000_000);
+const Turn = (): ReturnType<typeof WholeBetween> => WholeBetween(0, MOST_ORDER);
 
 export class TakenBackDocument {
   @Text(600, 2) key!: string;

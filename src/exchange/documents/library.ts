@@ -1,3 +1,4 @@
+import { MOST_ORDER } from '@esmero/model';
 import { ClientDocument } from './client';
 import { CalibrationDocument, PracticeDocument } from './eye';
 import { GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
@@ -18,7 +19,7 @@ const MOST = 100_000;
 /** How many changes of a record are by one browser. */
 export class EditsDocument {
   @Id() by!: string;
-  @WholeBetween(1, 1_000_000_000) count!: number;
+  @WholeBetween(1, MOST_ORDER) count!: number;
 }
 
 /** When a record was changed last, and by whom: tells an older copy from a newer one. */

@@ -1,4 +1,4 @@
-import { bounds, isBottled, type RunEvent, mixPurposes, pacedActs, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/model';
+import { MOST_ORDER, bounds, isBottled, type RunEvent, mixPurposes, pacedActs, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/model';
 import { Between, Flag, Id, Many, ManyOf, Maybe, Moment, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, Within, belongs } from './rules';
 
 const vesselMixes = mixPurposes.filter((purpose) => !isBottled(purpose));
@@ -33,7 +33,7 @@ const fieldsOf: Readonly<Record<RunEvent['kind'], readonly (keyof RunEventDocume
 /** Something that happened beside the car. */
 export class RunEventDocument {
   @belongs(fieldsOf) @OneOf([...runActs, ...replanEventKinds]) kind!: string;
-  @WholeBetween(1, 1_000_000) seq!: number;
+  @WholeBetween(1, MOST_ORDER) seq!: number;
   @Moment() at!: number;
   @Maybe() @OneOf(zoneIds) zone?: string;
   @Maybe() @WholeBetween(0, 1000) section?: number;

@@ -1,9 +1,11 @@
 export { guessMapping, tableKinds, tables } from './columns';
 export type { Mapping, TableField, TableKind } from './columns';
-export { holdingsOf } from './holdings';
-export type { Here } from './holdings';
+export { gatheringHoldings, holdingsOf } from './holdings';
+export type { TableHoldings } from './holdings';
+export type { Here, KnownVisit } from './gathered';
+export type { Outcome } from './outcome';
 export { billsCsv, clientsCsv, logCsv, productsCsv, stockCsv } from './kept';
-export { readRows } from './rows';
+export { readRows, readingRows } from './rows';
 export type { RowRead } from './rows';
 export { readTable, writeTable } from './table';
 export type { Table, TableRead } from './table';

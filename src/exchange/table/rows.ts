@@ -35,18 +35,34 @@ function dayIn(text: string): string {
   return isDay(usual) ? usual : written(second, first);
 }
 
+/** More letters no figure, day or word has; what is longer is refused as it is. */
+const MOST_LETTERS = 60;
+
 function valueIn(text: string, { meaning, otherwise }: TableField): string | number | null {
+  if (meaning !== 'text' && text.length > MOST_LETTERS) return text;
   if (text === '') return otherwise;
   if (meaning === 'number') return numberIn(text);
   if (meaning === 'day') return dayIn(text);
   return meaning === 'word' ? text.toLowerCase().replace(/\s+/g, '-') : text;
 }
 
-/** Every row as it was understood, with what is wrong with it. Never throws. */
-export function readRows(kind: TableKind, { rows }: Table, mapping: Mapping): readonly RowRead[] {
+/** Every row as it was understood, with what is wrong with it, row by row so that whoever waits can look up in between. Never throws. */
+export function* readingRows(kind: TableKind, { rows }: Table, mapping: Mapping): Generator<number, readonly RowRead[]> {
   const { document, fields } = tables[kind];
-  return rows.map((cells, i): RowRead => {
+  const read: RowRead[] = [];
+  for (const [i, cells] of rows.entries()) {
+    yield i / rows.length;
     const values = Object.fromEntries(fields.map((field) => [field.key, valueIn(cells[mapping[field.key] ?? -1] ?? '', field)]));
-    return { line: i + FIRST_LINE, values, faults: faultsIn(document, values) };
-  });
+    read.push({ line: i + FIRST_LINE, values, faults: faultsIn(document, values) });
+  }
+  return read;
+}
+
+/** The same at one go. */
+export function readRows(kind: TableKind, table: Table, mapping: Mapping): readonly RowRead[] {
+  const reading = readingRows(kind, table, mapping);
+  for (;;) {
+    const { done, value } = reading.next();
+    if (done) return value;
+  }
 }

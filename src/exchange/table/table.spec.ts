@@ -10,8 +10,8 @@ import { readCollection, writeCollection } from '../collection-file';
 import { type Here, billsCsv, clientsCsv, guessMapping, holdingsOf, logCsv, productsCsv, readRows, readTable, stockCsv, tableKinds, tables, writeTable } from '.';
 
 const { library } = demoOn('2031-07-14');
-const here: Here = { library, currency: 'EUR', at: 0 };
-const empty: Here = { library: [], currency: 'EUR', at: 0 };
+const here: Here = { library, visits: [], currency: 'EUR', at: 0 };
+const empty: Here = { library: [], visits: [], currency: 'EUR', at: 0 };
 const clients = library.flatMap((entry) => (entry.kind === 'client' ? [entry.item] : []));
 const vehicles = library.flatMap((entry) => (entry.kind === 'vehicle' ? [entry.item] : []));
 
@@ -89,12 +89,12 @@ describe('columns', () => {
 describe('clients in a table', () => {
   it('come back as they were, and are the same a second time', () => {
     const text = clientsCsv(clients, vehicles);
-    const again = holdingsOf('clients', rowsIn('clients', text), here);
+    const again = holdingsOf('clients', rowsIn('clients', text), here).holdings;
     expect(found('client', again.library)).toEqual(expect.arrayContaining(clients as Client[]));
-    const kept = holdingsOf('clients', rowsIn('clients', text), { ...here, library: library.map((entry) => ({ ...entry, changedAt: 1, vector: { a: 3 } })), at: 9 });
+    const kept = holdingsOf('clients', rowsIn('clients', text), { ...here, library: library.map((entry) => ({ ...entry, changedAt: 1, vector: { a: 3 } })), at: 9 }).holdings;
     expect(kept.library.every(({ changedAt, vector }) => changedAt === 9 && vector['a'] === 3 && vector['table'] === 1)).toBe(true);
     expect(clientsCsv(found('client', again.library) as readonly Client[], vehicles)).toBe(text);
-    const fresh = holdingsOf('clients', rowsIn('clients', text), empty);
+    const fresh = holdingsOf('clients', rowsIn('clients', text), empty).holdings;
     expect(clientsCsv(found('client', fresh.library) as readonly Client[], found('vehicle', fresh.library) as readonly Vehicle[])).toBe(text);
     expect(readCollection(writeCollection(fresh)).ok).toBe(true);
   });
@@ -102,7 +102,7 @@ describe('clients in a table', () => {
   it('of one name are one client with several cars, and bad rows are named by line and field', () => {
     const rows = rowsIn('clients', 'name,car,body,every days\nBay Bakery,Van,van,14\nBay Bakery,Estate,estate,\n,Ghost,sedan,7\nFerry,Boat,ship,0');
     expect(rows.map(({ line, faults }) => [line, faults.map(({ path }) => path)])).toEqual([[2, []], [3, []], [4, ['name']], [5, ['body', 'everyDays']]]);
-    const { library: brought } = holdingsOf('clients', rows, empty);
+    const { library: brought } = holdingsOf('clients', rows, empty).holdings;
     const [bakery, ...others] = found('client', brought) as readonly Client[];
     expect(others).toEqual([]);
     expect(bakery!.cars.map(({ everyDays }) => everyDays)).toEqual([14, null]);
@@ -112,12 +112,15 @@ describe('clients in a table', () => {
 describe('past visits in a table', () => {
   it('are runs that are over, found in the log, the same a second time', () => {
     const text = 'date,client,car,minutes,method\n2031-05-01,Bay Bakery,Van,45,rinseless\n2031-06-01,Bay Bakery,Van,40,waterless';
-    const { jobs } = holdingsOf('visits', rowsIn('visits', text), here);
+    const { jobs } = holdingsOf('visits', rowsIn('visits', text), here).holdings;
     const log = logOf(jobs.map(({ job }) => job));
     expect(log.map(({ day, minutes, method }) => [day, minutes, method])).toEqual([['2031-06-01', 40, 'waterless'], ['2031-05-01', 45, 'rinseless']]);
     expect(usedIn(jobs[0]!.job.run!)!.doneShare).toBe(1);
-    expect(holdingsOf('visits', rowsIn('visits', text), here).jobs.map(({ job }) => job.id)).toEqual(jobs.map(({ job }) => job.id));
-    expect(readCollection(writeCollection(holdingsOf('visits', rowsIn('visits', text), here))).ok).toBe(true);
+    const visits = log.map(({ day, minutes, job: { client, name } }) => ({ date: day, client, car: name, minutes: minutes! }));
+    const again = holdingsOf('visits', rowsIn('visits', `${text}\n2031-06-01,bay  bakery,VAN,41,waterless\n2031-06-01,Bay Bakery,Van,41,`), { ...here, visits });
+    expect(again.outcomes).toEqual([{ kind: 'here' }, { kind: 'here' }, { kind: 'new' }, { kind: 'again', line: 4 }]);
+    expect(again.holdings.jobs).toHaveLength(1);
+    expect(readCollection(writeCollection(holdingsOf('visits', rowsIn('visits', text), here).holdings)).ok).toBe(true);
   });
 });
 
@@ -125,12 +128,12 @@ describe('stock in a table', () => {
   it('changes what is here by name, and adds what is not', () => {
     const known = library.find((entry) => entry.kind === 'product')!.item;
     const rows = rowsIn('products', `name,bottle_ml,price,purpose,water_parts\n"${known.name}",750,12.5,,\nA new one,500,,waterless,4`);
-    const [changed, added] = found('product', holdingsOf('products', rows, here).library);
+    const [changed, added] = found('product', holdingsOf('products', rows, here).holdings.library);
     expect(changed).toMatchObject({ id: known.id, sizeMl: 750, priceMinor: 1250 });
     expect(added).toMatchObject({ name: 'A new one', priceMinor: null, uses: [{ purpose: 'waterless', dilution: { label: '4', reading: 'water' } }] });
     const towels = rowsIn('towels', 'name,count,role\nBlue ones,12,drying\nBad ones,-3,drying');
-    expect(found('towel', holdingsOf('towels', towels, here).library)).toMatchObject([{ name: 'Blue ones', clean: 12, role: 'drying' }]);
-    expect(readCollection(writeCollection({ ...held({ library: [], jobs: [], movements: [], photos: [] }), library: holdingsOf('products', rows, here).library })).ok).toBe(true);
+    expect(found('towel', holdingsOf('towels', towels, here).holdings.library)).toMatchObject([{ name: 'Blue ones', clean: 12, role: 'drying' }]);
+    expect(readCollection(writeCollection({ ...held({ library: [], jobs: [], movements: [], photos: [] }), library: holdingsOf('products', rows, here).holdings.library })).ok).toBe(true);
   });
 });
 

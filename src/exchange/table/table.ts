@@ -7,8 +7,9 @@ export interface Table {
   readonly rows: readonly (readonly string[])[];
 }
 
-/** More rows than anybody types; more letters no table has. */
+/** More rows than anybody types, more columns than anybody looks at; more letters no table has. */
 const MOST_ROWS = 20_000;
+const MOST_COLUMNS = 200;
 const MOST_LETTERS = 20_000_000;
 
 export type TableRead =
@@ -29,12 +30,27 @@ export function readTable(text: string): TableRead {
   if (text.length > MOST_LETTERS) return { ok: false, why: 'too-large' };
   // A picture or a document of another program.
   if (text.includes('\u0000')) return { ok: false, why: 'no-text' };
-  const { data } = Papa.parse<readonly string[]>(text, { skipEmptyLines: 'greedy' });
-  const [head, ...rows] = data;
+  const read = cellsIn(text);
+  if (!read) return { ok: false, why: 'too-large' };
+  const [head, ...rows] = read;
   if (!head || rows.length === 0) return { ok: false, why: 'empty' };
-  if (rows.length > MOST_ROWS) return { ok: false, why: 'too-large' };
   const columns = head.map((name, i) => plain(name).trim() || `column ${i + 1}`);
   return { ok: true, table: { columns, rows: rows.map((row) => columns.map((_name, i) => plain(row[i] ?? '').trim())) } };
+}
+
+/** Row by row, as far as a table may go; null where it goes further. */
+function cellsIn(text: string): readonly (readonly string[])[] | null {
+  const rows: (readonly string[])[] = [];
+  let isTooLarge = false;
+  Papa.parse<readonly string[]>(text, {
+    skipEmptyLines: 'greedy',
+    step: ({ data }, parser) => {
+      rows.push(data);
+      isTooLarge = rows.length > MOST_ROWS + 1 || data.length > MOST_COLUMNS;
+      if (isTooLarge) parser.abort();
+    },
+  });
+  return isTooLarge ? null : rows;
 }
 
 export type Cell = string | number | null;

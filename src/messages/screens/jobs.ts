@@ -26,6 +26,8 @@ export const importText = worded({
     `Add ${fresh === 1 ? 'one stock movement' : `${fresh} stock movements`} that you do not have.${related ? '' : ' They are from another van’s stock.'}`,
   pictures: (pictures: string): string => `With ${pictures} of the jobs that come in.`,
   same: (what: string): string => `The same here and in the file: ${what}.`,
+  aside: (count: number): string =>
+    `${count === 1 ? 'One job in it cannot be read. It is left out' : `${count} jobs in it cannot be read. They are left out`}, kept as ${count === 1 ? 'it is' : 'they are'} and put into your next backup. The rest comes in.`,
 });
 
 /** The list of jobs. */

@@ -5,11 +5,12 @@ import { Checkbox } from 'primeng/checkbox';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
 import { TableModule } from 'primeng/table';
-import { amountText, balanceText, choiceName, countedText, freshChoiceName, importCount, importKindName, standingName, standingsText, importText, momentText } from '@esmero/messages';
+import { amountText, balanceText, choiceName, countedText, freshChoiceName, importCount, importKindName, standingName, standingsText, importText, momentText, unreadableText } from '@esmero/messages';
 import { type Choice, type ReviewRow, type Standing, offered, standings, usual } from '@esmero/transfer';
 import { JobDesk } from '../../state/job-desk';
 import { CollectionDesk } from '../../state/collection-desk';
 import { TransferDesk } from '../../state/transfer-desk';
+import { download } from '../../ui/download';
 import { ReturnsFocusDirective } from '../../ui/returns-focus.directive';
 
 type Picked = Readonly<Record<string, Choice>>;
@@ -18,6 +19,8 @@ type Picked = Readonly<Record<string, Choice>>;
 const ROW = 56;
 /** So many rows are seen at once. */
 const SEEN = 5;
+/** So many files that cannot be read are named. */
+const NAMED = 20;
 
 /** What a file holds beside what is here, kind by kind and one by one, with a choice for each. */
 @Component({
@@ -75,6 +78,13 @@ export class ImportReviewComponent {
     return (this.review()?.stock.changes ?? []).map(({ item, before, after }) => balanceText(this.collection.nameOf(item), amountText(item, before, units), amountText(item, after, units)));
   });
   protected readonly pictures = computed(() => countedText({ pictures: this.review()?.pictures.fresh ?? 0 }));
+  /** Jobs that cannot be read; the first of them are named. */
+  protected readonly aside = computed(() =>
+    (this.review()?.aside ?? []).slice(0, NAMED).map(({ path, why, text }) => {
+      const { headline, details } = unreadableText(why);
+      return { path, text, says: [headline, ...details.slice(0, 2)].join(' ') };
+    }),
+  );
   protected readonly nothing = computed(() => !this.stock() && Object.values(this.picked()).every((choice) => choice === 'mine'));
 
   protected pick(key: string, choice: Choice): void {
@@ -86,6 +96,10 @@ export class ImportReviewComponent {
     if (!choice) return;
     const changed = this.rows().filter((row) => row.kind === kind && offered[row.standing].includes(choice));
     this.picked.update((all) => ({ ...all, ...Object.fromEntries(changed.map(({ key }) => [key, choice])) }));
+  }
+
+  protected save(path: string, text: string): void {
+    download(path.split('/').at(-1)!, text);
   }
 
   protected bring(): void {

@@ -6,31 +6,22 @@ import { Select } from 'primeng/select';
 import { TableModule } from 'primeng/table';
 // What is read by it is fetched when a file comes.
 import type * as Exchange from '@esmero/exchange';
-import type { CalendarFound, Mapping, RowRead, Table, TableKind } from '@esmero/exchange';
-import type { Holdings, KeptJob } from '@esmero/records';
-import { dayText, faultHint, hourText, importTableText, jobsText, momentText, tableFieldName, tableKindName } from '@esmero/messages';
-import { dayAfter } from '@esmero/units';
+import type { Encoding, Mapping, TableKind } from '@esmero/exchange';
+import type { Foreign, TableReview } from '@esmero/transfer';
+import { dayText, encodingName, faultHint, hourText, importTableText, jobsText, momentText, outcomeText, tableFieldName, tableKindName } from '@esmero/messages';
 import { BusinessDesk } from '../../state/business-desk';
-import { NOW } from '../../state/clock';
 import { CollectionDesk } from '../../state/collection-desk';
 import { openedWith } from '../../state/opened-with';
-import { JobReads } from '../../state/job-reads';
-import { today } from '../../state/today';
 import { TransferDesk } from '../../state/transfer-desk';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { FetchingComponent } from '../../ui/fetching.component';
 import { TransferBusyComponent } from '../../ui/transfer-busy.component';
 
 /** What is open: a table whose columns are laid beside our fields, or a calendar. */
-type Opened = { readonly file: string } & (
-  | { readonly kind: 'table'; readonly table: Table }
-  | { readonly kind: 'calendar'; readonly found: CalendarFound; readonly kept: readonly KeptJob[] }
-);
-
-const YEAR_DAYS = 365;
-const HOUR_MIN = 60;
-/** So many rows are looked at; more are brought in all the same. */
-const SHOWN = 200;
+interface Opened {
+  readonly file: File;
+  readonly found: Extract<Foreign, { readonly kind: 'table' | 'calendar' }>;
+}
 
 /** Files of other programs: their columns laid beside our fields, every row looked at, then brought in like any import. */
 @Component({
@@ -46,63 +37,61 @@ export class ImportPage {
   protected readonly transfer = inject(TransferDesk);
   protected readonly collection = inject(CollectionDesk);
   private readonly business = inject(BusinessDesk);
-  private readonly reads = inject(JobReads);
-  private readonly now = inject(NOW);
   private readonly exchange = signal<typeof Exchange | null>(null);
 
   protected readonly kinds = (['clients', 'visits', 'products', 'towels'] as const).map((value) => ({ value, label: tableKindName[value] }));
   protected readonly kind = signal<TableKind>('clients');
   protected readonly opened = signal<Opened | null>(null);
   protected readonly problem = signal<string | null>(null);
+  protected readonly look = signal<TableReview | null>(null);
   /** Columns taken by hand, by field. */
   private readonly taken = signal<Mapping>({});
   protected readonly dialog = signal<Type<unknown> | null>(null);
 
-  private readonly table = computed(() => {
-    const opened = this.opened();
-    return opened?.kind === 'table' ? opened.table : null;
+  protected readonly table = computed(() => {
+    const found = this.opened()?.found;
+    return found?.kind === 'table' ? found : null;
   });
-  private readonly mapping = computed((): Mapping => {
-    const [exchange, table] = [this.exchange(), this.table()];
-    return exchange && table ? { ...exchange.guessMapping(this.kind(), table.columns), ...this.taken() } : {};
-  });
+  protected readonly letters = computed(() => (this.exchange()?.encodings ?? []).map((value) => ({ value, label: encodingName[value] })));
   protected readonly fields = computed(() => {
-    const [exchange, table] = [this.exchange(), this.table()];
-    if (!exchange || !table) return [];
+    const [exchange, table, look] = [this.exchange(), this.table(), this.look()];
+    if (!exchange || !table || !look) return [];
     const options = [{ value: null, label: importTableText.none }, ...table.columns.map((label, value) => ({ value, label }))];
-    return exchange.tables[this.kind()].fields.map(({ key, isRequired }) => ({ key, isRequired, name: tableFieldName[key]!, column: this.mapping()[key] ?? null, options }));
+    return exchange.tables[this.kind()].fields.map(({ key, isRequired }) => ({ key, isRequired, name: tableFieldName[key]!, column: look.mapping[key] ?? null, options }));
   });
   protected readonly missing = computed(() => {
     const names = this.fields().filter(({ isRequired, column }) => isRequired && column === null).map(({ name }) => name);
     return names.length > 0 ? importTableText.missing(names.join(', ')) : '';
   });
-  private readonly read = computed((): readonly RowRead[] => {
-    const [exchange, table] = [this.exchange(), this.table()];
-    return exchange && table ? exchange.readRows(this.kind(), table, this.mapping()) : [];
-  });
   protected readonly columns = computed(() => this.fields().filter(({ column }) => column !== null));
-  /** Those with faults first: they are what there is to see. */
   protected readonly rows = computed(() =>
-    [...this.read()]
-      .sort((p, q) => Number(q.faults.length > 0) - Number(p.faults.length > 0) || p.line - q.line)
-      .slice(0, SHOWN)
-      .map(({ line, values, faults }) => ({
-        line,
-        cells: this.columns().map(({ key }) => String(values[key] ?? '')),
-        faults: faults.map((fault) => `${tableFieldName[fault.path] ?? fault.path}: ${faultHint(fault)}`),
-      })),
+    (this.look()?.rows ?? []).map(({ line, values, outcome }) => ({
+      line,
+      cells: this.columns().map(({ key }) => String(values[key] ?? '')),
+      faults: outcome.kind === 'faulty' ? outcome.faults.map((fault) => `${tableFieldName[fault.path] ?? fault.path}: ${faultHint(fault)}`) : [],
+      says: outcome.kind === 'faulty' ? '' : outcomeText(outcome),
+    })),
   );
-  protected readonly soundCount = computed(() => this.read().filter(({ faults }) => faults.length === 0).length);
-  protected readonly badCount = computed(() => this.read().length - this.soundCount());
-  protected readonly calendar = computed(() => {
-    const opened = this.opened();
-    if (opened?.kind !== 'calendar') return null;
-    const holdings = this.calendarHoldings(opened);
+  protected readonly says = computed(() => {
+    const look = this.look();
+    if (!look) return { arriving: '', others: '', shown: '' };
+    const { again, here, faulty } = look.counts;
     return {
-      says: [importTableText.blocked(opened.found.blocked.length), importTableText.moved(holdings.jobs.length), importTableText.broken(opened.found.broken), importTableText.span].filter(Boolean),
-      moved: holdings.jobs.map(({ job }) => ({ id: job.id, text: `${job.name}: ${dayText(job.date)}, ${hourText(job.hour)}` })),
-      blocked: opened.found.blocked.slice(0, SHOWN).map(({ id, name, date, fromHour, untilHour }) => ({ id, text: `${name}: ${dayText(date)}, ${fromHour === 0 && untilHour === 24 ? 'all day' : `${hourText(fromHour)} to ${hourText(untilHour % 24)}`}` })),
-      isEmpty: opened.found.blocked.length + holdings.jobs.length === 0,
+      arriving: importTableText.arriving(look.arriving),
+      others: [importTableText.bad(faulty), importTableText.repeated(again + here)].filter(Boolean).join(' '),
+      shown: importTableText.shown(look.rows.length, this.table()?.rowCount ?? 0),
+    };
+  });
+  protected readonly calendar = computed(() => {
+    const found = this.opened()?.found;
+    if (found?.kind !== 'calendar') return null;
+    const { moved, movedCount, blocked, blockedCount, leftOut } = found.calendar;
+    return {
+      says: [importTableText.blocked(blockedCount), importTableText.moved(movedCount), importTableText.leftOut(leftOut.count), importTableText.span].filter(Boolean),
+      moved: moved.map(({ id, name, date, hour }) => ({ id, text: `${name}: ${dayText(date)}, ${hourText(hour)}` })),
+      blocked: blocked.map(({ id, name, date, fromHour, untilHour }) => ({ id, text: `${name}: ${dayText(date)}, ${fromHour === 0 && untilHour === 24 ? 'all day' : `${hourText(fromHour)} to ${hourText(untilHour % 24)}`}` })),
+      leftOut: leftOut.first.map(({ name, why }) => importTableText.leftOutOne(name, why)),
+      isEmpty: blockedCount + movedCount === 0,
     };
   });
 
@@ -125,61 +114,53 @@ export class ImportPage {
     if (file) void this.open(file);
   }
 
-  protected pickKind(kind: TableKind): void {
+  protected async pickKind(kind: TableKind): Promise<void> {
     this.kind.set(kind);
     this.taken.set({});
+    await this.lookThrough();
   }
 
-  protected take(key: string, column: number | null): void {
+  protected async take(key: string, column: number | null): Promise<void> {
     this.taken.update((all) => ({ ...all, [key]: column }));
+    await this.lookThrough();
+  }
+
+  protected async readAs(encoding: Encoding): Promise<void> {
+    const opened = this.opened();
+    if (opened) await this.open(opened.file, encoding);
   }
 
   /** Hands it to the import that asks, row by row, and can be taken back. */
   protected async bring(): Promise<void> {
-    const [opened, exchange] = [this.opened(), this.exchange()];
-    if (!opened || !exchange) return;
-    const holdings: Holdings =
-      opened.kind === 'calendar'
-        ? this.calendarHoldings(opened)
-        : exchange.holdingsOf(this.kind(), this.read(), { library: this.collection.library(), currency: this.business.business().currency, at: this.now() });
-    await this.transfer.open(new File([exchange.writeCollection(holdings)], opened.file));
+    const opened = this.opened();
+    if (opened) await this.transfer.reviewForeign(opened.file.name);
   }
 
   protected readonly when = momentText;
 
-  private async open(file: File): Promise<void> {
+  private async open(file: File, encoding: Encoding | null = null): Promise<void> {
     this.problem.set(null);
     this.opened.set(null);
+    this.look.set(null);
     this.taken.set({});
-    const exchange = await import('@esmero/exchange');
-    this.exchange.set(exchange);
-    const text = await file.text();
-    if (/^\s*BEGIN:VCALENDAR/i.test(text)) return this.openCalendar(file.name, text, exchange);
-    if (/^\s*BEGIN:VCARD/i.test(text)) {
-      const contacts = exchange.readContacts(text);
-      if (!contacts.ok) return this.problem.set(importTableText.noContacts(file.name, contacts.detail));
-      this.kind.set('clients');
-      return this.openTable(file.name, contacts.csv, exchange);
-    }
-    this.openTable(file.name, text, exchange);
+    this.exchange.set(await import('@esmero/exchange'));
+    const found = await this.transfer.openForeign(file, encoding);
+    if (!found) return;
+    if (found.kind === 'refused') return this.problem.set(importTableText.refused(file.name, found.why));
+    if (found.kind === 'no-contacts') return this.problem.set(importTableText.noContacts(file.name, found.detail));
+    if (found.kind === 'no-calendar') return this.problem.set(importTableText.noCalendar(file.name, found.detail));
+    this.opened.set({ file, found });
+    if (found.kind === 'calendar') return;
+    if (found.isContacts) this.kind.set('clients');
+    await this.lookThrough();
   }
 
-  private openTable(file: string, text: string, exchange: typeof Exchange): void {
-    const read = exchange.readTable(text);
-    if (read.ok) this.opened.set({ kind: 'table', file, table: read.table });
-    else this.problem.set(importTableText.refused(file, read.why));
-  }
-
-  private async openCalendar(file: string, text: string, exchange: typeof Exchange): Promise<void> {
-    const from = today();
-    const offsetAt = (at: number): number => -new Date(at).getTimezoneOffset() / HOUR_MIN;
-    const read = exchange.readCalendar(text, { from, until: dayAfter(from, YEAR_DAYS), offsetAt });
-    if (!read.ok) return this.problem.set(importTableText.noCalendar(file, read.detail));
-    const kept = await Promise.all(read.found.stops.map(({ jobId }) => this.reads.whole(jobId)));
-    this.opened.set({ kind: 'calendar', file, found: read.found, kept: kept.flatMap((one) => one ?? []) });
-  }
-
-  private calendarHoldings({ found, kept }: Extract<Opened, { readonly kind: 'calendar' }>): Holdings {
-    return this.exchange()!.calendarHoldings(found, kept, this.now());
+  private async lookThrough(): Promise<void> {
+    const opened = this.opened();
+    if (!opened) return;
+    const [kind, taken] = [this.kind(), this.taken()];
+    const look = await this.transfer.lookAtTable(opened.file.name, kind, taken, this.business.business().currency);
+    // What was asked for meanwhile is on its way.
+    if (look && kind === this.kind() && taken === this.taken() && opened === this.opened()) this.look.set(look);
   }
 }

@@ -94,7 +94,7 @@ export class UseFormComponent {
   private readonly used = computed((): RunUse | null => usedIn({ counts: this.counts() }));
   protected readonly noted = computed(() => this.used() !== null);
   protected readonly earlier = computed(() => this.counts().length - 1);
-  protected readonly booked = computed(() => isBooked(this.collection.kept(), this.desk.job()?.id ?? ''));
+  protected readonly booked = computed(() => isBooked(this.collection.movements(), this.desk.job()?.id ?? ''));
   /** Said only once it is written down: whoever reads it may close the page. */
   protected readonly isBookedForGood = computed(() => this.booked() && this.collection.writing() === 0);
   /** All that was used, or after a correction what it differs by. */

@@ -132,7 +132,9 @@ export class StockPage {
   protected readonly rowHeight = ROW_PX;
   /** What is sorted by; the words of a row are made when it is in sight. */
   protected readonly history = computed(() => {
-    const kept = this.collection.kept();
+    const ids = new Set(this.collection.kept().map(({ id }) => id));
+    // As they were settled: of a count, what it changed.
+    const kept = this.collection.movements().filter(({ id }) => ids.has(id));
     return kept.map((movement, i) => ({ movement, id: movement.id, at: movement.at, kind: movement.kind, last: i === kept.length - 1 }));
   });
 
@@ -181,7 +183,7 @@ export class StockPage {
 
   /** What was counted: mL, or towels. */
   protected count(item: StockItem, counted: number | null): void {
-    if (counted !== null) this.post(counting(item, 'shelf', counted, this.collection.balances()));
+    if (counted !== null) this.post([counting(item, 'shelf', counted)]);
   }
 
   protected launder(group: LaundryGroup, step: LaundryStep): void {
@@ -198,7 +200,7 @@ export class StockPage {
   }
 
   protected charge(item: StockItem, full: number): void {
-    this.post(counting(item, 'shelf', full, this.collection.balances()).map((one) => ({ ...one, kind: 'charged' as const })));
+    this.post([counting(item, 'shelf', full, 'charged')]);
   }
 
   protected takeBack(movement: Movement): void {

@@ -1,0 +1,48 @@
+import { newItem } from '@esmero/core';
+import type { Body, Client, ClientCar, Colour, Vehicle } from '@esmero/model';
+import type { ClientRow } from './columns';
+import type { Gathered } from './gathered';
+import { type Outcome, about, added } from './outcome';
+import { asCompared, onePersonIn } from './sameness';
+
+/** A car that nobody has yet. */
+export function vehicleNew(name: string, body: string | null, colour: string | null, gathered: Gathered): Vehicle {
+  const usual = newItem.vehicle(gathered.fresh('vehicle'));
+  return { ...usual, name, body: (body as Body | null) ?? usual.body, colour: (colour as Colour | null) ?? usual.colour };
+}
+
+export const carOf = (vehicleId: string, everyDays: number | null): ClientCar => ({
+  ...{ vehicleId, siteId: null, packageId: null, habitsId: null, everyDays },
+  usual: { days: 7, surroundings: 'town', shelter: 'street', km: 150, road: 'dry' },
+});
+
+/** The car of that name of this client: two clients’ cars are two cars, whatever they are called. */
+export const carNamed = ({ cars }: Client, name: string, gathered: Gathered): ClientCar | undefined =>
+  cars.find(({ vehicleId }) => asCompared(gathered.item('vehicle', vehicleId)?.name ?? '') === asCompared(name));
+
+/** What a table does not say stays as it is. */
+export function takeClient(row: ClientRow, gathered: Gathered): Outcome {
+  const found = onePersonIn(gathered.named('client', row.name), row, ({ item }) => item);
+  const before: Client = found?.item ?? { id: gathered.fresh('client'), name: row.name, email: '', phone: '', note: '', places: [], cars: [], wishes: {} };
+  const isKnown = before.places.some(({ address }) => asCompared(address) === asCompared(row.address));
+  const client: Client = {
+    ...before,
+    email: row.email || before.email,
+    phone: row.phone || before.phone,
+    note: row.note || before.note,
+    places: row.address && !isKnown ? [...before.places, { address: row.address, siteId: null }] : before.places,
+  };
+  const faults = row.car ? putWithCar(client, row, gathered) : gathered.put('client', client);
+  return faults.length > 0 ? { kind: 'faulty', faults } : found ? about(found) : added;
+}
+
+function putWithCar(client: Client, row: ClientRow, gathered: Gathered): ReturnType<Gathered['put']> {
+  const has = carNamed(client, row.car, gathered);
+  if (has) {
+    const car = { ...has, everyDays: row.everyDays ?? has.everyDays };
+    return gathered.put('client', { ...client, cars: client.cars.map((one) => (one === has ? car : one)) });
+  }
+  const vehicle = vehicleNew(row.car, row.body, row.colour, gathered);
+  const faults = gathered.put('client', { ...client, cars: [...client.cars, carOf(vehicle.id, row.everyDays)] });
+  return faults.length > 0 ? faults : gathered.put('vehicle', vehicle);
+}
