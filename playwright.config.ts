@@ -1,6 +1,8 @@
 import { defineConfig, devices } from '@playwright/test';
 
 const PORT = 4399;
+/** The demo with its past, as a browser has it after the first minute: made once, and begun with by all tests but those of a first start. */
+export const SEEDED = '.cache/e2e/seeded.json';
 const executablePath = process.env['CHROMIUM'] ?? '/usr/bin/chromium';
 
 /** Drives the production build, as it is served, in Debian's Chromium. */
@@ -32,6 +34,10 @@ export default defineConfig({
       ],
     },
   },
+  projects: [
+    { name: 'seed', testMatch: 'seed.setup.ts' },
+    { name: 'browser', testMatch: '*.spec.ts', dependencies: ['seed'], use: { storageState: SEEDED } },
+  ],
   webServer: {
     command: 'node --import tsx server/main.ts',
     env: { PORT: String(PORT) },

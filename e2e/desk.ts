@@ -13,6 +13,22 @@ export async function openStage(page: Page, stage: string, job = deck): Promise<
   await expect(method(page)).not.toHaveText('…');
 }
 
+/** Goes to another address inside the application, as a link does; the page is not loaded anew. */
+export async function visit(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState({}, '', to);
+    dispatchEvent(new PopStateEvent('popstate', { state: {} }));
+  }, path);
+  await expect(page).toHaveURL((url) => url.pathname === path);
+}
+
+/** The same to a stage, until its plan stands. */
+export async function visitStage(page: Page, stage: string, job = deck): Promise<void> {
+  await visit(page, `${job}/${stage}`);
+  await expect(page.locator('main h1, main h2').first()).toBeVisible();
+  await expect(method(page)).not.toHaveText('…');
+}
+
 /** The list of jobs with all of the demo in it, its past as well. */
 export async function wholeDemo(page: Page): Promise<void> {
   await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(15);

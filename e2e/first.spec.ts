@@ -1,6 +1,8 @@
 import { expect } from '@playwright/test';
-import { test } from './test';
+import { firstStart, test } from './test';
 import { method, storedJob, watchErrors } from './desk';
+
+test.use(firstStart);
 
 for (const [size, viewport] of [
   ['a phone', { width: 390, height: 844 }],

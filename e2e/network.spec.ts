@@ -1,17 +1,18 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
-import { cpSync, existsSync, mkdtempSync, readdirSync, rmSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readFileSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Browser, chromium, expect, test } from '@playwright/test';
 import { openStage, storedJob, zone } from './desk';
 
 const executablePath = process.env['CHROMIUM'] ?? '/usr/bin/chromium';
+const VERSION = (JSON.parse(readFileSync('package.json', 'utf8')) as { version: string }).version;
 const servers: ChildProcess[] = [];
 test.afterAll(() => servers.forEach((server) => server.kill()));
 
 /** Serves a folder as the application; resolves to its address. */
 async function serve(root: string, ...args: string[]): Promise<string> {
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { env: { ...process.env, PORT: '0', ESMERO_ROOT: root } });
+  const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { env: { ...process.env, PORT: '0', ESMERO_ROOT: root, ESMERO_HOSTS: 'van.test' } });
   servers.push(server);
   return new Promise((resolve) =>
     server.stdout.on('data', (text) => {
@@ -73,11 +74,34 @@ test('a page whose part is gone after a new version was put on the server says s
   await page.context().close();
 });
 
+/** Another version of the application: the same build under another number, with new names for what has changed. In the campaign a build of its own. */
+function secondBuild(): string {
+  const [folder, version] = ['.cache/second', '99.0.0'];
+  rmSync(folder, { recursive: true, force: true });
+  if (process.env['CAMPAIGN'] !== undefined) {
+    const built = spawnSync('npx', ['ng', 'build', '--output-path', folder, '--define', `ESMERO_VERSION='${version}'`], { encoding: 'utf8' });
+    expect(built.status, built.stderr).toBe(0);
+    return existsSync(`${folder}/browser`) ? `${folder}/browser` : folder;
+  }
+  cpSync('dist/app/browser', folder, { recursive: true });
+  const files = readdirSync(folder).filter((file) => file.endsWith('.js') && !file.startsWith('ngsw'));
+  const [changed] = files.filter((file) => readFileSync(join(folder, file), 'utf8').includes(`"${VERSION}"`));
+  expect(changed).toBeDefined();
+  const name = changed!.replace(/-\w{8}\.js$/, '-VERSION2.js');
+  for (const file of [...files, 'index.html']) {
+    const text = readFileSync(join(folder, file), 'utf8');
+    const next = text.replaceAll(changed!, name).replaceAll(`"${VERSION}"`, `"${version}"`);
+    if (next !== text) writeFileSync(join(folder, file), next);
+  }
+  renameSync(join(folder, changed!), join(folder, name));
+  const made = spawnSync('npx', ['ngsw-config', folder, 'src/app/ngsw-config.json'], { encoding: 'utf8' });
+  expect(made.status, made.stderr).toBe(0);
+  return folder;
+}
+
 test('a second build is offered, not forced, and is there after the press', async ({ browser }) => {
   test.setTimeout(400_000);
-  const second = '.cache/second';
-  const built = spawnSync('npx', ['ng', 'build', '--output-path', second, '--define', "ESMERO_VERSION='99.0.0'"], { encoding: 'utf8' });
-  expect(built.status, built.stderr).toBe(0);
+  const second = secondBuild();
   const root = copyOf('dist/app/browser');
   const url = await serve(root);
   const page = await (await browser.newContext({ serviceWorkers: 'allow' })).newPage();
@@ -93,7 +117,7 @@ test('a second build is offered, not forced, and is there after the press', asyn
   await page.reload();
   await page.waitForTimeout(1500);
   rmSync(root, { recursive: true });
-  cpSync(existsSync(`${second}/browser`) ? `${second}/browser` : second, root, { recursive: true });
+  cpSync(second, root, { recursive: true });
   await openStage(page, 'site', `${url}job/demo-deck`);
   await page.getByLabel('Client').fill('Kept over the update');
   const notice = page.locator('[data-notice="update"]');

@@ -22,3 +22,6 @@ export async function pinned(context: BrowserContext, start = START): Promise<Br
 export const test = base.extend({
   context: async ({ context }, use) => use(await pinned(context)),
 });
+
+/** A browser that has never been here. */
+export const firstStart = { storageState: { cookies: [], origins: [] } };

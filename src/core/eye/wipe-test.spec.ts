@@ -8,6 +8,7 @@ import { gaugeFor } from './calibration';
 import { absorption, reflectance } from './kubelka-munk';
 import { gaugeOf, wipedKinds } from './soil-optics';
 import { type TowelScene, plainScene, renderTowel } from './wipe-picture';
+import { runs } from '@esmero/testing';
 import { type WipeAnswer, type WipeMeasured, wipeTest } from './wipe-test';
 
 /** A hand that has weighed often: its gauge is known. */
@@ -36,10 +37,14 @@ describe('the curve of Kubelka and Munk', () => {
   });
 });
 
+/** All 500 in the deep run; with fewer, chance is given three times its spread. */
+const pictures = runs(500);
+const chance = (share: number): number => (pictures >= 500 ? 0 : 3 * Math.sqrt((share * (1 - share)) / pictures));
+
 describe('the wipe test', () => {
   let found: { readonly answer: WipeMeasured; readonly scene: TowelScene }[] = [];
   beforeAll(() => {
-    for (let i = 0; i < 500; i++) {
+    for (let i = 0; i < pictures; i++) {
       const scene = anyScene(i, 360);
       const answer = read(scene);
       if (answer.kind === 'measured') found = [...found, { answer, scene }];
@@ -48,17 +53,17 @@ describe('the wipe test', () => {
 
   it('is within a fifth for nine pictures in ten, those it refuses counted against it', () => {
     const near = found.filter(({ answer, scene }) => Math.abs(answer.loadGm2 / scene.loadGm2 - 1) < 0.2);
-    expect(near.length).toBeGreaterThanOrEqual(450);
+    expect(near.length).toBeGreaterThanOrEqual((0.9 - chance(0.9)) * pictures);
   });
 
   it('says how sure it is: eight of ten lie within what it states', () => {
     const inside = found.filter(({ answer, scene }) => scene.loadGm2 > answer.low && scene.loadGm2 < answer.high).length / found.length;
-    expect(inside).toBeGreaterThan(0.75);
-    expect(inside).toBeLessThan(0.85);
+    expect(inside).toBeGreaterThan(0.75 - chance(0.8));
+    expect(inside).toBeLessThan(0.85 + chance(0.8));
   });
 
   it('names the kind', () => {
-    expect(found.filter(({ answer, scene }) => answer.soil === scene.kind).length).toBeGreaterThan(0.95 * found.length);
+    expect(found.filter(({ answer, scene }) => answer.soil === scene.kind).length).toBeGreaterThan((0.95 - chance(0.95)) * found.length);
   });
 
   it('never finds less where there is more, in the same light', () => {
@@ -101,8 +106,8 @@ describe('the wipe test', () => {
 
 describe('pictures that tell nothing', () => {
   it.each(Object.keys(spoilt) as Spoilt[])('refuses what is %s, nine times in ten', (what) => {
-    const answers = Array.from({ length: 20 }, (_unused, i) => read(spoilt[what](anyScene(1000 + i, 360), (i * 0.618) % 1)));
-    expect(answers.filter(({ kind }) => kind === 'refused').length).toBeGreaterThanOrEqual(18);
+    const answers = Array.from({ length: Math.max(10, runs(20)) }, (_unused, i) => read(spoilt[what](anyScene(1000 + i, 360), (i * 0.618) % 1)));
+    expect(answers.filter(({ kind }) => kind === 'refused').length).toBeGreaterThanOrEqual(0.9 * answers.length);
   });
 
   it('says what is wrong with them', () => {
