@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os';
 import { fileURLToPath } from 'node:url';
 import { defineConfig } from 'vitest/config';
 
@@ -31,6 +32,10 @@ const project = (name: string, include: string[]) => ({
 /** Everything but the Angular application, whose tests run with the framework's own builder. */
 export default defineConfig({
   test: {
+    // Both cores of a small machine; files share what they import, which takes longer than most of them run.
+    maxWorkers: Math.max(2, availableParallelism() - 1),
+    pool: 'threads',
+    isolate: false,
     projects: [
       project('core', ['src/core/**/*.spec.ts']),
       project('edges', [
