@@ -80,8 +80,9 @@ test.describe('files of other programs', () => {
     const csv = 'Customer;Phone;Car;Body;Every\nNet maker;+00 555 0201;Net maker’s estate;estate;14\n;555 0203;Ghost;sedan;7\nHarbour pilot;555 0999;;;\nRope walk;555;Truck;lorry;0';
     await page.getByLabel('Pick a file').setInputFiles({ name: 'people.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
     await expect(page.locator('tr.bad')).toHaveCount(2);
-    await expect(page.locator('main')).toContainText('2 rows can be brought in. 2 are left out; they say why.');
-    await page.getByRole('button', { name: 'Bring in 2 rows' }).click();
+    await expect(page.locator('main')).toContainText('2 clients and one car can be brought in. 2 rows are left out; they say why.');
+    await expect(page.locator('tbody tr', { hasText: 'Harbour pilot' })).toContainText('changes Harbour pilot');
+    await page.getByRole('button', { name: 'Bring it in' }).click();
     const dialog = page.getByRole('dialog', { name: 'What comes in?' });
     await expect(dialog).toContainText('people.csv');
     await dialog.getByRole('button', { name: /^Import|^Bring/ }).last().click();
@@ -104,7 +105,7 @@ test.describe('files of other programs', () => {
     const events = ['BEGIN:VEVENT', 'UID:x', 'DTSTAMP:20310101T000000Z', 'SUMMARY:Dentist', 'DTSTART:20310714T140000', 'DTEND:20310714T150000', 'END:VEVENT'];
     await page.goto('/import');
     await page.getByLabel('Pick a file').setInputFiles({ name: 'cal.ics', mimeType: 'text/calendar', buffer: Buffer.from(['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:x', ...events, 'END:VCALENDAR', ''].join('\r\n')) });
-    await page.getByRole('button', { name: 'Bring all of it in' }).click();
+    await page.getByRole('button', { name: 'Import everything' }).click();
     await page.getByRole('dialog', { name: 'What comes in?' }).getByRole('button', { name: /^Import|^Bring/ }).last().click();
     await expect(page.locator('[data-last-import]')).toContainText('cal.ics');
     await page.goto('/day');

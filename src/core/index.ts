@@ -71,6 +71,7 @@ export {
   lotsOf,
   missingFor,
   moved,
+  movementsByItem,
   opening,
   outlookOf,
   releasing,

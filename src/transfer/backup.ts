@@ -1,6 +1,6 @@
 import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex } from '@noble/hashes/utils.js';
-import { BlobReader, TextReader, ZipWriter, configure } from '@zip.js/zip.js';
+import { BlobReader, TextReader, Uint8ArrayReader, ZipWriter, configure } from '@zip.js/zip.js';
 import { type Manifest, writeCollection, writeJob, writeManifest } from '@esmero/exchange';
 import { type Store, everyJob, keptEntry } from '@esmero/store';
 import { keptAside } from './aside';
@@ -39,7 +39,11 @@ export function pictureAt(path: string): { readonly key: string; readonly type: 
   return key === undefined ? { key: name, type: '' } : { key, type: endings[ending as keyof typeof endings] };
 }
 
-export const checksum = (bytes: Uint8Array): string => bytesToHex(sha256(bytes));
+/** SHA-256, by the browser where the page is secure. */
+export async function checksum(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
+  const { subtle } = globalThis.crypto;
+  return bytesToHex((subtle as SubtleCrypto | undefined) ? new Uint8Array(await subtle.digest('SHA-256', bytes)) : sha256(bytes));
+}
 
 type Files = Manifest['files'][number];
 
@@ -54,8 +58,8 @@ export async function writeBackup(store: Store, to: WritableStream<Uint8Array>, 
   const all = ids.length + keys.length + 2;
   const add = async (path: string, text: string, archived = false): Promise<void> => {
     const bytes = new TextEncoder().encode(text);
-    files.push({ path, bytes: bytes.length, sha256: checksum(bytes), archived });
-    await zip.add(path, new TextReader(text));
+    files.push({ path, bytes: bytes.length, sha256: await checksum(bytes), archived });
+    await zip.add(path, new Uint8ArrayReader(bytes));
   };
   for await (const { job, archived, changedAt, vector } of everyJob(store)) {
     await add(jobPath(job.id), writeJob(job, { changedAt, vector }), archived);
@@ -71,7 +75,7 @@ export async function writeBackup(store: Store, to: WritableStream<Uint8Array>, 
     if (!picture) continue;
     const bytes = new Uint8Array(await picture.arrayBuffer());
     const path = picturePath(key, picture.type);
-    files.push({ path, bytes: bytes.length, sha256: checksum(bytes), archived: false });
+    files.push({ path, bytes: bytes.length, sha256: await checksum(bytes), archived: false });
     // They are packed already.
     await zip.add(path, new BlobReader(picture), { level: 0 });
     await pace.at(files.length / all);

@@ -104,7 +104,7 @@ async function unpacked(entry: FileEntry | undefined, most: number, type = ''): 
 /** A file of a backup as it was written; null where it is not. */
 async function whole(entries: Entries, { path, bytes, sha256 }: Listed): Promise<Blob | null> {
   const found = await unpacked(entries.get(path), Math.min(bytes, MOST_FILE));
-  const isSame = found?.size === bytes && checksum(new Uint8Array(await found.arrayBuffer())) === sha256;
+  const isSame = found?.size === bytes && (await checksum(new Uint8Array(await found.arrayBuffer()))) === sha256;
   return isSame ? found : null;
 }
 

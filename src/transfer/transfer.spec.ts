@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto';
+import fc from 'fast-check';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import { type Job, MOST_ORDER } from '@esmero/model';
 import { demo, demoJobs } from '@esmero/demo';
@@ -6,6 +7,7 @@ import { BlobReader, BlobWriter, TextReader, TextWriter, ZipReader, ZipWriter } 
 import { noteEvent, shareOf } from '@esmero/core';
 import { crewRun, readCrewMessage, writeCollection, writeJob } from '@esmero/exchange';
 import { held } from '@esmero/records';
+import { runs } from '@esmero/testing';
 import { type Store, everything, idbStore } from '@esmero/store';
 import { MANIFEST, checksum } from './backup';
 import type { Review } from './review';
@@ -100,7 +102,7 @@ describe('a backup', () => {
     const manifest = JSON.parse(texts.get(MANIFEST)!) as { backup: { files: { path: string; bytes: number; sha256: string }[] } };
     for (const one of manifest.backup.files) {
       const bytes = new TextEncoder().encode(texts.get(one.path)!);
-      [one.bytes, one.sha256] = [bytes.length, checksum(bytes)];
+      [one.bytes, one.sha256] = [bytes.length, await checksum(bytes)];
     }
     texts.set(MANIFEST, JSON.stringify(manifest));
     for (const [path, text] of texts) await to.add(path, new TextReader(text));
@@ -143,6 +145,24 @@ describe('a backup', () => {
       for (let i = 0; i + 4 < bytes.length; i++) if (sizes.getUint32(i, true) === 60_000_000) sizes.setUint32(i, 100, true);
       expect(await transfer.review(new Blob([bytes]), nothing)).toMatchObject({ kind: 'unreadable', why: { code: 'damaged', paths: [path] } });
     }
+  });
+
+  it('is answered with a review or a reason, whatever was done to its bytes', async () => {
+    const store = await freshStore();
+    await store.keepPhoto('p-1', new Blob([Uint8Array.from({ length: 3000 }, (_, i) => (i * 7) % 256)], { type: 'image/jpeg' }));
+    const whole = new Uint8Array(await (await backedUp(store)).arrayBuffer());
+    const kinds = new Map<string, number>();
+    await fc.assert(
+      fc.asyncProperty(fc.array(fc.tuple(fc.nat(whole.length - 1), fc.nat(255)), { minLength: 1, maxLength: 3 }), fc.option(fc.nat(whole.length), { freq: 5 }), async (changes, cut) => {
+        const bytes = whole.slice(0, cut ?? whole.length);
+        for (const [at, value] of changes) if (at < bytes.length) bytes[at] = value;
+        const { kind } = await transferOn(Promise.resolve(store)).review(new Blob([bytes]), nothing);
+        kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
+        expect(['review', 'unreadable']).toContain(kind);
+      }),
+      { numRuns: runs(300) },
+    );
+    expect(kinds.size).toBe(2);
   });
 
   it('can be read back whatever was done on numbers at their bound', async () => {

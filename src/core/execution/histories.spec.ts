@@ -59,7 +59,7 @@ describe('a run, whatever happens when', () => {
         }
         planRun(job);
       }),
-      { numRuns: runs(300) },
+      { numRuns: runs(10_000, 30) },
     );
     // Most of them have something to go on with.
     expect(planned).toBeGreaterThan(declined);

@@ -2,7 +2,7 @@ export { bookingOut, counting, draft, isBooked, opening, releasing, reserving, t
 export type { Draft } from './booking';
 export { laundering, laundrySteps, retiring } from './laundry';
 export type { LaundryStep } from './laundry';
-export { amountAt, balancesOf, missingFor, moved, stockItem } from './ledger';
+export { amountAt, balancesOf, missingFor, moved, movementsByItem, stockItem } from './ledger';
 export type { Missing } from './ledger';
 export { expiry, lotsOf, outlookOf, shoppingList, washesOf } from './outlook';
 export type { ToBuy } from './outlook';

@@ -23,6 +23,18 @@ export function balancesOf(movements: readonly Pick<Movement, 'entries'>[]): Bal
   return balances;
 }
 
+/** Movements of each item, in the order of all: so that thousands are gone through once, and not once an item. */
+export function movementsByItem(movements: readonly Movement[]): ReadonlyMap<StockItem, readonly Movement[]> {
+  const byItem = new Map<StockItem, Movement[]>();
+  for (const movement of movements)
+    for (const item of new Set(movement.entries.map((entry) => entry.item))) {
+      const own = byItem.get(item);
+      if (own) own.push(movement);
+      else byItem.set(item, [movement]);
+    }
+  return byItem;
+}
+
 /** So much of an item at a place; rounding is nothing. */
 export function amountAt(balances: Balances, item: StockItem, place: Place): number {
   const amount = balances.get(item)?.[place] ?? 0;

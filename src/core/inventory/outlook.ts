@@ -1,6 +1,6 @@
 import type { Movement, Product, StockItem, TowelBatch } from '../model';
 import type { Day } from '../units';
-import { type Balances, EPS, amountAt, stockItem } from './ledger';
+import { type Balances, EPS, amountAt, movementsByItem, stockItem } from './ledger';
 
 const DAY_MS = 86_400_000;
 /** The pace is that of so many days at the most, and of at least a week. */
@@ -122,7 +122,8 @@ export function washesOf(batch: TowelBatch, movements: readonly Movement[], bala
   return owned > 0 ? washed / owned : 0;
 }
 
-function productWanted(product: Product, { movements, balances }: Stock, { now, today }: When): readonly ToBuy[] {
+/** @param movements of this product */
+function productWanted(product: Product, movements: readonly Movement[], balances: Balances, { now, today }: When): readonly ToBuy[] {
   const item = stockItem('product', product.id);
   const { inStock, reserved, perDay, daysLeft } = outlookOf(item, movements, balances, now);
   const gone = lotsOf(item, movements).filter((lot) => expiry(lot, today) === 'over').reduce((sum, { left }) => sum + left, 0);
@@ -143,9 +144,11 @@ export function shoppingList(
   when: When,
 ): readonly ToBuy[] {
   const { movements, balances } = stock;
-  const worn = batches.filter((batch) => batch.role !== 'wheels' && washesOf(batch, movements, balances) >= lifeWashes);
+  const byItem = movementsByItem(movements);
+  const of = (item: StockItem): readonly Movement[] => byItem.get(item) ?? [];
+  const worn = batches.filter((batch) => batch.role !== 'wheels' && washesOf(batch, of(stockItem('towel', batch.id)), balances) >= lifeWashes);
   return [
-    ...products.flatMap((product) => productWanted(product, stock, when)),
+    ...products.flatMap((product) => productWanted(product, of(stockItem('product', product.id)), balances, when)),
     ...worn.map((batch): ToBuy => {
       const item = stockItem('towel', batch.id);
       return { item, name: batch.name, count: Math.max(1, amountAt(balances, item, 'shelf')), why: 'worn-out', costMinor: null };

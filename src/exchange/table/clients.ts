@@ -2,8 +2,9 @@ import { newItem } from '@esmero/core';
 import type { Body, Client, ClientCar, Colour, Vehicle } from '@esmero/model';
 import type { ClientRow } from './columns';
 import type { Gathered } from './gathered';
-import { type Outcome, about, added } from './outcome';
-import { asCompared, onePersonIn } from './sameness';
+import { type Found, type Outcome, about, added } from './outcome';
+import type { RowRead } from './rows';
+import { ByName, asCompared, onePersonIn, reachedBy } from './sameness';
 
 /** A car that nobody has yet. */
 export function vehicleNew(name: string, body: string | null, colour: string | null, gathered: Gathered): Vehicle {
@@ -20,20 +21,40 @@ export const carOf = (vehicleId: string, everyDays: number | null): ClientCar =>
 export const carNamed = ({ cars }: Client, name: string, gathered: Gathered): ClientCar | undefined =>
   cars.find(({ vehicleId }) => asCompared(gathered.item('vehicle', vehicleId)?.name ?? '') === asCompared(name));
 
-/** What a table does not say stays as it is. */
-export function takeClient(row: ClientRow, gathered: Gathered): Outcome {
-  const found = onePersonIn(gathered.named('client', row.name), row, ({ item }) => item);
-  const before: Client = found?.item ?? { id: gathered.fresh('client'), name: row.name, email: '', phone: '', note: '', places: [], cars: [], wishes: {} };
-  const isKnown = before.places.some(({ address }) => asCompared(address) === asCompared(row.address));
-  const client: Client = {
-    ...before,
-    email: row.email || before.email,
-    phone: row.phone || before.phone,
-    note: row.note || before.note,
-    places: row.address && !isKnown ? [...before.places, { address: row.address, siteId: null }] : before.places,
-  };
-  const faults = row.car ? putWithCar(client, row, gathered) : gathered.put('client', client);
-  return faults.length > 0 ? { kind: 'faulty', faults } : found ? about(found) : added;
+/** Takes rows of clients, one after the other; of one name they may be several people, who are reached otherwise. */
+export class Clients {
+  /** By name, the ways in which rows say that somebody is reached. */
+  private readonly reached = new ByName<string>();
+
+  constructor(rows: readonly RowRead[], private readonly gathered: Gathered) {
+    for (const { values, faults } of rows) {
+      const row = values as unknown as ClientRow;
+      if (faults.length === 0 && !this.reached.of(row.name).includes(reachedBy(row))) this.reached.add(row.name, reachedBy(row));
+    }
+  }
+
+  /** What a table does not say stays as it is. */
+  take(row: ClientRow): Outcome {
+    const found = this.find(row);
+    const before: Client = found?.item ?? { id: this.gathered.fresh('client'), name: row.name, email: '', phone: '', note: '', places: [], cars: [], wishes: {} };
+    const isKnown = before.places.some(({ address }) => asCompared(address) === asCompared(row.address));
+    const client: Client = {
+      ...before,
+      email: row.email || before.email,
+      phone: row.phone || before.phone,
+      note: row.note || before.note,
+      places: row.address && !isKnown ? [...before.places, { address: row.address, siteId: null }] : before.places,
+    };
+    const faults = row.car ? putWithCar(client, row, this.gathered) : this.gathered.put('client', client);
+    return faults.length > 0 ? { kind: 'faulty', faults } : found ? about(found) : added;
+  }
+
+  /** One who is reached so, or of whom nothing says otherwise; and where there is one of that name on either side, it has a new number. */
+  private find(row: ClientRow): Found<Client> | undefined {
+    const named = this.gathered.named('client', row.name);
+    const only = named.length === 1 && this.reached.of(row.name).length === 1 ? named[0] : undefined;
+    return onePersonIn(named, row, ({ item }) => item) ?? only;
+  }
 }
 
 function putWithCar(client: Client, row: ClientRow, gathered: Gathered): ReturnType<Gathered['put']> {

@@ -42,6 +42,11 @@ describe('rows of a table', () => {
     expect(outcomes.map(({ kind }) => kind)).toEqual(['new', 'adds-to', 'new', 'adds-to']);
     expect((found('client', holdings.library) as readonly Client[]).map(({ cars }) => cars.length)).toEqual([2, 2]);
     expect(found('vehicle', holdings.library)).toHaveLength(4);
+    // Of one name on either side, somebody has a new number.
+    const one = brought('clients', 'name,phone\nHarbour pilot,555 0170').holdings.library;
+    const changed = brought('clients', 'name,phone\nHarbour pilot,555 0999', { ...empty, library: one });
+    expect(changed.outcomes).toEqual([{ kind: 'changes', name: 'Harbour pilot' }]);
+    expect(brought('clients', 'name,phone\nHarbour pilot,555 0999\nHarbour pilot,555 0888', { ...empty, library: one }).outcomes.map(({ kind }) => kind)).toEqual(['new', 'new']);
   });
 
   it('of one name are several bottles, or several sizes, and a table that knows of one changes the only one', () => {

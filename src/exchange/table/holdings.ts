@@ -1,5 +1,5 @@
 import { type Holdings, unstamped } from '@esmero/records';
-import { takeClient } from './clients';
+import { Clients } from './clients';
 import type { ClientRow, TableKind, VisitRow } from './columns';
 import { Gathered, type Here } from './gathered';
 import type { Outcome } from './outcome';
@@ -11,8 +11,10 @@ type Take = (row: never, line: number) => Outcome;
 
 function takingFor(kind: TableKind, rows: readonly RowRead[], here: Here, gathered: Gathered, visits: Visits): Take {
   switch (kind) {
-    case 'clients':
-      return (row: ClientRow) => takeClient(row, gathered);
+    case 'clients': {
+      const clients = new Clients(rows, gathered);
+      return (row: ClientRow) => clients.take(row);
+    }
     case 'visits':
       return (row: VisitRow, line) => visits.take(row, line);
     case 'products':

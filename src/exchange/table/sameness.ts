@@ -10,6 +10,9 @@ export interface Reached {
   readonly email: string;
 }
 
+/** The same for whoever is reached the same way. */
+export const reachedBy = ({ phone, email }: Reached): string => `${digitsOf(phone)} ${asCompared(email)}`;
+
 /** What both say of how they are reached: telephone, then email. */
 const comparedBy = (p: Reached, q: Reached): readonly (readonly [string, string])[] =>
   ([[digitsOf(p.phone), digitsOf(q.phone)], [asCompared(p.email), asCompared(q.email)]] as const).filter(([one, other]) => one !== '' && other !== '');

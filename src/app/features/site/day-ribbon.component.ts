@@ -82,8 +82,8 @@ const stateText: Readonly<Record<Cell['state'], string>> = { good: 'good to work
     </p>
   `,
   styleUrl: './day-ribbon.component.css',
-  // By keyboard the slider above it does the same.
-  host: { '(click)': 'press($event)' },
+  // By keyboard the slider above it does the same; it is wider than a phone, and the arrow keys move it.
+  host: { '(click)': 'press($event)', tabindex: '0', role: 'group', 'aria-label': 'The day, hour by hour' },
 })
 export class DayRibbonComponent {
   readonly day = input.required<HoursOfDay>();

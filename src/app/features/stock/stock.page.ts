@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { Button, ButtonDirective } from 'primeng/button';
-import { type Draft, type LaundryGroup, type LaundryStep, amountAt, assumptionTable, counting, draft, expiry, groupOf, laundering, laundryGroups, laundrySteps, lotsOf, moved, outlookOf, resolveAssumptions, retiring, shoppingList, soakFor, stockItem, takingBack, washesOf, weightKg } from '@esmero/core';
+import { type Draft, type LaundryGroup, type LaundryStep, amountAt, assumptionTable, counting, draft, expiry, groupOf, laundering, laundryGroups, laundrySteps, lotsOf, moved, movementsByItem, outlookOf, resolveAssumptions, retiring, shoppingList, soakFor, stockItem, takingBack, washesOf, weightKg } from '@esmero/core';
 import { TableModule } from 'primeng/table';
 import { bounds } from '@esmero/model';
 import type { LibraryEntry, LibraryItems, LibraryKind, Movement, Place, StockItem } from '@esmero/model';
@@ -60,12 +60,14 @@ export class StockPage {
   protected readonly problem = signal('');
 
   private readonly now = computed(() => (this.collection.movements(), this.collection.time()));
+  private readonly byItem = computed(() => movementsByItem(this.collection.movements()));
   private readonly lifeWashes = assumptionTable.towelLifeWashes.value;
 
   protected readonly products = computed(() =>
     this.kept('product').map((product) => {
       const item = stockItem('product', product.id);
-      const { inStock, reserved, perDay, daysLeft } = outlookOf(item, this.collection.movements(), this.collection.balances(), this.now());
+      const own = this.of(item);
+      const { inStock, reserved, perDay, daysLeft } = outlookOf(item, own, this.collection.balances(), this.now());
       return {
         product,
         item,
@@ -74,7 +76,7 @@ export class StockPage {
         reserved: reserved > 0 ? this.amount(item, reserved) : '',
         lasts: this.lasts(daysLeft),
         pace: perDay > 0 ? `${this.amount(item, perDay * 7)} a week` : 'not used of late',
-        lots: lotsOf(item, this.collection.movements()).map(({ left, openedAt, expiresOn }) => ({
+        lots: lotsOf(item, own).map(({ left, openedAt, expiresOn }) => ({
           text: `${this.amount(item, left)}${openedAt === null ? ', closed' : `, opened ${dayText(dayHere(openedAt))}`}${expiresOn ? `, good until ${dayText(expiresOn)}` : ''}`,
           bad: expiry({ expiresOn }, dayHere(this.now())),
         })),
@@ -85,7 +87,7 @@ export class StockPage {
     this.kept('towel').map((batch) => {
       const item = stockItem('towel', batch.id);
       const at = (place: Place): number => amountAt(this.collection.balances(), item, place);
-      const washes = washesOf(batch, this.collection.movements(), this.collection.balances());
+      const washes = washesOf(batch, this.of(item), this.collection.balances());
       return {
         batch,
         item,
@@ -109,7 +111,7 @@ export class StockPage {
     [...this.collection.balances().keys()]
       .filter((item) => item.startsWith('mix/') && amountAt(this.collection.balances(), item, 'shelf') > 0)
       .map((item) => {
-        const since = [...this.collection.movements()].reverse().find(({ entries }) => entries.some((entry) => entry.item === item))!.at;
+        const since = this.of(item).at(-1)!.at;
         const days = Math.floor((this.now() - since) / 86_400_000);
         return { item, name: this.collection.nameOf(item), amount: this.amount(item, amountAt(this.collection.balances(), item, 'shelf')), age: days === 0 ? 'since today' : `for ${days} days`, old: days > assumptionTable.keepsDays.value };
       }),
@@ -157,6 +159,10 @@ export class StockPage {
 
   private kept<K extends LibraryKind>(kind: K): readonly LibraryItems[K][] {
     return this.collection.library().flatMap((entry: LibraryEntry) => (entry.kind === kind && !entry.archived ? [entry.item as LibraryItems[K]] : []));
+  }
+
+  private of(item: StockItem): readonly Movement[] {
+    return this.byItem().get(item) ?? [];
   }
 
   protected amount(item: StockItem, amount: number): string {
