@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn, spawnSync } from 'node:child_process';
-import { cpSync, existsSync, mkdtempSync, readFileSync, readdirSync, renameSync, rmSync, writeFileSync } from 'node:fs';
+import { cpSync, existsSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type Browser, chromium, expect, test } from '@playwright/test';
@@ -74,6 +74,9 @@ test('a page whose part is gone after a new version was put on the server says s
   await page.context().close();
 });
 
+/** The name of a file with something else in it: its letters are of its content. */
+const nextName = (file: string): string => file.replace(/(\w{8})\.js$/, (_all, hash: string) => `${[...hash].reverse().join('')}.js`);
+
 /** Another version of the application: the same build under another number, with new names for what has changed. In the campaign a build of its own. */
 function secondBuild(): string {
   const [folder, version] = ['.cache/second', '99.0.0'];
@@ -84,16 +87,21 @@ function secondBuild(): string {
     return existsSync(`${folder}/browser`) ? `${folder}/browser` : folder;
   }
   cpSync('dist/app/browser', folder, { recursive: true });
-  const files = readdirSync(folder).filter((file) => file.endsWith('.js') && !file.startsWith('ngsw'));
-  const [changed] = files.filter((file) => readFileSync(join(folder, file), 'utf8').includes(`"${VERSION}"`));
-  expect(changed).toBeDefined();
-  const name = changed!.replace(/-\w{8}\.js$/, '-VERSION2.js');
-  for (const file of [...files, 'index.html']) {
-    const text = readFileSync(join(folder, file), 'utf8');
-    const next = text.replaceAll(changed!, name).replaceAll(`"${VERSION}"`, `"${version}"`);
-    if (next !== text) writeFileSync(join(folder, file), next);
+  const texts = new Map(readdirSync(folder).filter((file) => /-\w{8}\.js$/.test(file)).map((file) => [file, readFileSync(join(folder, file), 'utf8')]));
+  // Whatever names a file that has another name now has another name, too.
+  const renamed = new Map([...texts].flatMap(([file, text]) => (text.includes(`"${VERSION}"`) ? [[file, nextName(file)]] : [])));
+  expect(renamed.size).toBeGreaterThan(0);
+  for (let before = 0; before < renamed.size; ) {
+    before = renamed.size;
+    for (const [file, text] of texts) if ([...renamed.keys()].some((one) => text.includes(one))) renamed.set(file, nextName(file));
   }
-  renameSync(join(folder, changed!), join(folder, name));
+  const asNow = (text: string): string => [...renamed].reduce((all, [file, name]) => all.replaceAll(file, name), text.replaceAll(`"${VERSION}"`, `"${version}"`));
+  for (const [file, name] of renamed) {
+    rmSync(join(folder, file));
+    writeFileSync(join(folder, name), asNow(texts.get(file)!));
+  }
+  const page = join(folder, 'index.html');
+  writeFileSync(page, asNow(readFileSync(page, 'utf8')));
   const made = spawnSync('npx', ['ngsw-config', folder, 'src/app/ngsw-config.json'], { encoding: 'utf8' });
   expect(made.status, made.stderr).toBe(0);
   return folder;

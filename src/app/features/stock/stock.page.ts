@@ -60,7 +60,7 @@ export class StockPage {
   protected readonly problem = signal('');
 
   private readonly now = computed(() => (this.collection.movements(), this.collection.time()));
-  private readonly byItem = computed(() => movementsByItem(this.collection.movements()));
+  private readonly movesOf = computed(() => movementsByItem(this.collection.movements()));
   private readonly lifeWashes = assumptionTable.towelLifeWashes.value;
 
   protected readonly products = computed(() =>
@@ -162,7 +162,7 @@ export class StockPage {
   }
 
   private of(item: StockItem): readonly Movement[] {
-    return this.byItem().get(item) ?? [];
+    return this.movesOf().get(item) ?? [];
   }
 
   protected amount(item: StockItem, amount: number): string {
