@@ -7,8 +7,11 @@ import { zoneName } from './words';
 /** So many panels are named; more are counted. */
 const MOST_NAMED = 3;
 
+/** Panels of a pass; those that were only wetted ahead of it go without saying. */
 function panelsOf(events: readonly RunEvent[]): string {
-  const names = [...new Set(events.flatMap((event) => (isTick(event) ? [zoneName(event.zone).toLowerCase()] : [])))];
+  const ticks = events.filter((event) => isTick(event));
+  const done = ticks.filter(({ kind }) => kind !== 'wet');
+  const names = [...new Set((done.length > 0 ? done : ticks).map(({ zone }) => zoneName(zone).toLowerCase()))];
   return names.length === 0 ? '' : names.length <= MOST_NAMED ? `: ${andList(names)}` : `: ${names.length} panels`;
 }
 

@@ -16,6 +16,7 @@ import { CrewDesk } from '../../state/crew-desk';
       <h1>{{ wording.joining(code()) }}</h1>
       @if (isKeyless()) {
         <p class="note stop" role="alert">{{ wording.noKey }}</p>
+        <a routerLink="/jobs">To the jobs</a>
       } @else if (offer(); as offer) {
         <p role="status">{{ wording.offered }}</p>
         <section class="card" data-offer>
@@ -32,8 +33,8 @@ import { CrewDesk } from '../../state/crew-desk';
       } @else {
         <p role="status">{{ wording.state[desk.state()] }}</p>
         <p class="soft">{{ wording.joiningHow }}</p>
+        <a routerLink="/jobs">To the jobs</a>
       }
-      <a routerLink="/jobs">To the jobs</a>
     </div>
   `,
   styles: `
