@@ -46,11 +46,11 @@ const planning: Planning = {
 
 /**
  * Turns of the event loop rather than a time on the wall: whatever is under way takes its steps in them on a slow
- * machine as well. Over once the state has been the same for eight turns.
+ * machine as well. Over once the state has been the same for twelve turns.
  */
 async function untilStill(state: State): Promise<void> {
   let [seen, still] = [await firstValueFrom(state), 0];
-  while (still < 8) {
+  while (still < 12) {
     await new Promise((resolve) => setTimeout(resolve, 5));
     const now = await firstValueFrom(state);
     still = now === seen ? still + 1 : 0;
