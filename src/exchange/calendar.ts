@@ -2,6 +2,7 @@ import { sha256 } from '@noble/hashes/sha2.js';
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import ICAL from 'ical.js';
 import icalGenerator, { ICalEventBusyStatus } from 'ical-generator';
+import { finish } from '@esmero/core';
 import type { Blocked, Spot } from '@esmero/model';
 import { type Day, dayAfter, dayAt } from '@esmero/units';
 import { refusalOfLines } from './content-lines';
@@ -228,10 +229,4 @@ export function* readingCalendar(text: string, span: CalendarSpan): Generator<nu
 }
 
 /** The same at one go. */
-export function readCalendar(text: string, span: CalendarSpan): CalendarRead {
-  const reading = readingCalendar(text, span);
-  for (;;) {
-    const { done, value } = reading.next();
-    if (done) return value;
-  }
-}
+export const readCalendar = (text: string, span: CalendarSpan): CalendarRead => finish(readingCalendar(text, span));

@@ -1,3 +1,4 @@
+import { finish } from '@esmero/core';
 import { type EntryKind, type LibraryEntry, type Movement, type Photo, entryKinds } from '@esmero/model';
 import { collectionMigrations, listNames } from '@esmero/migrations';
 import { type Holdings, type KeptEntry, type KeptJob, collectionVersion, jobDocument, jobFrom } from '@esmero/records';
@@ -53,13 +54,7 @@ export function* readingCollection(text: string): Generator<number, Read<Holding
 }
 
 /** The same at one go. */
-export function readCollection(text: string): Read<Holdings> {
-  const reading = readingCollection(text);
-  for (;;) {
-    const { done, value } = reading.next();
-    if (done) return value;
-  }
-}
+export const readCollection = (text: string): Read<Holdings> => finish(readingCollection(text));
 
 const entryDocument = ({ archived, item, ...stamp }: LibraryEntry & KeptEntry) => ({ archived, ...stampDocument(stamp), item });
 

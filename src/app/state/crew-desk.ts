@@ -1,4 +1,4 @@
-import { DOCUMENT, Injectable, InjectionToken, computed, effect, inject, signal, untracked } from '@angular/core';
+import { DOCUMENT, ErrorHandler, Injectable, InjectionToken, computed, effect, inject, signal, untracked } from '@angular/core';
 import { type SharedRun, followed, isSameShare, joined, putBack, shareOf, takenFrom, withShared } from '@esmero/core';
 import type { Job, Run, RunEvent } from '@esmero/model';
 import { freshId } from '@esmero/records';
@@ -55,6 +55,7 @@ export class CrewDesk {
   private readonly desk = inject(JobDesk);
   private readonly store = inject(STORE);
   private readonly connect = inject(SOCKET);
+  private readonly errors = inject(ErrorHandler);
   private readonly window = inject(DOCUMENT).defaultView!;
 
   private readonly room = signal<Room | null>(null);
@@ -228,7 +229,7 @@ export class CrewDesk {
     };
     socket.onmessage = ({ data }: MessageEvent) => {
       this.listen();
-      this.hearing = this.hearing.then(() => this.hear(data as string | ArrayBuffer));
+      this.hearing = this.hearing.then(() => this.hear(data as string | ArrayBuffer)).catch((error: unknown) => this.errors.handleError(error));
     };
     socket.onclose = ({ code }: CloseEvent) => {
       if (this.socket !== socket) return;
@@ -267,7 +268,7 @@ export class CrewDesk {
     this.speaking = this.speaking.then(async () => {
       const sealed = await line.seal(text);
       if (socket.readyState === OPEN) socket.send(sealed);
-    });
+    }).catch((error: unknown) => this.errors.handleError(error));
   }
 
   /** Text is the relay’s, bytes are another phone’s. */

@@ -2,6 +2,10 @@ import { WishesDocument } from './habits';
 import { LegDocument } from './history';
 import { Id, Many, One, OrNull, Text, UniqueBy, WholeBetween } from './rules';
 
+/** Of one client. */
+export const MOST_PLACES = 20;
+export const MOST_CARS = 200;
+
 export class ClientPlaceDocument {
   @Text(400) address!: string;
   @OrNull() @Id() siteId!: string | null;
@@ -23,7 +27,7 @@ export class ClientDocument {
   @Text(254) email!: string;
   @Text(60) phone!: string;
   @Text(4000) note!: string;
-  @Many(() => ClientPlaceDocument, 20) places!: ClientPlaceDocument[];
-  @UniqueBy('vehicleId') @Many(() => ClientCarDocument, 200) cars!: ClientCarDocument[];
+  @Many(() => ClientPlaceDocument, MOST_PLACES) places!: ClientPlaceDocument[];
+  @UniqueBy('vehicleId') @Many(() => ClientCarDocument, MOST_CARS) cars!: ClientCarDocument[];
   @One(() => WishesDocument) wishes!: WishesDocument;
 }

@@ -1,5 +1,7 @@
 import { newItem } from '@esmero/core';
 import type { Body, Client, ClientCar, Colour, Vehicle } from '@esmero/model';
+import { MOST_CARS, MOST_PLACES } from '../documents/client';
+import type { Fault } from '../fault';
 import type { ClientRow } from './columns';
 import type { Gathered } from './gathered';
 import { type Found, type Outcome, about, added } from './outcome';
@@ -45,8 +47,11 @@ export class Clients {
       note: row.note || before.note,
       places: row.address && !isKnown ? [...before.places, { address: row.address, siteId: null }] : before.places,
     };
-    const faults = row.car ? putWithCar(client, row, this.gathered) : this.gathered.put('client', client);
-    return faults.length > 0 ? { kind: 'faulty', faults } : found ? about(found) : added;
+    const faults = tooMany(client, row, this.gathered);
+    if (faults.length > 0) return { kind: 'faulty', faults };
+    if (row.car) putWithCar(client, row, this.gathered);
+    else this.gathered.put('client', client);
+    return found ? about(found) : added;
   }
 
   /** One who is reached so, or of whom nothing says otherwise; and where there is one of that name on either side, it has a new number. */
@@ -57,13 +62,20 @@ export class Clients {
   }
 }
 
-function putWithCar(client: Client, row: ClientRow, gathered: Gathered): ReturnType<Gathered['put']> {
+/** What a row would add beyond what a client may have. */
+function tooMany(client: Client, row: ClientRow, gathered: Gathered): readonly Fault[] {
+  const isFull = row.car !== '' && client.cars.length >= MOST_CARS && !carNamed(client, row.car, gathered);
+  const over = (path: string, most: number, count: number): Fault => ({ path, expected: { code: 'list', most }, found: `a list of ${count}` });
+  return [...(isFull ? [over('car', MOST_CARS, client.cars.length + 1)] : []), ...(client.places.length > MOST_PLACES ? [over('address', MOST_PLACES, client.places.length)] : [])];
+}
+
+function putWithCar(client: Client, row: ClientRow, gathered: Gathered): void {
   const has = carNamed(client, row.car, gathered);
   if (has) {
     const car = { ...has, everyDays: row.everyDays ?? has.everyDays };
     return gathered.put('client', { ...client, cars: client.cars.map((one) => (one === has ? car : one)) });
   }
   const vehicle = vehicleNew(row.car, row.body, row.colour, gathered);
-  const faults = gathered.put('client', { ...client, cars: [...client.cars, carOf(vehicle.id, row.everyDays)] });
-  return faults.length > 0 ? faults : gathered.put('vehicle', vehicle);
+  gathered.put('client', { ...client, cars: [...client.cars, carOf(vehicle.id, row.everyDays)] });
+  gathered.put('vehicle', vehicle);
 }

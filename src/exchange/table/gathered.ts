@@ -1,7 +1,5 @@
 import type { EntryItems, EntryKind, LibraryEntry } from '@esmero/model';
 import { type Holdings, type Stamp, advanced, freshId, unstamped } from '@esmero/records';
-import { faultsInItem } from '../library-item';
-import type { Fault } from '../fault';
 import type { Found } from './outcome';
 import { ByName } from './sameness';
 
@@ -67,15 +65,12 @@ export class Gathered {
     return freshId(kind);
   }
 
-  /** @returns what is wrong with it; nothing is changed then */
-  put<K extends EntryKind>(kind: K, item: EntryItems[K]): readonly Fault[] {
-    const faults = faultsInItem(kind, item);
-    if (faults.length > 0) return faults;
+  /** @param item of fields that were held against the rules already, row by row; another time would take longer than all else */
+  put<K extends EntryKind>(kind: K, item: EntryItems[K]): void {
     const key = `${kind}/${item.id}`;
     const before = this.byId.get(key);
     this.hold({ ...before?.entry, kind, archived: false, item } as LibraryEntry, before?.isHere ?? false);
     this.changed.add(key);
-    return [];
   }
 
   /** A row about what is here is a later change of it. */

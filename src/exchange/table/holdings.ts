@@ -1,3 +1,4 @@
+import { finish } from '@esmero/core';
 import { type Holdings, unstamped } from '@esmero/records';
 import { Clients } from './clients';
 import type { ClientRow, TableKind, VisitRow } from './columns';
@@ -51,10 +52,4 @@ export function* gatheringHoldings(kind: TableKind, rows: readonly RowRead[], he
 }
 
 /** The same at one go. */
-export function holdingsOf(kind: TableKind, rows: readonly RowRead[], here: Here): TableHoldings {
-  const gathering = gatheringHoldings(kind, rows, here);
-  for (;;) {
-    const { done, value } = gathering.next();
-    if (done) return value;
-  }
-}
+export const holdingsOf = (kind: TableKind, rows: readonly RowRead[], here: Here): TableHoldings => finish(gatheringHoldings(kind, rows, here));

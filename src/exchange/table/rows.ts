@@ -1,3 +1,4 @@
+import { finish } from '@esmero/core';
 import { isDay } from '@esmero/units';
 import type { Fault } from '../fault';
 import { faultsIn } from '../validate';
@@ -59,10 +60,4 @@ export function* readingRows(kind: TableKind, { rows }: Table, mapping: Mapping)
 }
 
 /** The same at one go. */
-export function readRows(kind: TableKind, table: Table, mapping: Mapping): readonly RowRead[] {
-  const reading = readingRows(kind, table, mapping);
-  for (;;) {
-    const { done, value } = reading.next();
-    if (done) return value;
-  }
-}
+export const readRows = (kind: TableKind, table: Table, mapping: Mapping): readonly RowRead[] => finish(readingRows(kind, table, mapping));

@@ -1,5 +1,5 @@
 /** However it is typed: blanks, letter case and composed letters make no other name. */
-export const asCompared = (text: string): string => text.normalize('NFKC').trim().replace(/\s+/g, ' ').toLocaleLowerCase('en');
+export const asCompared = (text: string): string => text.normalize('NFKC').trim().replace(/\s+/g, ' ').toLowerCase();
 
 /** Digits tell telephone numbers apart; how they are grouped does not. */
 const digitsOf = (phone: string): string => phone.replace(/\D/g, '');

@@ -99,8 +99,7 @@ function takingStock<K extends 'product' | 'towel', R extends { readonly name: s
   return (row: R) => {
     const found = variants.find(row);
     const item = itemFrom(row, found?.item);
-    const faults = gathered.put(kind, item);
-    if (faults.length > 0) return { kind: 'faulty', faults };
+    gathered.put(kind, item);
     variants.note(row, item.id);
     return found ? about(found) : added;
   };

@@ -2,6 +2,7 @@ import { endRun, newJob, noteUse, startRun } from '@esmero/core';
 import type { Client, Job, Vehicle, VehicleMethod } from '@esmero/model';
 import { instantAt } from '@esmero/units';
 import { freshId } from '@esmero/records';
+import { MOST_CARS } from '../documents/client';
 import { carNamed, carOf, vehicleNew } from './clients';
 import type { VisitRow } from './columns';
 import type { Gathered, Here } from './gathered';
@@ -25,7 +26,7 @@ function vehicleOf(row: VisitRow, client: Client | undefined, gathered: Gathered
   if (known) return known;
   const vehicle = vehicleNew(row.car, row.body, null, gathered);
   gathered.put('vehicle', vehicle);
-  if (client) gathered.put('client', { ...client, cars: [...client.cars, carOf(vehicle.id, null)] });
+  if (client && client.cars.length < MOST_CARS) gathered.put('client', { ...client, cars: [...client.cars, carOf(vehicle.id, null)] });
   return vehicle;
 }
 
