@@ -3,6 +3,8 @@ import { sha256 } from '@noble/hashes/sha2.js';
 import { concatBytes, utf8ToBytes } from '@noble/hashes/utils.js';
 
 type Bytes = Uint8Array<ArrayBuffer>;
+/** As whatever runs this has it. */
+type Subtle = typeof globalThis.crypto.subtle;
 
 /** What phones of one car say to each other, as it crosses the line. */
 export interface CrewLine {
@@ -26,7 +28,7 @@ interface Cipher {
 }
 
 /** The browser’s own AES-GCM, which it has on https and on this device itself. */
-async function browserCipher(subtle: SubtleCrypto, key: Bytes, additionalData: Bytes): Promise<Cipher> {
+async function browserCipher(subtle: Subtle, key: Bytes, additionalData: Bytes): Promise<Cipher> {
   const imported = await subtle.importKey('raw', key, 'AES-GCM', false, ['encrypt', 'decrypt']);
   const under = (iv: Bytes) => ({ name: 'AES-GCM', iv, additionalData });
   return {
@@ -49,7 +51,7 @@ async function plainCipher(key: Bytes, additional: Bytes): Promise<Cipher> {
  * the relay, which is given the token, learns nothing of the key. Messages are sealed by AES-256-GCM, bound to the car’s code.
  * @param subtle the browser’s cryptography; undefined on plain http
  */
-export async function crewLine(code: string, secret: string, subtle: SubtleCrypto | undefined = globalThis.crypto.subtle): Promise<CrewLine> {
+export async function crewLine(code: string, secret: string, subtle: Subtle | undefined = globalThis.crypto.subtle): Promise<CrewLine> {
   const derived = (what: string): Bytes => hkdf(sha256, utf8ToBytes(secret), utf8ToBytes(code), utf8ToBytes(`esmero crew ${what}`), KEY_BYTES) as Bytes;
   const bound = utf8ToBytes(`esmero crew ${code}`) as Bytes;
   const cipher = subtle ? await browserCipher(subtle, derived('key'), bound) : await plainCipher(derived('key'), bound);
