@@ -1,5 +1,6 @@
 import { newItem } from '@esmero/core';
 import type { Body, Client, ClientCar, Colour, Vehicle } from '@esmero/model';
+import { freshId } from '@esmero/records';
 import { MOST_CARS, MOST_PLACES } from '../documents/client';
 import type { Fault } from '../fault';
 import type { ClientRow } from './columns';
@@ -9,8 +10,8 @@ import type { RowRead } from './rows';
 import { ByName, asCompared, onePersonIn, reachedBy } from './sameness';
 
 /** A car that nobody has yet. */
-export function vehicleNew(name: string, body: string | null, colour: string | null, gathered: Gathered): Vehicle {
-  const usual = newItem.vehicle(gathered.fresh('vehicle'));
+export function vehicleNew(name: string, body: string | null, colour: string | null): Vehicle {
+  const usual = newItem.vehicle(freshId('vehicle'));
   return { ...usual, name, body: (body as Body | null) ?? usual.body, colour: (colour as Colour | null) ?? usual.colour };
 }
 
@@ -38,7 +39,7 @@ export class Clients {
   /** What a table does not say stays as it is. */
   take(row: ClientRow): Outcome {
     const found = this.find(row);
-    const before: Client = found?.item ?? { id: this.gathered.fresh('client'), name: row.name, email: '', phone: '', note: '', places: [], cars: [], wishes: {} };
+    const before: Client = found?.item ?? { id: freshId('client'), name: row.name, email: '', phone: '', note: '', places: [], cars: [], wishes: {} };
     const isKnown = before.places.some(({ address }) => asCompared(address) === asCompared(row.address));
     const client: Client = {
       ...before,
@@ -75,7 +76,7 @@ function putWithCar(client: Client, row: ClientRow, gathered: Gathered): void {
     const car = { ...has, everyDays: row.everyDays ?? has.everyDays };
     return gathered.put('client', { ...client, cars: client.cars.map((one) => (one === has ? car : one)) });
   }
-  const vehicle = vehicleNew(row.car, row.body, row.colour, gathered);
+  const vehicle = vehicleNew(row.car, row.body, row.colour);
   gathered.put('client', { ...client, cars: [...client.cars, carOf(vehicle.id, row.everyDays)] });
   gathered.put('vehicle', vehicle);
 }

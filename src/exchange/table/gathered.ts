@@ -1,5 +1,5 @@
 import type { EntryItems, EntryKind, LibraryEntry } from '@esmero/model';
-import { type Holdings, type Stamp, advanced, freshId, unstamped } from '@esmero/records';
+import { type Holdings, type Stamp, advanced, unstamped } from '@esmero/records';
 import type { Found } from './outcome';
 import { ByName } from './sameness';
 
@@ -59,10 +59,6 @@ export class Gathered {
 
   item<K extends EntryKind>(kind: K, id: string): EntryItems[K] | undefined {
     return this.byId.get(`${kind}/${id}`)?.entry.item as EntryItems[K] | undefined;
-  }
-
-  fresh(kind: EntryKind): string {
-    return freshId(kind);
   }
 
   /** @param item of fields that were held against the rules already, row by row; another time would take longer than all else */

@@ -1,6 +1,7 @@
 import { newItem } from '@esmero/core';
 import { type EntryItems, type MixPurpose, type TowelRole, asPractised } from '@esmero/model';
 import { metres, ml, toMinor } from '@esmero/units';
+import { freshId } from '@esmero/records';
 import type { ProductRow, TowelRow } from './columns';
 import type { Gathered, Here } from './gathered';
 import { type Found, type Outcome, about, added } from './outcome';
@@ -56,8 +57,8 @@ class Variants<K extends 'product' | 'towel', R extends { readonly name: string 
   }
 }
 
-function productFrom(row: ProductRow, found: EntryItems['product'] | undefined, { currency }: Here, gathered: Gathered): EntryItems['product'] {
-  const before = found ?? { ...newItem.product(gathered.fresh('product')), name: row.name };
+function productFrom(row: ProductRow, found: EntryItems['product'] | undefined, { currency }: Here): EntryItems['product'] {
+  const before = found ?? { ...newItem.product(freshId('product')), name: row.name };
   const purpose = row.purpose as MixPurpose;
   const use = { purpose, dilution: { label: String(row.waterParts ?? 0), reading: 'water' as const }, weakest: null, strongest: null, protectsDays: null, ...asPractised, origin: 'own' as const };
   const isKnown = before.uses.some((one) => one.purpose === purpose);
@@ -70,8 +71,8 @@ function productFrom(row: ProductRow, found: EntryItems['product'] | undefined, 
   };
 }
 
-function towelFrom(row: TowelRow, found: EntryItems['towel'] | undefined, gathered: Gathered): EntryItems['towel'] {
-  const before = found ?? { ...newItem.towel(gathered.fresh('towel')), name: row.name };
+function towelFrom(row: TowelRow, found: EntryItems['towel'] | undefined): EntryItems['towel'] {
+  const before = found ?? { ...newItem.towel(freshId('towel')), name: row.name };
   return {
     ...before,
     role: row.role as TowelRole,
@@ -106,6 +107,6 @@ function takingStock<K extends 'product' | 'towel', R extends { readonly name: s
 }
 
 export const takingProducts = (rows: readonly RowRead[], here: Here, gathered: Gathered): TakeRow<ProductRow> =>
-  takingStock('product', rows, bottles, (row, found) => productFrom(row, found, here, gathered), gathered);
+  takingStock('product', rows, bottles, (row, found) => productFrom(row, found, here), gathered);
 
-export const takingTowels = (rows: readonly RowRead[], gathered: Gathered): TakeRow<TowelRow> => takingStock('towel', rows, sizes, (row, found) => towelFrom(row, found, gathered), gathered);
+export const takingTowels = (rows: readonly RowRead[], gathered: Gathered): TakeRow<TowelRow> => takingStock('towel', rows, sizes, towelFrom, gathered);

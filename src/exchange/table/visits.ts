@@ -24,7 +24,7 @@ function vehicleOf(row: VisitRow, client: Client | undefined, gathered: Gathered
   const ownVehicle = own && gathered.item('vehicle', own.vehicleId);
   const known = ownVehicle ?? (client ? undefined : gathered.named('vehicle', row.car)[0]?.item);
   if (known) return known;
-  const vehicle = vehicleNew(row.car, row.body, null, gathered);
+  const vehicle = vehicleNew(row.car, row.body, null);
   gathered.put('vehicle', vehicle);
   if (client && client.cars.length < MOST_CARS) gathered.put('client', { ...client, cars: [...client.cars, carOf(vehicle.id, null)] });
   return vehicle;
