@@ -94,6 +94,9 @@ export function openEnvelope(text: string, format: Format): Read<Opened> {
   return { ok: true, value: { content: migrate(content, version, format.migrations), around } };
 }
 
-/** The text of a file: readable, with a line feed at the end. */
-export const writeEnvelope = (format: Format, content: object, around: object = {}): string =>
-  `${JSON.stringify({ format: format.name, version: format.version, ...around, [format.key]: content }, null, 2)}\n`;
+/**
+ * The text of a file, with a line feed at the end.
+ * @param indent 2 for people to read; 0 where thousands of them are packed
+ */
+export const writeEnvelope = (format: Format, content: object, around: object = {}, indent: 0 | 2 = 2): string =>
+  `${JSON.stringify({ format: format.name, version: format.version, ...around, [format.key]: content }, null, indent)}\n`;

@@ -35,5 +35,5 @@ export function readJob(text: string): Read<Job> {
 }
 
 /** @param stamp what tells this copy from an older one; left out where nobody keeps count */
-export const writeJob = (job: Job, stamp?: Stamp): string =>
-  writeEnvelope(jobFormat, jobDocument(job), stamp ? { stamp: stampDocument(stamp) } : {});
+export const writeJob = (job: Job, stamp?: Stamp, indent?: 0 | 2): string =>
+  writeEnvelope(jobFormat, jobDocument(job), stamp ? { stamp: stampDocument(stamp) } : {}, indent);

@@ -29,9 +29,10 @@ interface Shape {
 type Declared = ReturnType<ReturnType<typeof getMetadataStorage>['getTargetValidationMetadatas']>[number];
 
 function ruleOf({ constraintCls, constraints = [], each, context, propertyName }: Declared): Rule {
-  const [checker] = getMetadataStorage().getTargetValidatorConstraints(constraintCls);
+  // Its getter looks for the instance anew each time.
+  const { instance } = getMetadataStorage().getTargetValidatorConstraints(constraintCls)[0]!;
   const holds = (value: unknown, object: Fields): boolean =>
-    checker!.instance.validate(value, { value, constraints, object, property: propertyName, targetName: '' }) === true;
+    instance.validate(value, { value, constraints, object, property: propertyName, targetName: '' }) === true;
   const ofEach = (value: unknown, object: Fields): boolean => Array.isArray(value) && value.every((one) => holds(one, object));
   return { expected: (context as Expected | undefined) ?? { code: 'valid' }, holds: each ? ofEach : holds };
 }

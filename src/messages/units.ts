@@ -125,15 +125,30 @@ export const dayAndTime = (at: number): string => {
   return `${moment.getFullYear()}-${twoDigits(moment.getMonth() + 1)}-${twoDigits(moment.getDate())} ${timeOfDay(at)}`;
 };
 
+/** One for each English, kept: making one takes longer than thousands of words. */
+function formatOf(options: Intl.DateTimeFormatOptions): () => Intl.DateTimeFormat {
+  const made = new Map<string, Intl.DateTimeFormat>();
+  return () => {
+    const known = made.get(locale());
+    if (known) return known;
+    const format = new Intl.DateTimeFormat(locale(), options);
+    made.set(locale(), format);
+    return format;
+  };
+}
+
+const dayFormat = formatOf({ day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+const momentFormat = formatOf({ dateStyle: 'medium', timeStyle: 'short' });
+
 /** A calendar day as people write it: "14 Jul 2031". */
 export function dayText(day: string): string {
   const [year, month, date] = day.split('-').map(Number);
   if (!year || !month || !date) return day;
-  return new Date(Date.UTC(year, month - 1, date)).toLocaleDateString(locale(), { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });
+  return dayFormat().format(Date.UTC(year, month - 1, date));
 }
 
 /** A moment with day and time, as people write it where the reader is. */
-export const momentText = (at: number): string => new Date(at).toLocaleString(locale(), { dateStyle: 'medium', timeStyle: 'short' });
+export const momentText = (at: number): string => momentFormat().format(at);
 
 /** A moment as a clock where the reader is. */
 export const timeOfDay = (at: number): string => {

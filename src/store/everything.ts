@@ -5,12 +5,13 @@ import type { StoredEntry, StoredJob } from './stored';
 
 export const keptEntry = ({ revision: _revision, ...entry }: StoredEntry): KeptEntry => entry as LibraryEntry & KeptEntry;
 
-/** All jobs whole, one after the other: there may be thousands. */
+/** Jobs that are in memory at one time. */
+const PART = 40;
+
+/** All jobs whole, a few at a time: there may be thousands. */
 export async function* everyJob(store: Store): AsyncGenerator<StoredJob> {
-  for (const id of await store.jobIds()) {
-    const stored = await store.job(id);
-    if (stored) yield stored;
-  }
+  const ids = await store.jobIds();
+  for (let at = 0; at < ids.length; at += PART) yield* await store.jobs(ids.slice(at, at + PART));
 }
 
 /** All that is kept, but the pictures. */

@@ -117,6 +117,10 @@ export async function storeOn(tables: Tables, keeping: Keeping): Promise<Store> 
       const row = await read(['jobs'], (tx) => tx.get('jobs', id));
       return row && jobOf(row);
     },
+    jobs: async (ids) => {
+      const rows = await read(['jobs'], (tx) => Promise.all(ids.map((id) => tx.get('jobs', id))));
+      return rows.flatMap((row) => (row ? [jobOf(row)] : []));
+    },
     saveJob: (job, base) =>
       write(['jobs', 'briefs'], async (tx) => {
         const present = await tx.get('jobs', job.id);

@@ -53,6 +53,8 @@ export interface Store {
   briefs(): Promise<readonly StoredBrief[]>;
   jobIds(): Promise<readonly string[]>;
   job(id: string): Promise<StoredJob | undefined>;
+  /** Those of them that are still there, read in one go. */
+  jobs(ids: readonly string[]): Promise<readonly StoredJob[]>;
   /** @param base the revision this change was made on; 0 for a new job; null overwrites */
   saveJob(job: Job, base: number | null): Promise<Saved>;
   archiveJobs(ids: readonly string[], archived: boolean): Promise<Kept>;

@@ -113,7 +113,7 @@ async function bring(source: Source, rows: ReadonlyMap<string, ReviewRow>, choic
         await writer.add({ table: 'photos', id: key, picture: await source.photo(key) });
         count.pictures++;
       }
-    const mine = choice === 'both' ? undefined : await store.job(theirs.job.id);
+    const mine = choice === 'both' || row.expects === null ? undefined : await store.job(theirs.job.id);
     const job = choice === 'both' ? { ...theirs.job, id: freshId('job'), name: copied(theirs.job.name, 160) } : theirs.job;
     await writer.add({ table: 'jobs', id: job.id, expects: choice === 'both' ? null : row.expects, job, archived: theirs.archived, stamp: stampFor(theirs, mine) });
     count.jobs++;

@@ -45,6 +45,9 @@ export async function checksum(bytes: Uint8Array<ArrayBuffer>): Promise<string> 
   return bytesToHex((subtle as SubtleCrypto | undefined) ? new Uint8Array(await subtle.digest('SHA-256', bytes)) : sha256(bytes));
 }
 
+/** Jobs that are packed side by side. */
+const AT_ONCE = 10;
+
 type Files = Manifest['files'][number];
 
 /**
@@ -61,10 +64,15 @@ export async function writeBackup(store: Store, to: WritableStream<Uint8Array>, 
     files.push({ path, bytes: bytes.length, sha256: await checksum(bytes), archived });
     await zip.add(path, new Uint8ArrayReader(bytes));
   };
+  let packing: Promise<void>[] = [];
   for await (const { job, archived, changedAt, vector } of everyJob(store)) {
-    await add(jobPath(job.id), writeJob(job, { changedAt, vector }), archived);
+    packing.push(add(jobPath(job.id), writeJob(job, { changedAt, vector }, 0), archived));
+    if (packing.length < AT_ONCE) continue;
+    await Promise.all(packing);
+    packing = [];
     await pace.at(files.length / all);
   }
+  await Promise.all(packing);
   const jobs = files.length;
   for (const { path, text } of await keptAside(store)) await add(`${ASIDE}${path.split('/').at(-1)}`, text);
   const aside = files.length - jobs;

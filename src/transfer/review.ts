@@ -1,6 +1,6 @@
 import { amountAt, balancesOf, settled } from '@esmero/core';
 import type { EntryKind, Movement, StockItem } from '@esmero/model';
-import { type Stamp, compared, same } from '@esmero/records';
+import { type KeptJob, type Stamp, compared, same } from '@esmero/records';
 import { type Store, type StoredEntry, type StoredJob, entryId } from '@esmero/store';
 import type { Pace } from './pace';
 import { type Aside, type Source, isAside } from './source';
@@ -86,6 +86,8 @@ function stockReview(mine: readonly Movement[], theirs: readonly Movement[]): St
   return { fresh: fresh.length, here: theirs.length - fresh.length, related: mine.length === 0 || fresh.length < theirs.length, changes };
 }
 
+/** Jobs that are compared in one go. */
+const PART = 40;
 /** Of what stands aside no more is held at hand. */
 const MOST_ASIDE_LETTERS = 20_000_000;
 
@@ -94,20 +96,32 @@ export async function reviewOf(source: Source, store: Store, pace: Pace): Promis
   const rows: ReviewRow[] = [];
   const aside: Aside[] = [];
   let asideLetters = 0;
+  const known = new Set(await store.jobIds());
+  const compare = async (part: readonly KeptJob[]): Promise<void> => {
+    const here = new Map((await store.jobs(part.flatMap(({ job: { id } }) => (known.has(id) ? [id] : [])))).map((mine) => [mine.id, mine]));
+    for (const theirs of part) {
+      const { job } = theirs;
+      const mine = here.get(job.id);
+      rows.push({
+        ...{ key: `job/${job.id}`, kind: 'job', name: job.name, detail: [job.client, job.date].filter(Boolean).join(', ') },
+        ...{ standing: jobStanding(mine, theirs), mineAt: mine?.changedAt ?? 0, theirsAt: theirs.changedAt, expects: mine?.revision ?? null },
+      });
+    }
+  };
+  let part: KeptJob[] = [];
   for await (const theirs of source.jobs()) {
-    await pace.at(0.5 + ((rows.length + aside.length) / (source.jobCount + 1)) / 2);
+    await pace.at(0.5 + ((rows.length + part.length + aside.length) / (source.jobCount + 1)) / 2);
     if (isAside(theirs)) {
       asideLetters += theirs.text?.length ?? 0;
       aside.push(asideLetters > MOST_ASIDE_LETTERS ? { ...theirs, text: null } : theirs);
       continue;
     }
-    const { job } = theirs;
-    const mine = await store.job(job.id);
-    rows.push({
-      ...{ key: `job/${job.id}`, kind: 'job', name: job.name, detail: [job.client, job.date].filter(Boolean).join(', ') },
-      ...{ standing: jobStanding(mine, theirs), mineAt: mine?.changedAt ?? 0, theirsAt: theirs.changedAt, expects: mine?.revision ?? null },
-    });
+    part.push(theirs);
+    if (part.length < PART) continue;
+    await compare(part);
+    part = [];
   }
+  await compare(part);
   const library = new Map((await store.library()).map((entry) => [entryId(entry), entry]));
   for (const theirs of source.library) {
     const mine = library.get(entryId(theirs));
@@ -117,12 +131,12 @@ export async function reviewOf(source: Source, store: Store, pace: Pace): Promis
     });
   }
   const here = new Set(await store.photoKeys());
-  const known = [...source.photoKeys].filter((key) => here.has(key)).length;
+  const shared = [...source.photoKeys].filter((key) => here.has(key)).length;
   return {
     source: source.kind,
     rows,
     stock: stockReview(await store.movements(), source.movements),
-    pictures: { fresh: source.photoKeys.size - known, here: known },
+    pictures: { fresh: source.photoKeys.size - shared, here: shared },
     aside,
   };
 }

@@ -1,4 +1,4 @@
-import { BlobReader, type FileEntry, ZipReader, configure } from '@zip.js/zip.js';
+import { type FileEntry, Reader, ZipReader, configure } from '@zip.js/zip.js';
 import type { Movement } from '@esmero/model';
 import { type Manifest, type Read, type Unreadable, readKeptJob, readManifest, readingCollection } from '@esmero/exchange';
 import type { Holdings, KeptEntry, KeptJob } from '@esmero/records';
@@ -88,23 +88,59 @@ class BoundedWriter {
 
   constructor(private readonly most: number) {}
 
-  blob(type: string): Blob {
-    return new Blob(this.parts, { type });
+  bytes(): Uint8Array<ArrayBuffer> {
+    if (this.parts.length === 1) return this.parts[0]!;
+    const all = new Uint8Array(this.size);
+    let at = 0;
+    for (const part of this.parts) {
+      all.set(part, at);
+      at += part.length;
+    }
+    return all;
+  }
+}
+
+/** So much of a file is read at once: entries that lie beside each other are not fetched one by one. */
+const WINDOW_BYTES = 4_000_000;
+
+/** Reads a file window by window. */
+class WindowReader extends Reader<Blob> {
+  private window = new Uint8Array(0);
+  private from = 0;
+
+  constructor(private readonly file: Blob) {
+    super(file);
+  }
+
+  override async init(): Promise<void> {
+    this.size = this.file.size;
+    await super.init?.();
+  }
+
+  override async readUint8Array(index: number, length: number): Promise<Uint8Array> {
+    const isInside = index >= this.from && index + length <= this.from + this.window.length;
+    if (!isInside) {
+      this.window = new Uint8Array(await this.file.slice(index, index + Math.max(length, WINDOW_BYTES)).arrayBuffer());
+      this.from = index;
+    }
+    return this.window.slice(index - this.from, index - this.from + length);
   }
 }
 
 /** An entry of a zip, unpacked; null where it cannot be, or is larger than that. */
-async function unpacked(entry: FileEntry | undefined, most: number, type = ''): Promise<Blob | null> {
+async function unpacked(entry: FileEntry | undefined, most: number): Promise<Uint8Array<ArrayBuffer> | null> {
   if (!entry || entry.uncompressedSize > most) return null;
   const writer = new BoundedWriter(most);
   const isDone = await entry.getData(writer.writable).then(() => true, () => false);
-  return isDone ? writer.blob(type) : null;
+  return isDone ? writer.bytes() : null;
 }
 
+const textOf = (bytes: Uint8Array): string => new TextDecoder().decode(bytes);
+
 /** A file of a backup as it was written; null where it is not. */
-async function whole(entries: Entries, { path, bytes, sha256 }: Listed): Promise<Blob | null> {
+async function whole(entries: Entries, { path, bytes, sha256 }: Listed): Promise<Uint8Array<ArrayBuffer> | null> {
   const found = await unpacked(entries.get(path), Math.min(bytes, MOST_FILE));
-  const isSame = found?.size === bytes && (await checksum(new Uint8Array(await found.arrayBuffer()))) === sha256;
+  const isSame = found?.length === bytes && (await checksum(found)) === sha256;
   return isSame ? found : null;
 }
 
@@ -127,7 +163,8 @@ async function* jobsIn(files: readonly Listed[], entries: Entries): AsyncGenerat
   for (const one of files) {
     const { path } = one;
     const found = await whole(entries, one);
-    const text = (await (found ?? (await unpacked(entries.get(path), Math.min(one.bytes, MOST_FILE))))?.text()) ?? null;
+    const written = found ?? (await unpacked(entries.get(path), Math.min(one.bytes, MOST_FILE)));
+    const text = written && textOf(written);
     const job = found && text !== null ? readKeptJob(text) : null;
     if (job?.ok) yield { ...job.value, archived: one.archived };
     else yield { path, why: job ? job.why : { code: 'damaged', paths: [path] }, text };
@@ -136,12 +173,12 @@ async function* jobsIn(files: readonly Listed[], entries: Entries): AsyncGenerat
 
 async function openBackup(file: Blob, pace: Pace): Promise<Read<Source>> {
   // Entries are found by the directory at the end, so a file that was cut off is known at once.
-  const found = await new ZipReader(new BlobReader(file)).getEntries().catch((error: unknown) => (error instanceof Error ? error : new Error(String(error))));
+  const found = await new ZipReader(new WindowReader(file)).getEntries().catch((error: unknown) => (error instanceof Error ? error : new Error(String(error))));
   if (found instanceof Error) return no({ code: 'no-zip', detail: found.message });
   const entries: Entries = new Map(found.flatMap((entry) => (entry.directory ? [] : [[entry.filename, entry]])));
   if (!entries.has(MANIFEST)) return no({ code: 'no-zip', detail: `It holds no ${MANIFEST}.` });
   const manifestFile = await unpacked(entries.get(MANIFEST), MOST_MANIFEST);
-  const manifest = manifestFile ? readManifest(await manifestFile.text()) : no({ code: 'damaged', paths: [MANIFEST] });
+  const manifest = manifestFile ? readManifest(textOf(manifestFile)) : no({ code: 'damaged', paths: [MANIFEST] });
   if (!manifest.ok) return manifest;
   const { files } = manifest.value;
   const bytes = files.reduce((sum, one) => sum + one.bytes, 0);
@@ -150,7 +187,7 @@ async function openBackup(file: Blob, pace: Pace): Promise<Read<Source>> {
   const collectionFile = files.find(isCollection);
   const collectionText = collectionFile && damaged.length === 0 ? await whole(entries, collectionFile) : null;
   if (!collectionText) return no({ code: 'damaged', paths: damaged.length > 0 ? damaged : [COLLECTION] });
-  const collection = await openJson(await collectionText.text(), pace);
+  const collection = await openJson(textOf(collectionText), pace);
   if (!collection.ok) return collection;
   const jobs = files.filter(({ path }) => path.startsWith(JOBS) || path.startsWith(ASIDE));
   const pictures = new Map(files.filter(({ path }) => path.startsWith(PICTURES)).map((one) => [pictureAt(one.path).key, one]));

@@ -111,7 +111,7 @@ describe('a backup', () => {
 
   it('with a job that cannot be read sets it aside by name, brings in the rest, and carries it on as it is', async () => {
     const store = await freshStore();
-    const bad = await rewritten(await backedUp(store), (path, text) => (path === `jobs/${deck.id}.json` ? text.replace('"hour": ', '"hour": "noon", "was": ') : text));
+    const bad = await rewritten(await backedUp(store), (path, text) => (path === `jobs/${deck.id}.json` ? text.replace('"hour":', '"hour":"noon","was":') : text));
     const other = await freshStore(false);
     const transfer = transferOn(Promise.resolve(other));
     const review = await reviewed(transfer, bad);
@@ -122,7 +122,7 @@ describe('a backup', () => {
     const again = await reviewed(transferOn(Promise.resolve(await freshStore(false))), await backedUp(other));
     expect(again.aside).toMatchObject([{ path: `aside/${deck.id}.json`, text: review.aside[0]!.text }]);
     // A version that can read it brings it in.
-    const mended = await rewritten(await backedUp(other), (path, text) => (path === `aside/${deck.id}.json` ? text.replace('"hour": "noon", "was": ', '"hour": ') : text));
+    const mended = await rewritten(await backedUp(other), (path, text) => (path === `aside/${deck.id}.json` ? text.replace('"hour":"noon","was":', '"hour":') : text));
     const third = await freshStore(false);
     const there = transferOn(Promise.resolve(third));
     await there.apply(asUsual(await reviewed(there, mended)), 'all.zip', nothing);

@@ -31,7 +31,11 @@ export class CollectionDesk {
    * so that no old copy of an item sets the stock back. They go by the item’s name, so that two tabs post the same.
    */
   private readonly openings = computed((): readonly Movement[] => {
-    const known = new Set(this.kept().flatMap(({ entries, counts = [] }) => [...entries, ...counts].map(({ item }) => item)));
+    const known = new Set<StockItem>();
+    for (const { entries, counts = [] } of this.kept()) {
+      for (const { item } of entries) known.add(item);
+      for (const { item } of counts) known.add(item);
+    }
     return this.asKept()
       .flatMap((entry) => (entry.kind === 'towel' && !known.has(stockItem('towel', entry.item.id)) ? [entry.item] : []))
       .flatMap(({ id, clean }) => opening(stockItem('towel', id), clean, 'as the library says').map((one) => ({ ...one, id: `first.${id}`, at: this.now(), seq: FIRST })));

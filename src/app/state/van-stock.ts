@@ -20,14 +20,13 @@ export class VanStock {
   readonly kept = computed(() => this.entries.items('van')[0] ?? null);
   readonly van = computed((): VanSetUp => this.kept() ?? usualVan({ name: 'home', ...this.firstSite() }));
 
-  private readonly counted = computed(() => new Set(this.collection.movements().flatMap(({ entries }) => entries.map(({ item }) => item))));
   readonly stock = computed((): InStock => {
-    const [counted, balances] = [this.counted(), this.collection.balances()];
+    const balances = this.collection.balances();
     const battery = this.entries.items('gear').reduce((sum, { id, flowLMin, batteryMin }) => {
       if (batteryMin === null || flowLMin === 0) return sum;
       const item = stockItem('gear', id);
       // Packs that nobody has counted are taken to be full.
-      return sum + (counted.has(item) ? amountAt(balances, item, 'shelf') : batteryMin);
+      return sum + (balances.has(item) ? amountAt(balances, item, 'shelf') : batteryMin);
     }, 0);
     const towels = (role: TowelRole): number =>
       this.entries.items('towel').filter((batch) => batch.role === role).reduce((sum, { id }) => sum + clean.reduce((all, place) => all + amountAt(balances, stockItem('towel', id), place), 0), 0);
@@ -35,10 +34,10 @@ export class VanStock {
   });
   /** A product that nobody has counted is not known to run out. */
   readonly products = computed((): readonly Brought[] => {
-    const counted = this.counted();
+    const balances = this.collection.balances();
     return this.entries.items('product')
-      .filter(({ id }) => counted.has(stockItem('product', id)))
-      .map(({ id }) => ({ productId: id, ml: clean.reduce((sum, place) => sum + amountAt(this.collection.balances(), stockItem('product', id), place), 0) }));
+      .filter(({ id }) => balances.has(stockItem('product', id)))
+      .map(({ id }) => ({ productId: id, ml: clean.reduce((sum, place) => sum + amountAt(balances, stockItem('product', id), place), 0) }));
   });
 
   change(change: Partial<VanSetUp>): void {

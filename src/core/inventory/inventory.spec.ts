@@ -7,7 +7,7 @@ import { planRun, usageAccount, runStatusOf, ticksOf, useOf } from '../execution
 import { sampleJob, soilAll } from '../testing/sample';
 import { type Draft, bookingOut, counting, draft, isBooked, releasing, reservedFor, reserving, takingBack } from './booking';
 import { laundering, laundrySteps, retiring } from './laundry';
-import { amountAt, balancesOf, missingFor, moved, stockItem } from './ledger';
+import { amountAt, balancesOf, missingFor, moved, movementsByItem, stockItem } from './ledger';
 import { settled } from './settled';
 import { dayAt } from '../units';
 import { expiry, lotsOf, outlookOf, shoppingList, washesOf } from './outlook';
@@ -46,7 +46,7 @@ describe('a movement dated years ahead, by a clock that was wrong', () => {
     const wrong = [...all, ...posted([draft('used', moved(bottle, 'shelf', 'outside', 0.5))], Date.UTC(2036, 0, 1))];
     const pace = (movements: readonly Movement[]) => outlookOf(bottle, movements, balancesOf(movements), now).perDay;
     expect(pace(wrong)).toBe(pace(all));
-    expect(shoppingList(job.products, [], { movements: wrong, balances: balancesOf(wrong) }, 100, { now, today: dayAt(now, 0) }).filter(({ why }) => why === 'expired')).toEqual([]);
+    expect(shoppingList(job.products, [], { byItem: movementsByItem(wrong), balances: balancesOf(wrong) }, 100, { now, today: dayAt(now, 0) }).filter(({ why }) => why === 'expired')).toEqual([]);
   });
 });
 
@@ -211,9 +211,9 @@ describe('the outlook', () => {
   });
 
   it('buys what runs out soon, for some weeks ahead, and no more', () => {
-    const list = shoppingList(job.products, job.towels, { movements: all, balances: balancesOf(all) }, 100, { now: 28 * DAY, today: dayAt(28 * DAY, 0) });
+    const list = shoppingList(job.products, job.towels, { byItem: movementsByItem(all), balances: balancesOf(all) }, 100, { now: 28 * DAY, today: dayAt(28 * DAY, 0) });
     expect(list).toEqual([{ item: bottle, name: product!.name, count: Math.ceil((45 * 30 - 160) / product!.sizeMl), why: 'runs-out', costMinor: expect.any(Number) }]);
-    expect(shoppingList(job.products, job.towels, { movements: stocked, balances: balancesOf(stocked) }, 100, { now: 28 * DAY, today: dayAt(28 * DAY, 0) })).toEqual([]);
+    expect(shoppingList(job.products, job.towels, { byItem: movementsByItem(stocked), balances: balancesOf(stocked) }, 100, { now: 28 * DAY, today: dayAt(28 * DAY, 0) })).toEqual([]);
   });
 
   it('takes from the oldest bottle first, and knows when each was opened and goes off', () => {
@@ -237,6 +237,6 @@ describe('the outlook', () => {
     const wash = job.towels.find(({ role }) => role === 'wash')!;
     const item = stockItem('towel', wash.id);
     const worn = [...stocked, ...Array.from({ length: 5 }, () => posted(laundrySteps.map(({ kind, from, to }, i) => draft(kind, moved(item, i === 0 ? 'shelf' : from, to, wash.clean))))).flat()];
-    expect(shoppingList([], job.towels, { movements: worn, balances: balancesOf(worn) }, 5, { now: DAY, today: dayAt(DAY, 0) }).map(({ why, name }) => [why, name])).toEqual([['worn-out', wash.name]]);
+    expect(shoppingList([], job.towels, { byItem: movementsByItem(worn), balances: balancesOf(worn) }, 5, { now: DAY, today: dayAt(DAY, 0) }).map(({ why, name }) => [why, name])).toEqual([['worn-out', wash.name]]);
   });
 });

@@ -1,6 +1,6 @@
 import type { Movement, Product, StockItem, TowelBatch } from '../model';
 import type { Day } from '../units';
-import { type Balances, EPS, amountAt, movementsByItem, stockItem } from './ledger';
+import { type Balances, EPS, amountAt, type movementsByItem, stockItem } from './ledger';
 
 const DAY_MS = 86_400_000;
 /** The pace is that of so many days at the most, and of at least a week. */
@@ -51,16 +51,21 @@ export interface Lot {
 
 type Filling = { -readonly [K in keyof Lot]: Lot[K] };
 
-/** Takes so much out of lots, one after the other. */
-function takeOut(lots: readonly Filling[], amount: number, opensAt: number | null): void {
-  let out = amount;
-  for (const lot of lots) {
-    if (out <= EPS) return;
+/** Takes so much out of lots, one after the other, and tells the last that it has come to. */
+function takeOut(lots: readonly Filling[], from: number, step: 1 | -1, amount: number, opensAt: number | null): number {
+  let [out, last] = [amount, from];
+  for (let at = from; out > EPS; at += step) {
+    const lot = lots[at];
+    if (!lot) break;
     const now = Math.min(lot.left, out);
-    if (now > 0) lot.openedAt ??= opensAt;
+    if (now > 0) {
+      lot.openedAt ??= opensAt;
+      last = at;
+    }
     lot.left -= now;
     out -= now;
   }
+  return last;
 }
 
 /**
@@ -70,13 +75,16 @@ function takeOut(lots: readonly Filling[], amount: number, opensAt: number | nul
  */
 export function lotsOf(item: StockItem, movements: readonly Movement[]): readonly Lot[] {
   const lots: Filling[] = [];
+  // The last that was opened; all before it are used up, and years of them are not gone through again.
+  let opened = 0;
   for (const { at, kind, expiresOn, entries } of movements) {
-    const change = entries.filter((entry) => entry.item === item && entry.place !== 'outside').reduce((sum, { amount }) => sum + amount, 0);
-    const opened = lots.filter(({ openedAt }) => openedAt !== null).at(-1);
-    if (change > 0 && kind === 'used' && opened) opened.left += change;
+    let change = 0;
+    for (const entry of entries) if (entry.item === item && entry.place !== 'outside') change += entry.amount;
+    const open = lots[opened]?.openedAt == null ? undefined : lots[opened];
+    if (change > 0 && kind === 'used' && open) open.left += change;
     else if (change > 0) lots.push({ at, expiresOn, left: change, openedAt: null });
-    else if (kind === 'bought') takeOut([...lots].reverse(), -change, null);
-    else takeOut(lots, -change, at);
+    else if (kind === 'bought') takeOut(lots, lots.length - 1, -1, -change, null);
+    else opened = takeOut(lots, opened, 1, -change, at);
   }
   return lots.filter(({ left }) => left > EPS);
 }
@@ -88,9 +96,9 @@ export function expiry({ expiresOn }: Pick<Lot, 'expiresOn'>, today: string): 'o
   return days < 0 ? 'over' : days <= EXPIRES_DAYS ? 'soon' : null;
 }
 
-/** All that moved, and what is where. */
+/** All that moved of each item, and what is where. */
 export interface Stock {
-  readonly movements: readonly Movement[];
+  readonly byItem: ReturnType<typeof movementsByItem>;
   readonly balances: Balances;
 }
 
@@ -143,8 +151,7 @@ export function shoppingList(
   lifeWashes: number,
   when: When,
 ): readonly ToBuy[] {
-  const { movements, balances } = stock;
-  const byItem = movementsByItem(movements);
+  const { byItem, balances } = stock;
   const of = (item: StockItem): readonly Movement[] => byItem.get(item) ?? [];
   const worn = batches.filter((batch) => batch.role !== 'wheels' && washesOf(batch, of(stockItem('towel', batch.id)), balances) >= lifeWashes);
   return [

@@ -1,5 +1,5 @@
 import { TZDate } from '@date-fns/tz';
-import { addDays, differenceInCalendarDays, format, isValid } from 'date-fns';
+import { addDays, differenceInCalendarDays, format } from 'date-fns';
 
 /** A day of the calendar, written 2031-07-14. */
 export type Day = string;
@@ -32,7 +32,11 @@ export const dayAfter = (day: Day, days: number): Day => dayOf(addDays(dateOf(da
 /** Days from one to the other; less than nothing where that lies before. */
 export const daysBetween = (from: Day, to: Day): number => differenceInCalendarDays(dateOf(to), dateOf(from));
 
-export const isDay = (text: string): boolean => /^\d{4}-\d\d-\d\d$/.test(text) && isValid(dateOf(text)) && dayOf(dateOf(text)) === text;
+export function isDay(text: string): boolean {
+  if (!/^\d{4}-\d\d-\d\d$/.test(text)) return false;
+  const at = Date.parse(text);
+  return !Number.isNaN(at) && new Date(at).toISOString().startsWith(text);
+}
 
 /** A month of the calendar, written 2031-07. */
 export type Month = string;

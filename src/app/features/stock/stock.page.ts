@@ -125,7 +125,7 @@ export class StockPage {
       }),
   );
   protected readonly toBuy = computed(() =>
-    shoppingList(this.kept('product'), this.kept('towel'), { movements: this.collection.movements(), balances: this.collection.balances() }, this.lifeWashes, { now: this.now(), today: dayHere(this.now()) }).map((one) => ({
+    shoppingList(this.kept('product'), this.kept('towel'), { byItem: this.movesOf(), balances: this.collection.balances() }, this.lifeWashes, { now: this.now(), today: dayHere(this.now()) }).map((one) => ({
       text: buyText(one),
       cost: one.costMinor === null ? '' : money(one.costMinor, this.collection.currency()),
     })),
