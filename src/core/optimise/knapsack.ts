@@ -1,3 +1,4 @@
+import { exchanged, keeps } from './exchange';
 import {
   type Basis,
   type Flat,
@@ -16,7 +17,7 @@ export interface Picked {
   /** Index of the item taken from each group. */
   readonly picks: readonly number[];
   readonly cost: number;
-  /** Nothing costs less than this; equal to the cost where the pick is proved to be the best. */
+  /** Nothing costs less than this. */
   readonly atLeast: number;
 }
 
@@ -24,12 +25,18 @@ export interface Picked {
 const EPS = 1e-9;
 /** A pick must beat the best one known by more than this to be looked for. */
 const GAIN = 1e-7;
-/** Branchings after which each further one is weighed before it is made: it costs more, and prunes more. */
-const CAREFUL = 300;
-/** Pivots by which a branching is weighed. */
-const GLANCE = 8;
-/** Branchings after which the search gives up the proof. Jobs at random, dirty and short of everything, take a few hundred. */
-const BRANCHINGS = 20_000;
+/**
+ * After so many branchings only what is better by a ten-thousandth is looked for. Panels of one soil differ in nothing but their size,
+ * so that which of them get the dearer way is a sum of areas that nearly fills a budget: millions of those are within a millionth of
+ * the best, and no towel tells them apart.
+ */
+const EXACT = 100;
+const AS_GOOD = 1e-4;
+/** Branchings before which what the relaxation shares out is rounded to a pick: most jobs need none after it. */
+const ROUNDED = 20;
+/** Branchings after which the search gives up the proof; and where no pick is known at all, the search for one. */
+const BRANCHINGS = 300;
+const UNTIL_ANY = 20_000;
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 
@@ -102,7 +109,7 @@ class Search {
   private readonly relaxation: Relaxation;
   /** Items of the best pick so far. */
   best: Int32Array | undefined;
-  /** What a pick has to cost less than, to be of interest. */
+  /** What the best pick costs, here or elsewhere. */
   private mark: number;
   /** The least that any pick costs, shares allowed. */
   private root = -Infinity;
@@ -119,21 +126,29 @@ class Search {
     this.mark = below;
   }
 
+  /** What a pick has to cost less than, to be of interest. */
+  private get below(): number {
+    return this.branchings <= EXACT ? this.mark - GAIN : this.mark * (1 - AS_GOOD);
+  }
+
   /** @returns the least that anything may cost that was not looked at */
   run(): number {
     this.visit(cheapest(this.flat), new Uint8Array(this.flat.cost.length));
-    return this.gaveUp ? this.root : Infinity;
+    if (this.gaveUp) return this.root;
+    return this.branchings <= EXACT ? Infinity : Math.max(this.root, this.below);
   }
 
   private visit(basis: Basis, forbidden: Uint8Array): void {
     if (this.gaveUp) return;
-    const solved = this.relaxation.solve(basis, forbidden, this.mark - GAIN);
+    const solved = this.relaxation.solve(basis, forbidden, this.below);
     if (solved === 'none') return;
     if (this.branchings === 0) this.root = this.relaxation.value;
-    this.gaveUp = solved === 'open' || this.branchings >= this.most;
+    this.gaveUp = solved === 'open' || this.branchings >= (this.mark === Infinity ? UNTIL_ANY : this.most);
     if (this.gaveUp) return;
-    const item = this.branchOn(basis, forbidden);
-    if (item < 0) return this.keep(basis);
+    const shared = this.shared(basis);
+    if (shared.length === 0) return this.keep(this.rounded(basis));
+    if (this.branchings < ROUNDED) this.keep(this.frugal(basis, shared));
+    const item = this.branchOn(basis, forbidden, shared);
     this.branchings++;
     const taken = this.onlyItem(item, forbidden);
     this.visit(copyOf(basis), taken);
@@ -141,25 +156,40 @@ class Search {
     this.visit(basis, forbidden);
   }
 
-  private keep({ key, other }: Basis): void {
-    const { amount, value } = this.relaxation;
-    const { cost, group } = this.flat;
-    const best = key.slice();
-    other.forEach((item, v) => {
-      if (item < cost.length && amount[v]! > 0.5) best[group[item]!] = item;
-    });
-    this.best = best;
-    this.mark = value;
+  /** Takes a pick with what exchanging gains; unless it breaks a budget, or is no better than the one before. */
+  private keep(picks: Int32Array): void {
+    if (!keeps(this.flat, picks)) return;
+    const cost = exchanged(this.flat, picks);
+    if (cost >= this.below) return;
+    this.mark = cost;
+    this.best = picks;
   }
 
-  /** The item to branch on; −1 when the relaxation is a pick. Drops items too dear to be of interest. */
-  private branchOn(basis: Basis, forbidden: Uint8Array): number {
-    const shared = this.shared(basis);
-    if (shared.length === 0) return -1;
+  /** The item of every group that the relaxation takes most of. */
+  private rounded({ key, other }: Basis): Int32Array {
+    const { amount } = this.relaxation;
+    const { cost, group } = this.flat;
+    const picks = key.slice();
+    other.forEach((item, v) => {
+      if (item < cost.length && amount[v]! > 0.5) picks[group[item]!] = item;
+    });
+    return picks;
+  }
+
+  /** The same; of what it shares out, the item that takes least of the budgets. */
+  private frugal(basis: Basis, shared: readonly number[]): Int32Array {
+    const { group, use, budgets } = this.flat;
+    const takes = (item: number): number => use.subarray(item * budgets, (item + 1) * budgets).reduce((sum, used) => sum + used, 0);
+    const picks = this.rounded(basis);
+    for (const item of [...shared].sort((p, q) => takes(q) - takes(p))) picks[group[item]!] = item;
+    return picks;
+  }
+
+  /** The item to branch on. Drops items too dear to be of interest. */
+  private branchOn(basis: Basis, forbidden: Uint8Array, shared: readonly number[]): number {
     const { relaxation } = this;
     for (let i = 0; i < forbidden.length; i++)
-      if (relaxation.value + relaxation.reducedCost(i, basis) > this.mark - GAIN) forbidden[i] = 1;
-    if (this.branchings > CAREFUL) return this.weighed(shared, basis, forbidden);
+      if (relaxation.value + relaxation.reducedCost(i, basis) > this.below) forbidden[i] = 1;
     const shares = shared.map((item) => relaxation.share(item, basis));
     return shared[shares.indexOf(Math.max(...shares))]!;
   }
@@ -178,21 +208,6 @@ class Search {
     return items;
   }
 
-  /** The item whose two branches gain most (strong branching). */
-  private weighed(shared: readonly number[], basis: Basis, forbidden: Uint8Array): number {
-    const { value } = this.relaxation;
-    const gain = (without: Uint8Array): number => {
-      const solved = this.relaxation.solve(copyOf(basis), without, this.mark - GAIN, GLANCE);
-      return Math.max(EPS, (solved === 'none' ? this.mark : this.relaxation.value) - value);
-    };
-    const scores = shared.map((item) => {
-      const without = forbidden.slice();
-      without[item] = 1;
-      return gain(this.onlyItem(item, forbidden)) * gain(without);
-    });
-    return shared[scores.indexOf(Math.max(...scores))]!;
-  }
-
   private onlyItem(item: number, forbidden: Uint8Array): Uint8Array {
     const { starts, group } = this.flat;
     const only = forbidden.slice();
@@ -204,9 +219,9 @@ class Search {
 }
 
 /**
- * Multiple-choice knapsack: one item from every group, least total cost, every budget kept. Exact,
- * by branch and bound on the linear relaxation; only after very many branchings `atLeast` says how
- * far from the best the pick can be.
+ * Multiple-choice knapsack: one item from every group, least total cost, every budget kept. By branch and bound on the linear
+ * relaxation, with what it shares out rounded and exchanged to a pick early on. Exact unless it takes many branchings; then
+ * `atLeast` says how far from the best the pick can be.
  * @param below only a pick that costs less is of interest
  * @param branchings after which the proof is given up
  * @returns undefined when there is none, or a group is empty
@@ -220,8 +235,7 @@ export function pickOnePerGroup(
   if (groups.some((items) => items.length === 0)) return undefined;
   const reduced = reduce(groups, capacity);
   if (!reduced) return undefined;
-  const dearest = sum(reduced.groups.map((items) => Math.max(...items.map(({ cost }) => cost))));
-  const search = new Search(flatten(reduced.groups, reduced.capacity), Math.min(below, dearest + 2 * GAIN), branchings);
+  const search = new Search(flatten(reduced.groups, reduced.capacity), below, branchings);
   const unseen = search.run();
   if (!search.best) return undefined;
   const items = reduced.groups.flat();

@@ -5,8 +5,8 @@ import { type LeftBecause, type LeftOut, isTooMuch, leavingOut } from './parts';
 import { type PlanningProblem, capacityOf, methodOf } from './problem';
 import { waitingOf } from './waiting';
 
-/** A plan with what it leaves out of the car, or why there is none. */
-export type Parted = (Fitted & { readonly ok: true; readonly left: LeftOut }) | (Fitted & { readonly ok: false });
+/** A plan with what it leaves out of the car, or why there is none; then also, where that was looked for, the parts that would have to wait for the rest to be done. */
+export type Parted = (Fitted & { readonly ok: true; readonly left: LeftOut }) | (Fitted & { readonly ok: false; readonly waits?: readonly ZoneId[] });
 
 /** What becomes of a problem with its parts left out, within the budgets of a job. */
 export function fitted({ context, prepared, left }: PlanningProblem, job: Job): Parted {
@@ -56,8 +56,9 @@ export function answerWithin(all: PlanningProblem, job: Job): Answer {
 export function withinBudgets(all: PlanningProblem, job: Job, refused: Parted & { readonly ok: false }): Parted {
   const [shortage] = refused.shortages;
   if (!shortage || all.context.job.choices.parts === 'all') return refused;
-  const left: LeftOut = new Map([...all.left, ...waitingOf(all, job, refused.shortages).map((id): [ZoneId, LeftBecause] => [id, { kind: 'budget', shortage }])]);
-  if (left.size === all.left.size || isTooMuch(left, all.context)) return refused;
+  const waits = waitingOf(all, job, refused.shortages);
+  const left: LeftOut = new Map([...all.left, ...waits.map((id): [ZoneId, LeftBecause] => [id, { kind: 'budget', shortage }])]);
+  if (waits.length === 0 || isTooMuch(left, all.context)) return { ...refused, waits };
   const problem = { ...all.problem, fixed: leavingOut(all.problem.fixed, left) };
   return fitted({ ...all, problem, prepared: prepare(problem), left }, job);
 }

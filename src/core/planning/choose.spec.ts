@@ -14,7 +14,7 @@ beforeAll(async () => (highs = await loadHighs()));
 
 describe('the choice of treatments', () => {
   it('costs what an independent solver finds', { timeout: 600_000 }, () => {
-    let compared = 0;
+    let [compared, exact] = [0, 0];
     fc.assert(
       fc.property(anyMixedJob, anyCapacity, (job, caps) => {
         const prepared = preparedFor(job);
@@ -27,13 +27,17 @@ describe('the choice of treatments', () => {
           return;
         }
         const { cost, atLeast } = result.choice;
-        expect(Math.abs(cost - best)).toBeLessThan(1e-6);
-        expect(atLeast).toBe(cost);
+        expect(atLeast).toBeLessThan(best + 1e-6);
+        expect(cost).toBeGreaterThan(best - 1e-6);
+        // What is not proved to be the best says how far off it can be, and that is next to nothing.
+        expect(cost - atLeast).toBeLessThan(2e-3 * cost);
+        if (atLeast === cost) exact++;
         compared++;
       }),
       { numRuns: runs(400), seed: 20310714 },
     );
     expect(compared).toBeGreaterThan(runs(150));
+    expect(exact / compared).toBeGreaterThan(0.9);
   });
 
   it('works out both sides as one, and each as if it stood alone', () => {

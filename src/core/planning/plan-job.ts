@@ -54,7 +54,10 @@ function aloneOf(all: PlanningProblem): readonly MethodPlan[] {
 
 function alternativeOf({ method, fitted }: MethodPlan, context: PlanningContext): Alternative {
   if (!fitted) return { method, outcome: { kind: 'not-today' } };
-  if (!fitted.ok) return { method, outcome: { ...fitted, kind: 'blocked' } };
+  if (!fitted.ok) {
+    const { blocked, missing, shortages } = fitted;
+    return { method, outcome: { kind: 'blocked', blocked, missing, shortages } };
+  }
   const { realised } = fitted;
   const into = methodOfRealised(realised);
   if (into !== method) return { method, outcome: { kind: 'collapses', into } };
@@ -248,11 +251,15 @@ function lateIn(realised: Realised | null): Verdict[] {
   return zones.length > 0 ? [{ code: 'late', zones }] : [];
 }
 
-/** Where budgets stand in the way, what could be done within them. */
-function waits(all: PlanningProblem, { outcome }: Alternative): Verdict[] {
-  if (outcome.kind !== 'blocked' || outcome.shortages.length === 0) return [];
-  const zones = waitingOf(all, all.context.job, outcome.shortages);
-  return zones.length > 0 ? [{ code: 'zones-wait', zones }] : [];
+/** The method whose refusal is told: what was asked for, or the one with every freedom. */
+const wishedOf = ({ choices: { method } }: Job): VehicleMethod => (method === 'auto' || method === 'decline' ? 'hybrid' : method);
+
+/** Where budgets stand in the way, what would have to wait for the rest to be done. */
+function waitsOf(all: PlanningProblem, candidates: readonly MethodPlan[]): readonly ZoneId[] {
+  const { job } = all.context;
+  const wished = candidates.find(({ method }) => method === wishedOf(job))?.fitted;
+  if (!wished || wished.ok || wished.shortages.length === 0) return [];
+  return wished.waits ?? waitingOf(all, job, wished.shortages);
 }
 
 function verdictsOf(
@@ -260,6 +267,7 @@ function verdictsOf(
   method: VehicleMethod,
   found: Found | null,
   alternatives: readonly Alternative[],
+  waits: readonly ZoneId[],
 ): readonly Verdict[] {
   const { context, problem } = all;
   const { job } = context;
@@ -289,9 +297,9 @@ function verdictsOf(
       });
   }
   if (!realised) {
-    const wish = asked === 'auto' || asked === 'decline' ? 'hybrid' : asked;
-    const wished = alternatives.filter(({ method: of }) => of === wish);
-    verdicts.push(...wished.flatMap((alt) => [...refusalReasons(alt, problem.zones), ...waits(all, alt)]));
+    const wished = alternatives.filter(({ method: of }) => of === wishedOf(job));
+    verdicts.push(...wished.flatMap((alt) => refusalReasons(alt, problem.zones)));
+    if (waits.length > 0) verdicts.push({ code: 'zones-wait', zones: waits });
   }
   const wanted = context.zones.filter(({ zone }) => isInScope(zone, job.scope));
   const left = wanted.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
@@ -331,9 +339,10 @@ function planOf(all: PlanningProblem, candidates: readonly MethodPlan[]): Plan {
   const realised = found?.realised ?? null;
   const method = realised ? methodOfRealised(realised) : 'decline';
   const carried = realised ?? nothing(context);
+  const waits = realised ? [] : waitsOf(all, candidates);
   return {
     method,
-    verdicts: verdictsOf(all, method, found, alternatives),
+    verdicts: verdictsOf(all, method, found, alternatives, waits),
     zones: zonePlans(context, found),
     begun,
     kits: carried.choice.kitSet.kits,
