@@ -11,6 +11,7 @@ import { anyRow, isEnough, towelsFor } from '../src/core/testing/towels-apart';
 import { wipingsOf } from '../src/core/planning';
 import { timelineOf } from '../src/core/schedule';
 import { demoJobs } from '@esmero/demo';
+import { jobsAtRandom } from '../src/core/testing/corpus';
 
 /** Times of full plans, in milliseconds. */
 const WARM_UP = 40;
@@ -55,6 +56,24 @@ for (const job of demoJobs) {
   const cells = [afresh(job, RUNS), strokes(job, RUNS)].map(times);
   const row = cells.map((sorted) => `${at(sorted, 0.5).padStart(7)} ${at(sorted, 0.95).padStart(5)}`).join('   ');
   process.stdout.write(`${job.name.slice(0, 36).padEnd(37)} ${zones} ${row}\n`);
+}
+
+/** The tail counts: a plan that stalls is remembered, and the demo's jobs have none. */
+const AT_RANDOM = Number(process.env['JOBS'] ?? 1000);
+const random = jobsAtRandom(AT_RANDOM).map((job, i) => {
+  const [fresh] = times([job]);
+  const [stroke] = times([painted(job, i)]);
+  return { i, fresh: fresh!, stroke: stroke! };
+});
+const ranked = (of: 'fresh' | 'stroke'): number[] => random.map((one) => one[of]).sort((p, q) => p - q);
+process.stdout.write(`\n${AT_RANDOM} jobs at random, ms                   median     p95     p99  slowest (no.)\n`);
+for (const [name, of] of [
+  ['afresh', 'fresh'],
+  ['after a stroke', 'stroke'],
+] as const) {
+  const sorted = ranked(of);
+  const slowest = random.reduce((p, q) => (q[of] > p[of] ? q : p));
+  process.stdout.write(`${name.padEnd(37)} ${[0.5, 0.95, 0.99, 1].map((share) => at(sorted, share).padStart(7)).join(' ')}  (${slowest.i})\n`);
 }
 
 /** What a person has to do for a plan: passes, each a press, with beginning and ending the run; changes of side within a lap, and the way on foot. */

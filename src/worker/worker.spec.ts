@@ -1,8 +1,8 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { finish, planJob, whatIf } from '@esmero/core';
 import type { Job } from '@esmero/model';
 import { demoJobs } from '@esmero/demo';
-import { LatestOnly } from './client';
+import { LatestOnly, PATIENCE_MS } from './client';
 import { planner } from './planner';
 import type { Answer } from './protocol';
 
@@ -20,7 +20,8 @@ function slow() {
     waiting.shift()!();
     await new Promise((resolve) => setTimeout(resolve, 0));
   };
-  return { client: new LatestOnly(ask), asked, next };
+  let stopped = 0;
+  return { client: new LatestOnly(ask, () => stopped++), asked, next, stopped: () => stopped };
 }
 
 describe('the planner in the worker', () => {
@@ -84,12 +85,45 @@ describe('asking for the latest only', () => {
     expect(asked).toEqual([first.id, second.id]);
   });
 
+  it('stops what lets a newer question wait for long, and nothing else', async () => {
+    vi.useFakeTimers();
+    try {
+      const { client, asked, next, stopped } = slow();
+      const early = client.plan(first);
+      await vi.advanceTimersByTimeAsync(10 * PATIENCE_MS);
+      // Nothing waits for it: it may take what it takes.
+      expect(stopped()).toBe(0);
+      const late = client.plan(second);
+      await vi.advanceTimersByTimeAsync(1);
+      expect(stopped()).toBe(1);
+      expect((await early).kind).toBe('stale');
+      expect(asked).toEqual([first.id, second.id]);
+      // What comes soon after is given time.
+      const last = client.plan(third);
+      await vi.advanceTimersByTimeAsync(PATIENCE_MS - 10);
+      expect(stopped()).toBe(1);
+      void next();
+      void next();
+      await vi.advanceTimersByTimeAsync(0);
+      expect((await late).kind).toBe('stale');
+      void next();
+      await vi.advanceTimersByTimeAsync(0);
+      expect((await last).kind).toBe('plan');
+      expect(stopped()).toBe(1);
+    } finally {
+      vi.useRealTimers();
+    }
+  });
+
   it('says so when the planner breaks, and goes on asking afterwards', async () => {
     let broken = true;
-    const client = new LatestOnly(async (job) => {
-      if (broken) throw new Error('worker gone');
-      return planner.plan(job);
-    });
+    const client = new LatestOnly(
+      async (job) => {
+        if (broken) throw new Error('worker gone');
+        return planner.plan(job);
+      },
+      () => undefined,
+    );
     expect(await client.plan(first)).toEqual({ kind: 'failed', message: 'worker gone' });
     broken = false;
     expect((await client.plan(first)).kind).toBe('plan');

@@ -30,13 +30,13 @@ const GAIN = 1e-7;
  * so that which of them get the dearer way is a sum of areas that nearly fills a budget: millions of those are within a millionth of
  * the best, and no towel tells them apart.
  */
-const EXACT = 100;
+const EXACT = 60;
 const AS_GOOD = 1e-4;
-/** Branchings before which what the relaxation shares out is rounded to a pick: most jobs need none after it. */
-const ROUNDED = 20;
+/** After so many branchings what the relaxation shares out is rounded to a pick: most jobs need none after the first. */
+const ROUNDED: ReadonlySet<number> = new Set([0, 1, 2, 4, 8, 16, 32, 64]);
 /** Branchings after which the search gives up the proof; and where no pick is known at all, the search for one. */
-const BRANCHINGS = 300;
-const UNTIL_ANY = 20_000;
+const BRANCHINGS = 150;
+const UNTIL_ANY = 1000;
 
 const sum = (values: readonly number[]): number => values.reduce((total, value) => total + value, 0);
 
@@ -115,7 +115,7 @@ class Search {
   private root = -Infinity;
   private branchings = 0;
   /** Something was not looked at. */
-  private gaveUp = false;
+  gaveUp = false;
 
   constructor(
     private readonly flat: Flat,
@@ -147,7 +147,7 @@ class Search {
     if (this.gaveUp) return;
     const shared = this.shared(basis);
     if (shared.length === 0) return this.keep(this.rounded(basis));
-    if (this.branchings < ROUNDED) this.keep(this.frugal(basis, shared));
+    if (ROUNDED.has(this.branchings)) this.keep(this.frugal(basis, shared));
     const item = this.branchOn(basis, forbidden, shared);
     this.branchings++;
     const taken = this.onlyItem(item, forbidden);
@@ -224,20 +224,20 @@ class Search {
  * `atLeast` says how far from the best the pick can be.
  * @param below only a pick that costs less is of interest
  * @param branchings after which the proof is given up
- * @returns undefined when there is none, or a group is empty
+ * @returns 'none' where there is none, or a group is empty; 'not-found' where there may be one all the same
  */
 export function pickOnePerGroup(
   groups: Groups,
   capacity: readonly number[],
   below = Infinity,
   branchings = BRANCHINGS,
-): Picked | undefined {
-  if (groups.some((items) => items.length === 0)) return undefined;
+): Picked | 'none' | 'not-found' {
+  if (groups.some((items) => items.length === 0)) return 'none';
   const reduced = reduce(groups, capacity);
-  if (!reduced) return undefined;
+  if (!reduced) return 'none';
   const search = new Search(flatten(reduced.groups, reduced.capacity), below, branchings);
   const unseen = search.run();
-  if (!search.best) return undefined;
+  if (!search.best) return search.gaveUp ? 'not-found' : 'none';
   const items = reduced.groups.flat();
   const picks = [...search.best].map((item) => items[item]!.pick);
   const cost = sum(picks.map((pick, g) => groups[g]![pick]!.cost));

@@ -85,12 +85,17 @@ export const selecting = <T, S>(groups: Groups<T>, sets: readonly FacilitySet<S>
     .sort((p, q) => p.bound - q.bound),
 });
 
-function solve<T, S>(set: Bounded<S>, groups: Groups<T>, capacity: readonly number[], below: number): Selection<T, S> | undefined {
-  if (set.takes().some((least, b) => least > capacity[b]! + EPSILON)) return undefined;
+/** What was found; that there is none; or that none was found, though there may be one. */
+export type Sought<T, S> = Selection<T, S> | 'none' | 'not-found';
+
+export const isFound = <T, S>(sought: Sought<T, S>): sought is Selection<T, S> => typeof sought === 'object';
+
+function solve<T, S>(set: Bounded<S>, groups: Groups<T>, capacity: readonly number[], below: number): Sought<T, S> {
+  if (set.takes().some((least, b) => least > capacity[b]! + EPSILON)) return 'none';
   const room = capacity.map((cap, b) => cap - set.use[b]!);
   const served = groups.map((options) => options.filter((one) => serves(one, set.provides)));
   const picked = pickOnePerGroup(served, room, below - set.cost);
-  if (!picked) return undefined;
+  if (typeof picked === 'string') return picked;
   const options = picked.picks.map((pick, g) => served[g]![pick]!);
   return {
     picks: options.map(({ value }) => value),
@@ -105,14 +110,14 @@ function solve<T, S>(set: Bounded<S>, groups: Groups<T>, capacity: readonly numb
  * The cheapest selection over all sets of facilities within the budgets; sets that cannot beat the
  * best so far are not solved.
  * @param capacity of each budget, in the order of `use`
- * @returns undefined where nothing fits
  */
-export function cheapestSelection<T, S>({ groups, sets }: Selecting<T, S>, capacity: readonly number[]): Selection<T, S> | undefined {
-  let best: Selection<T, S> | undefined;
+export function cheapestSelection<T, S>({ groups, sets }: Selecting<T, S>, capacity: readonly number[]): Sought<T, S> {
+  let best: Sought<T, S> = 'none';
   for (const set of sets) {
-    if (best && set.bound >= best.cost) break;
-    const found = solve(set, groups, capacity, best?.cost ?? Infinity);
-    if (found) best = { ...found, atLeast: Math.min(found.atLeast, best?.atLeast ?? Infinity) };
+    if (isFound(best) && set.bound >= best.cost) break;
+    const found: Sought<T, S> = solve(set, groups, capacity, isFound(best) ? best.cost : Infinity);
+    if (isFound(found)) best = { ...found, atLeast: Math.min(found.atLeast, isFound(best) ? best.atLeast : Infinity) };
+    else if (best === 'none') best = found;
   }
   return best;
 }
@@ -127,7 +132,7 @@ export function shortBudgets<T, S>(of: Selecting<T, S>, capacity: readonly numbe
   const broken = capacity.flatMap((have, budget) => (free.use[budget]! > have ? [{ budget, need: free.use[budget]!, have }] : []));
   const alone = broken.flatMap(({ budget, have }): Short[] => {
     const found = cheapestSelection(of, capacity.map((cap, b) => (b === budget ? Number.MAX_VALUE : cap)));
-    return found ? [{ budget, need: found.use[budget]!, have }] : [];
+    return isFound(found) ? [{ budget, need: found.use[budget]!, have }] : [];
   });
   return alone.length > 0 ? alone : broken;
 }

@@ -66,10 +66,14 @@ const spanOf = (pieces: readonly Piece[]): Span => pieces.reduce(withPiece, noth
 const keepsUppersClean = ({ uppers, count, isEnd, uppersM2 }: Span): boolean => uppers === 0 || uppers === count || isEnd || uppersM2 <= TAKEN_ALONG_M2;
 
 /** What is wetted before waits for all of it; what is wetted as it is wiped, only for its own piece. */
-const staysWet = ({ dwellS, sprayS, longestS, windowS }: Span, pieces: readonly Piece[]): boolean =>
-  dwellS + sprayS === 0 ? longestS <= windowS + EPSILON : dwellS + sprayS <= startsWithinS(pieces, finishingOf(pieces)) + EPSILON;
+function staysWet({ dwellS, sprayS, longestS, windowS }: Span, pieces: () => readonly Piece[]): boolean {
+  if (dwellS + sprayS === 0) return longestS <= windowS + EPSILON;
+  const all = pieces();
+  return dwellS + sprayS <= startsWithinS(all, finishingOf(all)) + EPSILON;
+}
 
-const fits = (span: Span, pieces: readonly Piece[], a: Assumptions, further: number): boolean =>
+/** @param pieces of the span; asked for last, since most of them are cut out of a row in vain */
+const fits = (span: Span, pieces: () => readonly Piece[], a: Assumptions, further: number): boolean =>
   span.count === 1 ||
   (span.areaM2 <= a.passArea + EPSILON &&
     span.toM - span.fromM <= (a.reachAlong + a.stepAside) * further + EPSILON &&
@@ -100,7 +104,7 @@ function inPasses(row: readonly Piece[], a: Assumptions, further = 1): Cut | und
     let span = nothing;
     for (let begin = end - 1; begin >= 0; begin--) {
       span = withPiece(span, row[begin]!);
-      if (!fits(span, row.slice(begin, end), a, further)) break;
+      if (!fits(span, () => row.slice(begin, end), a, further)) break;
       const before = best[begin];
       if (!before) continue;
       const cost = before.cost + costOf(span, a);
@@ -121,6 +125,8 @@ const middleCm = ({ fromM, toM }: Piece): number => Math.round((fromM + toM) * 5
 
 /** Pieces that are a pass for now. */
 interface Group {
+  /** Names it among all of a car. */
+  readonly id: number;
   readonly pieces: readonly Piece[];
   readonly lap: Lap;
   readonly span: Span;
@@ -129,9 +135,9 @@ interface Group {
 }
 
 /** In the latest lap of its pieces, so that no towel has to come back up. */
-function groupOf(pieces: readonly Piece[]): Group {
+function groupOf(pieces: readonly Piece[], id: number): Group {
   const lap = laps[Math.max(...pieces.map((piece) => laps.indexOf(piece.lap)))]!;
-  return { pieces, lap, span: spanOf(pieces), handled: handledAs(pieces[0]!), kind: kindOf(pieces[0]!) };
+  return { id, pieces, lap, span: spanOf(pieces), handled: handledAs(pieces[0]!), kind: kindOf(pieces[0]!) };
 }
 
 /** All pieces of some groups shared out anew: two one after the other, more of them along the car. */
@@ -152,20 +158,30 @@ function* otherWays(short: Group, groups: readonly Group[]): Generator<readonly 
   }
 }
 
+/** Groups shared out anew, by their ids: after each that went to its neighbours nearly all of the others are asked about again. */
+type Tried = Map<string, Cut | undefined>;
+
+function triedAnew(set: readonly Group[], a: Assumptions, tried: Tried): Cut | undefined {
+  const key = set.map(({ id }) => id).join();
+  if (!tried.has(key)) tried.set(key, sharedAnew(set, a));
+  return tried.get(key);
+}
+
 /** What is too short for a pass of its own goes to neighbours at the same place, those of its lap or the next ones first. */
-function withoutShort(groups: readonly Group[], a: Assumptions): readonly Group[] {
+function withoutShort(groups: readonly Group[], a: Assumptions, tried: Tried = new Map()): readonly Group[] {
+  const fresh = Math.max(0, ...groups.map(({ id }) => id)) + 1;
   const short = groups.filter(({ span }) => shortness(span, a) > 0).sort((p, q) => p.span.handS - q.span.handS);
   for (const one of short) {
     const far = (set: readonly Group[]): number => Math.max(...set.map(({ lap }) => Math.abs(laps.indexOf(lap) - laps.indexOf(one.lap))));
     const ways = [...otherWays(one, groups)]
       .flatMap((set) => {
-        const anew = sharedAnew(set, a);
+        const anew = triedAnew(set, a, tried);
         const saves = anew ? set.reduce((sum, { span }) => sum + costOf(span, a), 0) - anew.cost : 0;
         return anew && saves > EPSILON ? [{ set, anew, saves, far: far(set) }] : [];
       })
       .sort((p, q) => p.far - q.far || p.set.length - q.set.length || q.saves - p.saves);
     const [best] = ways;
-    if (best) return withoutShort([...groups.filter((group) => !best.set.includes(group)), ...best.anew.parts.map(groupOf)], a);
+    if (best) return withoutShort([...groups.filter((group) => !best.set.includes(group)), ...best.anew.parts.map((pieces, i) => groupOf(pieces, fresh + i))], a, tried);
   }
   return groups;
 }

@@ -1,6 +1,7 @@
 import { type Job, type VehicleMethod, type ZoneId, towelRoles } from '../model';
 import { type Capacity, chooseByPaint, prepare } from './choose';
-import { type Fitted, fit, searchedFit } from './fit';
+import type { PlanningContext } from '../rules';
+import { type Fitted, carrying, fit, searchedFit } from './fit';
 import { type LeftBecause, type LeftOut, isTooMuch, leavingOut } from './parts';
 import { type PlanningProblem, capacityOf, methodOf } from './problem';
 import { waitingOf } from './waiting';
@@ -9,10 +10,14 @@ import { waitingOf } from './waiting';
 export type Parted = (Fitted & { readonly ok: true; readonly left: LeftOut }) | (Fitted & { readonly ok: false; readonly waits?: readonly ZoneId[] });
 
 /** What becomes of a problem with its parts left out, within the budgets of a job. */
-export function fitted({ context, prepared, left }: PlanningProblem, job: Job): Parted {
-  const found = fit(prepared, capacityOf(job, context.begun), { ...context, job: { ...job, choices: context.job.choices } });
+export function fitted(all: PlanningProblem, job: Job, carried = carrying(contextFor(all, job))): Parted {
+  const { context, prepared, left } = all;
+  const found = fit(prepared, capacityOf(job, context.begun), contextFor(all, job), false, carried);
   return found.ok ? { ...found, left } : found;
 }
+
+/** Budgets of that job, choices of the one that was weighed. */
+const contextFor = ({ context }: PlanningProblem, job: Job): PlanningContext => ({ ...context, job: { ...job, choices: context.job.choices } });
 
 /**
  * The best plan with every freedom for a job that differs from the one that was weighed in its
@@ -20,10 +25,11 @@ export function fitted({ context, prepared, left }: PlanningProblem, job: Job): 
  * reach.
  */
 export function bestPlan(all: PlanningProblem, job: Job): Parted {
-  const free = fitted(all, job);
+  const carried = carrying(contextFor(all, job));
+  const free = fitted(all, job, carried);
   if (free.ok || free.shortages.length === 0) return free;
   const { context, prepared, left } = all;
-  const searched = searchedFit(prepared, capacityOf(job, context.begun), { ...context, job: { ...job, choices: context.job.choices } }, free);
+  const searched = searchedFit(prepared, capacityOf(job, context.begun), carried, free);
   return searched.ok ? { ...searched, left } : withinBudgets(all, job, free);
 }
 

@@ -1,5 +1,5 @@
 import type { TreatmentId, Working, ZoneId } from '../model';
-import { type FacilitySet, type Option as Pickable, type Selecting, type Selection, cheapestSelection, selecting, shortBudgets } from '../optimise';
+import { type FacilitySet, type Option as Pickable, type Selecting, type Selection, cheapestSelection, isFound, selecting, shortBudgets } from '../optimise';
 import { type Budget, type Gate, type ShortBudget, budgets } from '../reasons';
 import { type Kit, type KitSet, type KitSetResult, type Option, type Shut, type Usage, type ZoneOptions, kits, vectorOf } from '../rules';
 
@@ -115,12 +115,12 @@ const refusal = (
 export function choose(prepared: Prepared, capacity: Capacity): ChoiceResult {
   const have = vectorOf(capacity);
   const best = cheapestSelection(prepared.selecting, have);
-  if (best) return { ok: true, choice: choiceOf(best, prepared) };
+  if (isFound(best)) return { ok: true, choice: choiceOf(best, prepared) };
   const blocked = blockedZones(prepared.zones);
   if (blocked.length > 0) return refusal(blocked, [], []);
   const free = cheapestSelection(prepared.selecting, unlimited);
-  return free
-    ? refusal([], [], shortBudgets(prepared.selecting, have, free).map((short) => ({ ...short, budget: budgets[short.budget]!, proved: true })))
+  return isFound(free)
+    ? refusal([], [], shortBudgets(prepared.selecting, have, free).map((short) => ({ ...short, budget: budgets[short.budget]!, proved: best === 'none' })))
     : refusal([], prepared.missing.slice(0, 1), []);
 }
 
@@ -198,7 +198,7 @@ export function leastOf(prepared: Prepared, capacity: Capacity, short: readonly 
     ),
     have,
   );
-  if (!best) return undefined;
+  if (!isFound(best)) return undefined;
   const choice = choiceOf(best, prepared);
   const cost = [...choice.picks.values()].reduce((sum, option) => sum + option.cost, choice.kitSet.cost);
   return { ...choice, cost, atLeast: 0 };

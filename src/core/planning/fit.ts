@@ -1,7 +1,7 @@
 import { type Budget, budgets } from '../reasons';
 import type { PlanningContext } from '../rules';
 import { towelRoles } from '../model';
-import { type Capacity, type ChoiceResult, type Prepared, type Shortage, chooseByPaint, leastOf } from './choose';
+import { type Capacity, type Choice, type ChoiceResult, type Prepared, type Shortage, chooseByPaint, leastOf } from './choose';
 import { type Realised, realise } from './realise';
 
 export type Fitted =
@@ -14,6 +14,26 @@ const ROUNDS = 6;
 const HALVINGS = 2;
 const EPS = 1e-6;
 
+type Carry = (choice: Choice) => Realised;
+
+/** Carries choices out on paper: each of them once, since many a budget is tightened and the choice stays what it was. */
+export function carrying(context: PlanningContext): Carry {
+  const names = new Map<object, number>();
+  const nameOf = (option: object): number => {
+    const known = names.get(option);
+    if (known !== undefined) return known;
+    names.set(option, names.size);
+    return names.size - 1;
+  };
+  const known = new Map<string, Realised>();
+  return (choice) => {
+    const key = [...choice.picks].map(([zone, option]) => `${zone}${nameOf(option)}`).join() + choice.kitSet.kits.join();
+    const realised = known.get(key) ?? realise(choice, context);
+    known.set(key, realised);
+    return { ...realised, choice };
+  };
+}
+
 /**
  * The choice counts fractions of towels and drops of mix; the real plan opens whole towels, rounds
  * batches up and waits for dwells. Where it then takes more than there is, the budget is tightened
@@ -22,10 +42,10 @@ const EPS = 1e-6;
  * short is tried. A shortage is proved where even the fractions do not fit; else it says that it is not.
  * @param isRough only budgets are tightened: where many are asked about one after the other
  */
-export function fit(prepared: Prepared, have: Capacity, context: PlanningContext, isRough = false): Fitted {
+export function fit(prepared: Prepared, have: Capacity, context: PlanningContext, isRough = false, carried = carrying(context)): Fitted {
   const first = chooseByPaint(prepared, have);
   if (!first.ok) return { ...first, shortages: first.shortages.map((short) => doubted(short, context)) };
-  let last = realise(first.choice, context);
+  let last = carried(first.choice);
   let capacity: Capacity = have;
   for (let round = 0; round < ROUNDS; round++) {
     const over = exceeded(last, have);
@@ -33,11 +53,11 @@ export function fit(prepared: Prepared, have: Capacity, context: PlanningContext
     const enough = capacity;
     capacity = tighten(capacity, last, have, over);
     const next = chooseByPaint(prepared, capacity);
-    if (!next.ok) return isRough ? refused(last, have) : between(prepared, enough, capacity, have, context, last);
-    last = realise(next.choice, context);
+    if (!next.ok) return isRough ? refused(last, have) : between(prepared, enough, capacity, have, carried, last);
+    last = carried(next.choice);
   }
   if (exceeded(last, have).length === 0) return { ok: true, realised: last };
-  return isRough ? refused(last, have) : leastFit(prepared, have, context, last);
+  return isRough ? refused(last, have) : leastFit(prepared, have, carried, last);
 }
 
 /** A side may take a little more than its limit: so much of a shortage of towels is not proved by fractions. */
@@ -47,7 +67,7 @@ function doubted(short: Shortage, { a }: PlanningContext): Shortage {
 }
 
 /** Tightened too far: something between may fit. */
-function between(prepared: Prepared, enough: Capacity, little: Capacity, have: Capacity, context: PlanningContext, before: Realised): Fitted {
+function between(prepared: Prepared, enough: Capacity, little: Capacity, have: Capacity, carried: Carry, before: Realised): Fitted {
   let [more, less, last] = [enough, little, before];
   for (let round = 0; round < HALVINGS; round++) {
     const middle = Object.fromEntries(budgets.map((budget) => [budget, more[budget] === less[budget] ? more[budget] : (Math.min(more[budget], last.choice.usage[budget]) + less[budget]) / 2])) as Record<Budget, number>;
@@ -56,19 +76,19 @@ function between(prepared: Prepared, enough: Capacity, little: Capacity, have: C
       less = middle;
       continue;
     }
-    last = realise(next.choice, context);
+    last = carried(next.choice);
     if (exceeded(last, have).length === 0) return { ok: true, realised: last };
     more = middle;
   }
-  return leastFit(prepared, have, context, last);
+  return leastFit(prepared, have, carried, last);
 }
 
 /** The choice that takes least of what is short. */
-function leastFit(prepared: Prepared, have: Capacity, context: PlanningContext, before: Realised): Fitted {
+function leastFit(prepared: Prepared, have: Capacity, carried: Carry, before: Realised): Fitted {
   const short = exceeded(before, have);
   const least = leastOf(prepared, have, short);
   if (!least) return refused(before, have);
-  const realised = realise(least, context);
+  const realised = carried(least);
   if (exceeded(realised, have).length === 0) return { ok: true, realised };
   return refused(excess(realised, have) < excess(before, have) ? realised : before, have);
 }
@@ -80,14 +100,14 @@ const DEAR = [3, 30, 300, Infinity] as const;
  * A closer look where a plan was refused for a shortage that is not proved: what is short, and then all that may become
  * short, is made dearer step by step.
  */
-export function searchedFit(prepared: Prepared, have: Capacity, context: PlanningContext, refusal: Fitted & { readonly ok: false }): Fitted {
+export function searchedFit(prepared: Prepared, have: Capacity, carried: Carry, refusal: Fitted & { readonly ok: false }): Fitted {
   const short = refusal.shortages.filter(({ proved }) => !proved).map(({ budget }) => budget);
   if (short.length === 0) return refusal;
   const bounded = budgets.filter((budget) => have[budget] < Number.MAX_VALUE);
   for (const counted of [short, bounded])
     for (const dear of DEAR) {
       const choice = leastOf(prepared, have, counted, dear);
-      const realised = choice && realise(choice, context);
+      const realised = choice && carried(choice);
       if (realised && exceeded(realised, have).length === 0) return { ok: true, realised };
     }
   return refusal;

@@ -1,7 +1,7 @@
 import type { Job, ZoneId } from '../model';
 import type { ZoneOptions } from '../rules';
 import { type PlanningProblem, capacityOf } from './problem';
-import { type Shortage, prepare } from './choose';
+import { type Prepared, type Shortage, chooseByPaint, prepare } from './choose';
 import { fit } from './fit';
 
 /** What a zone takes at least of the budgets that are short, in shares of what there is. */
@@ -18,29 +18,40 @@ function byShortage({ context, problem }: PlanningProblem, shortages: readonly S
     .map(({ id }) => id);
 }
 
-/** So many zones fewer are tried below the first count that does not do. */
-const LOOK_FURTHER = 4;
+/** The least count that does, where all above one that does do as well. */
+function leastOf(few: number, many: number, does: (count: number) => boolean): number {
+  let [no, yes] = [few, many];
+  while (yes - no > 1) {
+    const middle = Math.floor((no + yes) / 2);
+    if (does(middle)) yes = middle;
+    else no = middle;
+  }
+  return yes;
+}
 
 /**
  * Zones that would have to wait for the rest to be done with what there is: the hungriest first, no
  * more than it takes; none where that does not help. Not the smallest set there could be: finding
- * that takes seconds, this a few plans.
+ * that takes seconds, this a few plans. Fractions of towels tell below which count nothing does, at
+ * next to no cost; from there on whole towels are dealt out, in wider and wider steps.
  */
 export function waitingOf(all: PlanningProblem, job: Job, shortages: readonly Shortage[]): readonly ZoneId[] {
   const { context, problem } = all;
+  const capacity = capacityOf(job, context.begun);
   const order = byShortage(all, shortages);
-  const without = (count: number): boolean => {
+  const without = (count: number): Prepared => {
     const left = Object.fromEntries(order.slice(0, count).map((id) => [id, 'leave'] as const));
-    return fit(prepare({ ...problem, fixed: { ...problem.fixed, ...left } }), capacityOf(job, context.begun), context, true).ok;
+    return prepare({ ...problem, fixed: { ...problem.fixed, ...left } });
   };
-  let [few, many] = [0, order.length - 1];
-  if (many < 1 || !without(many)) return [];
-  while (many - few > 1) {
-    const middle = Math.floor((few + many) / 2);
-    if (without(middle)) many = middle;
-    else few = middle;
+  const inFractions = (count: number): boolean => chooseByPaint(without(count), capacity).ok;
+  const whole = (count: number): boolean => fit(without(count), capacity, context, true).ok;
+  const most = order.length - 1;
+  if (most < 1 || !inFractions(most)) return [];
+  let few = leastOf(0, most, inFractions) - 1;
+  for (let step = 1; ; step *= 2) {
+    const many = Math.min(most, few + step);
+    if (whole(many)) return order.slice(0, leastOf(few, many, whole));
+    if (many === most) return [];
+    few = many;
   }
-  // Whole towels are not shared out evenly: a little fewer may do where one more does not.
-  for (let less = 2; less <= LOOK_FURTHER && many - less > 0; less++) if (without(many - less)) [many, less] = [many - less, 1];
-  return order.slice(0, many);
 }

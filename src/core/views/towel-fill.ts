@@ -5,7 +5,8 @@ import type { SideEntry, SideUse, UsedSide, UsedTowel } from '../towel';
 /** Steps in which a side takes something up. */
 const takenIn: Readonly<Record<SideUse, readonly StepKind[]>> = {
   wash: ['wipe'],
-  finish: ['finish', 'glass'],
+  // Whoever finishes behind another dries; so does who finishes the whole body at the end.
+  finish: ['finish', 'dry', 'glass'],
   drying: ['finish', 'dry'],
   protect: ['protect'],
 };
