@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { runs } from '@esmero/testing';
 import { finish } from '../studies';
 import { type Homography, aligned, homographyThrough, mapped } from './align';
 import { type Counted, type ProofAnswer, halfPanelProof } from './half-panel-proof';
@@ -41,7 +42,7 @@ describe('laying two pictures on each other', () => {
 describe('the half-panel proof', () => {
   it('counts what is there before and after, within the doubt that it states', () => {
     let inside = 0;
-    const rounds = 12;
+    const rounds = runs(12, 5);
     for (let i = 0; i < rounds; i++) {
       const [before, after] = [{ arcs: 4 * i, streaks: i % 4 }, { arcs: 6 + i, streaks: i % 3 }];
       const answer = proof({ ...before, lineSeed: i + 1, panelSeed: i + 1 }, { ...after, lineSeed: i + 50, panelSeed: i + 1, seen: moved(i) });
