@@ -10,7 +10,13 @@ const STROKES = 6;
 
 build();
 const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { env: { ...process.env, PORT: String(PORT) }, stdio: ['ignore', 'pipe', 'inherit'] });
-await new Promise((resolve) => server.stdout.once('data', resolve));
+// However this ends, the server does not outlive it.
+process.on('exit', () => server.kill());
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => process.exit(1));
+await new Promise((resolve, reject) => {
+  server.stdout.once('data', resolve);
+  server.once('exit', () => reject(new Error(`Port ${PORT} is taken, or the server cannot start.`)));
+});
 const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox'] });
 try {
   const page = await browser.newPage({ viewport: { width: 390, height: 844 } });

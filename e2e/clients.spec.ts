@@ -43,7 +43,7 @@ test.describe('a client', () => {
       await page.getByRole('link', { name: /^Run/ }).click();
       await page.getByRole('button', { name: 'Begin the run' }).click();
       await page.getByRole('button', { name: 'Stop here' }).click();
-      await expect(page.locator('esm-run-stage')).toContainText('Over after');
+      await expect(page.locator('esm-run-stage')).toContainText('Finished in');
     });
 
     await test.step('and the invoice has the sums of the quote', async () => {

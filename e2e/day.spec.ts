@@ -49,10 +49,10 @@ for (const [device, viewport] of [['a desk', desktop], ['a phone', phone]] as co
     await page.getByRole('option', { name: '10:00', exact: true }).click();
     await page.getByRole('button', { name: 'Close' }).click();
     await planned(page);
-    await expect(page.getByText('at no hour of this day').first()).toBeVisible();
+    await expect(page.getByText('cannot be done at any time that day').first()).toBeVisible();
     await page.getByRole('button', { name: 'Undo: Rain' }).click();
     await planned(page);
-    await expect(page.getByText('at no hour of this day')).toHaveCount(0);
+    await expect(page.getByText('cannot be done at any time that day')).toHaveCount(0);
     // One goes to the next day, and the others are planned without it.
     const moved = (await names(page)).at(-1)!;
     await stopMenu(page, moved, 'To 15 Jul 2031');
@@ -116,7 +116,7 @@ test('the minutes of a way are typed, and the day goes by them', async ({ page }
   await page.goto('/day');
   await planned(page);
   await page.getByRole('button', { name: 'More for this day' }).click();
-  await page.getByRole('menuitem', { name: 'Ways and their minutes' }).click();
+  await page.getByRole('menuitem', { name: 'Driving times' }).click();
   const first = page.getByRole('dialog').getByRole('spinbutton').first();
   await first.fill('95');
   await first.press('Tab');
@@ -137,7 +137,7 @@ test('a table of ways is saved, changed and read again; what is wrong in it is n
   await page.goto('/day');
   await planned(page);
   await page.getByRole('button', { name: 'More for this day' }).click();
-  await page.getByRole('menuitem', { name: 'Ways and their minutes' }).click();
+  await page.getByRole('menuitem', { name: 'Driving times' }).click();
   const saved = page.waitForEvent('download');
   await page.getByRole('button', { name: 'Save all as a table' }).click();
   const chunks: Buffer[] = [];

@@ -1,7 +1,7 @@
 import { existsSync, readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { brotliCompressSync } from 'node:zlib';
-import { build, installPackages, must } from './prepare.mjs';
+import { build, installChromium, installPackages, must } from './prepare.mjs';
 
 /** What a first visit downloads before anything is seen: the page, and all that it names. */
 function initialBytes(folder) {
@@ -19,6 +19,7 @@ function initialBytes(folder) {
 const kilobytes = (bytes) => `${(bytes / 1000).toFixed(1)} kB`;
 
 installPackages();
+installChromium();
 build();
 must('npx', ['ng', 'build', 'empty'], 'The build of the empty app');
 const [own, empty] = ['dist/app/browser', 'dist/empty/browser'].map(initialBytes);

@@ -1,4 +1,4 @@
-import { type Job, type Package, type SoilKind, type SoilLevel, type SoilMap, type ZoneId, type ZoneSoil, noCare, usualScope } from '@esmero/model';
+import { type Job, type Package, type SoilKind, type SoilLevel, type SoilMap, type ZoneId, type ZoneSoil, cleanlinessOf, noCare, usualScope } from '@esmero/model';
 import { defaultChoices as choices, zonesIn } from '@esmero/core';
 import { celsius } from '@esmero/units';
 import { clients } from './clients';
@@ -21,8 +21,8 @@ const zoneSoil = ([kind, level]: Mark): ZoneSoil => ({ deposits: [{ kind, level 
 
 function walkRound({ vehicle, scope = usualScope }: Pick<Job, 'vehicle'> & Partial<Pick<Job, 'scope'>>, seen: Seen): SoilMap {
   const marks = zonesIn({ vehicle, scope }).map(({ id, view, cleanliness }): [ZoneId, ZoneSoil] => {
-    if (cleanliness >= 4) return [id, zoneSoil(seen.wheels)];
-    if (cleanliness >= 2) return [id, zoneSoil(seen.lower)];
+    if (cleanliness >= cleanlinessOf.faces) return [id, zoneSoil(seen.wheels)];
+    if (cleanliness >= cleanlinessOf.lowers) return [id, zoneSoil(seen.lower)];
     return [id, zoneSoil(view === 'top' ? seen.top : seen.upper)];
   });
   const looked = marks.filter(([id]) => !seen.missed?.includes(id));

@@ -1,5 +1,5 @@
 import { defaultDimensions, zonesIn } from '@esmero/core';
-import type { Choices, Job, Site, SoilMap, Vehicle, Zone, ZoneId } from '@esmero/model';
+import { type Choices, type Job, type Site, type SoilMap, type Vehicle, type Zone, type ZoneId, cleanlinessOf } from '@esmero/model';
 import { metres } from '@esmero/units';
 import { ShortJobDocument, type ShortVehicleDocument, type SoilGroup, soilLine, soilWords } from './documents/short-job';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
@@ -33,11 +33,11 @@ const isIn: Readonly<Record<SoilGroup, (zone: Zone) => boolean>> = {
   all: () => true,
   glass: ({ surface }) => surface === 'glass',
   top: ({ view, surface }) => view === 'top' && surface !== 'glass',
-  uppers: ({ cleanliness, surface }) => cleanliness <= 1 && surface !== 'glass',
+  uppers: ({ cleanliness, surface }) => cleanliness <= cleanlinessOf.uppers && surface !== 'glass',
   ends: ({ view }) => view === 'front' || view === 'rear',
-  lowers: ({ cleanliness }) => cleanliness === 2,
-  shuts: ({ cleanliness }) => cleanliness === 3,
-  wheels: ({ cleanliness }) => cleanliness >= 4,
+  lowers: ({ cleanliness }) => cleanliness === cleanlinessOf.lowers,
+  shuts: ({ cleanliness }) => cleanliness === cleanlinessOf.shuts,
+  wheels: ({ cleanliness }) => cleanliness >= cleanlinessOf.faces,
 };
 
 /** Later lines go before earlier ones. */

@@ -8,21 +8,21 @@ export const dueStateName: Readonly<Record<DueState, string>> = { overdue: 'Over
 /** "between 5 Aug 2031 and 21 Aug 2031; waterless will do until then". */
 export function dueDatesText({ agreed, band }: Due): string {
   if (agreed) return `${dayText(agreed)}, as agreed`;
-  if (!band) return 'As you agree it: it wants a pre-rinse whenever it comes';
+  if (!band) return 'By agreement: it needs a pre-rinse every time';
   return band.early === band.late ? dayText(band.early) : `${dayText(band.early)} to ${dayText(band.late)}`;
 }
 
 /** How sure a plan of a season is. */
 export const holdsName: Readonly<Record<SeasonPlan['holds'], string>> = {
-  safe: 'does',
-  likely: 'does as forecast',
-  no: 'leaves parts out',
+  safe: 'works',
+  likely: 'should work',
+  no: 'leaves parts unwashed',
 };
 
 export const clientsText = worded({
   none: 'No clients yet.',
   noneToDo: 'Add one here, or bring your contacts over from a file.',
-  noneFound: 'Nobody like that. Try fewer letters.',
+  noneFound: 'No match. Try fewer letters.',
   noCars: 'No car yet. Add one, and its next visit is a press away.',
   noVisits: 'No visit yet.',
   booked: (day: string): string => `booked for ${dayText(day)}`,
@@ -35,7 +35,7 @@ export const clientsText = worded({
   due: 'A date is when the car should be washed so that a low-water wash still does: the early date if it gets dirty fast, the late one if slowly.',
   soilPace: (factor: number, jobs: number): string => `Gets dirty ${fixed(factor, 1)} times as fast as our figures say, by ${jobs === 1 ? 'one visit' : `${jobs} visits`}.`,
   fits: ({ days, method, yearMinor }: SeasonPlan, currency: string): string =>
-    `Every ${days} days, ${methodName[method].toLowerCase()}: the longest that surely does, at about ${money(yearMinor, currency)} a year.`,
+    `Every ${days} days, ${methodName[method].toLowerCase()}: the longest interval that always works, at about ${money(yearMinor, currency)} a year.`,
   washDue: (name: string): string => `Wash due: ${name}`,
   fitsNone: 'At no interval does a low-water wash surely do the whole car, used like this. Agree on a pre-rinse, or come weekly and look.',
   season: 'Washed every so many days over a year, used as it is, in weather like that of the last visit. The marring index of a visit times the visits; lower is kinder to the paint.',

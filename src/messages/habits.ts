@@ -31,7 +31,7 @@ export const habitWords: AllWords = worded({
   },
   spray: {
     question: 'How much is sprayed',
-    answers: { thin: 'Thin: chemistry does it', common: 'Common', liberal: 'Liberal: it is the only cushion' },
+    answers: { thin: 'Light: rely on the product', common: 'Common', liberal: 'Generous: the film is the only protection' },
   },
   dwell: { question: 'Dwell', answers: { short: 'Short', common: 'Common', long: 'Up to five minutes' } },
   bucket: { question: 'Bucket', answers: bucketName },

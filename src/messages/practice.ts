@@ -7,14 +7,14 @@ import { levelName, readingName, soilName } from './words';
 export const drillName: Readonly<Record<Drill, string>> = worded({
   panels: 'Judge the soil',
   mixing: 'Mix it right',
-  towels: 'Deal the sides',
+  towels: 'Towel sides',
   decisions: 'Wash it or not?',
 });
 
 export const drillLead: Readonly<Record<Drill, string>> = worded({
   panels: 'A piece of a panel, in some light. Say what lies on it, and how much.',
   mixing: 'A label, a cap and a vessel, against the clock. The error in the bucket counts.',
-  towels: 'A car of your kit, panel after panel: wipe on, turn the towel, or take another? The ledger knows.',
+  towels: 'Wash a car with your kit, panel after panel: wipe on, turn the towel, or take another? Checked against the towel plan.',
   decisions: 'A car and a place: waterless, rinseless, pre-rinse, or not today? The planner says why.',
 });
 
@@ -62,7 +62,7 @@ export const practiceText = worded({
     const bias = factor > 1.08 ? `low: there is ${fixed(100 * (factor - 1))} % more on it than you give` : factor < 0.93 ? `high: there is ${fixed(100 * (1 - factor))} % less on it than you give` : 'even';
     return `Over ${tries} panels your eye reads ${bias}, right within a factor of ${fixed(spread, 2)}.`;
   },
-  eyeUsed: 'This plan reads the soil with your eye.',
+  eyeUsed: 'This plan is corrected for how you judge soil.',
   sheetTitle: 'A sheet for a new helper',
   sheetAbout: 'What lies on a panel, how it is mixed, how towels are turned, and when the answer is no.',
 });

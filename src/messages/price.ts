@@ -48,7 +48,7 @@ export const priceText = worded({
     `Work is priced at ${spanText(takes.minutes)}, enough on ${percent(confidence)} of such visits. Half of them take ${spanText(typicalMin)} or less.`,
   unpriced: 'A bottle has no price, so product is not in it. Enter prices in the library.',
   road: (distance: string, min: number): string => `${distance} and ${spanText(min)} on the road, there and back`,
-  noRoad: 'The way is not in it: the van has no home, or the place is where it stands.',
+  noRoad: 'Travel is not included: the van has no home, or the place is where it is kept.',
   saved: ({ saved }: CarsPrice): string => (saved < 0.005 ? '' : `${percent(saved)} less each`),
   discount: (cars: number, saved: number): string => `${cars} cars in one visit, ${percent(saved)} less`,
   ownOnly: 'Costs and what you keep are for you. They are never printed on a quote or an invoice.',
@@ -84,5 +84,5 @@ export function accountLines({ quoted, takes, costMinor, keptMinor }: VisitAccou
 /** The page of one's own prices. */
 export const pricesText = worded({
   lead: 'What your time and kit cost. Every quote is worked out from it; quotes and invoices that were made stay as they are.',
-  guessed: 'These are our own guesses to begin with. Change what is otherwise with you.',
+  guessed: 'These are our own guesses to begin with. Change whatever differs for you.',
 });

@@ -56,9 +56,9 @@ export function moveText({ role, towel, how, sides, done }: HandMove): string {
     case 'turned':
       return `${capital(oneTowel[role])} ${towel}: turn to side ${first}${rest}${end}`;
     case 'same':
-      return `${capital(oneTowel[role])} ${towel}: on with side ${first}${rest}${end}`;
+      return `${capital(oneTowel[role])} ${towel}: carry on with side ${first}${rest}${end}`;
     case 'demoted':
-      return `${capital(oneTowel[role])} ${towel} again, demoted: side ${first}${rest}${end}`;
+      return `${capital(oneTowel[role])} ${towel} reused for dirtier panels: side ${first}${rest}${end}`;
   }
 }
 
@@ -194,12 +194,12 @@ export function stepsFor(plan: Plan, task: Task): readonly string[] {
   for (const { kind, pass, startS: from, endS: to } of own.filter((step) => step.startS >= startS - 1e-6 && step.endS <= endS + 1e-6)) {
     const of = passes.find(({ number }) => number === pass)!;
     const ahead = pass !== task.pass;
-    if (kind === 'flush') say(`${flushText(plan, of)}${isBlown(plan, task) ? ', blow off what stands' : ''}`);
+    if (kind === 'flush') say(`${flushText(plan, of)}${isBlown(plan, task) ? ', blow off standing water' : ''}`);
     else if (kind === 'pretreat') say(`${spotsText(plan, of)}${ahead ? `, ahead: ${passTitle(of)}` : ''}`);
     else if (kind === 'spray') say(ahead ? `Wet the next one: ${passTitle(of)}` : `Wet it with ${liquidFor(plan, task) || 'the mix'}${nozzleFor(plan, task)}`);
     else if (kind === 'wait') say(`Let it dwell, ${clock(to - from)}`);
     else if (kind === 'rinse-before') say('Rinse the foam off, from the top');
-    else if (kind === 'rinse-off') say(isBlown(plan, task) ? 'Rinse it off, blow off what stands' : 'Rinse it off, before it dries');
+    else if (kind === 'rinse-off') say(isBlown(plan, task) ? 'Rinse it off, blow off standing water' : 'Rinse it off, before it dries');
     else if (kind === 'protect') say(careText(plan, of));
     else if (kind === 'wipe') say(`${brushText(plan, task)}Lift or wash, straight strokes without weight`);
     else if (kind === 'finish') say('Finish dry');
@@ -226,7 +226,7 @@ export function rolesFor({ towels }: Plan, task: Task): readonly TowelRole[] {
 export const weatherName: Readonly<Record<WeatherChange, string>> = {
   sun: 'The sun came out',
   cloud: 'Clouds came over',
-  wind: 'Wind came up',
+  wind: 'The wind picked up',
   calm: 'The wind dropped',
   rain: 'It began to rain',
 };

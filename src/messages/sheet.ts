@@ -26,7 +26,7 @@ export function fillSentence({ waterMl, dose }: Fill, u: Units): string {
 
 /** How a vessel is filled; what stands in it from before comes first. */
 export const mixSentences = ({ fills, haveMl }: Mix, u: Units): readonly string[] => [
-  ...(haveMl > 0 ? [`${u.volume(haveMl)} stand mixed${fills.length === 0 ? ': enough' : ' already'}.`] : []),
+  ...(haveMl > 0 ? [`${u.volume(haveMl)} already mixed${fills.length === 0 ? ': enough' : ''}.`] : []),
   ...fills.map((fill) => fillSentence(fill, u)),
 ];
 

@@ -41,7 +41,7 @@ export function siteSheetSections(sheet: SiteSheet, site: Site, u: Units): reado
     { title: statementText.used, lines: products.length > 0 ? products.map((one) => productLine(one, u)) : ['Water only.'] },
     { title: statementText.water, lines: [`About ${u.water(litres)} of water in all.`, off] },
     { title: statementText.waste, lines: [wasteL < LITTLE_L ? 'Dirty water stays in the towels.' : `About ${u.water(wasteL)} of dirty water is taken away and poured into a sanitary drain, where the local code allows it.`, 'Used towels are taken away and washed elsewhere.'] },
-    { title: statementText.around, lines: [`From ${hourText(beginHour)}, about ${spanText(minutes)}.`, noiseDb === null ? 'No machine that is louder than talk.' : `At most ${fixed(noiseDb)} dB(A) beside the machine.`] },
+    { title: statementText.around, lines: [`From ${hourText(beginHour)}, about ${spanText(minutes)}.`, noiseDb === null ? 'No machine louder than conversation.' : `At most ${fixed(noiseDb)} dB(A) beside the machine.`] },
     { title: statementText.rules, lines: [en('The local code and the rules of the house come first: tell us what they ask for.'), en('No product goes down a storm drain. Vessels are labelled, and safety data sheets are in the van.')] },
   ];
 }

@@ -69,7 +69,7 @@ export const lackingText = (lacking: readonly Missing[], nameOf: NameOf, u: Unit
 
 const buyBecause: Readonly<Record<ToBuy['why'], string>> = worded({
   'runs-out': 'runs out within a fortnight at this pace',
-  expired: 'what is there has gone off',
+  expired: 'what you have has expired',
   'worn-out': 'washed so often that they are past their best for paint',
 });
 

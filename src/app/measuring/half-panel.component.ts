@@ -70,7 +70,7 @@ interface Taken {
           <p class="soft">{{ wording.simulated }}</p>
         }
         @if (study.share(); as share) {
-          <div class="row"><esm-progress [percent]="100 * share" label="Laying them on each other" /><p-button label="Stop" severity="secondary" [outlined]="true" (onClick)="study.stop()" /></div>
+          <div class="row"><esm-progress [percent]="100 * share" label="Aligning the pictures" /><p-button label="Stop" severity="secondary" [outlined]="true" (onClick)="study.stop()" /></div>
         }
         @if (problem(); as why) {
           <p class="note stop" role="alert">{{ why }}</p>

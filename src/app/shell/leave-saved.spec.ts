@@ -32,7 +32,7 @@ describe('leaving a job', () => {
     await settle();
     confirm.mockImplementation((question) => {
       expect(question.message).toContain('storage is full');
-      expect(question.message).toContain('kept aside');
+      expect(question.message).toContain('a draft stays');
       if (leave) question.accept!();
       else question.reject!();
       return TestBed.inject(ConfirmationService);

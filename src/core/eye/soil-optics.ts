@@ -1,5 +1,5 @@
 import type { AssumptionKey, Assumptions } from '../assumptions';
-import type { CleanlinessClass, SoilKind } from '../model';
+import { type CleanlinessClass, type SoilKind, cleanlinessOf } from '../model';
 import { grainOf } from '../soil';
 import type { Rgb } from './raster';
 
@@ -49,6 +49,6 @@ export const grainG = (kind: SeenKind, a: Assumptions): number => (Math.PI / 6) 
 
 /** What one expects where the patch was wiped, before the picture is looked at (judged): brake dust is found on wheels, coarse soil low down. */
 export function expected(cleanliness: CleanlinessClass): Readonly<Record<SeenKind, number>> {
-  const [wheel, low] = [cleanliness >= 4, cleanliness >= 2];
+  const [wheel, low] = [cleanliness >= cleanlinessOf.faces, cleanliness >= cleanlinessOf.lowers];
   return { dust: 3, pollen: 2, 'road-film': low ? 4 : 3, fallout: 1.5, grit: low ? 0.6 : 0.3, mud: low ? 0.6 : 0.2, 'brake-dust': wheel ? 8 : low ? 0.3 : 0 };
 }

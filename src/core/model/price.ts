@@ -29,7 +29,7 @@ export interface Business {
   readonly batteryHourMinor: MinorUnits;
   /** Insurance, van, telephone: what a visit has to bear of it. */
   readonly overheadMinor: MinorUnits;
-  /** On top of all costs. */
+  /** Mark-up. */
   readonly marginShare: number;
   readonly taxName: string;
   readonly taxShare: number;
@@ -77,7 +77,7 @@ export interface Bill {
   readonly kind: BillKind;
   readonly number: string;
   readonly on: Day;
-  /** A quote holds until then, an invoice is due then. */
+  /** Quote valid for until then, an invoice is due then. */
   readonly until: Day;
   /** Name and address of the client, a line each. */
   readonly to: string;

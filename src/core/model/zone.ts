@@ -99,6 +99,9 @@ export type Surface = (typeof surfaces)[number];
  */
 export type CleanlinessClass = 0 | 1 | 2 | 3 | 4 | 5;
 
+/** The classes by name, the cleanest first: `cleanliness <= cleanlinessOf.lowers` is the body, from `faces` on it is wheels. */
+export const cleanlinessOf = { glass: 0, uppers: 1, lowers: 2, shuts: 3, faces: 4, tyres: 5 } as const satisfies Record<string, CleanlinessClass>;
+
 /** A point of a view in metres. Flanks: from the nose, above the ground. */
 export type Point = readonly [x: number, y: number];
 export type Polygon = readonly Point[];

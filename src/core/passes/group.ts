@@ -1,3 +1,4 @@
+import { cleanlinessOf } from '../model';
 import type { Assumptions } from '../assumptions';
 import { washS } from '../rules';
 import { type Lap, laps } from './lap';
@@ -9,7 +10,6 @@ const EPSILON = 1e-9;
 const FURTHER = 1.5;
 /** A pass that is too short for one, against one more of them. */
 const SHORT = 3;
-const UPPERS = 1;
 /** So much upper panel may go with a lower one, m²: a mirror, no bonnet (judged). */
 const TAKEN_ALONG_M2 = 0.2;
 
@@ -39,7 +39,7 @@ const nothing: Span = {
 };
 
 function withPiece(span: Span, { areaM2, fromM, toM, zone: { cleanliness }, lap, work, option }: Piece): Span {
-  const isUpper = cleanliness <= UPPERS;
+  const isUpper = cleanliness <= cleanlinessOf.uppers;
   const handS = washS(work) + (option.finishing === 'body' ? 0 : work.finish);
   return {
     count: span.count + 1,

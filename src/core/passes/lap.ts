@@ -1,27 +1,24 @@
-import { type Choices, type View, type Zone, type ZoneId, isHidden, isRinsed } from '../model';
+import { type Choices, type View, type Zone, type ZoneId, cleanlinessOf, isHidden, isRinsed } from '../model';
 import type { Option } from '../rules';
 
 /** What is blown out with air; then once round the car each, from the cleanest down; a side that traffic goes by is done in one go, so that nobody goes back to it. */
 export const laps = ['blow-out', 'wheels-first', 'top', 'road-glass', 'road-uppers', 'road-lowers', 'uppers', 'ends', 'lowers', 'shuts', 'wheels-last'] as const;
 export type Lap = (typeof laps)[number];
 
-const UPPERS = 1;
-const SHUTS = 3;
-const WHEELS = 4;
 
 /** Nose and tail are done whole, lamps, grille and badges with them. */
 const isEnd = ({ view }: Zone): boolean => view === 'front' || view === 'rear';
 
 /** @param roadSides where traffic goes by */
 export function lapOf(zone: Zone, wheelsFirst: boolean, roadSides: readonly View[] = []): Lap {
-  if (zone.cleanliness >= WHEELS) return wheelsFirst ? 'wheels-first' : 'wheels-last';
+  if (zone.cleanliness >= cleanlinessOf.faces) return wheelsFirst ? 'wheels-first' : 'wheels-last';
   // Doors are open then; the glass inside is last but for the wheels.
-  if (zone.cleanliness === SHUTS || isHidden(zone.id)) return 'shuts';
+  if (zone.cleanliness === cleanlinessOf.shuts || isHidden(zone.id)) return 'shuts';
   if (zone.view === 'top') return 'top';
   const byRoad = roadSides.includes(zone.view);
   if (zone.surface === 'glass') return byRoad ? 'road-glass' : 'top';
   if (isEnd(zone)) return 'ends';
-  if (zone.cleanliness <= UPPERS) return byRoad ? 'road-uppers' : 'uppers';
+  if (zone.cleanliness <= cleanlinessOf.uppers) return byRoad ? 'road-uppers' : 'uppers';
   return byRoad ? 'road-lowers' : 'lowers';
 }
 
@@ -33,6 +30,6 @@ export function wheelsGoFirst(picks: ReadonlyMap<ZoneId, Option>, zones: readonl
   if (wheels !== 'auto') return wheels === 'first';
   return zones.some((zone) => {
     const option = picks.get(zone.id);
-    return zone.cleanliness >= WHEELS && option !== undefined && isRinsed(option.treatment);
+    return zone.cleanliness >= cleanlinessOf.faces && option !== undefined && isRinsed(option.treatment);
   });
 }

@@ -1,4 +1,4 @@
-import type { Job, Zone, ZoneId } from '../model';
+import { type Job, type Zone, type ZoneId, cleanlinessOf } from '../model';
 import type { Gate, Obstacle } from '../reasons';
 import type { PlanningContext, Shut, SoiledZone, ZoneOptions } from '../rules';
 import type { Shortage } from './choose';
@@ -14,10 +14,9 @@ export type LeftOut = ReadonlyMap<ZoneId, LeftBecause>;
 
 export const nothingLeft: LeftOut = new Map();
 
-const LOWERS = 2;
 
 /** Glass, wheels and door shuts are not what a client means by the car’s paint. */
-const isPaint = ({ cleanliness, surface }: Zone): boolean => cleanliness <= LOWERS && surface !== 'glass';
+const isPaint = ({ cleanliness, surface }: Zone): boolean => cleanliness <= cleanlinessOf.lowers && surface !== 'glass';
 
 const areaOf = (zones: readonly SoiledZone[]): number => zones.reduce((sum, { zone }) => sum + zone.areaM2, 0);
 

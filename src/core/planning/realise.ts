@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import { type Content, type MixPlan, type Wanted, type Wetted, isFromBucket, mixPlan, towelsDrink } from '../mix';
-import { type Bottled, type CleanlinessClass, type ToMind, type TowelRole, type ZoneId, bottled, roadSides } from '../model';
+import { type Bottled, type CleanlinessClass, type ToMind, type TowelRole, type ZoneId, bottled, cleanlinessOf, roadSides } from '../model';
 import type { Budget } from '../reasons';
 import { type Laid, type Option, type PlanningContext, type StartState, contentsOf, finishesGlass, guardingsFor, openTowels, packingMinutes } from '../rules';
 import { type Chosen, type Pass, lapOf, wheelsGoFirst } from '../passes';
@@ -88,12 +88,11 @@ function wipingsIn({ act, number: pass, parts }: PlannedPass, needsOf: (zoneId: 
   });
 }
 
-const GLASS = 0;
 const handsInOrder: readonly ((need: TowelNeed) => boolean)[] = [
-  ({ use, cleanliness }) => use === 'wash' && cleanliness === GLASS,
-  ({ use, cleanliness }) => use === 'wash' && cleanliness !== GLASS,
-  ({ use, cleanliness }) => use !== 'wash' && cleanliness === GLASS,
-  ({ use, cleanliness }) => use !== 'wash' && cleanliness !== GLASS,
+  ({ use, cleanliness }) => use === 'wash' && cleanliness === cleanlinessOf.glass,
+  ({ use, cleanliness }) => use === 'wash' && cleanliness !== cleanlinessOf.glass,
+  ({ use, cleanliness }) => use !== 'wash' && cleanliness === cleanlinessOf.glass,
+  ({ use, cleanliness }) => use !== 'wash' && cleanliness !== cleanlinessOf.glass,
 ];
 
 /** What each worker does with towels, in the order in which hands come to it. */
@@ -106,7 +105,7 @@ function mittedIn({ pieces }: Pass, pass: number): readonly Mitted[] {
   const own = pieces.filter(({ option }) => option.medium === 'mitt').map(({ zone }) => zone);
   const cleanliness = Math.max(...own.map((zone) => zone.cleanliness)) as CleanlinessClass;
   // Glass has a mitt of its own, in a pass with paint as well.
-  return own.map((zone) => ({ zoneId: zone.id, cleanliness: zone.cleanliness === GLASS ? GLASS : cleanliness, pass }));
+  return own.map((zone) => ({ zoneId: zone.id, cleanliness: zone.cleanliness === cleanlinessOf.glass ? cleanlinessOf.glass : cleanliness, pass }));
 }
 
 /** Water in what is thinned in its own bottle, L. */

@@ -30,7 +30,7 @@ function leastOf(few: number, many: number, does: (count: number) => boolean): n
 }
 
 /**
- * Zones that would have to wait for the rest to be done with what there is: the hungriest first, no
+ * Zones that would have to wait for the rest to be done with what there is: those that need most first, no
  * more than it takes; none where that does not help. Not the smallest set there could be: finding
  * that takes seconds, this a few plans. Fractions of towels tell below which count nothing does, at
  * next to no cost; from there on whole towels are dealt out, in wider and wider steps.

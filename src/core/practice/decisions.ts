@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random';
 import { newItem, newJob } from '../edit';
-import { type Job, type LibraryEntry, type SoilKind, type SoilLevel, type SoilMap, type Try, bodies, colours, finishes, isRinsed } from '../model';
+import { type Job, type LibraryEntry, type SoilKind, type SoilLevel, type SoilMap, type Try, bodies, cleanlinessOf, colours, finishes, isRinsed } from '../model';
 import { type Plan, planJob } from '../planning';
 import { type DealTask, dealingOf } from './dealing';
 import { celsius } from '../units';
@@ -53,7 +53,7 @@ export interface DecisionCase {
   readonly reasons: readonly AnswerReason[];
 }
 
-const rinses = (plan: Plan): boolean => plan.zones.some(({ treatment, zone }) => treatment !== 'leave' && zone.cleanliness <= 2 && isRinsed(treatment));
+const rinses = (plan: Plan): boolean => plan.zones.some(({ treatment, zone }) => treatment !== 'leave' && zone.cleanliness <= cleanlinessOf.lowers && isRinsed(treatment));
 
 export const decisionIn = (plan: Plan): Decision =>
   plan.method === 'decline' ? 'not-today' : rinses(plan) ? 'pre-rinse' : plan.method === 'waterless' ? 'waterless' : 'rinseless';
@@ -71,7 +71,7 @@ function jobOf({ card, library, date, seed }: DecisionAsked): Job {
   };
   const soil: SoilMap = Object.fromEntries(
     zonesIn({ vehicle, scope: base.scope }).map((zone) => {
-      const [kind, level] = zone.cleanliness >= 2 ? family.lower : family.upper;
+      const [kind, level] = zone.cleanliness >= cleanlinessOf.lowers ? family.lower : family.upper;
       return [zone.id, { deposits: [{ kind, level }], spots: {} }];
     }),
   );

@@ -1,13 +1,11 @@
 import { assumptionTable, resolveAssumptions } from '../assumptions';
-import { type Job, type SoilBand, type SoilLevel, type ZoneSoil, soilLevels } from '../model';
+import { type Job, type SoilBand, type SoilLevel, type ZoneSoil, cleanlinessOf, soilLevels } from '../model';
 import { byEye } from '../soil';
 import { zonesIn } from '../vehicle';
 
 const MOST_LEVEL = soilLevels.at(-1)!;
 /** Grit as it lies on the lower half of a car that was on gravel (judged). */
 const GRIT: SoilLevel = 2;
-/** From this class of cleanliness on it is the lower half. */
-const LOWER_CLASS = 2;
 
 function stepped(soil: ZoneSoil, steps: 1 | -1): ZoneSoil {
   const { deposits, ...rest } = byEye(soil);
@@ -31,7 +29,7 @@ function byAStep(job: Job, steps: 1 | -1): Job {
 
 /** Grit on the lower half, on top of what is there. */
 function gritty(job: Job): Job {
-  const lower = zonesIn(job).filter(({ cleanliness }) => cleanliness >= LOWER_CLASS);
+  const lower = zonesIn(job).filter(({ cleanliness }) => cleanliness >= cleanlinessOf.lowers);
   const soil = { ...job.soil };
   for (const { id } of lower) {
     const { deposits, spots, ...rest } = byEye(soil[id] ?? { deposits: [], spots: {} });

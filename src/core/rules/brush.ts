@@ -1,7 +1,6 @@
-import type { BrushKind, Zone } from '../model';
+import { type BrushKind, type Zone, cleanlinessOf } from '../model';
 import type { PlanningContext } from './context';
 
-const PAINTED_OR_GLASS = 3;
 
 /** The brush that is made for a zone: none that has touched a tyre comes near paint. */
 export function brushFor({ id, surface }: Pick<Zone, 'id' | 'surface'>): BrushKind {
@@ -13,7 +12,7 @@ export function brushFor({ id, surface }: Pick<Zone, 'id' | 'surface'>): BrushKi
 /** Wheels, grille and badges may get a soft brush, where it is wanted and in the van; null where none is used. */
 export function brushOn(zone: Pick<Zone, 'id' | 'surface' | 'cleanliness'>, { job: { choices }, gear }: Pick<PlanningContext, 'job' | 'gear'>): BrushKind | null {
   const { id, cleanliness } = zone;
-  if (choices.brush !== 'lubricated' || !(cleanliness > PAINTED_OR_GLASS || id === 'grille' || id === 'badges')) return null;
+  if (choices.brush !== 'lubricated' || !(cleanliness > cleanlinessOf.shuts || id === 'grille' || id === 'badges')) return null;
   const kind = brushFor(zone);
   return gear[kind] ? kind : null;
 }

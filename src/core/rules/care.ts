@@ -1,5 +1,5 @@
 import type { AssumptionKey, Assumptions } from '../assumptions';
-import { type CareUse, type MixPurpose, type Zone, type ZoneId, careUses } from '../model';
+import { type CareUse, type MixPurpose, type Zone, type ZoneId, careUses, cleanlinessOf } from '../model';
 import type { CareLeft } from '../reasons';
 import { type PlanningContext, type SoiledZone, isInSun } from './context';
 
@@ -37,8 +37,6 @@ export function careRates(use: CareUse, mLPerM2: number | null, a: Assumptions):
   return { mLPerM2: mLPerM2 ?? a[film], secondsPerM2: a[rate] };
 }
 
-const UPPERS = 1;
-const LOWERS = 2;
 
 /** Nothing slippery goes where somebody sits, nor onto instruments. */
 const staysDry = (id: ZoneId): boolean => id === 'seat' || id === 'instruments';
@@ -50,9 +48,9 @@ export const isTyre = (id: ZoneId): boolean => id.endsWith('-tyre');
 export function careWantedOn({ id, surface, cleanliness }: Pick<Zone, 'id' | 'surface' | 'cleanliness'>, { care: { paint, trim, tyres } }: PlanningContext['job']): CareUse | null {
   switch (surface) {
     case 'paint':
-      return paint && cleanliness >= UPPERS && cleanliness <= (paint.on === 'uppers' ? UPPERS : LOWERS) ? paint.use : null;
+      return paint && cleanliness >= cleanlinessOf.uppers && cleanliness <= (paint.on === 'uppers' ? cleanlinessOf.uppers : cleanlinessOf.lowers) ? paint.use : null;
     case 'bare-plastic':
-      return trim && cleanliness <= LOWERS && !staysDry(id) ? 'trim-dressing' : null;
+      return trim && cleanliness <= cleanlinessOf.lowers && !staysDry(id) ? 'trim-dressing' : null;
     case 'rubber':
       return tyres === 'now' && isTyre(id) ? 'tyre-dressing' : null;
     default:

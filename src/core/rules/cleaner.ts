@@ -1,3 +1,4 @@
+import { cleanlinessOf } from '../model';
 import type { CareLeft } from '../reasons';
 import { brushOn } from './brush';
 import { type PlanningContext, type SoiledZone, isInSun } from './context';
@@ -21,7 +22,6 @@ export interface CleanerPlan {
   readonly mostC: number;
 }
 
-const FACES = 4;
 
 function leftFor(purpose: Cleaner, soiled: SoiledZone, flushed: Flushed, mostC: number, context: PlanningContext): CareLeft | null {
   const { panel, zone } = soiled;
@@ -37,7 +37,7 @@ export function cleanerOn(soiled: SoiledZone, flushed: Flushed, context: Plannin
   const { zone } = soiled;
   const { a, recipes } = context;
   // An engine bay gets a foam at most.
-  if (zone.cleanliness < FACES || zone.id === 'engine-bay') return null;
+  if (zone.cleanliness < cleanlinessOf.faces || zone.id === 'engine-bay') return null;
   const purpose = zone.surface === 'wheel-finish' ? 'wheel-cleaner' : 'degreaser';
   const recipe = recipes[purpose];
   if (!recipe || flushed.loadGm2 < a.cleanerFrom) return null;

@@ -2,7 +2,7 @@ import type { Assumptions } from '../assumptions';
 import { brushOn } from './brush';
 import { kitsFor } from './available-treatments';
 import { lazy, recent } from '../cache';
-import { type Working, partsOf } from '../model';
+import { type Working, cleanlinessOf, partsOf } from '../model';
 import { totalLoad, type Load } from '../soil';
 import { runoffOf } from '../surface';
 import { type Moisture, type TowelNeed, ONE_TOWEL_FROM, careNeed, moistureOf, sidesFor, towelNeeds } from '../towel';
@@ -30,7 +30,6 @@ import type { BegunZone } from './start-state';
 import { usageOf } from './usage';
 import { type WorkSeconds, pieceSeconds } from './work-seconds';
 
-const PAINTED_OR_GLASS = 3;
 
 /** What is done on a zone besides the contact itself. */
 interface Extras {
@@ -87,7 +86,7 @@ function workOn(
     rinseBefore: rinse.beforeS,
     rinseOff: rinse.offS,
     finish:
-      piece === undefined && cleanliness <= PAINTED_OR_GLASS
+      piece === undefined && cleanliness <= cleanlinessOf.shuts
         ? contact.finishRate * areaM2 + (care && isWhileDrying(care.use) ? care.seconds : 0) + (glassInPass(context) && glassFilm(soiled, context) > 0 ? a.rateGlassFinish * areaM2 : 0)
         : 0,
     glass: !glassInPass(context) && glassFilm(soiled, context) > 0 ? a.rateGlassFinish * areaM2 : 0,

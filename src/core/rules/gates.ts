@@ -1,4 +1,4 @@
-import { type MixPurpose, isHidden } from '../model';
+import { type MixPurpose, cleanlinessOf, isHidden } from '../model';
 import type { Gate } from '../reasons';
 import { aroundGates } from './around';
 import type { ContactRule, Contacted } from './contacts';
@@ -37,7 +37,6 @@ function sequenceGates(purposes: readonly (MixPurpose | 'water')[], { recipes }:
 
 /** Zones with seams and recesses that steam and compressed air are for. */
 const SEAMS = /sill|badges|grille|mirror|-shut|bumper-lower|-wheel|-tyre|-arch|fuel-flap|-handle/;
-const SHUTS = 3;
 
 function steamGates({ zone }: SoiledZone, { job }: PlanningContext): Gate[] {
   if (zone.surface === 'glass' && job.site.airC <= 0) return [{ code: 'steam-off', why: 'cold-glass' }];
@@ -81,7 +80,7 @@ function flushGates(soiled: SoiledZone, flushed: Flushed, context: PlanningConte
   const { flush, filmUm } = flushed;
   const gates = gearGates(flushed, context);
   if (flush.source === 'bay' && !context.job.site.bay) gates.push({ code: 'no-bay' });
-  if (flush.jet && soiled.zone.cleanliness === SHUTS) gates.push({ code: 'opening' });
+  if (flush.jet && soiled.zone.cleanliness === cleanlinessOf.shuts) gates.push({ code: 'opening' });
   // Lumps go with water that runs off, not with a film that stays; mats are beaten out first.
   if (soiled.soil.lumps && soiled.zone.id !== 'mats' && filmUm <= soiled.panel.holdUpUm) gates.push({ code: 'lumps' });
   switch (flush.gear) {

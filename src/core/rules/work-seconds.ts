@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { Zone, ZoneId } from '../model';
+import { type Zone, type ZoneId, cleanlinessOf } from '../model';
 
 /** Hands-on seconds on one zone, by phase; walking and folding are not in it. */
 export interface WorkSeconds {
@@ -24,8 +24,6 @@ export const washS = ({ rinseBefore, wipe, rinseOff }: WorkSeconds): number => r
 /** All seconds in which water runs. */
 export const rinsedS = ({ flush, rinseBefore, rinseOff }: WorkSeconds): number => flush + rinseBefore + rinseOff;
 
-const SHUTS = 3;
-const FACES = 4;
 
 /** What goes by the piece whatever lies on it; undefined where it does not. */
 function piecesOf(id: ZoneId, a: Assumptions): number | undefined {
@@ -61,10 +59,10 @@ function piecesOf(id: ZoneId, a: Assumptions): number | undefined {
 export function pieceSeconds(zone: Zone, loadGm2: number, a: Assumptions): number | undefined {
   const small = piecesOf(zone.id, a);
   if (small !== undefined) return small;
-  if (zone.cleanliness === SHUTS) return a.shutSeconds;
-  if (zone.cleanliness < FACES) return undefined;
+  if (zone.cleanliness === cleanlinessOf.shuts) return a.shutSeconds;
+  if (zone.cleanliness < cleanlinessOf.faces) return undefined;
   const heavy = (loadGm2 - a.soilLevel1) / Math.max(1e-9, a.soilLevel4 - a.soilLevel1);
   const wheel = a.wheelLight + (a.wheelHeavy - a.wheelLight) * Math.min(1, Math.max(0, heavy));
-  const share = zone.cleanliness === FACES ? a.wheelShareFace : (1 - a.wheelShareFace) / 2;
+  const share = zone.cleanliness === cleanlinessOf.faces ? a.wheelShareFace : (1 - a.wheelShareFace) / 2;
   return wheel * share;
 }

@@ -1,5 +1,5 @@
 import type { AssumptionKey, Assumptions } from '../assumptions';
-import type { Body, Leg, Road, Shelter, SoilKind, Surroundings, Zone, ZoneId } from '../model';
+import { type Body, type Leg, type Road, type Shelter, type SoilKind, type Surroundings, type Zone, type ZoneId, cleanlinessOf } from '../model';
 import { gPerM2 } from '../units';
 import type { Load } from './load';
 
@@ -32,14 +32,14 @@ const bonnetParts: ReadonlySet<ZoneId> = new Set(['bonnet', 'windscreen']);
 
 /** How much of the road's dirt a zone catches, against the reference of the rates. */
 function throwKey(zone: Zone, body: Body): AssumptionKey {
-  if (zone.cleanliness >= 4) return 'throwWheel';
+  if (zone.cleanliness >= cleanlinessOf.faces) return 'throwWheel';
   if (rearParts.has(zone.id)) return steepTails.has(body) ? 'throwWake' : 'throwRear';
-  if (zone.cleanliness === 3) return 'throwShut';
+  if (zone.cleanliness === cleanlinessOf.shuts) return 'throwShut';
   if (bonnetParts.has(zone.id)) return 'throwBonnet';
   if (zone.view === 'front') return 'throwFront';
   if (zone.id.endsWith('-sill')) return 'throwSill';
   if (zone.view === 'top') return 'throwRoof';
-  return zone.cleanliness === 2 ? 'throwLower' : 'throwUpper';
+  return zone.cleanliness === cleanlinessOf.lowers ? 'throwLower' : 'throwUpper';
 }
 
 /** Share of what falls from the air that stays on a panel of this tilt. */
@@ -53,7 +53,7 @@ function ratesOf(leg: Leg, zone: Zone, body: Body, a: Assumptions): Rates {
   const [airKind, airKey] = air[leg.surroundings];
   const [roadKind, roadKey] = road[leg.road];
   // Wheels make their own dirt out of the brakes, on whatever asphalt.
-  const thrown = zone.cleanliness === 4 && roadKind === 'road-film' ? 'brake-dust' : roadKind;
+  const thrown = zone.cleanliness === cleanlinessOf.faces && roadKind === 'road-film' ? 'brake-dust' : roadKind;
   const falls = a.soilPace * a[airKey] * a[shelterKeys[leg.shelter]] * horizontality(zone, a);
   const thrownUp = a.soilPace * ((a[roadKey] * leg.km) / Math.max(1, leg.days) / 100) * a[throwKey(zone, body)];
   const rates = new Map<SoilKind, number>([[airKind, falls]]);

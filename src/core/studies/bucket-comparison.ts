@@ -1,17 +1,16 @@
 import { resolveAssumptions } from '../assumptions';
 import { type BucketHabit, type BucketRun, type Washed, carriedBack, commonHand, grainsIn, simulateBuckets } from '../bucket';
 import type { Content } from '../mix';
-import { type BucketSystem, type Job, type ZoneId, bucketSystems, partsOf } from '../model';
+import { type BucketSystem, type Job, type ZoneId, bucketSystems, cleanlinessOf, partsOf } from '../model';
 import type { Plan, ZonePlan } from '../planning';
 import { choicesOf } from '../rules';
 import { draws } from './draws';
 import { type Spread, spreadOf } from './quantiles';
 import type { Study } from './study';
 
-const WHEELS = 4;
 
 const usesBucket = ({ zone, option }: ZonePlan): boolean => {
-  if (!option || zone.cleanliness >= WHEELS) return false;
+  if (!option || zone.cleanliness >= cleanlinessOf.faces) return false;
   const { contact } = partsOf(option.treatment);
   return contact !== 'waterless' && contact !== 'foam';
 };

@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import { type CleanlinessClass, type Pile, type TowelBatch, type TowelRole, towelRoles } from '../model';
+import { type CleanlinessClass, type Pile, type TowelBatch, type TowelRole, cleanlinessOf, towelRoles } from '../model';
 
 /** What one side of a towel can take. */
 export interface SideCapacity {
@@ -43,7 +43,7 @@ export function sideCapacity(batch: TowelBatch, use: SideUse, a: Assumptions): S
 
 /** Panel that one side may wipe: less of it the dirtier, and on the lower body. */
 export function sideReach(loadGm2: number, cleanliness: CleanlinessClass, a: Assumptions): number {
-  if (cleanliness >= 2 || loadGm2 > a.sideLoadMiddle) return a.sideAreaHeavy;
+  if (cleanliness >= cleanlinessOf.lowers || loadGm2 > a.sideLoadMiddle) return a.sideAreaHeavy;
   return loadGm2 <= a.sideLoadLight ? a.sideAreaLight : a.sideAreaMiddle;
 }
 

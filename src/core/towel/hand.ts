@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { CleanlinessClass, TowelBatch } from '../model';
+import { type CleanlinessClass, type TowelBatch, cleanlinessOf } from '../model';
 import { sidesUsed } from './capacity';
 import { type Filling, type TowelNeed, ONE_TOWEL_FROM, fillingOf } from './need';
 import type { OpenTowel } from './used';
@@ -54,7 +54,7 @@ export const ROUNDING = 1e-9;
 /** From this class down a side that was soiled above may serve once more. */
 export const SOILED_FROM = ONE_TOWEL_FROM;
 /** A damp buffing towel goes down to the lower body, shuts and wheels. */
-export const DAMP_FROM = 2;
+export const DAMP_FROM = cleanlinessOf.lowers;
 
 export const isFresh = ({ dirt, liquid, reach }: Fill): boolean => dirt <= 0 && liquid <= 0 && reach <= 0;
 

@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { CleanlinessClass, SoakedTowelHabit, TowelBatch, TowelRole } from '../model';
+import { type CleanlinessClass, type SoakedTowelHabit, type TowelBatch, type TowelRole, cleanlinessOf } from '../model';
 import { type Fill, type Hand, type PutDown, type Towel, EMPTY, ROUNDING, fillOn, filled, fits, goesOn, inHand, isFresh, putDown, takenUp, turned } from './hand';
 import type { Filling, TowelNeed } from './need';
 import { type Slot, slotAt, slotOf, slots } from './slot';
@@ -17,7 +17,7 @@ export interface LedgerRules {
 export const WETTED_SIDES = 4;
 
 /** On glass and upper paint a pass begins on a fresh side. */
-const FRESH_TO = 1;
+const FRESH_TO = cleanlinessOf.uppers;
 
 /** What fills a side first. */
 const most = ({ dirt, liquid, reach }: Filling): number => Math.max(dirt, liquid, reach);

@@ -1,4 +1,4 @@
-import type { CleanlinessClass, MediumHabit, ZoneId } from '../model';
+import { type CleanlinessClass, type MediumHabit, type ZoneId, cleanlinessOf } from '../model';
 
 /** A mitt or sponge, rinsed between zones, with what it washes in the order of work. */
 export interface UsedMitt {
@@ -32,7 +32,6 @@ const isShared = (habit: MediumHabit): boolean => habit === 'mitt' || habit === 
 const needsAnother = (habit: MediumHabit, { pass, to }: InHand, next: Pick<Mitted, 'pass' | 'cleanliness'>): boolean =>
   habit === 'many-mitts' ? pass !== next.pass : habit === 'mitts-by-area' && to !== next.cleanliness;
 
-const GLASS = 0;
 
 /**
  * The mitts with which a way is washed, one in the hand at a time and one for glass: none goes back to something
@@ -42,7 +41,7 @@ export function mittsFor(way: readonly Mitted[], worker: number, habit: MediumHa
   const mitts: InHand[] = [];
   const hands: { glass?: InHand; paint?: InHand } = {};
   for (const { zoneId, cleanliness, pass } of way) {
-    const hand = cleanliness === GLASS ? 'glass' : 'paint';
+    const hand = cleanliness === cleanlinessOf.glass ? 'glass' : 'paint';
     let mitt = hands[hand];
     if (!mitt || mitt.to > cleanliness || needsAnother(habit, mitt, { cleanliness, pass })) {
       const down = isShared(habit) && mitts.filter((one) => one !== hands.glass && one !== hands.paint && one.to < cleanliness).sort((p, q) => q.to - p.to)[0];

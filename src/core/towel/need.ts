@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import type { CleanlinessClass, GlassTowelHabit, TowelBatch, TowelRole, Zone } from '../model';
+import { type CleanlinessClass, type GlassTowelHabit, type TowelBatch, type TowelRole, type Zone, cleanlinessOf } from '../model';
 import { type RolesAtHand, type SideUse, sideCapacity, sideReach } from './capacity';
 import type { Moisture } from './moisture';
 
@@ -42,9 +42,7 @@ export interface WipedZone {
 }
 
 /** From this class down one towel does everything: wheels, tyres and arches. */
-export const ONE_TOWEL_FROM = 4;
-const GLASS = 0;
-const UPPERS = 1;
+export const ONE_TOWEL_FROM = cleanlinessOf.faces;
 
 const dirtOn = ({ loadGm2, areaM2 }: WipedZone, a: Assumptions): number =>
   a.dirtLifted * loadGm2 * areaM2;
@@ -88,7 +86,7 @@ function sharesGlass({ finishWith }: TowelUse, habit: GlassTowelHabit): boolean 
 }
 
 function finishNeed(zone: WipedZone, use: TowelUse, roles: RolesAtHand, habit: GlassTowelHabit, a: Assumptions): TowelNeed {
-  const isGlass = zone.cleanliness === GLASS;
+  const isGlass = zone.cleanliness === cleanlinessOf.glass;
   const shares = isGlass && sharesGlass(use, habit);
   const role = roles[isGlass && !shares ? 'glass' : use.finishWith];
   return {
@@ -96,7 +94,7 @@ function finishNeed(zone: WipedZone, use: TowelUse, roles: RolesAtHand, habit: G
     use: role === 'drying' ? 'drying' : 'finish',
     moment: zone.driedLater ? 'dry' : 'pass',
     // What is dried with the paint’s towel is as clean as paint to it.
-    cleanliness: shares ? UPPERS : zone.cleanliness,
+    cleanliness: shares ? cleanlinessOf.uppers : zone.cleanliness,
     dirtG: zone.loadGm2 * zone.areaM2 * (1 - a.dirtLifted),
     liquidMl: zone.moisture.finishMl,
     reachShare: 0,
@@ -108,7 +106,7 @@ const glassNeed = ({ glassMl, glassInPass }: WipedZone, roles: RolesAtHand): Tow
   role: roles.glass,
   use: 'finish',
   moment: glassInPass ? 'pass' : 'glass',
-  cleanliness: GLASS,
+  cleanliness: cleanlinessOf.glass,
   dirtG: 0,
   liquidMl: glassMl,
   reachShare: 0,

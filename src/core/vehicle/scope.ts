@@ -1,16 +1,15 @@
-import { type Job, type Scope, type ScopePart, type Zone, type ZoneId, isHidden } from '../model';
+import { type Job, type Scope, type ScopePart, type Zone, type ZoneId, cleanlinessOf, isHidden } from '../model';
 import { hiddenZonesOf } from './hidden';
 import { zonesOf } from './zones';
 
-const SHUTS = 3;
 const TRIM: readonly ZoneId[] = ['grille', 'badges'];
 
 /** The part of an agreed scope that a zone belongs to. */
 export function scopePartOf({ id, surface, cleanliness }: Pick<Zone, 'id' | 'surface' | 'cleanliness'>): ScopePart {
   if (isHidden(id)) return hiddenPartOf(id);
-  if (cleanliness > SHUTS) return 'wheels';
+  if (cleanliness > cleanlinessOf.shuts) return 'wheels';
   if (id === 'boot-sill') return 'boot-sill';
-  if (cleanliness === SHUTS) return 'shuts';
+  if (cleanliness === cleanlinessOf.shuts) return 'shuts';
   if (TRIM.includes(id)) return 'trim';
   return surface === 'glass' ? 'glass' : 'body';
 }

@@ -19,19 +19,19 @@ export const helpText = worded({
   lead: 'Everything is worked out on this device. Only the weather is asked for elsewhere, when you press for it: the day and the coordinates of the site go to the server.',
   whole: 'Day puts all jobs of a date in order, says what runs short and what to pack. Lots are many like cars in one place.',
   measured: 'A wipe test on the walk-round measures a panel by a picture of the towel. Practice shows how well you judge one by eye.',
-  remote: 'In the run, the button of a shutter’s remote or of a headset says done; with “Tap anywhere” open, a presenter’s as well.',
+  remote: 'In the run, a camera remote or headset button marks the pass as done; with “Tap anywhere” open, a presenter’s does, too.',
   levels: 'Go low and look along the panel. When in doubt, take the dirtier level.',
   safety: 'Local codes, product sheets and licensed practice come before anything said here. Read the safety data sheets; gloves and eye protection; never mix products in one vessel.',
   kept: 'Jobs, stock and log are kept in this browser. Save a backup now and then under Jobs, above all before you clear the browser or change the device.',
   figures: 'Press any figure of the plan to see where it comes from. What is our own judgement says so, and you can set your own.',
-  offline: 'Esmero works without a network once it has been opened. Install it from the browser’s menu to have it beside your other programs.',
+  offline: 'Esmero works without a network once it has been opened. Install it from the browser’s menu to keep it alongside your other apps.',
   wordsLead: 'The same word for the same thing, on every screen.',
 });
 
 /** Words of the work, each in one sentence. */
 export const glossary = worded([
   { word: 'Panel', means: 'A part of the car that is judged and treated on its own.' },
-  { word: 'Pass', means: 'One go by one person at one place.' },
+  { word: 'Pass', means: 'One person’s work in one place, without moving on.' },
   { word: 'Lap', means: 'Once round the car, from clean to dirty.' },
   { word: 'Pre-rinse', means: 'Rinsing before anything touches the paint.' },
   { word: 'Dwell', means: 'The time a product needs to loosen dirt.' },

@@ -8,7 +8,7 @@ export const methodText = worded({
   noTrade: 'Every plan breaks a limit here, so there is nothing to trade.',
   tradeLabel: 'Plans that no other beats in time, marring and water at once',
   noHabits: 'none in the library.',
-  noHelp: 'Nothing that was looked for.',
+  noHelp: 'Nothing we tried would help.',
   usesLog: 'This plan uses your log. Its figures are among those you changed.',
   noMatter: 'No other answer would make a difference you would notice.',
   press: 'Press a panel on the car to see the options compared for it.',
@@ -19,5 +19,5 @@ export const methodText = worded({
   declined: (day: string): string => `Declined on ${day}. The client was told, and it is in the log.`,
   whoAgrees: 'Who agrees? Write the name.',
   onlyIndex: 'Only the index limit of your approach gives way. Mud, frost, heat, run-off and labels do not.',
-  noChange: 'No single change that was looked for leads to another method.',
+  noChange: 'No single change we tried leads to a different method.',
 });

@@ -10,7 +10,7 @@ export const runText = worded({
   seenTogether: (mark: string, zone: string): string => `Seen together with the client: ${mark}, ${zone}.`,
   noPlan: 'There is no plan to run. Method says what would help.',
   noPlanForRest: 'There is no plan for the rest. Method says what would help. What was ticked off is kept.',
-  replans: 'The rest is planned again from what is left; what is done stays done. “Take back” takes it back.',
+  replans: 'The rest is planned again from what is left; finished passes stay finished. “Take back” reverses it.',
   raking: 'Each panel in raking light, from low down: streaks, missed corners.',
   drips: 'Drips from mirrors, lamps, handles, plate and seams.',
   insides: 'Glass from inside; shuts; wheels.',

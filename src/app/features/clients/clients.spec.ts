@@ -45,7 +45,7 @@ describe('clients', () => {
     };
     expect(await type('matte 0184')).toBe(1);
     expect(await type('zeppelin')).toBe(0);
-    expect(element.textContent).toContain('Nobody like that');
+    expect(element.textContent).toContain('No match');
   });
 
   it('get a visit with the soil forecast since the last one, at their place and price', async () => {

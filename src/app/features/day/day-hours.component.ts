@@ -49,7 +49,7 @@ const usualBreak = { minutes: 30, fromHour: 11.5, untilHour: 13.5 } as const;
           <p-button icon="pi pi-trash" [ariaLabel]="'Without ' + one.name" severity="secondary" [text]="true" (onClick)="unblocked.emit(one)" />
         </div>
       }
-      <p-button label="Take some hours out" icon="pi pi-plus" severity="secondary" [outlined]="true" (onClick)="another()" />
+      <p-button label="Block out hours" icon="pi pi-plus" severity="secondary" [outlined]="true" (onClick)="another()" />
     </p-dialog>
   `,
   styles: `

@@ -19,7 +19,7 @@ export interface DayWayRow {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, Dialog, NumberComponent],
   template: `
-    <p-dialog header="Ways and their minutes" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(38rem, 96vw)' }" closeAriaLabel="Close">
+    <p-dialog header="Driving times" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(38rem, 96vw)' }" closeAriaLabel="Close">
       <p class="soft">{{ wording.roads }}</p>
       <div class="row">
         <p-button label="Import minutes (CSV)" icon="pi pi-download" size="small" severity="secondary" [outlined]="true" (onClick)="file.click()" />
@@ -37,7 +37,7 @@ export interface DayWayRow {
           <li class="row">
             <span class="grow">{{ one.text }}</span>
             <esm-number class="min" [name]="'Minutes, ' + one.text" unit="min" [digits]="0" [bounds]="{ min: 0, max: 600, whole: true }" [value]="one.minutes" (typed)="typed.emit({ from: one.from, to: one.to, minutes: $event })" />
-            <p-button icon="pi pi-undo" [ariaLabel]="'As the van reckons it: ' + one.text" severity="secondary" [text]="true" [disabled]="!one.isTyped" (onClick)="typed.emit({ from: one.from, to: one.to, minutes: null })" />
+            <p-button icon="pi pi-undo" [ariaLabel]="'Use the estimate: ' + one.text" severity="secondary" [text]="true" [disabled]="!one.isTyped" (onClick)="typed.emit({ from: one.from, to: one.to, minutes: null })" />
           </li>
         }
       </ul>

@@ -109,7 +109,7 @@ describe('the page of a day', () => {
     const { element, page, settle } = await day();
     page.desk.change('Rain', { rainFromHour: 0 });
     await settle();
-    expect(element.textContent).toContain('Pickup from the orchard: at no hour of this day');
+    expect(element.textContent).toContain('Pickup from the orchard: cannot be done at any time that day');
     expect(element.querySelector('esm-day-picture .rain')).not.toBeNull();
   });
 

@@ -272,7 +272,7 @@ export class DayPage {
   });
 
   protected readonly items = computed((): MenuItem[] => [
-    { label: 'Ways and their minutes', icon: 'pi pi-map', command: () => this.dialog.set('ways') },
+    { label: 'Driving times', icon: 'pi pi-map', command: () => this.dialog.set('ways') },
     { label: 'Save as a file', icon: 'pi pi-upload', command: () => void this.save() },
     { label: 'To a calendar (iCalendar)', icon: 'pi pi-calendar', disabled: !this.shown(), command: () => void this.hand('ics') },
     { label: 'To navigation (GPX)', icon: 'pi pi-compass', disabled: !this.shown(), command: () => void this.hand('gpx') },

@@ -133,7 +133,7 @@ export class HandoverStage {
   }
 
   protected sign(signed: Pick<Signature, 'by' | 'path'> | null): void {
-    this.desk.edit(signed ? `Signed by ${signed.by}` : 'To be signed anew', (job) => sign(job, signed && { ...signed, at: this.now() }));
+    this.desk.edit(signed ? `Signed by ${signed.by}` : 'Signature cleared', (job) => sign(job, signed && { ...signed, at: this.now() }));
   }
 
   /** The page as it stands here, for the client's own files. */

@@ -61,7 +61,11 @@ async function show() {
 describe('the list of jobs', () => {
   it('shows every job and archives one', async () => {
     const { element, fixture, menu, settle, stored } = await show();
-    expect(element.querySelectorAll('.job')).toHaveLength(15);
+    // Rows come up a few at a time.
+    await vi.waitFor(() => {
+      fixture.detectChanges();
+      expect(element.querySelectorAll('.job')).toHaveLength(15);
+    }, 20_000);
     await menu(deck.name, 'Archive');
     expect(element.querySelectorAll('.job')).toHaveLength(14);
     expect((await stored()).filter(({ archived }) => archived)).toHaveLength(1);

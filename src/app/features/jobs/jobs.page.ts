@@ -42,6 +42,7 @@ const MANY = 150;
 const OWN_JOBS = 3;
 const REMIND_DAYS = 14;
 const DAY_MS = 86_400_000;
+const ROWS_AT_ONCE = 6;
 /** Of a row, where they are drawn so, px. */
 const ROW_PX = 70;
 
@@ -101,6 +102,9 @@ export class JobsPage {
   });
   protected readonly many = computed(() => this.jobs().length > MANY);
   protected readonly rowHeight = ROW_PX;
+  /** Rows come up a few a task: a row has a car, a plan and a menu, and forty at once hold the page up. */
+  private readonly drawn = signal(ROWS_AT_ONCE);
+  protected readonly rows = computed(() => (this.many() ? this.jobs() : this.jobs().slice(0, this.drawn())));
   protected picked: JobBrief[] = [];
   protected readonly lastArchived = signal<readonly string[]>([]);
   /** Vehicles by their id, to draw them; a job keeps only the name of its car in the list. */
@@ -121,6 +125,11 @@ export class JobsPage {
   protected readonly runoffOf = ({ site }: JobBrief): string => runoffName[site.runoff];
 
   constructor() {
+    effect((onCleanup) => {
+      if (this.drawn() >= this.jobs().length) return;
+      const timer = setTimeout(() => this.drawn.update((count) => count + ROWS_AT_ONCE));
+      onCleanup(() => clearTimeout(timer));
+    });
     openedWith((file) => void this.transfer.open(file));
     effect(() => {
       if (this.transfer.review()) void import('./import-review.component').then((m) => this.dialog.set(m.ImportReviewComponent));

@@ -13,7 +13,7 @@ describe('the log', () => {
     const { element, settle } = await show(LogPage);
     await keep([demoJobs[0]!]);
     await settle();
-    expect(element.textContent).toContain('No run is over yet');
+    expect(element.textContent).toContain('No finished runs yet');
   });
 
   it('lists runs that are over, the last one first, is searched, and says what they teach', async () => {

@@ -20,6 +20,7 @@ import { DayFieldComponent } from '../../ui/day-field.component';
 import { download } from '../../ui/download';
 import { FetchingComponent } from '../../ui/fetching.component';
 import { HourFieldComponent } from '../../ui/hour-field.component';
+import { InTurnDirective } from '../../ui/in-turn.directive';
 import { NumberComponent } from '../../ui/number.component';
 import { ProgressComponent } from '../../ui/progress.component';
 
@@ -46,7 +47,7 @@ const HOUR_MS = 3_600_000;
 @Component({
   selector: 'esm-lot-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ChoiceComponent, DayFieldComponent, FetchingComponent, FormsModule, HourFieldComponent, InputText, Menu, NumberComponent, ProgressComponent, Select],
+  imports: [Button, ChoiceComponent, DayFieldComponent, FetchingComponent, FormsModule, HourFieldComponent, InTurnDirective, InputText, Menu, NumberComponent, ProgressComponent, Select],
   templateUrl: './lot.page.html',
   styleUrls: ['../../ui/plan-page.css', './lot.page.css'],
 })

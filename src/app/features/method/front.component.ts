@@ -132,6 +132,6 @@ export class FrontComponent {
   });
 
   protected take({ point, says }: Dot): void {
-    this.desk.edit(`Trade-off taken: ${says.toLowerCase()}`, (job) => takeWeights(job, point.weights));
+    this.desk.edit(`Trade-off applied: ${says.toLowerCase()}`, (job) => takeWeights(job, point.weights));
   }
 }

@@ -27,7 +27,7 @@ describe('one’s own eye', () => {
     const { eyeFactor, spreadSeen } = job.job()!.choices.assumptions;
     expect(eyeFactor).toBeGreaterThan(1.4);
     expect(spreadSeen).toBeLessThan(defaultAssumptions.spreadSeen);
-    expect(element.textContent).toContain('reads the soil with your eye');
+    expect(element.textContent).toContain('corrected for how you judge soil');
     await press('Ignore my eye');
     expect(job.job()!.choices.assumptions.eyeFactor).toBeUndefined();
   });

@@ -6,7 +6,7 @@ import { MixStage } from './mix.stage';
 describe('mixing', () => {
   it('advises a strength within the label’s band, labels the vessel, and counts no caps unmeasured', async () => {
     const { press, element, job, settle, fixture } = await show(MixStage);
-    await press('Mix it like that');
+    await press('Use this strength');
     expect(job.job()!.products.some(({ uses }) => uses.some(({ origin }) => origin === 'computed'))).toBe(true);
     await press('Vessel label');
     expect(element.querySelector('.vessel-label')?.textContent).toContain('1 to');

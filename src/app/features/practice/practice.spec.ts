@@ -61,7 +61,7 @@ describe('practice', () => {
 
   it('deals the sides of a car against its ledger', async () => {
     const { element, press, settle, fixture } = await open();
-    [...element.querySelectorAll<HTMLButtonElement>('button')].find((one) => one.getAttribute('aria-label') === 'Begin: Deal the sides')!.click();
+    [...element.querySelectorAll<HTMLButtonElement>('button')].find((one) => one.getAttribute('aria-label') === 'Begin: Towel sides')!.click();
     await settle();
     expect(element.textContent).toContain('There is no towel in your hand yet');
     await press('New towel');

@@ -91,7 +91,7 @@ describe('the run', () => {
     pass(1800);
     await press('The run is over');
     expect(job.job()!.run!.endedAt).toBe(START + 1_800_000);
-    expect(element.textContent).toContain('Over after 30:00');
+    expect(element.textContent).toContain('Finished in 30:00');
     await press('Go on');
     expect(job.job()!.run!.endedAt).toBeNull();
   });

@@ -230,7 +230,7 @@ export class RunStage {
     const [job, plan] = [this.desk.job(), this.planned()];
     if (!job || !plan) return;
     this.collection.post(reserving(job, plan, this.collection.movements()));
-    this.change('The run is begun', (one) => startRun(one, this.now()));
+    this.change('Run started', (one) => startRun(one, this.now()));
     // What is set up comes first, wherever one has read to.
     afterNextRender(() => this.element.scrollIntoView({ block: 'start' }), { injector: this.injector });
   }

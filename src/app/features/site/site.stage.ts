@@ -18,6 +18,7 @@ import { soilLooks } from '../../ui/net/looks';
 import { closeButton } from '../../ui/close-button';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { DayFieldComponent } from '../../ui/day-field.component';
+import { InTurnDirective } from '../../ui/in-turn.directive';
 import { NumberComponent } from '../../ui/number.component';
 import { CautionsComponent } from '../../ui/cautions.component';
 import { type Typed, TypedTextDirective } from '../../ui/typed-text.directive';
@@ -54,25 +55,7 @@ const people = [
 @Component({
   selector: 'esm-site-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [
-    Button,
-    ButtonDirective,
-    CareComponent,
-    CarPictureComponent,
-    CautionsComponent,
-    PhoneSensorsComponent,
-    ChoiceComponent,
-    DayComponent,
-    DayFieldComponent,
-    Drawer,
-    FormsModule,
-    InputText,
-    ItemFormComponent,
-    NumberComponent,
-    Select,
-    Textarea,
-    TypedTextDirective,
-  ],
+  imports: [Button, ButtonDirective, CareComponent, CarPictureComponent, CautionsComponent, InTurnDirective, PhoneSensorsComponent, ChoiceComponent, DayComponent, DayFieldComponent, Drawer, FormsModule, InputText, ItemFormComponent, NumberComponent, Select, Textarea, TypedTextDirective],
   templateUrl: './site.stage.html',
   styleUrl: './site.stage.css',
 })

@@ -13,6 +13,7 @@ import { dayHere } from '../../state/today';
 import { CollectionDesk } from '../../state/collection-desk';
 import { DayFieldComponent } from '../../ui/day-field.component';
 import { download } from '../../ui/download';
+import { InTurnDirective } from '../../ui/in-turn.directive';
 import { NumberComponent } from '../../ui/number.component';
 import { FetchingComponent } from '../../ui/fetching.component';
 import { VanComponent } from './van.component';
@@ -38,7 +39,7 @@ const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and fold
 @Component({
   selector: 'esm-stock-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FetchingComponent, Button, ButtonDirective, DayFieldComponent, NumberComponent, RouterLink, TableModule, VanComponent],
+  imports: [FetchingComponent, Button, ButtonDirective, DayFieldComponent, InTurnDirective, NumberComponent, RouterLink, TableModule, VanComponent],
   templateUrl: './stock.page.html',
   styleUrls: ['../../ui/table-page.css', './stock.page.css'],
 })
@@ -75,7 +76,7 @@ export class StockPage {
         stock: this.amount(item, inStock),
         reserved: reserved > 0 ? this.amount(item, reserved) : '',
         lasts: this.lasts(daysLeft),
-        pace: perDay > 0 ? `${this.amount(item, perDay * 7)} a week` : 'not used of late',
+        pace: perDay > 0 ? `${this.amount(item, perDay * 7)} a week` : 'not used recently',
         lots: lotsOf(item, own).map(({ left, openedAt, expiresOn }) => ({
           text: `${this.amount(item, left)}${openedAt === null ? ', closed' : `, opened ${dayText(dayHere(openedAt))}`}${expiresOn ? `, good until ${dayText(expiresOn)}` : ''}`,
           bad: expiry({ expiresOn }, dayHere(this.now())),
