@@ -3,10 +3,11 @@ import { DestroyRef, Directive, TemplateRef, ViewContainerRef, inject } from '@a
 type Draw = () => void;
 const waiting: Draw[] = [];
 
-/** One a task, so that the browser can answer in between. */
+/** One a task, so that the browser can answer in between; one that fails holds up none of the others. */
 function drawNext(): void {
-  waiting.shift()?.();
+  const draw = waiting.shift();
   if (waiting.length > 0) setTimeout(drawNext);
+  draw?.();
 }
 
 function inTurn(draw: Draw): void {
