@@ -50,8 +50,8 @@ const vitestCounts = (name) => {
   return found && { passed: found.numPassedTests, failed: found.numFailedTests };
 };
 
-const vitest = (name, command, args) => () => {
-  const ok = run(command, args);
+const vitest = (name, command, args, env) => () => {
+  const ok = run(command, args, env);
   for (const { name: file, assertionResults } of read(name)?.testResults ?? []) {
     for (const { status, fullName, failureMessages } of assertionResults) {
       if (status === 'failed') failures.push(`${relative('.', file)}: ${fullName}\n${failureMessages.join('\n')}`);
@@ -91,7 +91,7 @@ const still = [
 /** What runs it; each uses both cores. */
 const running = [
   ['core, edges and server', vitest('units', bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${report('units')}`])],
-  ['app', vitest('app', bin('ng'), ['test', '--reporters=json', `--output-file=${report('app')}`])],
+  ['app', vitest('app', bin('ng'), ['test', '--reporters=json', `--output-file=${report('app')}`], { VITEST_MAX_WORKERS: '2' })],
   ['browser', playwright],
 ];
 

@@ -1,4 +1,4 @@
-import { Injectable, computed, inject } from '@angular/core';
+import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { Store as State } from '@ngrx/store';
 import { type Draft, amountAt, balancesOf, counting, missingFor, opening, settled, stockItem } from '@esmero/core';
 import { type LibraryEntry, type Movement, type StockItem, orderAfter } from '@esmero/model';
@@ -18,7 +18,10 @@ export class CollectionDesk {
   private readonly state = inject(State);
   private readonly now = inject(NOW);
 
-  readonly ready = this.state.selectSignal(collectionFeature.selectReady);
+  private readonly fetched = this.state.selectSignal(collectionFeature.selectReady);
+  private readonly reckoned = signal(false);
+  /** Fetched, and the stock reckoned. */
+  readonly ready = computed(() => this.fetched() && this.reckoned());
   /** Why nothing could be fetched. */
   readonly unreadable = this.state.selectSignal(collectionFeature.selectUnreadable);
   /** Not all of it is kept yet. */
@@ -56,6 +59,21 @@ export class CollectionDesk {
   private readonly jobs = this.state.selectSignal(collectionFeature.selectJobs);
   /** Of the job that was last worked on. */
   readonly currency = computed(() => this.jobs()[0]?.job.currency ?? defaultCurrency);
+
+  constructor() {
+    effect(() => {
+      if (this.fetched() && !untracked(this.reckoned)) void this.reckon();
+    });
+  }
+
+  /** Before a page asks, and a step a task: in one go the movements of years hold up whoever presses something. */
+  private async reckon(): Promise<void> {
+    for (const step of [this.openings, this.movements, this.balances]) {
+      await new Promise((next) => setTimeout(next));
+      step();
+    }
+    this.reckoned.set(true);
+  }
 
   /** Fetches all of it, anew after it could not be read. */
   load(): void {

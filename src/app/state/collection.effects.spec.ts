@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { TestBed } from '@angular/core/testing';
 import type { LotSetUp } from '@esmero/model';
 import { type Store, memoryStore } from '@esmero/store';
@@ -33,8 +33,9 @@ describe('the past of a new demo', () => {
     const { state, settle } = await deskWith(memoryStore('for-good'), [withPast(() => Promise.reject(new Error('no worker')))]);
     state.dispatch(collectionActions.load());
     await settle();
-    expect(TestBed.inject(CollectionDesk).ready()).toBe(true);
-    expect(TestBed.inject(CollectionDesk).unreadable()).toBeNull();
+    const desk = TestBed.inject(CollectionDesk);
+    await vi.waitFor(() => expect(desk.ready()).toBe(true));
+    expect(desk.unreadable()).toBeNull();
   });
 });
 

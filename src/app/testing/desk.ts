@@ -5,7 +5,7 @@ import { provideEffects } from '@ngrx/effects';
 import { Store as State, provideState, provideStore } from '@ngrx/store';
 import { ConfirmationService, MessageService } from 'primeng/api';
 import { firstValueFrom } from 'rxjs';
-import { finish, planRun, studies } from '@esmero/core';
+import { type Plan, finish, planRun, studies } from '@esmero/core';
 import type { Job } from '@esmero/model';
 import { demoJobs, demoOn } from '@esmero/demo';
 import { type Store, type TabMessage, memoryStore } from '@esmero/store';
@@ -33,10 +33,20 @@ export interface Desk {
   settle(): Promise<void>;
 }
 
+const plans = new Map<string, Plan>();
+
+/** Most tests open the same job: it is planned once. */
+function planned(job: Job): Plan {
+  const key = JSON.stringify(job);
+  const plan = plans.get(key) ?? planRun(job);
+  plans.set(key, plan);
+  return plan;
+}
+
 const planning: Planning = {
-  plan: async (job: Job) => ({ kind: 'plan', plan: planRun(job) }),
+  plan: async (job: Job) => ({ kind: 'plan', plan: planned(job) }),
   brief: async (job: Job) => {
-    const { method, totals } = planRun(job);
+    const { method, totals } = planned(job);
     return { method, minutes: totals.minutes.value };
   },
   study: async (kind, about) => ({ kind: 'done', answer: finish(studies[kind](about)) }) as never,
@@ -46,16 +56,19 @@ const planning: Planning = {
 
 /**
  * Turns of the event loop rather than a time on the wall: whatever is under way takes its steps in them on a slow
- * machine as well. Over once the state has been the same for twelve turns.
+ * machine as well. Over once the state and what is drawn have been the same for twelve turns.
  */
 async function untilStill(state: State): Promise<void> {
   let [seen, still] = [await firstValueFrom(state), 0];
+  const drawn = new MutationObserver(() => (still = 0));
+  drawn.observe(document.body, { childList: true, subtree: true });
   while (still < 12) {
     await new Promise((resolve) => setTimeout(resolve, 5));
     const now = await firstValueFrom(state);
     still = now === seen ? still + 1 : 0;
     seen = now;
   }
+  drawn.disconnect();
 }
 
 export async function deskWith(

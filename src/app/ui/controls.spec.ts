@@ -1,7 +1,7 @@
 import { Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { FormControl, ReactiveFormsModule } from '@angular/forms';
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { bounds } from '@esmero/model';
 import { unitsOf } from '@esmero/messages';
 import { type } from '../testing/type';
@@ -73,7 +73,7 @@ describe('fields of ours in a reactive form', () => {
     expect(first!.getAttribute('aria-pressed')).toBe('true');
     second!.click();
     expect(form.pick.value).toBe('b');
-    expect(element.querySelector<HTMLInputElement>('#day')!.value).toBe('14 Jul 2031');
+    await vi.waitFor(() => expect(element.querySelector<HTMLInputElement>('#day')?.value).toBe('14 Jul 2031'));
     form.water.disable();
     fixture.detectChanges();
     await fixture.whenStable();

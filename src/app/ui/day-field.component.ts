@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, forwardRef, input } from 
 import { FormsModule, NG_VALUE_ACCESSOR } from '@angular/forms';
 import { DatePicker } from 'primeng/datepicker';
 import { Control } from './control';
+import { InTurnDirective } from './in-turn.directive';
 
 const twoDigits = (value: number): string => String(value).padStart(2, '0');
 
@@ -12,14 +13,15 @@ const dateOf = (day: string): Date | null => {
 };
 const dayOf = (date: Date): string => `${date.getFullYear()}-${twoDigits(date.getMonth() + 1)}-${twoDigits(date.getDate())}`;
 
-/** A day to be typed or picked: "2031-07-14". */
+/** A day to be typed or picked: "2031-07-14". It draws its whole month, shut or open, so it has a task of its own. */
 @Component({
   selector: 'esm-day-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [DatePicker, FormsModule],
+  imports: [DatePicker, FormsModule, InTurnDirective],
   providers: [{ provide: NG_VALUE_ACCESSOR, useExisting: forwardRef(() => DayFieldComponent), multi: true }],
   template: `
     <p-datepicker
+      *esmInTurn
       [inputId]="inputId()"
       [ariaLabel]="name() || undefined"
       [ngModel]="date()"

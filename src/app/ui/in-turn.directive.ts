@@ -1,31 +1,49 @@
-import { DestroyRef, Directive, TemplateRef, ViewContainerRef, inject } from '@angular/core';
+import { DestroyRef, Directive, ErrorHandler, TemplateRef, ViewContainerRef, inject } from '@angular/core';
 
 type Draw = () => void;
-const waiting: Draw[] = [];
 
-/** One a task, so that the browser can answer in between; one that fails holds up none of the others. */
-function drawNext(): void {
-  const draw = waiting.shift();
-  if (waiting.length > 0) setTimeout(drawNext);
-  draw?.();
+/** So long is drawn before the browser may answer: a frame. */
+const TASK_MS = 16;
+const waiting: Draw[] = [];
+let isDue = false;
+
+/** As many as fit a task. */
+function drawSome(): void {
+  isDue = false;
+  const end = performance.now() + TASK_MS;
+  do waiting.shift()?.();
+  while (waiting.length > 0 && performance.now() < end);
+  if (waiting.length > 0) later();
+}
+
+function later(): void {
+  if (!isDue) setTimeout(drawSome);
+  isDue = true;
 }
 
 function inTurn(draw: Draw): void {
-  if (waiting.push(draw) === 1) setTimeout(drawNext);
+  waiting.push(draw);
+  later();
 }
 
 /**
- * Draws a part of a page in a task of its own, after what stands before it: a page of many fields
- * and tables comes up part by part, and holds nobody up.
+ * Draws a part of a page in a later task, after what stands before it: a page of many fields and
+ * rows comes up part by part, and holds nobody up. A part that fails is told of, and left out.
  */
 @Directive({ selector: '[esmInTurn]' })
 export class InTurnDirective {
   constructor() {
-    const [template, container] = [inject(TemplateRef), inject(ViewContainerRef)];
+    const [template, container, errors] = [inject(TemplateRef), inject(ViewContainerRef), inject(ErrorHandler)];
     let isGone = false;
     inject(DestroyRef).onDestroy(() => (isGone = true));
     inTurn(() => {
-      if (!isGone) container.createEmbeddedView(template).detectChanges();
+      if (isGone) return;
+      try {
+        container.createEmbeddedView(template).detectChanges();
+      } catch (error) {
+        container.clear();
+        errors.handleError(error);
+      }
     });
   }
 }

@@ -15,6 +15,7 @@ import { ClientsDesk, type KnownCar } from '../../state/clients-desk';
 import { today } from '../../state/today';
 import { ChoiceComponent, type ChoiceOption } from '../../ui/choice.component';
 import { FetchingComponent } from '../../ui/fetching.component';
+import { InTurnDirective } from '../../ui/in-turn.directive';
 import { download } from '../../ui/download';
 import { ProgressComponent } from '../../ui/progress.component';
 import { dueSeverity } from './due-severity';
@@ -43,7 +44,7 @@ const LAST = '9999';
 @Component({
   selector: 'esm-clients-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ChoiceComponent, FetchingComponent, IconField, InputIcon, InputText, Menu, ProgressComponent, RouterLink, TableModule, Tag],
+  imports: [Button, ChoiceComponent, FetchingComponent, IconField, InTurnDirective, InputIcon, InputText, Menu, ProgressComponent, RouterLink, TableModule, Tag],
   providers: [ClientsDesk],
   templateUrl: './clients.page.html',
   styleUrls: ['../../ui/table-page.css', './clients.page.css'],

@@ -18,6 +18,7 @@ import { VanStock } from '../../state/van-stock';
 import { DayFieldComponent } from '../../ui/day-field.component';
 import { download } from '../../ui/download';
 import { FetchingComponent } from '../../ui/fetching.component';
+import { InTurnDirective } from '../../ui/in-turn.directive';
 import { MethodMarkComponent } from '../../ui/method-mark.component';
 import { ProgressComponent } from '../../ui/progress.component';
 import { StudyBarComponent } from '../../ui/study-bar.component';
@@ -57,15 +58,15 @@ const WORTH_MIN = 5;
 /** A gap to the best order that is worth one. */
 const WORTH_SHARE = 0.005;
 
-/** A day of stops: its picture, its order, what is short first, and what to pack. */
 /** Of files for other programs. */
 const mediaTypes = { ics: 'text/calendar', gpx: 'application/gpx+xml', geojson: 'application/geo+json' } as const;
 
+/** A day of stops: its picture, its order, what is short first, and what to pack. */
 @Component({
   selector: 'esm-day-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
-    Button, ButtonDirective, CdkDrag, CdkDragHandle, CdkDropList, DayFieldComponent, DayHoursComponent, DayMapComponent, DayPictureComponent, DayWaysComponent, FetchingComponent, Menu,
+    Button, ButtonDirective, CdkDrag, CdkDragHandle, CdkDropList, DayFieldComponent, DayHoursComponent, DayMapComponent, DayPictureComponent, DayWaysComponent, FetchingComponent, InTurnDirective, Menu,
     MethodMarkComponent, PackingComponent, ProgressComponent, RouterLink, StopWindowComponent, StudyBarComponent,
   ],
   providers: [DayDesk],

@@ -20,8 +20,12 @@ async function show() {
   const desk = await deskWith();
   TestBed.inject(Router).resetConfig([{ path: '**', component: JobsPage }]);
   const fixture = TestBed.createComponent(JobsPage);
-  fixture.detectChanges();
   const element = fixture.nativeElement as HTMLElement;
+  // Rows come up a few at a time.
+  await vi.waitFor(() => {
+    fixture.detectChanges();
+    expect(element.querySelectorAll('.job [aria-label^="What to do"]')).toHaveLength(15);
+  }, 20_000);
   const give = async (name: string, text: string): Promise<void> => {
     const input = element.querySelector<HTMLInputElement>('input[type="file"]')!;
     Object.defineProperty(input, 'files', { configurable: true, value: [new File([text], name)] });
@@ -61,11 +65,7 @@ async function show() {
 describe('the list of jobs', () => {
   it('shows every job and archives one', async () => {
     const { element, fixture, menu, settle, stored } = await show();
-    // Rows come up a few at a time.
-    await vi.waitFor(() => {
-      fixture.detectChanges();
-      expect(element.querySelectorAll('.job')).toHaveLength(15);
-    }, 20_000);
+    expect(element.querySelectorAll('.job')).toHaveLength(15);
     await menu(deck.name, 'Archive');
     expect(element.querySelectorAll('.job')).toHaveLength(14);
     expect((await stored()).filter(({ archived }) => archived)).toHaveLength(1);

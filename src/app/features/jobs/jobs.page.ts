@@ -28,6 +28,7 @@ import { ChoiceComponent } from '../../ui/choice.component';
 import { CarPictureComponent } from '../../ui/net/car-picture.component';
 import { TransferBusyComponent } from '../../ui/transfer-busy.component';
 import { FetchingComponent } from '../../ui/fetching.component';
+import { InTurnDirective } from '../../ui/in-turn.directive';
 import { JobPlanComponent } from './job-plan.component';
 import { OwnCarComponent } from './own-car.component';
 
@@ -60,7 +61,7 @@ function inOrder(p: JobBrief, q: JobBrief): number {
 @Component({
   selector: 'esm-jobs-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FetchingComponent, Button, ButtonDirective, CarPictureComponent, ChoiceComponent, IconField, JobPlanComponent, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, PassphraseComponent, TransferBusyComponent, RouterLink, TableModule, Tag],
+  imports: [FetchingComponent, Button, ButtonDirective, CarPictureComponent, ChoiceComponent, IconField, JobPlanComponent, InTurnDirective, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, PassphraseComponent, TransferBusyComponent, RouterLink, TableModule, Tag],
   templateUrl: './jobs.page.html',
   styleUrl: './jobs.page.css',
 })
@@ -72,7 +73,8 @@ export class JobsPage {
   private readonly confirmation = inject(ConfirmationService);
   protected readonly transfer = inject(TransferDesk);
   private readonly now = inject(NOW);
-  private readonly library = inject(CollectionDesk).library;
+  private readonly collection = inject(CollectionDesk);
+  private readonly entries = this.state.selectSignal(collectionFeature.selectLibrary);
 
   protected readonly ready = this.state.selectSignal(collectionFeature.selectReady);
   protected readonly unreadable = this.state.selectSignal(collectionFeature.selectUnreadable);
@@ -108,7 +110,7 @@ export class JobsPage {
   protected picked: JobBrief[] = [];
   protected readonly lastArchived = signal<readonly string[]>([]);
   /** Vehicles by their id, to draw them; a job keeps only the name of its car in the list. */
-  protected readonly cars = computed(() => new Map(this.library().flatMap((entry) => (entry.kind === 'vehicle' ? [[entry.item.id, entry.item] as const] : []))));
+  protected readonly cars = computed(() => new Map(this.entries().flatMap((entry) => (entry.kind === 'vehicle' ? [[entry.item.id, entry.item] as const] : []))));
   protected readonly revisions = computed(() => new Map(this.all().map(({ id, revision }) => [id, revision])));
   protected readonly items = signal<MenuItem[]>([]);
   protected readonly dayText = dayText;
@@ -188,7 +190,7 @@ export class JobsPage {
   protected readonly newHere = computed(() => this.ready() && !this.closed() && !this.archived() && this.all().length > 0 && this.all().every(({ job }) => job.id.startsWith(DEMO)));
 
   protected own(answers: OwnCar): void {
-    this.add(ownCarJob(freshId('job'), today(), this.library(), answers), 'method');
+    this.add(ownCarJob(freshId('job'), today(), this.collection.library(), answers), 'method');
   }
 
   protected lookRound(): void {
@@ -196,7 +198,7 @@ export class JobsPage {
   }
 
   protected begin(): void {
-    this.add(newJob(freshId('job'), today(), this.library()));
+    this.add(newJob(freshId('job'), today(), this.collection.library()));
   }
 
   protected async copy(id: string): Promise<void> {

@@ -21,6 +21,7 @@ import { collectionActions, collectionFeature } from '../../state/collection';
 import { PdfComponent } from '../../ui/pdf.component';
 import { download } from '../../ui/download';
 import { FetchingComponent } from '../../ui/fetching.component';
+import { InTurnDirective } from '../../ui/in-turn.directive';
 import { AccountComponent } from './account.component';
 import { type Dot, DotsChartComponent } from './dots-chart.component';
 import { MonthComponent } from './month.component';
@@ -51,7 +52,7 @@ const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'shampoo', 
 @Component({
   selector: 'esm-log-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AccountComponent, FetchingComponent, Button, ButtonDirective, Dialog, DotsChartComponent, IconField, InputIcon, InputText, MonthComponent, RouterLink, TableModule, PdfComponent],
+  imports: [AccountComponent, FetchingComponent, Button, ButtonDirective, Dialog, DotsChartComponent, IconField, InTurnDirective, InputIcon, InputText, MonthComponent, RouterLink, TableModule, PdfComponent],
   templateUrl: './log.page.html',
   styleUrls: ['../../ui/table-page.css', './log.page.css'],
 })
