@@ -116,5 +116,5 @@ export default tseslint.config(
     .filter(({ room }) => room !== 'src/core' && room !== 'e2e')
     .map(({ room, uses }) => importRule({ room, uses: [...uses, 'core', 'demo', 'exchange', 'records'] }, `${room}/**/*.spec.ts`)),
   { files: ['**/*.spec.ts'], rules: { '@typescript-eslint/no-explicit-any': 'off' } },
-  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', performance: 'readonly', setTimeout: 'readonly', fetch: 'readonly', structuredClone: 'readonly', document: 'readonly', Buffer: 'readonly' } } },
+  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', performance: 'readonly', setTimeout: 'readonly', setInterval: 'readonly', clearInterval: 'readonly', fetch: 'readonly', structuredClone: 'readonly', document: 'readonly', Buffer: 'readonly' } } },
 );

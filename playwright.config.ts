@@ -1,6 +1,6 @@
 import { defineConfig, devices } from '@playwright/test';
 
-const PORT = 4399;
+const PORT = Number(process.env['PORT'] ?? 4399);
 /** The demo with its past, as a browser has it after the first minute: made once, and begun with by all tests but those of a first start. */
 export const SEEDED = '.cache/e2e/seeded.json';
 const executablePath = process.env['CHROMIUM'] ?? '/usr/bin/chromium';

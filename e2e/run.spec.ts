@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { type Page, expect } from '@playwright/test';
+import { expectAccessible } from './accessible';
 import { test } from './test';
 import { openStage, storedJob, watchErrors } from './desk';
 
@@ -87,8 +87,7 @@ test('a run is counted, stands in the log, and the next plan goes by it when ask
   // On top of those of the demo.
   await expect(page.locator('esm-log-page tbody tr')).toHaveCount(23);
   await expect(page.locator('esm-log-page tbody tr').first()).toContainText('Wash towels +100 %');
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map(({ id }) => id)).toEqual([]);
+  await expectAccessible(page);
   await page.getByRole('searchbox').fill('nobody');
   await expect(page.locator('esm-log-page')).toContainText('No entries match');
   await openStage(page, 'method', '/job/demo-yard');
@@ -157,8 +156,7 @@ for (const [size, viewport] of [
       await turn(again, /^Another time/, /For another time.*Planned again/);
       await again.getByRole('button', { name: 'Take back' }).click();
       await expect(again.getByRole('status').first()).toContainText('Panels at 27 °C');
-      const { violations } = await new AxeBuilder({ page: again }).analyze();
-      expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([]);
+      await expectAccessible(again);
       await context.setOffline(true);
       while ((await again.getByRole('button', { name: /^Done/ }).count()) > 0) await done(again, 1);
       await expect(again.locator('esm-run-stage')).toContainText('Second look');

@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect } from '@playwright/test';
+import { expectAccessibleInBothThemes } from './accessible';
 import { test } from './test';
 import { deck, openStage, visit, visitStage, watchErrors } from './desk';
 
@@ -24,11 +24,7 @@ for (const part of parts)
         const sill = page.locator('[data-zone="left-sill"]');
         if (await sill.isVisible()) await sill.focus();
       }
-      for (const colorScheme of ['light', 'dark'] as const) {
-        await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
-        const { violations } = await new AxeBuilder({ page }).analyze();
-        expect(violations.map(({ id, nodes }) => `${path} ${colorScheme} ${id}: ${nodes.map(({ html }) => html.slice(0, 140)).join(' | ')}`)).toEqual([]);
-      }
+      await expectAccessibleInBothThemes(page, path);
     }
     expect(errors).toEqual([]);
   });
@@ -41,35 +37,36 @@ test('the work order prints on one or two pages', async ({ page }) => {
   expect(count).toBeLessThanOrEqual(2);
 });
 
-test('drawers and dialogs are accessible in both themes, and close by Escape', async ({ page }) => {
-  test.slow();
-  const opened: readonly (readonly [stage: string, button: string | RegExp])[] = [
+/** In two parts, as the pages are. */
+for (const opened of [
+  [
     ['method', 'What would change the answer?'],
     ['method', 'Trade-offs'],
     ['method', 'Where your approach matters'],
     ['method', 'Habits and the client’s wishes'],
+  ],
+  [
     ['method', 'All figures behind the plan'],
     ['order', 'Another order'],
     ['mix', /^Vessel label: Rinseless/],
     ['site', 'Exact figures of the place'],
     ['site', 'Panel temperatures as curves'],
-  ];
-  await openStage(page, 'site');
-  for (const [stage, button] of opened) {
-    await visitStage(page, stage);
-    await page.getByRole('button', { name: button }).first().click();
-    const dialog = page.locator('.p-drawer, .p-dialog').first();
-    await expect(dialog).toBeVisible();
-    await expect(dialog.getByRole('progressbar')).toHaveCount(0);
-    for (const theme of ['light', 'dark'] as const) {
-      await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
-      const { violations } = await new AxeBuilder({ page }).analyze();
-      expect(violations.map(({ id, nodes }) => `${theme} ${String(button)} ${id}: ${nodes[0]?.html.slice(0, 160)}`)).toEqual([]);
+  ],
+] satisfies (readonly [stage: string, button: string | RegExp])[][])
+  test(`drawers and dialogs are accessible in both themes, and close by Escape: ${opened.map(([, button]) => String(button)).join(', ')}`, async ({ page }) => {
+    test.slow();
+    await openStage(page, 'site');
+    for (const [stage, button] of opened) {
+      await visitStage(page, stage);
+      await page.getByRole('button', { name: button }).first().click();
+      const dialog = page.locator('.p-drawer, .p-dialog').first();
+      await expect(dialog).toBeVisible();
+      await expect(dialog.getByRole('progressbar')).toHaveCount(0);
+      await expectAccessibleInBothThemes(page, String(button));
+      await page.keyboard.press('Escape');
+      await expect(dialog).toBeHidden();
     }
-    await page.keyboard.press('Escape');
-    await expect(dialog).toBeHidden();
-  }
-});
+  });
 
 for (const [what, viewport] of [
   ['a screen of 320 px', { width: 320, height: 640 }],

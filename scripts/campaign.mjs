@@ -8,9 +8,9 @@ import { build, installChromium, installPackages } from './prepare.mjs';
  * build. Prints a table; takes more than an hour on two cores.
  */
 
-installPackages();
-installChromium();
-build();
+await installPackages();
+await installChromium();
+await build();
 mkdirSync('.cache/reports', { recursive: true });
 
 const run = (command, args, env, file) => {

@@ -1,16 +1,25 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** What start, test and bench share: install what is missing, build what is out of date. */
 
-/** Runs a command with its output on the terminal; ends this process when it fails. */
-export function must(command, args, what) {
-  const { status } = spawnSync(command, args, { stdio: 'inherit' });
+const CLOCK_MS = 10_000;
+
+/** Runs a command with its output on the terminal, and tells how long it has been at it; ends this process when it fails. */
+export async function must(command, args, what, env = {}) {
+  const began = Date.now();
+  const clock = setInterval(() => process.stdout.write(`… ${Math.round((Date.now() - began) / 1000)} s\n`), CLOCK_MS);
+  const status = await new Promise((resolve) => {
+    const child = spawn(command, args, { stdio: 'inherit', env: { ...process.env, ...env } });
+    child.on('error', () => resolve(1));
+    child.on('exit', (code) => resolve(code ?? 1));
+  });
+  clearInterval(clock);
   if (status === 0) return;
   process.stderr.write(`\n${what} failed.\n`);
-  process.exit(status ?? 1);
+  process.exit(status);
 }
 
 const hashOf = (paths) => {
@@ -25,40 +34,52 @@ const filesBelow = (folder) =>
     return statSync(path).isDirectory() ? filesBelow(path) : [path];
   });
 
-/** Does the work unless a stamp says that it was done for exactly these files. */
-function once(stamp, inputs, result, work) {
+/** Does the work unless one of the stamps says that it was done for exactly these files; notes the first of them. */
+async function once(stamps, inputs, result, work) {
   const now = hashOf(inputs);
-  if (existsSync(stamp) && existsSync(result) && readFileSync(stamp, 'utf8') === now) return;
-  work();
+  if (existsSync(result) && stamps.some((stamp) => existsSync(stamp) && readFileSync(stamp, 'utf8') === now)) return;
+  await work();
   mkdirSync('.cache', { recursive: true });
-  writeFileSync(stamp, now);
+  writeFileSync(stamps[0], now);
 }
 
+const LOCK = ['package-lock.json'];
+const INSTALLED = 'node_modules/.package-lock.json';
+const npmCi = (...more) => must('npm', ['ci', '--no-audit', '--no-fund', ...more], 'Installing the packages');
+
 export const installPackages = () =>
-  once('.cache/installed', ['package-lock.json'], 'node_modules/.package-lock.json', () => {
+  once(['.cache/installed'], LOCK, INSTALLED, () => {
     process.stdout.write('Installing packages …\n');
-    must('npm', ['ci', '--no-audit', '--no-fund'], 'Installing the packages');
+    return npmCi();
+  });
+
+/** What it takes to build and to serve; what only tests need stays away. */
+export const installToRun = () =>
+  once(['.cache/installed-to-run', '.cache/installed'], LOCK, INSTALLED, () => {
+    process.stdout.write('Installing packages …\n');
+    return npmCi('--omit=dev');
   });
 
 /** Tests beside the sources do not change what is built. */
 const isSource = (path) => !path.endsWith('.spec.ts');
 
-export const build = () =>
-  once(
-    '.cache/built',
-    [...filesBelow('src').filter(isSource), 'angular.json', 'package-lock.json', 'tsconfig.base.json'],
-    'dist/app/browser/index.html',
-    () => {
-      process.stdout.write('Building …\n');
-      must('npx', ['ng', 'build'], 'The build');
-    },
-  );
+const built = (stamps, env) =>
+  once(stamps, [...filesBelow('src').filter(isSource), 'angular.json', 'package-lock.json', 'tsconfig.base.json'], 'dist/app/browser/index.html', () => {
+    process.stdout.write('Building …\n');
+    return must('npx', ['ng', 'build'], 'The build', { NG_BUILD_MAX_WORKERS: '2', ...env });
+  });
+
+/** The application as it is served, its templates checked against their types. */
+export const build = () => built(['.cache/built']);
+
+/** The same sooner: types are checked where it is tested. */
+export const buildToRun = () => built(['.cache/built-to-run', '.cache/built'], { NG_BUILD_TYPE_CHECK: '0' });
 
 export const chromiumPath = () =>
   [process.env.CHROMIUM, '/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => path && existsSync(path));
 
 /** Debian's Chromium for the browser tests. */
-export function installChromium() {
+export async function installChromium() {
   if (chromiumPath()) return;
   const byHand = 'The browser tests need Chromium. Install it (on Debian: apt-get install chromium), or set CHROMIUM to its path.';
   if (process.getuid?.() !== 0 || spawnSync('apt-get', ['--version']).status !== 0) {
@@ -66,6 +87,6 @@ export function installChromium() {
     process.exit(1);
   }
   process.stdout.write('Installing Chromium …\n');
-  must('apt-get', ['update', '-qq'], 'Reading the package lists');
-  must('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], 'Installing Chromium');
+  await must('apt-get', ['update', '-qq'], 'Reading the package lists');
+  await must('apt-get', ['install', '-y', '-qq', '--no-install-recommends', 'chromium'], 'Installing Chromium');
 }

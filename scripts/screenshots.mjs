@@ -107,9 +107,9 @@ const views = [
   { name: 'price', path: 'job/demo-yard/price', act: (page) => page.getByRole('button', { name: 'Make a quote' }).click() },
 ];
 
-installPackages();
-installChromium();
-build();
+await installPackages();
+await installChromium();
+await build();
 const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
   env: { ...process.env, PORT: String(PORT) },
   stdio: ['ignore', 'pipe', 'inherit'],

@@ -1,8 +1,8 @@
 import { spawn } from 'node:child_process';
-import { build, installPackages } from './prepare.mjs';
+import { buildToRun, installToRun } from './prepare.mjs';
 
-installPackages();
-build();
+await installToRun();
+await buildToRun();
 const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', ...process.argv.slice(2)], {
   stdio: 'inherit',
   env: { NODE_ENV: 'production', ...process.env },

@@ -95,8 +95,8 @@ const running = [
   ['browser', playwright],
 ];
 
-installPackages();
-installChromium();
+await installPackages();
+await installChromium();
 rmSync(REPORTS, { recursive: true, force: true });
 mkdirSync(REPORTS, { recursive: true });
 

@@ -20,7 +20,7 @@ export type { LaundryGroup, SideUse, UsedMitt, UsedSide, UsedTowel } from './tow
 export { settlingMs } from './bucket';
 export type { BucketName, Dip } from './bucket';
 export { choicesOf, indexOf } from './rules';
-export type { Guarding, IndexQuestion, Kit, Option, BugPlan, CarePlan, CleanerPlan, SpotPlan } from './rules';
+export type { Guarding, IndexQuestion, Kit, Option, BugPlan, CarePlan,  SpotPlan } from './rules';
 export { laps } from './passes';
 export type { Lap, NotChanged } from './passes';
 export { criticalPath } from './schedule';
@@ -36,19 +36,19 @@ export {
   withWeather,
 } from './edit';
 export type { OwnCar, Standing, Brush, Change } from './edit';
-export { DayPlanner, START, dayChances, dayMends, dayOf, fullVan, kmBetween, lotOf, lotPace, placesOf, planLot, rowOfRestock, rowOfStop, stockKinds, usualDay, usualLot, travelTable, usualVan, vanNow, withDayChange, withMore } from './tour';
+export { DayPlanner, START,  dayMends, dayOf, fullVan, kmBetween, lotOf, lotPace,  planLot, rowOfRestock, rowOfStop, stockKinds, usualDay, usualLot, travelTable, usualVan, vanNow,  withMore } from './tour';
 export type {
-  DayBrief, DayChances, DayChange, DayLeg, DayMend, DayPlan, DayWay, FirstShortage, InStock, LegBrief, LegChance, LotCar, LotPace, LotPlan, LotShortage, LotStock, MendBrief,
+  DayBrief, DayChances, DayChange, DayLeg, DayMend, DayPlan,  FirstShortage, InStock, LegBrief,   LotPace, LotPlan, LotShortage,  MendBrief,
   Since, StockKind,
 } from './tour';
 export { followed, isSameShare, joined, putBack, shareOf, takenFrom, withShared } from './crew';
 export type { SharedRun } from './crew';
 export { carsOf, doneOn, dueState, isInTime, newVisit, visitDay } from './clients';
-export type { CarVisits, Due, DueBand, DueCar, DueState } from './clients';
+export type { CarVisits, Due,  DueCar, DueState } from './clients';
 export { billOf, invoiceOf, numbersOf, priceOf, quoteOf, seasonMethods, takesOf, usualBusiness } from './price';
-export type { CarsPrice, QuoteAnswer, QuoteAsked, Season, SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
+export type { CarsPrice, QuoteAnswer, QuoteAsked,  SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
 export { marksIn, onTowelByLevel, onTowelByScale, plainProof, plainScene, renderProof, renderTowel, wipedKinds } from './eye';
-export type { Counted, Gauge, PictureFault, Point, ProofAsked, ProofFault, Raster, SideMeasured, SideVerdict, WipeMeasured, WipedKind } from './eye';
+export type { Counted, Gauge, PictureFault,  ProofAsked, ProofFault, Raster, SideMeasured, SideVerdict, WipeMeasured, WipedKind } from './eye';
 export {
   dealTry, deals, deckStanding, decisionCards, decisionTry, decisions, eyeCurve, mixingCards, mixingTask, mixingTry, nextCard, panelCards, panelOf,
   panelTry, pouringOrders, practiceVessel, renderPanel, sessionMs, strengthError, triesOf, usesEye, withEye, withoutEye,

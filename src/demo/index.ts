@@ -21,7 +21,7 @@ const library = [
 ] as const;
 
 /** The invented harbour town as a collection: what a first visit finds in the app. */
-export { harbourDay, harbourVan } from './day';
+export { harbourDay,  } from './day';
 export { dealerLot } from './lot';
 export const demo: Collection = {
   jobs,

@@ -7,7 +7,7 @@ import { readJob, writeJob } from './job-file';
 import { faultsIn } from './validate';
 
 /** A run as several phones know it, to be passed on as a file where there is no network. */
-export const sharedRunFormat: Format = { name: 'esmero-run', version: 1, most: 2_000_000, key: 'run', migrations: [] };
+const sharedRunFormat: Format = { name: 'esmero-run', version: 1, most: 2_000_000, key: 'run', migrations: [] };
 
 export const writeSharedRun = (share: SharedRun): string => writeEnvelope(sharedRunFormat, share);
 

@@ -2,7 +2,7 @@ import type { Stamp } from '@esmero/records';
 import type { StampDocument } from './documents/library';
 
 /** Browsers that a stamp names; those with the most changes stay. */
-export const MOST_BROWSERS = 1000;
+const MOST_BROWSERS = 1000;
 
 export const stampFrom = ({ changedAt, edits }: StampDocument): Stamp => ({
   changedAt,

@@ -10,7 +10,7 @@ export interface NamedPlace {
   readonly key: string;
 }
 
-export class WayDocument {
+class WayDocument {
   @Text(160, 1) from!: string;
   @Text(160, 1) to!: string;
   @Between(0, 1440) minutes!: number;

@@ -44,7 +44,7 @@ export const mendText = ({ change, plan }: MendBrief, day: Day, u: Units): strin
 };
 
 /** "09:10 to 10:02  Council sedan, rinseless". */
-export function dayLegText({ stop, taken, beginMin, endMin, lateMin, restock }: DayLeg, day: Day): string {
+function dayLegText({ stop, taken, beginMin, endMin, lateMin, restock }: DayLeg, day: Day): string {
   const what = stop !== null ? nameOf(day, stop) : taken !== null ? day.taken[taken]!.name : 'Break';
   const by = restock === null ? '' : `, by ${day.restocking[restock]!.name}`;
   const late = lateMin >= 1 ? `, ${fixed(lateMin)} min late` : '';

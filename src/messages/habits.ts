@@ -3,7 +3,7 @@ import { worded } from './english';
 import { bucketName, approachName } from './words';
 
 /** A question on which practitioners differ, and what they answer. */
-export interface HabitWords<K extends keyof Habits = keyof Habits> {
+interface HabitWords<K extends keyof Habits = keyof Habits> {
   readonly question: string;
   readonly answers: Readonly<Record<Habits[K] & (string | number), string>>;
 }

@@ -18,8 +18,8 @@ export const drillLead: Readonly<Record<Drill, string>> = worded({
   decisions: 'A car and a place: waterless, rinseless, pre-rinse, or not today? The planner says why.',
 });
 
-export const panelLightName: Readonly<Record<PanelLight, string>> = worded({ sun: 'in the sun', cloud: 'under cloud', shade: 'in the shade', lamp: 'under a lamp' });
-export const panelAngleName: Readonly<Record<PanelAngle, string>> = worded({ square: 'square on', slanting: 'from a step away', low: 'low along it' });
+const panelLightName: Readonly<Record<PanelLight, string>> = worded({ sun: 'in the sun', cloud: 'under cloud', shade: 'in the shade', lamp: 'under a lamp' });
+const panelAngleName: Readonly<Record<PanelAngle, string>> = worded({ square: 'square on', slanting: 'from a step away', low: 'low along it' });
 
 export const dealName: Readonly<Record<Deal, string>> = worded({ same: 'Wipe on', turn: 'Turn it', new: 'New towel' });
 export const decisionName: Readonly<Record<Decision, string>> = worded({ waterless: 'Waterless', rinseless: 'Rinseless', 'pre-rinse': 'Pre-rinse first', 'not-today': 'Not today' });

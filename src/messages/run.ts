@@ -63,9 +63,6 @@ export function moveText({ role, towel, how, sides, done }: HandMove): string {
 }
 
 
-/** Towels that are in the hand in a pass, and which side is up. */
-export const towelsFor = (plan: Plan, task: Task): readonly string[] => handMovesIn(plan, task.pass).map(moveText);
-
 const zonesIn = ({ parts }: Task): ReadonlySet<ZoneId> => new Set(parts.map(({ zoneId }) => zoneId));
 
 /** With what a pass is wetted. */

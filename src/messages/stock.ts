@@ -4,7 +4,7 @@ import { worded } from './english';
 import { type Units, fixed, minutes } from './units';
 import { contentName } from './words';
 
-export const placeName: Readonly<Record<Place, string>> = {
+const placeName: Readonly<Record<Place, string>> = {
   outside: 'outside',
   shelf: 'in stock',
   reserved: 'set aside',
@@ -14,7 +14,7 @@ export const placeName: Readonly<Record<Place, string>> = {
   retired: 'retired',
 };
 
-export const movementName: Readonly<Record<MovementKind, string>> = {
+const movementName: Readonly<Record<MovementKind, string>> = {
   bought: 'Bought',
   counted: 'Counted',
   reserved: 'Set aside',

@@ -67,7 +67,7 @@ const fields: Readonly<Record<string, string>> = {
 const spaced = (name: string): string => name.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
 
 /** What a path in a job or an item is called: "site: wind", "soil on the roof". */
-export function fieldText(path: string): string {
+function fieldText(path: string): string {
   const [first = '', second, ...rest] = path.startsWith('item.') ? path.slice(5).split('.') : path.split('.');
   if (first === 'soil' && second) return `soil, ${zoneName(second as Parameters<typeof zoneName>[0])}`;
   const name = fields[first] ?? spaced(first.replace(/(Ml|M|C|G|L|Minor)$/, ''));

@@ -10,7 +10,7 @@ const stageName: Readonly<Record<WaterStage, string>> = {
 };
 
 /** "Last rinse: 11.2 L, 10.1 L runs off". */
-export const stageWaterText = ({ stage, litres, runoffL }: StageWater, u: Units): string => `${stageName[stage]}: ${u.water(litres)}${runoffL > 0.005 ? `, ${u.water(runoffL)} runs off` : ''}`;
+const stageWaterText = ({ stage, litres, runoffL }: StageWater, u: Units): string => `${stageName[stage]}: ${u.water(litres)}${runoffL > 0.005 ? `, ${u.water(runoffL)} runs off` : ''}`;
 
 /** Litres by stage, fillings, and what the batteries give. */
 export const rinseWaterLines = ({ stages, fillings, batteryMin, batteriesLastMin }: RinseWater, u: Units): readonly string[] => [

@@ -5,7 +5,7 @@ import { type Migration, isRecord, mapped, numbered } from './steps';
  * Version 1 (drafts before 0.1) had one deposit a zone and no spots: `soil: { roof: { kind, level } }`,
  * and plain records for what was fixed by hand and for own assumptions.
  */
-export const jobFrom1To2: Migration = (content) => {
+const jobFrom1To2: Migration = (content) => {
   if (!isRecord(content)) return content;
   const { soil, choices } = content;
   return {
@@ -175,7 +175,7 @@ export const jobFrom12To13: Migration = (content) =>
   isRecord(content) ? { scope: scopeBefore13, soldAs: null, ...content, soil: mapped(content['soil'], withCover), choices: withoutFigure(renamed(content['choices']), 'secondsInsects'), wishes: renamed(content['wishes']) } : content;
 
 /** What products and cars did not say before version 14. */
-export const useFrom13To14 = (use: unknown): unknown => (isRecord(use) ? { mLPerM2: null, dwellS: null, rinseAfter: false, inSun: false, ...use } : use);
+const useFrom13To14 = (use: unknown): unknown => (isRecord(use) ? { mLPerM2: null, dwellS: null, rinseAfter: false, inSun: false, ...use } : use);
 export const productFrom13To14: Migration = (product) => (isRecord(product) ? { ...product, uses: mapped(product['uses'], useFrom13To14) } : product);
 export const vehicleFrom13To14: Migration = (vehicle) => (isRecord(vehicle) ? { protection: [], ...vehicle } : vehicle);
 export const habitsBefore14 = { chemistry: 'any', medium: 'mitt', guards: 'every-bucket', dryTouch: 'drawn', steamWith: 'water' };

@@ -4,13 +4,13 @@ import { collectionVersion, jobVersion } from '@esmero/records';
 import { documentOf } from './before';
 import { type Rows, type Table, type Tables, type Transaction, keyOf, outOfLine, tables } from './tables';
 
-export const DB_NAME = 'esmero';
+const DB_NAME = 'esmero';
 
 /**
  * Rises with every version of its documents, so that an older application in an old tab is told that there is a
  * newer one, rather than reading what it cannot.
  */
-export const DB_VERSION = 1 + jobVersion + collectionVersion;
+const DB_VERSION = 1 + jobVersion + collectionVersion;
 
 /** Up to here the database had upgrades of its own; since then rows name the version of their document. */
 const LAST_UNVERSIONED = 9;

@@ -16,7 +16,7 @@ export type Saved =
   | { readonly kind: 'conflict'; readonly theirs: StoredJob }
   | KeepFault;
 
-export type SavedEntry =
+type SavedEntry =
   /** As it is kept now: perhaps with what somebody else has changed beside it. */
   | { readonly kind: 'saved'; readonly stored: StoredEntry }
   /** Somebody else has changed the same fields since: nothing was written. */
@@ -39,7 +39,7 @@ export type Change =
   | { readonly table: 'photos'; readonly id: string; readonly picture: Blob };
 
 /** What became of changes: those that were left out had been changed meanwhile. */
-export type Imported = { readonly kind: 'kept'; readonly left: readonly string[] } | KeepFault;
+type Imported = { readonly kind: 'kept'; readonly left: readonly string[] } | KeepFault;
 
 /** Where things are kept: for good; nowhere, as the browser keeps nothing; or a newer Esmero has them. */
 export type Keeping = 'for-good' | 'nowhere' | 'newer';

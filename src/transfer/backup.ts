@@ -19,7 +19,7 @@ export interface BackedUp {
 export const MANIFEST = 'manifest.json';
 export const COLLECTION = 'collection.json';
 export const JOBS = 'jobs/';
-export const jobPath = (id: string): string => `${JOBS}${id}.json`;
+const jobPath = (id: string): string => `${JOBS}${id}.json`;
 export const PICTURES = 'pictures/';
 /** Files that could not be read when they came in: they go out as they are, for a version that can. */
 export const ASIDE = 'aside/';
@@ -27,7 +27,7 @@ export const ASIDE = 'aside/';
 /** Kinds of pictures by the ending that they have in a backup. */
 const endings = { jpg: 'image/jpeg', png: 'image/png', webp: 'image/webp' } as const;
 
-export function picturePath(key: string, type: string): string {
+function picturePath(key: string, type: string): string {
   const ending = Object.entries(endings).find(([, known]) => known === type)?.[0];
   return `${PICTURES}${key}${ending ? `.${ending}` : ''}`;
 }

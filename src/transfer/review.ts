@@ -63,7 +63,7 @@ function standingOf(mine: (Stamp & { readonly archived: boolean }) | undefined, 
   return follows === 'older' || follows === 'newer' ? follows : 'different';
 }
 
-export const jobStanding = (mine: StoredJob | undefined, theirs: Parameters<typeof standingOf>[1] & Pick<StoredJob, 'job'>): Standing =>
+const jobStanding = (mine: StoredJob | undefined, theirs: Parameters<typeof standingOf>[1] & Pick<StoredJob, 'job'>): Standing =>
   standingOf(mine, theirs, () => same(mine!.job, theirs.job));
 
 /** How many towels are clean is told by the stock, not by the item. */
@@ -72,7 +72,7 @@ const without = (item: object): object => {
   return rest;
 };
 
-export const entryStanding = (mine: StoredEntry | undefined, theirs: Parameters<typeof standingOf>[1] & Pick<StoredEntry, 'item'>): Standing =>
+const entryStanding = (mine: StoredEntry | undefined, theirs: Parameters<typeof standingOf>[1] & Pick<StoredEntry, 'item'>): Standing =>
   standingOf(mine, theirs, () => same(without(mine!.item), without(theirs.item)));
 
 function stockReview(mine: readonly Movement[], theirs: readonly Movement[]): StockReview {

@@ -4,7 +4,7 @@ import type { Job } from '@esmero/model';
 import type { Day } from '@esmero/units';
 import type { Answer, PlanBrief, Planner, Progress, StudyAnswer } from './protocol';
 
-export type { Answer, PlanBrief, Planner, Progress, StudyAnswer } from './protocol';
+export type {  PlanBrief,    } from './protocol';
 
 /** Asks the planner, wherever it runs. */
 type Ask = (job: Job) => Promise<Answer>;

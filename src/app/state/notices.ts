@@ -6,7 +6,7 @@ import { STORE } from './ports';
 import { collectionActions } from './collection';
 
 /** What the frame says about the page as a whole, and what can be done. */
-export const noticeKinds = ['new-version', 'offline', 'newer-data', 'update', 'lost', 'plain-http'] as const;
+const noticeKinds = ['new-version', 'offline', 'newer-data', 'update', 'lost', 'plain-http'] as const;
 export type NoticeKind = (typeof noticeKinds)[number];
 
 /** A part of the application is fetched when it is first needed; after a new one was put on the server it is gone. */

@@ -6,7 +6,7 @@ import { scaledDown } from './photo';
 import { faultText } from './collection.effects';
 
 /** A picture that was kept, by its key, or why it was not. */
-export type KeptPicture = { readonly key: string } | { readonly problem: string };
+type KeptPicture = { readonly key: string } | { readonly problem: string };
 
 /** Pictures beside the jobs: their addresses while the owner lives, and a way to keep another. */
 export interface Pictures {

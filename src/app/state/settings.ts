@@ -1,11 +1,11 @@
 import { createActionGroup, createFeature, createReducer, emptyProps, on, props } from '@ngrx/store';
 import { type English, type UnitSystem, englishes, unitSystems } from '@esmero/frame';
 
-export const themes = ['system', 'light', 'dark'] as const;
+const themes = ['system', 'light', 'dark'] as const;
 export type Theme = (typeof themes)[number];
 
 /** How much of the next pass is read aloud in the run. */
-export const speeches = ['off', 'short', 'full'] as const;
+const speeches = ['off', 'short', 'full'] as const;
 export type Speech = (typeof speeches)[number];
 
 export interface Settings {

@@ -10,7 +10,7 @@ import { collectionActions } from '../state/collection';
 export const START = 1_900_000_000_000;
 
 /** A demo job that was run, and took so many times the planned minutes. */
-export function over(job: Job, times: number, day: number): Job {
+function over(job: Job, times: number, day: number): Job {
   const plan = planJob(job);
   const begun = startRun(job, START + day);
   const done = tasksOf(plan).reduce((so, task) => noteEvents(so, ticksOf(plan, task, START + day)), begun);

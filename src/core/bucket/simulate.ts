@@ -4,7 +4,7 @@ import { Bucket, type Dipping, type Medium, gramsOf } from './bucket';
 import { type Grain, grainsOf } from './grains';
 
 /** Hard grit of one typical size on a square metre of panel. */
-export interface GritLoad {
+interface GritLoad {
   readonly grainUm: number;
   readonly loadGm2: number;
 }
@@ -38,7 +38,7 @@ export const commonHand = { releases: 1, stirs: 1, wrings: 1 } as const;
 export type BucketName = 'wash' | 'rinse' | 'second-rinse';
 
 /** A bucket as it stands after a dip. */
-export interface BucketState {
+interface BucketState {
   readonly name: BucketName;
   readonly litres: number;
   readonly depthM: number;

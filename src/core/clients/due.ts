@@ -14,7 +14,7 @@ export interface DueCar {
 }
 
 /** Days on which a method no longer does: if the car gets dirty faster than forecast, as forecast, or slower. */
-export interface DueBand {
+interface DueBand {
   readonly method: LowWater;
   readonly early: Day;
   readonly likely: Day;

@@ -16,7 +16,7 @@ interface VisitAsked {
 }
 
 /** How the car was used since the last visit: as usual, for so many days. */
-export function sinceThen(usual: Leg, lastDay: Day | null, date: Day): Leg {
+function sinceThen(usual: Leg, lastDay: Day | null, date: Day): Leg {
   const days = lastDay === null ? usual.days : Math.max(0, daysBetween(lastDay, date));
   return { ...usual, days, km: Math.round((usual.km * days) / Math.max(1, usual.days)) };
 }

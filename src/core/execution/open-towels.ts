@@ -38,7 +38,7 @@ function inHand(plan: Plan, after: readonly UsedTowel[], { open }: Progress, rol
 /** What a turn of events does to the towel in a hand: one side of it, or all of it, is gone. */
 type TowelEvent = Extract<Noted, { readonly kind: 'side-full' | 'towel-out' }>;
 
-export const isTowelEvent = (event: Noted): event is TowelEvent => event.kind === 'side-full' || event.kind === 'towel-out';
+const isTowelEvent = (event: Noted): event is TowelEvent => event.kind === 'side-full' || event.kind === 'towel-out';
 
 /** How far a towel of the plan is used up. */
 interface Gone {

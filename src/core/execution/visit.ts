@@ -4,13 +4,13 @@ import { isTheWork } from './pace';
 import type { RunStatus } from './status';
 
 /** What a visit is made of, one after the other. */
-export const visitStages = ['before', 'work', 'after', 'handover'] as const;
+const visitStages = ['before', 'work', 'after', 'handover'] as const;
 export type VisitStage = (typeof visitStages)[number];
 
 type Standing = Pick<RunStatus, 'done' | 'all' | 'leftS'>;
 
 /** One stage of a visit: arriving and the walk-round, the work with its set-up, packing and a second look, the handover. */
-export interface StageOfVisit {
+interface StageOfVisit {
   readonly stage: VisitStage;
   readonly plannedS: number;
   /** So far, or in all; null where nobody noted when it began. */

@@ -102,7 +102,7 @@ const likeness = (p: Float32Array, q: Float32Array): number => {
 };
 
 /** Corners of both that are each other's best match, and clearly so. */
-export function pairsOf(one: Grey, other: Grey): readonly Pair[] {
+function pairsOf(one: Grey, other: Grey): readonly Pair[] {
   const [from, to] = [corners(one), corners(other)];
   const [mine, theirs] = [from.map((point) => patchAt(one, point)), to.map((point) => patchAt(other, point))];
   const far = FURTHEST * one.width;

@@ -3,8 +3,7 @@ import { type Outline, type Point, quantileOf, scaled, within } from './outline'
 import { type Light, brightness } from './raster';
 
 /** Why a picture tells nothing of the soil. */
-export const pictureFaults = ['no-towel', 'pale-ground', 'cut-off', 'blurred', 'too-bright', 'too-dark', 'uneven-light', 'shadow', 'no-clean-rim', 'coloured', 'coarse', 'too-soiled'] as const;
-export type PictureFault = (typeof pictureFaults)[number];
+export type PictureFault = 'no-towel' | 'pale-ground' | 'cut-off' | 'blurred' | 'too-bright' | 'too-dark' | 'uneven-light' | 'shadow' | 'no-clean-rim' | 'coloured' | 'coarse' | 'too-soiled';
 
 /** An edge may be so wide at most, as a share of the towel's width (judged). */
 const WIDEST_EDGE = 0.028;

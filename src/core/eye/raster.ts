@@ -44,7 +44,7 @@ const linear = Float32Array.from({ length: 256 }, (_unused, byte) => linearOf(by
 /** From here on a sensor is taken as full. */
 const FULL = 253;
 /** Work goes on at about this many pixels along the longer side: enough for a towel, quick on a phone. */
-export const WORKING_SIDE = 480;
+const WORKING_SIDE = 480;
 /** Rows between two reports. */
 const ROWS = 16;
 

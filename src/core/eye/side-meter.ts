@@ -21,8 +21,7 @@ export interface SideAsked {
 }
 
 /** What to do with the side in the hand: wipe on, turn to the next, or put the towel away. */
-export const sideVerdicts = ['go-on', 'turn', 'done'] as const;
-export type SideVerdict = (typeof sideVerdicts)[number];
+export type SideVerdict = 'go-on' | 'turn' | 'done';
 
 export interface SideMeasured {
   readonly kind: 'measured';

@@ -1,7 +1,7 @@
 import type { Entry, Movement, Place, StockItem, StockKind } from '../model';
 
 /** How much of an item is at each place. */
-export type AtPlaces = Readonly<Partial<Record<Place, number>>>;
+type AtPlaces = Readonly<Partial<Record<Place, number>>>;
 
 /** All items that ever moved, with where they are now. Derived, never stored. */
 export type Balances = ReadonlyMap<StockItem, AtPlaces>;

@@ -7,7 +7,7 @@ export interface Dilution {
 }
 
 /** Why a label cannot be read. */
-export type DilutionFault =
+type DilutionFault =
   | { readonly code: 'not-a-number'; readonly label: string }
   | { readonly code: 'not-positive'; readonly label: string }
   | { readonly code: 'less-than-whole'; readonly label: string }

@@ -5,7 +5,7 @@ import { type Measured, measure } from './measure';
 import { workingVolume } from './vessels';
 
 /** Where the true ratio stands against what the product's label allows. */
-export type Band = 'within' | 'too-weak' | 'too-strong';
+type Band = 'within' | 'too-weak' | 'too-strong';
 
 /** Product in one filling, as it will really be measured. */
 export interface Dosed {

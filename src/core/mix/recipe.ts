@@ -25,7 +25,7 @@ function ofHabit(use: ProductUse, { choices: { strength } }: Job): ProductUse {
 }
 
 /** First product on the job's list with a readable strength for the purpose. */
-export function recipeFor(job: Job, purpose: MixPurpose): Recipe | undefined {
+function recipeFor(job: Job, purpose: MixPurpose): Recipe | undefined {
   for (const product of job.products) {
     const labelled = product.uses.find((candidate) => candidate.purpose === purpose);
     const use = labelled && ofHabit(labelled, job);

@@ -7,11 +7,11 @@ export const approaches = ['cautious', 'balanced', 'permissive'] as const;
 export type Approach = (typeof approaches)[number];
 
 export const wheelOrders = ['auto', 'first', 'last'] as const;
-export type WheelOrder = (typeof wheelOrders)[number];
+type WheelOrder = (typeof wheelOrders)[number];
 
 /** Right after the roof, with the wash or with a cleaner of its own; or last, with that cleaner. */
 export const glassOrders = ['first', 'first-own', 'last'] as const;
-export type GlassOrder = (typeof glassOrders)[number];
+type GlassOrder = (typeof glassOrders)[number];
 
 /** How the rinseless medium is kept clean. */
 export const bucketSystems = ['many-towels', 'one-guarded', 'two-buckets', 'three-buckets'] as const;
@@ -43,18 +43,18 @@ export type DirtLimit = (typeof dirtLimits)[number];
 
 /** What cannot be done is left out and the rest is done, or the car is done whole or not at all. */
 export const partsHabits = ['leave-out', 'all'] as const;
-export type PartsHabit = (typeof partsHabits)[number];
+type PartsHabit = (typeof partsHabits)[number];
 
 /** How much is sprayed: the liquid as the only cushion, or thin with chemistry and dwell doing the work. */
 export const sprayHabits = ['thin', 'common', 'liberal'] as const;
-export type SprayHabit = (typeof sprayHabits)[number];
+type SprayHabit = (typeof sprayHabits)[number];
 
 export const dwellHabits = ['short', 'common', 'long'] as const;
 export type DwellHabit = (typeof dwellHabits)[number];
 
 /** Strength of the rinseless wash: as the product says, or one part to so many of water. */
 export const strengths = ['product', '128', '256', '512'] as const;
-export type Strength = (typeof strengths)[number];
+type Strength = (typeof strengths)[number];
 
 export const orders = ['top-down', 'dirtiest-first'] as const;
 export type Order = (typeof orders)[number];
@@ -64,22 +64,22 @@ export const wipings = ['flat', 'rolled', 'scooped'] as const;
 export type WipingHabit = (typeof wipings)[number];
 
 export const sunHabits = ['weaker-mix', 'shade-only'] as const;
-export type SunHabit = (typeof sunHabits)[number];
+type SunHabit = (typeof sunHabits)[number];
 
 /** In the cold: little moisture on the towel, or plenty. */
 export const coldHabits = ['little', 'plenty'] as const;
-export type ColdHabit = (typeof coldHabits)[number];
+type ColdHabit = (typeof coldHabits)[number];
 
 /** Whether a coated car may get a product that leaves a layer. */
 export const toppings = ['none', 'welcome'] as const;
-export type Topping = (typeof toppings)[number];
+type Topping = (typeof toppings)[number];
 
 /** A soft, lubricated brush on wheels, grille and badges. */
 export const brushes = ['never', 'lubricated'] as const;
-export type BrushHabit = (typeof brushes)[number];
+type BrushHabit = (typeof brushes)[number];
 
 export const droppingsHabits = ['treat', 'never'] as const;
-export type DroppingsHabit = (typeof droppingsHabits)[number];
+type DroppingsHabit = (typeof droppingsHabits)[number];
 
 /** Two people: a side of the car each; one wets and lifts and the other finishes; or both on one panel. */
 export const pairWays = ['sides', 'lift-finish', 'one-panel'] as const;
@@ -87,23 +87,23 @@ export type PairWay = (typeof pairWays)[number];
 
 /** What a sprayer rinses with: plain water, or a weak rinseless mix. */
 export const rinseLiquids = ['water', 'product'] as const;
-export type RinseLiquid = (typeof rinseLiquids)[number];
+type RinseLiquid = (typeof rinseLiquids)[number];
 
 /** What a steamer lays on the seam: steam alone, or a degreaser with it. */
 export const steamHabits = ['water', 'product'] as const;
-export type SteamHabit = (typeof steamHabits)[number];
+type SteamHabit = (typeof steamHabits)[number];
 
 /** Water that a rinse leaves standing: taken up by towels, or blown off first. */
 export const standingHabits = ['towels', 'blower'] as const;
-export type StandingHabit = (typeof standingHabits)[number];
+type StandingHabit = (typeof standingHabits)[number];
 
 /** Dry each panel at once, or the whole body at the end. */
 export const dryings = ['panel', 'body'] as const;
-export type DryingHabit = (typeof dryings)[number];
+type DryingHabit = (typeof dryings)[number];
 
 /** Whether anything may stay on the paint that touched it, or only what is rinsed off again. */
 export const chemistries = ['any', 'rinsed-off'] as const;
-export type Chemistry = (typeof chemistries)[number];
+type Chemistry = (typeof chemistries)[number];
 
 export const vehicleMethods = ['waterless', 'rinseless', 'shampoo', 'hybrid', 'decline'] as const;
 export type VehicleMethod = (typeof vehicleMethods)[number];

@@ -51,7 +51,7 @@ export interface Break {
 }
 
 /** Hours that are taken by something else: whoever is out is wherever he is then. */
-export interface TakenHours {
+interface TakenHours {
   readonly name: string;
   readonly fromHour: number;
   readonly untilHour: number;

@@ -2,7 +2,7 @@ import type { Van } from './day';
 import type { Job } from './job';
 
 /** Cars that are washed alike. */
-export interface LotClass {
+interface LotClass {
   readonly name: string;
   /** One of them. */
   readonly job: Job;

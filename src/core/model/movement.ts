@@ -22,8 +22,7 @@ export const movementKinds = [
 export type MovementKind = (typeof movementKinds)[number];
 
 /** What the van stock counts: product in mL, towels in pieces, a mix in its vessel in mL, a battery in minutes. */
-export const stockKinds = ['product', 'towel', 'mix', 'gear'] as const;
-export type StockKind = (typeof stockKinds)[number];
+export type StockKind = 'product' | 'towel' | 'mix' | 'gear';
 export type StockItem = `${StockKind}/${string}`;
 
 /** So much of an item more, or less, at a place. */
@@ -34,7 +33,7 @@ export interface Entry {
 }
 
 /** There was so much of an item at a place when somebody looked, whatever had been noted until then. */
-export interface Count {
+interface Count {
   readonly item: StockItem;
   readonly place: Place;
   readonly amount: number;

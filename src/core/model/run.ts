@@ -13,7 +13,7 @@ export const runActs = ['flush', 'wet', 'wipe', 'dry', 'glass', 'protect'] as co
 export type RunAct = (typeof runActs)[number];
 
 /** What a visit has besides the work, on a clock of its own: from arriving to the run, and from the last panel to its end. */
-export const visitParts = ['before', 'after'] as const;
+const visitParts = ['before', 'after'] as const;
 export type VisitPart = (typeof visitParts)[number];
 
 /** What has a pace that can be told from the clock. */

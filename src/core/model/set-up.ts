@@ -32,7 +32,7 @@ export interface VanSetUp {
 }
 
 /** Hours between which a job of a day may be begun. */
-export interface StopWindow {
+interface StopWindow {
   readonly jobId: string;
   readonly fromHour: number;
   readonly untilHour: number;
@@ -49,13 +49,13 @@ export interface KnownWay {
 export const carriedKinds = ['water', 'drain', 'battery', ...towelRoles] as const;
 
 /** More of something: L of water or of room for dirty water, minutes of the packs, towels. */
-export interface CarriedMore {
+interface CarriedMore {
   readonly kind: (typeof carriedKinds)[number];
   readonly amount: number;
 }
 
 /** A job that was done, by the clock. */
-export interface DoneStop {
+interface DoneStop {
   readonly jobId: string;
   readonly endHour: number;
 }

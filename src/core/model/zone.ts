@@ -26,19 +26,19 @@ export const flankParts = [
 export type FlankPart = (typeof flankParts)[number];
 
 /** Parts of one side of a motorcycle besides its wheels and tyres. */
-export const bikeFlankParts = ['tank', 'fairing', 'tail-panel', 'mudguard', 'engine', 'exhaust', 'chain'] as const;
+const bikeFlankParts = ['tank', 'fairing', 'tail-panel', 'mudguard', 'engine', 'exhaust', 'chain'] as const;
 export type BikeFlankPart = (typeof bikeFlankParts)[number];
 
 /** Parts of a motorcycle in the middle. */
-export const bikeCentreParts = ['instruments', 'tank-top', 'seat', 'screen', 'headlamp', 'tail-light'] as const;
+const bikeCentreParts = ['instruments', 'tank-top', 'seat', 'screen', 'headlamp', 'tail-light'] as const;
 export type BikeCentrePart = (typeof bikeCentreParts)[number];
 
 /** Pieces of one side that no view shows. */
-export const hiddenFlankParts = ['front-barrel', 'rear-barrel', 'front-handle', 'rear-handle'] as const;
+const hiddenFlankParts = ['front-barrel', 'rear-barrel', 'front-handle', 'rear-handle'] as const;
 export type HiddenFlankPart = (typeof hiddenFlankParts)[number];
 
 /** Pieces in the middle, or inside, that no view shows. */
-export const hiddenCentreParts = ['fuel-flap', 'exhaust-tips', 'glass-inside', 'engine-bay', 'mats'] as const;
+const hiddenCentreParts = ['fuel-flap', 'exhaust-tips', 'glass-inside', 'engine-bay', 'mats'] as const;
 export type HiddenCentrePart = (typeof hiddenCentreParts)[number];
 
 export const centreParts = [
@@ -60,7 +60,7 @@ export type CentrePart = (typeof centreParts)[number];
 
 export type Side = 'left' | 'right';
 export type HiddenZoneId = HiddenCentrePart | `${Side}-${HiddenFlankPart}`;
-export type BikeZoneId = BikeCentrePart | `${Side}-${BikeFlankPart}`;
+type BikeZoneId = BikeCentrePart | `${Side}-${BikeFlankPart}`;
 export type ZoneId = CentrePart | `${Side}-${FlankPart}` | BikeZoneId | HiddenZoneId;
 
 export const hiddenZoneIds: readonly HiddenZoneId[] = [

@@ -1,7 +1,7 @@
 import { cleanlinessOf } from '../model';
 import type { Assumptions } from '../assumptions';
 import { washS } from '../rules';
-import { type Lap, laps } from './lap';
+import { type Lap, lapAt, laps } from './lap';
 import { type Pass, finishingOf, handledAs, kindOf, passOf, startsWithinS } from './pass';
 import type { Piece } from './piece';
 
@@ -33,34 +33,37 @@ interface Span {
   readonly washSides: number;
 }
 
-const nothing: Span = {
+type Growing = { -readonly [K in keyof Span]: Span[K] };
+
+const nothing = (): Growing => ({
   count: 0, areaM2: 0, fromM: Infinity, toM: -Infinity, cleanest: Infinity, dirtiest: -Infinity, uppers: 0, uppersM2: 0, isEnd: false,
   handS: 0, longestS: 0, sprayS: 0, dwellS: 0, windowS: Infinity, washSides: 0,
-};
+});
 
-function withPiece(span: Span, { areaM2, fromM, toM, zone: { cleanliness }, lap, work, option }: Piece): Span {
-  const isUpper = cleanliness <= cleanlinessOf.uppers;
+/** In place: rows are spanned from every piece to every other, and this is done for each step. */
+function grow(span: Growing, { areaM2, fromM, toM, zone: { cleanliness }, lap, work, option }: Piece): Growing {
   const handS = washS(work) + (option.finishing === 'body' ? 0 : work.finish);
-  return {
-    count: span.count + 1,
-    areaM2: span.areaM2 + areaM2,
-    fromM: Math.min(span.fromM, fromM),
-    toM: Math.max(span.toM, toM),
-    cleanest: Math.min(span.cleanest, cleanliness),
-    dirtiest: Math.max(span.dirtiest, cleanliness),
-    uppers: span.uppers + (isUpper ? 1 : 0),
-    uppersM2: span.uppersM2 + (isUpper ? areaM2 : 0),
-    isEnd: span.isEnd || lap === 'ends',
-    handS: span.handS + handS,
-    longestS: Math.max(span.longestS, handS),
-    sprayS: span.sprayS + work.spray,
-    dwellS: Math.max(span.dwellS, option.dwellS),
-    windowS: Math.min(span.windowS, option.drying.windowS),
-    washSides: span.washSides + option.washSides / option.sections,
-  };
+  span.count += 1;
+  span.areaM2 += areaM2;
+  span.fromM = Math.min(span.fromM, fromM);
+  span.toM = Math.max(span.toM, toM);
+  span.cleanest = Math.min(span.cleanest, cleanliness);
+  span.dirtiest = Math.max(span.dirtiest, cleanliness);
+  if (cleanliness <= cleanlinessOf.uppers) {
+    span.uppers += 1;
+    span.uppersM2 += areaM2;
+  }
+  span.isEnd ||= lap === 'ends';
+  span.handS += handS;
+  span.longestS = Math.max(span.longestS, handS);
+  span.sprayS += work.spray;
+  span.dwellS = Math.max(span.dwellS, option.dwellS);
+  span.windowS = Math.min(span.windowS, option.drying.windowS);
+  span.washSides += option.washSides / option.sections;
+  return span;
 }
 
-const spanOf = (pieces: readonly Piece[]): Span => pieces.reduce(withPiece, nothing);
+const spanOf = (pieces: readonly Piece[]): Span => pieces.reduce(grow, nothing());
 
 /** Upper panels keep to themselves, but for small ones and at nose and tail, which are done whole. */
 const keepsUppersClean = ({ uppers, count, isEnd, uppersM2 }: Span): boolean => uppers === 0 || uppers === count || isEnd || uppersM2 <= TAKEN_ALONG_M2;
@@ -101,9 +104,9 @@ interface Cut {
 function inPasses(row: readonly Piece[], a: Assumptions, further = 1): Cut | undefined {
   const best: ({ readonly cost: number; readonly begin: number } | undefined)[] = [{ cost: 0, begin: 0 }];
   for (let end = 1; end <= row.length; end++) {
-    let span = nothing;
+    const span = nothing();
     for (let begin = end - 1; begin >= 0; begin--) {
-      span = withPiece(span, row[begin]!);
+      grow(span, row[begin]!);
       if (!fits(span, () => row.slice(begin, end), a, further)) break;
       const before = best[begin];
       if (!before) continue;
@@ -136,13 +139,13 @@ interface Group {
 
 /** In the latest lap of its pieces, so that no towel has to come back up. */
 function groupOf(pieces: readonly Piece[], id: number): Group {
-  const lap = laps[Math.max(...pieces.map((piece) => laps.indexOf(piece.lap)))]!;
+  const lap = laps[Math.max(...pieces.map((piece) => lapAt[piece.lap]))]!;
   return { id, pieces, lap, span: spanOf(pieces), handled: handledAs(pieces[0]!), kind: kindOf(pieces[0]!) };
 }
 
 /** All pieces of some groups shared out anew: two one after the other, more of them along the car. */
 function sharedAnew(groups: readonly Group[], a: Assumptions): Cut | undefined {
-  const inOrder = [...groups].sort((p, q) => laps.indexOf(p.lap) - laps.indexOf(q.lap)).flatMap(({ pieces }) => pieces);
+  const inOrder = [...groups].sort((p, q) => lapAt[p.lap] - lapAt[q.lap]).flatMap(({ pieces }) => pieces);
   const isOneLap = new Set(groups.map(({ lap }) => lap)).size === 1;
   return inPasses(groups.length > 2 || isOneLap ? inOrder.sort(along) : inOrder, a, FURTHER);
 }
@@ -172,7 +175,7 @@ function withoutShort(groups: readonly Group[], a: Assumptions, tried: Tried = n
   const fresh = Math.max(0, ...groups.map(({ id }) => id)) + 1;
   const short = groups.filter(({ span }) => shortness(span, a) > 0).sort((p, q) => p.span.handS - q.span.handS);
   for (const one of short) {
-    const far = (set: readonly Group[]): number => Math.max(...set.map(({ lap }) => Math.abs(laps.indexOf(lap) - laps.indexOf(one.lap))));
+    const far = (set: readonly Group[]): number => Math.max(...set.map(({ lap }) => Math.abs(lapAt[lap] - lapAt[one.lap])));
     const ways = [...otherWays(one, groups)]
       .flatMap((set) => {
         const anew = triedAnew(set, a, tried);

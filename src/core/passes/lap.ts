@@ -4,7 +4,8 @@ import type { Option } from '../rules';
 /** What is blown out with air; then once round the car each, from the cleanest down; a side that traffic goes by is done in one go, so that nobody goes back to it. */
 export const laps = ['blow-out', 'wheels-first', 'top', 'road-glass', 'road-uppers', 'road-lowers', 'uppers', 'ends', 'lowers', 'shuts', 'wheels-last'] as const;
 export type Lap = (typeof laps)[number];
-
+/** The place of each lap in their order. */
+export const lapAt = Object.fromEntries(laps.map((lap, at) => [lap, at])) as Readonly<Record<Lap, number>>;
 
 /** Nose and tail are done whole, lamps, grille and badges with them. */
 const isEnd = ({ view }: Zone): boolean => view === 'front' || view === 'rear';

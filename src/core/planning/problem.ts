@@ -48,7 +48,7 @@ export function planningProblem(job: Job, begun: StartState = freshStart): Plann
 }
 
 /** The problem without the parts that nothing may touch; with them, where those are too much of the car. */
-export function withoutBlocked(problem: Problem, context: PlanningContext): Pick<PlanningProblem, 'problem' | 'prepared' | 'left'> {
+function withoutBlocked(problem: Problem, context: PlanningContext): Pick<PlanningProblem, 'problem' | 'prepared' | 'left'> {
   const prepared = prepare(problem);
   const blocked = blockedZones(prepared.zones, problem.fixed);
   if (blocked.length === 0 || isTooMuch(new Set(blocked.map(({ zoneId }) => zoneId)), context)) return { problem, prepared, left: nothingLeft };

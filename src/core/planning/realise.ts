@@ -52,7 +52,7 @@ const sumLaid = (options: readonly Option[], of: keyof Laid): number =>
   options.reduce((sum, { laidMl }) => sum + laidMl[of], 0);
 
 /** Towels that come wet from the bucket. */
-export const wettedOf = (towels: readonly UsedTowel[]): Wetted => ({
+const wettedOf = (towels: readonly UsedTowel[]): Wetted => ({
   towels: towels.filter(({ wetted, begun }) => wetted && !begun).length,
   again: towels.filter(({ rewetAfter }) => rewetAfter !== null).length,
 });

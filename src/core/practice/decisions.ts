@@ -55,7 +55,7 @@ export interface DecisionCase {
 
 const rinses = (plan: Plan): boolean => plan.zones.some(({ treatment, zone }) => treatment !== 'leave' && zone.cleanliness <= cleanlinessOf.lowers && isRinsed(treatment));
 
-export const decisionIn = (plan: Plan): Decision =>
+const decisionIn = (plan: Plan): Decision =>
   plan.method === 'decline' ? 'not-today' : rinses(plan) ? 'pre-rinse' : plan.method === 'waterless' ? 'waterless' : 'rinseless';
 
 /** A car at a place, with the kit of the library. */

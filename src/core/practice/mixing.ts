@@ -7,7 +7,7 @@ export const pouringOrders = ['water', 'product'] as const;
 export type PouringOrder = (typeof pouringOrders)[number];
 
 /** What makes a task harder than reading off: a cap of another size than the label's, or a vessel that holds some already. */
-export const mixingTwists = ['plain', 'other-cap', 'topping-up'] as const;
+const mixingTwists = ['plain', 'other-cap', 'topping-up'] as const;
 export type MixingTwist = (typeof mixingTwists)[number];
 
 const labels: readonly (readonly [label: string, reading: LabelReading])[] = [

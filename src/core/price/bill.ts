@@ -20,7 +20,7 @@ export const numbersOf = (jobs: readonly Pick<JobBrief, 'bills'>[], kind: BillKi
   jobs.flatMap(({ bills }) => bills.filter((bill) => bill.kind === kind).map(({ number }) => number));
 
 /** What is said on a bill in words: the texts of its lines. */
-export interface BillWords {
+interface BillWords {
   readonly wash: string;
   readonly discount: string;
 }

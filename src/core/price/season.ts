@@ -8,7 +8,7 @@ import type { QuoteAsked } from './quote';
 import { takesOf } from './takes';
 
 /** Days between two washes that are laid beside each other. */
-export const seasonIntervals = [7, 10, 14, 21, 28, 42, 56] as const;
+const seasonIntervals = [7, 10, 14, 21, 28, 42, 56] as const;
 /** Methods that a season is planned for. */
 export const seasonMethods = ['waterless', 'rinseless', 'hybrid'] as const satisfies readonly VehicleMethod[];
 export type SeasonMethod = (typeof seasonMethods)[number];

@@ -22,7 +22,7 @@ export interface VisitTakes {
 }
 
 /** There and back from home, km and minutes; where no van is set up, nothing. */
-export function wayTo(site: Job['site'], van: VanSetUp | null): { readonly km: number; readonly minutes: number } {
+function wayTo(site: Job['site'], van: VanSetUp | null): { readonly km: number; readonly minutes: number } {
   const straight = van ? kmBetween(van.home, site) : 0;
   if (!van || straight === 0) return { km: 0, minutes: 0 };
   const km = straight * van.roadFactor;

@@ -1,8 +1,7 @@
 import type { AssumptionKey } from '../assumptions';
 import type { Origin } from '../model';
 
-export const figureUnits = ['min', 's', 'L', 'mL', 'index', 'towels', 'minor', 'um'] as const;
-export type FigureUnit = (typeof figureUnits)[number];
+export type FigureUnit = 'min' | 's' | 'L' | 'mL' | 'index' | 'towels' | 'minor' | 'um';
 
 /** A summand or factor of a figure; the code is worded by the interface. */
 export interface FigurePart {

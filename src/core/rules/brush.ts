@@ -3,7 +3,7 @@ import type { PlanningContext } from './context';
 
 
 /** The brush that is made for a zone: none that has touched a tyre comes near paint. */
-export function brushFor({ id, surface }: Pick<Zone, 'id' | 'surface'>): BrushKind {
+function brushFor({ id, surface }: Pick<Zone, 'id' | 'surface'>): BrushKind {
   if (id.endsWith('-barrel')) return 'barrel-brush';
   if (surface === 'wheel-finish') return 'wheel-brush';
   return id.endsWith('-tyre') || id.endsWith('-arch') ? 'tyre-brush' : 'detail-brush';

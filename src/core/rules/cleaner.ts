@@ -5,7 +5,7 @@ import { type PlanningContext, type SoiledZone, isInSun } from './context';
 import { type Flushed, canRinseOff } from './flushed';
 
 /** What loosens brake dust and road film below the paint, each on its own surface. */
-export type Cleaner = 'wheel-cleaner' | 'degreaser';
+type Cleaner = 'wheel-cleaner' | 'degreaser';
 
 /** A cleaner on a wheel, tyre or arch: laid on, worked with a brush where there is one, left to work; or why it is not used. */
 export interface CleanerPlan {

@@ -20,7 +20,7 @@ export interface Contacting {
 }
 
 /** One deposit's share in the exposure, with the factors it was made of. */
-export interface MarringTerm {
+interface MarringTerm {
   readonly kind: SoilKind;
   readonly loadGm2: number;
   readonly hardShare: number;

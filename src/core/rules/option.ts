@@ -45,7 +45,7 @@ export type Usage = Readonly<Record<Budget, number>>;
 export const vectorOf = (usage: Usage): number[] => budgets.map((budget) => usage[budget]);
 
 /** What is left of a zone that is begun. */
-export interface Rest {
+interface Rest {
   /** Sections that are wet; those come first. */
   readonly wet: number;
   /** Where each section is reached from. */

@@ -18,7 +18,7 @@ export interface BegunZone {
 }
 
 /** Something that a person is at. */
-export interface InHand {
+interface InHand {
   readonly act: RunAct;
   readonly zoneId: ZoneId;
   readonly place: StandingPlace | null;

@@ -9,7 +9,7 @@ import { Tank } from './tank';
 import { type Walked, dryingS, workThrough } from './walk-through';
 
 /** A section that would dry before it is done. */
-export interface Late {
+interface Late {
   readonly zoneId: ZoneId;
   readonly section: number;
   readonly lateS: number;

@@ -10,7 +10,7 @@ const LAST_H = 21;
 const STEP_H = 0.5;
 
 /** Panels that stand for the car: level, facing either side, ahead and behind. */
-export const dayPanels = ['roof', 'bonnet', 'left-front-door-upper', 'right-front-door-upper', 'rear-face'] as const satisfies readonly ZoneId[];
+const dayPanels = ['roof', 'bonnet', 'left-front-door-upper', 'right-front-door-upper', 'rear-face'] as const satisfies readonly ZoneId[];
 
 /** A panel at one time of the day. */
 export interface PanelHour {
@@ -23,7 +23,7 @@ export interface PanelHour {
   readonly workable: boolean;
 }
 
-export interface PanelDay {
+interface PanelDay {
   readonly zoneId: ZoneId;
   readonly hours: readonly PanelHour[];
 }

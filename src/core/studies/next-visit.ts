@@ -20,7 +20,7 @@ export interface Until {
 
 export type Lasts = Readonly<Record<LowWater, Until>>;
 
-export interface ZoneLasts extends Lasts {
+interface ZoneLasts extends Lasts {
   readonly zoneId: ZoneId;
   readonly cleanliness: CleanlinessClass;
 }

@@ -15,12 +15,12 @@ export interface Enough {
   readonly carry: number;
 }
 
-export interface EnoughTowels extends Enough {
+interface EnoughTowels extends Enough {
   readonly role: TowelRole;
   readonly planned: number;
 }
 
-export interface EnoughMix extends Enough {
+interface EnoughMix extends Enough {
   readonly content: Content;
   /** What the plan makes for the panels, beyond what must stay in the vessel, mL. */
   readonly planned: number;

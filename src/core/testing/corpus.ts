@@ -28,7 +28,7 @@ const anySite = fc.oneof(
 const anySoil = fc.record({ kind: fc.constantFrom<SoilKind>(...soilKinds), level: fc.constantFrom<SoilLevel>(0, 1, 2, 3, 4) });
 
 /** Any car of one soil, or of one above and another below the doors; any habits; one or two people; plenty, or short of water, time or towels. */
-export const anyJob: fc.Arbitrary<Job> = fc
+const anyJob: fc.Arbitrary<Job> = fc
   .record({
     body: fc.constantFrom(...bodies),
     above: anySoil,

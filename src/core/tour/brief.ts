@@ -6,7 +6,7 @@ import type { DayMend } from './mends';
 import type { DayLeg, DayPlan } from './plan-day';
 
 /** What is left in a vessel of one car and does for the next, mL. */
-export interface CarriedMix {
+interface CarriedMix {
   readonly productName: string;
   readonly ml: number;
 }

@@ -5,7 +5,7 @@ import type { DayLeg, DayPlan } from './plan-day';
 import { rowOfStop, rowOfRestock, START, END, travelTable } from './travel';
 
 /** One leg on many days. */
-export interface LegChance {
+interface LegChance {
   /** Share of the days on which it is begun later than it may be. */
   readonly late: number;
   /** Minutes that it may take longer until something is late, or the day is over its end. */

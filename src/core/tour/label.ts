@@ -85,7 +85,7 @@ const endAt = ({ place, atMin }: Label, { travelMin, endPlace }: TourProblem): n
 export const costOf = (label: Label, problem: TourProblem): number => endAt(label, problem) - problem.startMin + problem.latePrice * label.lateMin;
 
 /** The way to a label from the morning on, and back. */
-export function tourOf(label: Label, problem: TourProblem): Tour {
+function tourOf(label: Label, problem: TourProblem): Tour {
   const legs: Leg[] = [];
   for (let one: Label | null = label; one?.done; one = one.before) legs.unshift({ ...one.done, endMin: one.atMin, lateMin: one.lateMin - one.before!.lateMin });
   return { legs, endMin: endAt(label, problem), lateMin: label.lateMin, cost: costOf(label, problem) };

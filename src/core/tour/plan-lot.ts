@@ -8,7 +8,7 @@ import { type Wiping, towelLedger } from '../towel';
 import { Laundry } from './lot-laundry';
 
 /** What a lot runs short of first: clean water, clean towels of a role, or a product by its id. */
-export type LotStock = { readonly kind: 'water' } | { readonly kind: 'towels'; readonly role: TowelRole } | { readonly kind: 'product'; readonly productId: string };
+type LotStock = { readonly kind: 'water' } | { readonly kind: 'towels'; readonly role: TowelRole } | { readonly kind: 'product'; readonly productId: string };
 
 /** A stock that does not do for all cars. */
 export interface LotShortage {
@@ -22,7 +22,7 @@ export interface LotShortage {
 }
 
 /** One car of a lot. */
-export interface LotCar {
+interface LotCar {
   /** Number of its class, from 0. */
   readonly of: number;
   readonly person: number;

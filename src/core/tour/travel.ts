@@ -12,7 +12,7 @@ export function kmBetween(p: Spot, q: Spot): number {
 }
 
 /** Rows of the travel table: the start, the end, the stops, the places to restock. */
-export const placesOf = ({ start, end, stops, restocking }: Day): readonly Spot[] => [start, end, ...stops.map(({ job }) => job.site), ...restocking];
+const placesOf = ({ start, end, stops, restocking }: Day): readonly Spot[] => [start, end, ...stops.map(({ job }) => job.site), ...restocking];
 
 export const START = 0;
 export const END = 1;

@@ -52,9 +52,9 @@ export const EMPTY: Fill = { dirt: 0, liquid: 0, reach: 0 };
 /** Less than this is rounding. */
 export const ROUNDING = 1e-9;
 /** From this class down a side that was soiled above may serve once more. */
-export const SOILED_FROM = ONE_TOWEL_FROM;
+const SOILED_FROM = ONE_TOWEL_FROM;
 /** A damp buffing towel goes down to the lower body, shuts and wheels. */
-export const DAMP_FROM = cleanlinessOf.lowers;
+const DAMP_FROM = cleanlinessOf.lowers;
 
 export const isFresh = ({ dirt, liquid, reach }: Fill): boolean => dirt <= 0 && liquid <= 0 && reach <= 0;
 

@@ -67,11 +67,22 @@ const MOST_WAYS = 48;
 
 const fillKey = ({ dirt, liquid, reach }: Fill): string => `${dirt.toFixed(9)},${liquid.toFixed(9)},${reach.toFixed(9)}`;
 
+/** What a towel is told apart by; ways that go on from each other share their hands, and a hand keeps its towel. */
+const keys = new WeakMap<Hand | PutDown, string>();
+
+function keyOnce<T extends Hand | PutDown>(one: T, spelled: (one: T) => string): string {
+  const known = keys.get(one);
+  if (known !== undefined) return known;
+  const key = spelled(one);
+  keys.set(one, key);
+  return key;
+}
+
 /** Ways with the same key go on alike. */
 function keyOf({ hands, put, stock, towels }: Way): string {
   const makeOf = (towel: number): string => `${towels[towel]!.batch.id}/${towels[towel]!.wetted}`;
-  const held = hands.map((hand) => hand && `${makeOf(hand.towel)}/${hand.last - hand.side}/${hand.touched}/${hand.wetShare}/${fillKey(hand.fill)}`);
-  const down = put.map(({ towel, side, last, touched, damp }) => `${makeOf(towel)}/${last - side}/${touched}/${damp}`);
+  const held = hands.map((one) => one && keyOnce(one, (hand) => `${makeOf(hand.towel)}/${hand.last - hand.side}/${hand.touched}/${hand.wetShare}/${fillKey(hand.fill)}`));
+  const down = put.map((one) => keyOnce(one, ({ towel, side, last, touched, damp }) => `${makeOf(towel)}/${last - side}/${touched}/${damp}`));
   return `${held.join(';')}|${down.sort().join(';')}|${stock.join()}`;
 }
 

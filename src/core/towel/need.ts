@@ -4,8 +4,7 @@ import { type RolesAtHand, type SideUse, sideCapacity, sideReach } from './capac
 import type { Moisture } from './moisture';
 
 /** When a towel takes something up: in the pass, when the whole body is dried, in the glass finish, or when something is put onto the clean car. */
-export const needMoments = ['pass', 'dry', 'glass', 'protect'] as const;
-export type NeedMoment = (typeof needMoments)[number];
+export type NeedMoment = 'pass' | 'dry' | 'glass' | 'protect';
 
 /** What one wiping of a zone puts on towel sides of one role. */
 export interface TowelNeed {

@@ -7,7 +7,6 @@ export type Quantity<Unit extends string> = number & { readonly __unit: Unit };
 
 export type Metres = Quantity<'m'>;
 export type SquareMetres = Quantity<'m2'>;
-export type Seconds = Quantity<'s'>;
 export type GramsPerSquareMetre = Quantity<'g/m2'>;
 export type Millilitres = Quantity<'mL'>;
 /** Film thickness. 1 µm on 1 m² is 1 mL. */
@@ -24,7 +23,6 @@ const as =
 
 export const metres = as<Metres>();
 export const m2 = as<SquareMetres>();
-export const seconds = as<Seconds>();
 export const gPerM2 = as<GramsPerSquareMetre>();
 export const ml = as<Millilitres>();
 export const um = as<Micrometres>();

@@ -12,7 +12,7 @@ export interface LaundryLoad extends Soak {
 }
 
 /** Poured away; good for the next car today, as an open bucket does not keep; or kept in a closed sprayer. */
-export type Keeping = { readonly kind: 'dirty' } | { readonly kind: 'today' } | { readonly kind: 'days'; readonly days: number };
+type Keeping = { readonly kind: 'dirty' } | { readonly kind: 'today' } | { readonly kind: 'days'; readonly days: number };
 
 /** What is left of a filling, and whether it can be kept. */
 export interface LeftOver {

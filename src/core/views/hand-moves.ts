@@ -3,7 +3,7 @@ import type { Plan } from '../planning';
 import type { UsedSide, UsedTowel } from '../towel';
 
 /** How a towel comes to a pass: fresh from the pile, with its next side up, on the side that is up, or taken up again for something dirtier. */
-export type HowHeld = 'fresh' | 'turned' | 'same' | 'demoted';
+type HowHeld = 'fresh' | 'turned' | 'same' | 'demoted';
 
 /** A towel in a pass: how it comes to it, its sides in order, and whether it is done after it. */
 export interface HandMove {

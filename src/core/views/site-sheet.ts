@@ -5,7 +5,7 @@ import { flushRules } from '../rules';
 import { afterwards } from './afterwards';
 
 /** What is brought onto a site and used there. */
-export interface UsedThere {
+interface UsedThere {
   readonly purpose: Content | Bottled;
   readonly name: string;
   /** Parts of water to one of it; null as it is sold. */

@@ -3,7 +3,7 @@ import type { Plan } from '../planning';
 import type { Option } from '../rules';
 
 /** Stages of a wash in which water runs, in their order. */
-export const waterStages = ['pre-rinse', 'foam', 'rinse-foam', 'wash', 'rinse-off'] as const;
+const waterStages = ['pre-rinse', 'foam', 'rinse-foam', 'wash', 'rinse-off'] as const;
 export type WaterStage = (typeof waterStages)[number];
 
 /** What a stage lays on the car, and what of it runs off, L. */
@@ -14,7 +14,7 @@ export interface StageWater {
 }
 
 /** How often something is filled besides the first time. */
-export interface Refilled {
+interface Refilled {
   readonly vessel: string;
   readonly fillings: number;
 }

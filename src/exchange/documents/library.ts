@@ -28,7 +28,7 @@ export class StampDocument {
   @UniqueBy('by') @Many(() => EditsDocument, 1000) edits!: EditsDocument[];
 }
 
-export class StampedDocument extends StampDocument {
+class StampedDocument extends StampDocument {
   @Flag() archived!: boolean;
 }
 

@@ -3,7 +3,7 @@ import { CareDocument } from './care';
 import { Between, ManyOf, Maybe, One, OneOf, SomeOf, Text, check } from './rules';
 
 /** Parts of a car that are spoken of together, from the cleanest down. */
-export const soilGroups = ['all', 'glass', 'top', 'uppers', 'ends', 'lowers', 'shuts', 'wheels'] as const;
+const soilGroups = ['all', 'glass', 'top', 'uppers', 'ends', 'lowers', 'shuts', 'wheels'] as const;
 export type SoilGroup = (typeof soilGroups)[number];
 
 /** Soil as it is said, and what it is. */

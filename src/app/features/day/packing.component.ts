@@ -4,7 +4,7 @@ import { Button } from 'primeng/button';
 import { Checkbox } from 'primeng/checkbox';
 
 /** One thing to put into the van. */
-export interface PackingItem {
+interface PackingItem {
   readonly key: string;
   readonly text: string;
   /** There is not so much of it. */

@@ -49,13 +49,13 @@ export function forecastWords({ loads, spread }: SoilState, u: Units): string {
 const LEAST_TOLD = 0.15;
 
 /** The forecast in the steps of the scale for the eye. */
-export interface Forecast {
+interface Forecast {
   readonly level: SoilLevel;
   readonly kind: Load['kind'];
 }
 
 /** What a zone that nobody has looked at may be expected to carry; null when nothing is known. */
-export function forecastFor(zone: Zone, job: Job): Forecast | null {
+function forecastFor(zone: Zone, job: Job): Forecast | null {
   if (job.since.length === 0) return null;
   const a = { ...defaultAssumptions, ...job.choices.assumptions };
   const loads = forecastOn(zone, job.vehicle.body, job.since, a);

@@ -7,7 +7,7 @@ import { type Looks } from './zone-look';
  * What leads on a stage. `car`: the car in the middle, tools below it, words beside it. `instrument`: the instrument on
  * the whole width, the car small beside it. `page`: the stage alone, with no car but its own.
  */
-export type StageShape = 'car' | 'instrument' | 'page';
+type StageShape = 'car' | 'instrument' | 'page';
 
 /** What the one net shows and does while a stage is open. */
 export interface NetMode {

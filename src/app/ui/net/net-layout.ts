@@ -17,7 +17,7 @@ export interface PlacedZone {
 }
 
 /** Something drawn that is no zone. */
-export interface PlacedDetail {
+interface PlacedDetail {
   readonly kind: Detail['kind'];
   readonly path: string;
 }

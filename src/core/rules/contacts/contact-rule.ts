@@ -4,7 +4,7 @@ import type { Micrometres } from '../../units';
 import type { Kit } from '../kit';
 
 /** One layer of liquid, in the order in which it is laid. */
-export interface Layer {
+interface Layer {
   readonly purpose: MixPurpose;
   readonly film: Micrometres;
 }

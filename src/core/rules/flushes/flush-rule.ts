@@ -3,11 +3,10 @@ import type { Gear, GearKind, SoilKind } from '../../model';
 import type { Kit } from '../kit';
 
 /** Where the water of a rinse comes from: a sprayer, a supply bucket, a tap or boiler, a wash bay. */
-export const flushSources = ['water', 'supply', 'line', 'bay'] as const;
-export type FlushSource = (typeof flushSources)[number];
+export type FlushSource = 'water' | 'supply' | 'line' | 'bay';
 
 /** How much is rinsed with. */
-export const rinseAmounts = ['low', 'usual', 'thorough'] as const;
+const rinseAmounts = ['low', 'usual', 'thorough'] as const;
 export type RinseAmount = (typeof rinseAmounts)[number];
 
 /** What a rinse depends on besides the figures. */
