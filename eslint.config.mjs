@@ -20,10 +20,28 @@ export const rooms = [
   { room: 'src/demo', uses: ['core'] },
   { room: 'src/cli', uses: ['core', 'exchange', 'messages', 'demo'] },
   { room: 'src/app/theme', uses: [] },
-  { room: 'src/app/state', uses: ['core', 'records', 'migrations', 'exchange', 'messages', 'frame', 'kept', 'store', 'transfer', 'worker', 'demo'] },
+  {
+    room: 'src/app/state',
+    uses: [
+      'core',
+      'records',
+      'migrations',
+      'exchange',
+      'messages',
+      'frame',
+      'kept',
+      'store',
+      'transfer',
+      'worker',
+      'demo',
+    ],
+  },
   { room: 'src/app/ui', uses: ['core', 'records', 'exchange', 'messages', 'papers'] },
   { room: 'src/app/measuring', uses: ['core', 'records', 'messages'] },
-  { room: 'src/app/features', uses: ['core', 'records', 'exchange', 'messages', 'papers', 'store', 'transfer', 'worker'] },
+  {
+    room: 'src/app/features',
+    uses: ['core', 'records', 'exchange', 'messages', 'papers', 'store', 'transfer', 'worker'],
+  },
   { room: 'src/app/shell', uses: ['core', 'records', 'messages', 'frame', 'kept', 'store', 'worker'] },
   { room: 'server', uses: ['core', 'exchange'] },
   { room: 'e2e', uses: [] },
@@ -31,7 +49,21 @@ export const rooms = [
 
 /** What a job and its parts are made of, and its units, are known wherever the core is. */
 const ground = ['model', 'units'];
-const doors = [...ground, 'core', 'records', 'migrations', 'exchange', 'transfer', 'messages', 'frame', 'papers', 'worker', 'kept', 'store', 'demo'];
+const doors = [
+  ...ground,
+  'core',
+  'records',
+  'migrations',
+  'exchange',
+  'transfer',
+  'messages',
+  'frame',
+  'papers',
+  'worker',
+  'kept',
+  'store',
+  'demo',
+];
 
 /** Ways into parts of the application that stand above a room. */
 const above = {
@@ -65,15 +97,18 @@ const importRule = ({ room, uses }, files = `${room}/**/*.ts`) => ({
             message: 'Other rooms are entered by their alias, @esmero/….',
           },
           ...(['src/app/features', 'src/app/measuring'].includes(room) && !files.includes('spec')
-            ? [{ group: ['**/state/ports', '**/state/weather'], message: 'Store, worker and weather are the state’s: ask one of its desks.' }]
+            ? [
+                {
+                  group: ['**/state/ports', '**/state/weather'],
+                  message: 'Store, worker and weather are the state’s: ask one of its desks.',
+                },
+              ]
             : []),
           ...(room === 'src/app/features'
             ? [{ regex: '^\\.\\./(?!\\.\\./)', message: 'A feature does not know another feature.' }]
             : []),
           ...(above[room] ? [{ group: above[room], message: `${room} does not know what stands above it.` }] : []),
-          ...(withoutFrameworks.includes(room)
-            ? [{ group: frameworks, message: `${room} is plain TypeScript.` }]
-            : []),
+          ...(withoutFrameworks.includes(room) ? [{ group: frameworks, message: `${room} is plain TypeScript.` }] : []),
         ],
       },
     ],
@@ -103,7 +138,13 @@ export default tseslint.config(
       '@angular-eslint/component-class-suffix': 'off',
       // An effect that is one pipe reads best as one expression.
       '@ngrx/prefer-effect-callback-in-block-statement': 'off',
-      '@angular-eslint/component-selector': ['error', [{ type: 'element', prefix: 'esm', style: 'kebab-case' }, { type: 'attribute', prefix: 'esm', style: 'camelCase' }]],
+      '@angular-eslint/component-selector': [
+        'error',
+        [
+          { type: 'element', prefix: 'esm', style: 'kebab-case' },
+          { type: 'attribute', prefix: 'esm', style: 'camelCase' },
+        ],
+      ],
     },
   },
   {
@@ -114,7 +155,26 @@ export default tseslint.config(
   // Tests may play in the demo's town, and take broken files apart without types.
   ...rooms
     .filter(({ room }) => room !== 'src/core' && room !== 'e2e')
-    .map(({ room, uses }) => importRule({ room, uses: [...uses, 'core', 'demo', 'exchange', 'records'] }, `${room}/**/*.spec.ts`)),
+    .map(({ room, uses }) =>
+      importRule({ room, uses: [...uses, 'core', 'demo', 'exchange', 'records'] }, `${room}/**/*.spec.ts`),
+    ),
   { files: ['**/*.spec.ts'], rules: { '@typescript-eslint/no-explicit-any': 'off' } },
-  { files: ['**/*.mjs'], languageOptions: { globals: { process: 'readonly', console: 'readonly', URL: 'readonly', performance: 'readonly', setTimeout: 'readonly', setInterval: 'readonly', clearInterval: 'readonly', fetch: 'readonly', structuredClone: 'readonly', document: 'readonly', Buffer: 'readonly' } } },
+  {
+    files: ['**/*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        performance: 'readonly',
+        setTimeout: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
+        fetch: 'readonly',
+        structuredClone: 'readonly',
+        document: 'readonly',
+        Buffer: 'readonly',
+      },
+    },
+  },
 );

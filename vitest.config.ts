@@ -27,7 +27,15 @@ const DEEP = process.env['DEEP'] !== undefined;
 const project = (name: string, include: string[]) => ({
   resolve: { alias },
   // A project takes nothing over from what stands below: files share what they import, which takes longer than most of them run.
-  test: { name, include, pool: 'threads' as const, isolate: false, environment: 'node' as const, testTimeout: DEEP ? 1_200_000 : 120_000, setupFiles: [at('./src/testing/properties.ts')] },
+  test: {
+    name,
+    include,
+    pool: 'threads' as const,
+    isolate: false,
+    environment: 'node' as const,
+    testTimeout: DEEP ? 1_200_000 : 120_000,
+    setupFiles: [at('./src/testing/properties.ts')],
+  },
 });
 
 /** Everything but the Angular application, whose tests run with the framework's own builder. */

@@ -19,7 +19,7 @@ const timed = (work: () => unknown): string => {
 /** A day of twelve stops, three stocks and two places to fill up, from a fixed seed. */
 function dayOfTwelve(): TourProblem {
   let seed = 7;
-  const random = (): number => ((seed = (seed * 16807) % 2147483647) / 2147483647);
+  const random = (): number => (seed = (seed * 16807) % 2147483647) / 2147483647;
   const spots = Array.from({ length: 14 }, () => [random() * 30, random() * 30] as const);
   return {
     travelMin: spots.map(([x, y]) => spots.map(([u, v]) => Math.hypot(x - u, y - v))),
@@ -30,7 +30,9 @@ function dayOfTwelve(): TourProblem {
       place: i + 1,
       fromMin: 480 + random() * 300,
       untilMin: 700 + random() * 300,
-      turns: (beginMin: number) => [{ beginMin, endMin: beginMin + 35 + 20 * Math.max(0, 1 - Math.abs(beginMin - 780) / 240) }],
+      turns: (beginMin: number) => [
+        { beginMin, endMin: beginMin + 35 + 20 * Math.max(0, 1 - Math.abs(beginMin - 780) / 240) },
+      ],
       takes: [10 + random() * 10, random() * 4, 5],
     })),
     depots: [
@@ -45,7 +47,12 @@ function dayOfTwelve(): TourProblem {
 }
 
 const twelve = dayOfTwelve();
-const wholeDay = { ...harbourDay, stops: demoJobs.slice(0, 12).map((job, i) => ({ job: { ...job, id: `stop-${i}`, date: harbourDay.date }, fromHour: 8, untilHour: 18 })) };
+const wholeDay = {
+  ...harbourDay,
+  stops: demoJobs
+    .slice(0, 12)
+    .map((job, i) => ({ job: { ...job, id: `stop-${i}`, date: harbourDay.date }, fromHour: 8, untilHour: 18 })),
+};
 process.stdout.write('\nA day, ms                              median   most\n');
 for (const [name, work] of [
   ['twelve stops put in order, exactly', () => exactTour(twelve)],

@@ -9,7 +9,10 @@ const SLOWER = 4;
 const STROKES = 6;
 
 build();
-const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { env: { ...process.env, PORT: String(PORT) }, stdio: ['ignore', 'pipe', 'inherit'] });
+const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
+  env: { ...process.env, PORT: String(PORT) },
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
 // However this ends, the server does not outlive it.
 process.on('exit', () => server.kill());
 for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => process.exit(1));
@@ -26,7 +29,9 @@ try {
   await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWER });
   const events = [];
   client.on('Tracing.dataCollected', ({ value }) => events.push(...value));
-  await client.send('Tracing.start', { traceConfig: { includedCategories: ['disabled-by-default-devtools.timeline.frame', 'devtools.timeline'] } });
+  await client.send('Tracing.start', {
+    traceConfig: { includedCategories: ['disabled-by-default-devtools.timeline.frame', 'devtools.timeline'] },
+  });
   const box = await page.locator('esm-car-net svg').boundingBox();
   const { times, long } = await (async () => {
     await page.evaluate(() => {
@@ -37,7 +42,9 @@ try {
         state.frame = globalThis.requestAnimationFrame(tick);
       };
       state.frame = globalThis.requestAnimationFrame(tick);
-      new globalThis.PerformanceObserver((list) => state.long.push(...list.getEntries().map(({ duration }) => duration))).observe({ type: 'longtask' });
+      new globalThis.PerformanceObserver((list) =>
+        state.long.push(...list.getEntries().map(({ duration }) => duration)),
+      ).observe({ type: 'longtask' });
     });
     for (let stroke = 0; stroke < STROKES; stroke++) {
       await page.keyboard.press(String((stroke % 5) + 1));
@@ -55,7 +62,10 @@ try {
   const done = new Promise((resolve) => client.once('Tracing.tracingComplete', resolve));
   await client.send('Tracing.end');
   await done;
-  const gaps = times.slice(1).map((time, i) => time - times[i]).sort((p, q) => p - q);
+  const gaps = times
+    .slice(1)
+    .map((time, i) => time - times[i])
+    .sort((p, q) => p - q);
   const at = (share) => gaps[Math.floor(share * (gaps.length - 1))].toFixed(1);
   const drawn = events.filter(({ name }) => name === 'DrawFrame').length;
   const seconds = (times.at(-1) - times[0]) / 1000;

@@ -1,4 +1,29 @@
-import { type Study, bucketSpread, packingListOf, hoursOfDay, everything, finish, tradeOffsOf, historyOf, learn, logOf, nextVisitOf, noteEvent, noteEvents, workOrdersOf, planJob, planRun, searchLog, startRun, tasksOf, ticksOf, towelLedger, whatIf, approachEffectsOf, zonesOf } from '@esmero/core';
+import {
+  type Study,
+  bucketSpread,
+  packingListOf,
+  hoursOfDay,
+  everything,
+  finish,
+  tradeOffsOf,
+  historyOf,
+  learn,
+  logOf,
+  nextVisitOf,
+  noteEvent,
+  noteEvents,
+  workOrdersOf,
+  planJob,
+  planRun,
+  searchLog,
+  startRun,
+  tasksOf,
+  ticksOf,
+  towelLedger,
+  whatIf,
+  approachEffectsOf,
+  zonesOf,
+} from '@esmero/core';
 import type { Job, RunUse, SoilLevel, ReplanEvent } from '@esmero/model';
 import { celsius } from '@esmero/units';
 import fc from 'fast-check';
@@ -73,7 +98,9 @@ for (const [name, of] of [
 ] as const) {
   const sorted = ranked(of);
   const slowest = random.reduce((p, q) => (q[of] > p[of] ? q : p));
-  process.stdout.write(`${name.padEnd(37)} ${[0.5, 0.95, 0.99, 1].map((share) => at(sorted, share).padStart(7)).join(' ')}  (${slowest.i})\n`);
+  process.stdout.write(
+    `${name.padEnd(37)} ${[0.5, 0.95, 0.99, 1].map((share) => at(sorted, share).padStart(7)).join(' ')}  (${slowest.i})\n`,
+  );
 }
 
 /** What a person has to do for a plan: passes, each a press, with beginning and ending the run; changes of side within a lap, and the way on foot. */
@@ -82,10 +109,17 @@ for (const job of demoJobs) {
   const { timeline, method } = planJob(job);
   if (method === 'decline') continue;
   const changes = timeline.byWorker.reduce(
-    (sum, list) => sum + list.slice(1).filter((pass, i) => pass.lap === list[i]!.lap && pass.place !== list[i]!.place).length,
+    (sum, list) =>
+      sum + list.slice(1).filter((pass, i) => pass.lap === list[i]!.lap && pass.place !== list[i]!.place).length,
     0,
   );
-  const cells = [String(timeline.passes.length).padStart(6), String(timeline.passes.length + 2).padStart(8), String(changes).padStart(16), timeline.walkedM.toFixed(0).padStart(7), (timeline.elapsedS / 60).toFixed(0).padStart(8)];
+  const cells = [
+    String(timeline.passes.length).padStart(6),
+    String(timeline.passes.length + 2).padStart(8),
+    String(changes).padStart(16),
+    timeline.walkedM.toFixed(0).padStart(7),
+    (timeline.elapsedS / 60).toFixed(0).padStart(8),
+  ];
   process.stdout.write(`${job.name.slice(0, 36).padEnd(37)} ${cells.join(' ')}\n`);
 }
 
@@ -134,10 +168,12 @@ const took = (work: () => unknown): number => {
 };
 const quickest = (work: () => unknown): number => Math.min(...Array.from({ length: 5 }, () => took(work)));
 const sumOf = (numbers: readonly number[]): number => numbers.reduce((sum, one) => sum + one, 0);
-const choices = fc.sample(fc.tuple(anyMixedJob, anyCapacity), { numRuns: QUESTIONS, seed: 20310714 }).map(([job, capacity]) => {
-  const prepared = preparedFor(job);
-  return { own: quickest(() => choose(prepared, capacity)), other: took(() => bestApart(highs, prepared, capacity)) };
-});
+const choices = fc
+  .sample(fc.tuple(anyMixedJob, anyCapacity), { numRuns: QUESTIONS, seed: 20310714 })
+  .map(([job, capacity]) => {
+    const prepared = preparedFor(job);
+    return { own: quickest(() => choose(prepared, capacity)), other: took(() => bestApart(highs, prepared, capacity)) };
+  });
 const rows = fc.sample(anyRow, { numRuns: QUESTIONS, seed: 7 }).map((row) => {
   const found = towelsFor(row);
   return {
@@ -145,14 +181,18 @@ const rows = fc.sample(anyRow, { numRuns: QUESTIONS, seed: 7 }).map((row) => {
     other: took(() => [isEnough(highs, row, found, true), found > 1 && isEnough(highs, row, found - 1, true)]),
   };
 });
-process.stdout.write(`\n${QUESTIONS} questions each, ms in all           ours  solver   times as fast, median   in all\n`);
+process.stdout.write(
+  `\n${QUESTIONS} questions each, ms in all           ours  solver   times as fast, median   in all\n`,
+);
 for (const [name, asked] of [
   ['choice of treatments', choices],
   ['towels in the hand', rows],
 ] as const) {
   const ratios = asked.map(({ own, other }) => other / own).sort((p, q) => p - q);
   const [own, other] = [sumOf(asked.map((one) => one.own)), sumOf(asked.map((one) => one.other))];
-  process.stdout.write(`${name.padEnd(36)} ${own.toFixed(0).padStart(7)} ${other.toFixed(0).padStart(7)} ${at(ratios, 0.5).padStart(23)} ${(other / own).toFixed(1).padStart(8)}\n`);
+  process.stdout.write(
+    `${name.padEnd(36)} ${own.toFixed(0).padStart(7)} ${other.toFixed(0).padStart(7)} ${at(ratios, 0.5).padStart(23)} ${(other / own).toFixed(1).padStart(8)}\n`,
+  );
 }
 
 /** Long questions, which the worker answers in slices with their progress shown. */
@@ -215,7 +255,11 @@ const counted: readonly Job[] = Array.from({ length: LOGGED }, (_, i): Job => {
     waterL: 6,
     runoffL: 0,
     soil: { seenG: 100 * ratio, forecastG: 100 },
-    mixes: (['waterless', 'wash', 'presoak'] as const).map((purpose) => ({ purpose, plannedMl: 500, usedMl: 500 * ratio })),
+    mixes: (['waterless', 'wash', 'presoak'] as const).map((purpose) => ({
+      purpose,
+      plannedMl: 500,
+      usedMl: 500 * ratio,
+    })),
     towels: (['wash', 'finish'] as const).map((role) => ({ role, planned: 5, opened: Math.round(5 * ratio) })),
   };
   const run = { startedAt: i * 1e6, endedAt: i * 1e6 + 30 * 60_000 * ratio, events: [], counts: [used], punch: [] };
@@ -229,7 +273,14 @@ for (const [name, work] of [
   ['opened as a log', () => logOf(counted)],
   ['searched', () => searchLog(log, { ...everything, words: 'harbour deck', method: 'hybrid' })],
   ['history of one car', () => historyOf(counted.filter((one) => one.vehicle.id === vehicle.id))],
-  ['learned from for the first time', () => learn(counted.map((one) => ({ ...one })), first)],
+  [
+    'learned from for the first time',
+    () =>
+      learn(
+        counted.map((one) => ({ ...one })),
+        first,
+      ),
+  ],
   ['learned from again', () => learn(counted, first)],
 ] as const)
   process.stdout.write(`${name.padEnd(38)} ${timed(work)}\n`);

@@ -16,16 +16,26 @@ async function fill(page: Page): Promise<void> {
         const open = indexedDB.open('esmero');
         open.onsuccess = () => resolve(open.result);
       });
-      const done = (tx: IDBTransaction): Promise<void> => new Promise((resolve, reject) => ((tx.oncomplete = () => resolve()), (tx.onerror = () => reject(tx.error as Error))));
+      const done = (tx: IDBTransaction): Promise<void> =>
+        new Promise(
+          (resolve, reject) => ((tx.oncomplete = () => resolve()), (tx.onerror = () => reject(tx.error as Error))),
+        );
       const row = await new Promise<{ document: { id: string } }>((resolve) => {
         const get = db.transaction('jobs').objectStore('jobs').get('demo-deck');
         get.onsuccess = () => resolve(get.result as never);
       });
       const tx = db.transaction(['jobs', 'settings'], 'readwrite');
       for (let i = 0; i < jobs; i++) {
-        const mine = Array.from({ length: Math.ceil(pictures / jobs) }, (_, k) => i * Math.ceil(pictures / jobs) + k).filter((k) => k < pictures);
+        const mine = Array.from(
+          { length: Math.ceil(pictures / jobs) },
+          (_, k) => i * Math.ceil(pictures / jobs) + k,
+        ).filter((k) => k < pictures);
         const shown = mine.map((k) => ({ id: `i-${k}`, when: 'after', zone: null, note: '', photo: `p-${k}` }));
-        tx.objectStore('jobs').put({ ...row, id: `many-${i}`, document: { ...row.document, id: `many-${i}`, name: `Visit ${i}`, pictures: shown } });
+        tx.objectStore('jobs').put({
+          ...row,
+          id: `many-${i}`,
+          document: { ...row.document, id: `many-${i}`, name: `Visit ${i}`, pictures: shown },
+        });
       }
       tx.objectStore('settings').delete('briefs');
       await done(tx);
@@ -33,7 +43,8 @@ async function fill(page: Page): Promise<void> {
         const part = db.transaction('photos', 'readwrite');
         for (let i = k; i < k + 50; i++) {
           const noise = new Uint8Array(bytes);
-          for (let at = 0; at < bytes; at += 65_536) crypto.getRandomValues(noise.subarray(at, Math.min(bytes, at + 65_536)));
+          for (let at = 0; at < bytes; at += 65_536)
+            crypto.getRandomValues(noise.subarray(at, Math.min(bytes, at + 65_536)));
           part.objectStore('photos').put(new Blob([noise], { type: 'image/jpeg' }), `p-${i}`);
         }
         await done(part);
@@ -51,7 +62,8 @@ const fingerprint = (page: Page): Promise<string> =>
       const open = indexedDB.open('esmero');
       open.onsuccess = () => resolve(open.result);
     });
-    const hash = (bytes: Uint8Array, seed = 2166136261): number => bytes.reduce((now, byte) => Math.imul(now ^ byte, 16777619) >>> 0, seed);
+    const hash = (bytes: Uint8Array, seed = 2166136261): number =>
+      bytes.reduce((now, byte) => Math.imul(now ^ byte, 16777619) >>> 0, seed);
     const text = (value: unknown): Uint8Array => new TextEncoder().encode(JSON.stringify(value));
     const found: string[] = [];
     for (const name of ['jobs', 'library', 'movements', 'photos']) {
@@ -66,7 +78,11 @@ const fingerprint = (page: Page): Promise<string> =>
           get.onsuccess = () => resolve(get.result as never);
         });
         if (row instanceof Blob) sum = hash(new Uint8Array(await row.arrayBuffer()), sum);
-        else sum = hash(text(name === 'movements' ? row : [row['id'], row['archived'], row['document'], row['item']]), sum);
+        else
+          sum = hash(
+            text(name === 'movements' ? row : [row['id'], row['archived'], row['document'], row['item']]),
+            sum,
+          );
       }
       found.push(`${name} ${keys.length} ${sum}`);
     }
@@ -79,11 +95,17 @@ const watchTasks = (page: Page): Promise<void> =>
   page.evaluate(() => {
     const state = window as unknown as { longest: number };
     state.longest = 0;
-    new PerformanceObserver((list) => list.getEntries().forEach(({ duration }) => (state.longest = Math.max(state.longest, duration)))).observe({ type: 'longtask' });
+    new PerformanceObserver((list) =>
+      list.getEntries().forEach(({ duration }) => (state.longest = Math.max(state.longest, duration))),
+    ).observe({ type: 'longtask' });
   });
-const longest = (page: Page): Promise<number> => page.evaluate(() => (window as unknown as { longest: number }).longest);
+const longest = (page: Page): Promise<number> =>
+  page.evaluate(() => (window as unknown as { longest: number }).longest);
 
-test(`a backup of ${JOBS} jobs and ${PICTURES} pictures goes out and comes in again with nothing different`, async ({ page, browser }) => {
+test(`a backup of ${JOBS} jobs and ${PICTURES} pictures goes out and comes in again with nothing different`, async ({
+  page,
+  browser,
+}) => {
   test.setTimeout(isCampaign ? 1_800_000 : 240_000);
   const slow = { timeout: isCampaign ? 900_000 : 120_000 };
   const note = (type: string, description: string): void => void test.info().annotations.push({ type, description });
@@ -148,7 +170,10 @@ test('a backup with a passphrase is opened with it, and with no other', async ({
   await page.getByLabel('Once more').fill('harbour');
   await expect(page.getByRole('alert')).toContainText('not the same');
   await page.getByLabel('Once more').fill('harbour light');
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the backup' }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the backup' }).click(),
+  ]);
   expect(file.suggestedFilename()).toBe('esmero-2031-07-14.esmero-sealed');
   const path = (await file.path())!;
   const text = (await readFile(path)).toString('latin1');
@@ -159,7 +184,9 @@ test('a backup with a passphrase is opened with it, and with no other', async ({
   const other = await context.newPage();
   await other.goto('/jobs');
   await wholeDemo(other);
-  await other.getByLabel('Import a file').setInputFiles({ name: 'mine.esmero-sealed', mimeType: 'application/octet-stream', buffer: await readFile(path) });
+  await other
+    .getByLabel('Import a file')
+    .setInputFiles({ name: 'mine.esmero-sealed', mimeType: 'application/octet-stream', buffer: await readFile(path) });
   await other.getByLabel('Passphrase', { exact: true }).fill('another one');
   await other.getByRole('button', { name: 'Open it' }).click();
   await expect(other.getByRole('alert')).toContainText('another passphrase');

@@ -29,7 +29,9 @@ for (const [size, viewport] of [
   test.describe(`care on ${size}`, () => {
     test.use({ viewport });
 
-    test('is asked for, put on at the end of the run, told at the handover, and kept with the car', async ({ page }) => {
+    test('is asked for, put on at the end of the run, told at the handover, and kept with the car', async ({
+      page,
+    }) => {
       test.slow();
       await openStage(page, 'site', topper);
       const minutes = async (): Promise<number> => parseInt(await total(page, 'minutes').innerText(), 10);
@@ -37,9 +39,14 @@ for (const [size, viewport] of [
       await page.getByRole('combobox', { name: 'On the paint' }).click();
       await page.getByRole('option', { name: 'Topper on all the paint' }).click();
       await expect.poll(minutes).toBeGreaterThan(before);
-      await page.getByRole('group', { name: 'Watch out for' }).getByRole('button', { name: 'Traffic on its left' }).click();
+      await page
+        .getByRole('group', { name: 'Watch out for' })
+        .getByRole('button', { name: 'Traffic on its left' })
+        .click();
       await openStage(page, 'order', topper);
-      await expect(page.locator('esm-work-order-stage')).toContainText('On the clean car: topper on all the paint; trim dressing; tyre dressing after the drive');
+      await expect(page.locator('esm-work-order-stage')).toContainText(
+        'On the clean car: topper on all the paint; trim dressing; tyre dressing after the drive',
+      );
       await openStage(page, 'run', topper);
       await expect(page.getByLabel(/^Cones and a bright vest. Glass and panels on the left/)).toBeVisible();
       await page.getByRole('button', { name: 'I am at the car' }).click();
@@ -53,7 +60,12 @@ for (const [size, viewport] of [
       await expect(page.locator('.look')).toContainText('After the drive home');
       await expect(page.locator('.look esm-visit li[data-state="now"]')).toContainText('Pack, second look');
       await page.getByRole('button', { name: 'The run is over' }).click();
-      await expect.poll(async () => ((await storedJob(page, 'demo-topper'))?.job['run'] as { endedAt: number | null } | null)?.endedAt ?? null).not.toBeNull();
+      await expect
+        .poll(
+          async () =>
+            ((await storedJob(page, 'demo-topper'))?.job['run'] as { endedAt: number | null } | null)?.endedAt ?? null,
+        )
+        .not.toBeNull();
       await openStage(page, 'handover', topper);
       await expect(page.locator('esm-handover-stage')).toContainText(/Spray topper, pale, as topper: 42 days/);
       await expect(page.locator('esm-handover-stage')).toContainText(/After the drive home.*dress the tyres/);
@@ -61,7 +73,9 @@ for (const [size, viewport] of [
       await openStage(page, 'site', '/job/demo-courtyard');
       await page.getByRole('combobox', { name: 'Which car?' }).click();
       await page.getByRole('option', { name: 'Family estate, sea green' }).click();
-      await expect(page.locator('esm-site-stage')).toContainText(/Topper on all the paint \(Spray topper, pale\) since .*claimed to hold until/);
+      await expect(page.locator('esm-site-stage')).toContainText(
+        /Topper on all the paint \(Spray topper, pale\) since .*claimed to hold until/,
+      );
     });
 
     test('a hand tells that it drags, and the rest is planned with more liquid', async ({ page }) => {
@@ -69,7 +83,9 @@ for (const [size, viewport] of [
       await page.getByRole('button', { name: 'Begin the run' }).click();
       await page.getByRole('button', { name: /^It drags/ }).click();
       await page.getByRole('menuitem', { name: /^It drags: more liquid/ }).click();
-      await expect(page.getByRole('status').first()).toContainText('It drags: more liquid, smaller sections. Planned again');
+      await expect(page.getByRole('status').first()).toContainText(
+        'It drags: more liquid, smaller sections. Planned again',
+      );
       await expectAccessible(page);
       await page.getByRole('button', { name: 'Take back' }).click();
       await expect(page.getByText(/It drags: more liquid, smaller sections. Planned/)).toHaveCount(0);
@@ -82,7 +98,8 @@ test('a shampoo wash stands beside the others, with its water by stage', async (
   await expect(page.locator('article[data-method="shampoo"]')).toContainText('the plan');
   await openStage(page, 'mix', '/job/demo-cinders');
   const water = page.locator('esm-mix-stage article', { hasText: 'Water by stage' });
-  for (const stage of ['Pre-rinse', 'Foam', 'Rinsing the foam off', 'Shampoo mitt', 'Last rinse']) await expect(water).toContainText(stage);
+  for (const stage of ['Pre-rinse', 'Foam', 'Rinsing the foam off', 'Shampoo mitt', 'Last rinse'])
+    await expect(water).toContainText(stage);
   await expect(water).toContainText(/The washer runs \d+ min of the 24 min that its batteries last/);
 });
 
@@ -90,7 +107,9 @@ test('a piece that is not drawn is judged on the walk-round', async ({ page }) =
   await openStage(page, 'site', '/job/demo-courtyard');
   await page.getByRole('group', { name: 'What is washed' }).getByRole('button', { name: 'Floor mats' }).click();
   await openStage(page, 'walk-round', '/job/demo-courtyard');
-  const mats = page.getByRole('group', { name: 'Pieces that are not drawn' }).getByRole('button', { name: /^Floor mats/ });
+  const mats = page
+    .getByRole('group', { name: 'Pieces that are not drawn' })
+    .getByRole('button', { name: /^Floor mats/ });
   await expect(mats).toHaveAttribute('aria-pressed', 'false');
   await mats.click();
   await expect(mats).toHaveAttribute('aria-pressed', 'true');

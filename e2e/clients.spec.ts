@@ -8,7 +8,10 @@ import { wholeDemo } from './desk';
 async function textOf(path: string): Promise<string> {
   const pdf = await getDocument({ data: new Uint8Array(await readFile(path)), verbosity: 0 }).promise;
   const { items } = await (await pdf.getPage(1)).getTextContent();
-  return items.map((item) => ('str' in item ? item.str : '')).join('').replace(/\s/g, '');
+  return items
+    .map((item) => ('str' in item ? item.str : ''))
+    .join('')
+    .replace(/\s/g, '');
 }
 
 test.describe('a client', () => {
@@ -31,7 +34,10 @@ test.describe('a client', () => {
       const bill = page.locator('[data-bill]');
       await expect(bill).toContainText(/Quote Q2031-\d{3}/);
       const total = (await page.locator('[data-price]').innerText()).trim();
-      const [file] = await Promise.all([page.waitForEvent('download'), bill.getByRole('button', { name: 'PDF' }).click()]);
+      const [file] = await Promise.all([
+        page.waitForEvent('download'),
+        bill.getByRole('button', { name: 'PDF' }).click(),
+      ]);
       const text = await textOf((await file.path())!);
       expect(text).toContain(total);
       expect(text).toContain('Harbourpilot');
@@ -77,15 +83,23 @@ test.describe('files of other programs', () => {
     await page.goto('/jobs');
     await wholeDemo(page);
     await page.getByRole('link', { name: 'From other programs' }).click();
-    const csv = 'Customer;Phone;Car;Body;Every\nNet maker;+00 555 0201;Net maker’s estate;estate;14\n;555 0203;Ghost;sedan;7\nHarbour pilot;555 0999;;;\nRope walk;555;Truck;lorry;0';
-    await page.getByLabel('Pick a file').setInputFiles({ name: 'people.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
+    const csv =
+      'Customer;Phone;Car;Body;Every\nNet maker;+00 555 0201;Net maker’s estate;estate;14\n;555 0203;Ghost;sedan;7\nHarbour pilot;555 0999;;;\nRope walk;555;Truck;lorry;0';
+    await page
+      .getByLabel('Pick a file')
+      .setInputFiles({ name: 'people.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) });
     await expect(page.locator('tr.bad')).toHaveCount(2);
-    await expect(page.locator('main')).toContainText('2 clients and one car can be brought in. 2 rows are left out; they say why.');
+    await expect(page.locator('main')).toContainText(
+      '2 clients and one car can be brought in. 2 rows are left out; they say why.',
+    );
     await expect(page.locator('tbody tr', { hasText: 'Harbour pilot' })).toContainText('changes Harbour pilot');
     await page.getByRole('button', { name: 'Bring it in' }).click();
     const dialog = page.getByRole('dialog', { name: 'What comes in?' });
     await expect(dialog).toContainText('people.csv');
-    await dialog.getByRole('button', { name: /^Import|^Bring/ }).last().click();
+    await dialog
+      .getByRole('button', { name: /^Import|^Bring/ })
+      .last()
+      .click();
     await expect(page.locator('[data-last-import]')).toContainText('people.csv was imported');
     await page.goto('/clients');
     await expect(page.locator('[data-client]', { hasText: 'Net maker' })).toBeVisible();
@@ -102,16 +116,35 @@ test.describe('files of other programs', () => {
   test('a calendar takes hours out of the day, which is planned around them', async ({ page }) => {
     await page.goto('/jobs');
     await wholeDemo(page);
-    const events = ['BEGIN:VEVENT', 'UID:x', 'DTSTAMP:20310101T000000Z', 'SUMMARY:Dentist', 'DTSTART:20310714T140000', 'DTEND:20310714T150000', 'END:VEVENT'];
+    const events = [
+      'BEGIN:VEVENT',
+      'UID:x',
+      'DTSTAMP:20310101T000000Z',
+      'SUMMARY:Dentist',
+      'DTSTART:20310714T140000',
+      'DTEND:20310714T150000',
+      'END:VEVENT',
+    ];
     await page.goto('/import');
-    await page.getByLabel('Pick a file').setInputFiles({ name: 'cal.ics', mimeType: 'text/calendar', buffer: Buffer.from(['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:x', ...events, 'END:VCALENDAR', ''].join('\r\n')) });
+    await page.getByLabel('Pick a file').setInputFiles({
+      name: 'cal.ics',
+      mimeType: 'text/calendar',
+      buffer: Buffer.from(['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:x', ...events, 'END:VCALENDAR', ''].join('\r\n')),
+    });
     await page.getByRole('button', { name: 'Import everything' }).click();
-    await page.getByRole('dialog', { name: 'What comes in?' }).getByRole('button', { name: /^Import|^Bring/ }).last().click();
+    await page
+      .getByRole('dialog', { name: 'What comes in?' })
+      .getByRole('button', { name: /^Import|^Bring/ })
+      .last()
+      .click();
     await expect(page.locator('[data-last-import]')).toContainText('cal.ics');
     await page.goto('/day');
     await expect(page.locator('esm-day-page')).toContainText('Dentist');
     await page.getByRole('button', { name: 'More for this day' }).click();
-    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: 'To navigation (GPX)' }).click()]);
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('menuitem', { name: 'To navigation (GPX)' }).click(),
+    ]);
     expect(await readFile((await file.path())!, 'utf8')).toContain('<rtept');
   });
 });

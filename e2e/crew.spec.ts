@@ -71,12 +71,19 @@ test('a run goes to another phone as a file, and back', async ({ page, browser }
   await expect(heading(page)).toContainText('1 of');
   await page.getByRole('button', { name: /else/i }).first().click();
   await page.getByRole('button', { name: 'Two phones' }).click();
-  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Pass it on' }).click()]);
+  const [file] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Pass it on' }).click(),
+  ]);
   const context = await pinned(await browser.newContext());
   const other = await context.newPage();
   await openStage(other, 'run');
   await other.getByRole('button', { name: 'Two phones' }).click();
-  await other.getByLabel('Take one in').setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{"format":"esmero-run"}') });
+  await other.getByLabel('Take one in').setInputFiles({
+    name: 'other.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from('{"format":"esmero-run"}'),
+  });
   await expect(other.getByRole('alert')).toContainText('not the run of this car');
   await other.getByLabel('Take one in').setInputFiles((await file.path())!);
   await other.keyboard.press('Escape');

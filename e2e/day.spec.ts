@@ -20,11 +20,22 @@ const desktop = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844 };
 
 async function at(browser: Browser, hour: string, viewport: { width: number; height: number }): Promise<Page> {
-  const context = await pinned(await browser.newContext({ viewport, locale: 'en-GB', serviceWorkers: 'block', baseURL: test.info().project.use.baseURL! }), Date.parse(`2031-07-14T${hour}:00Z`));
+  const context = await pinned(
+    await browser.newContext({
+      viewport,
+      locale: 'en-GB',
+      serviceWorkers: 'block',
+      baseURL: test.info().project.use.baseURL!,
+    }),
+    Date.parse(`2031-07-14T${hour}:00Z`),
+  );
   return context.newPage();
 }
 
-for (const [device, viewport] of [['a desk', desktop], ['a phone', phone]] as const)
+for (const [device, viewport] of [
+  ['a desk', desktop],
+  ['a phone', phone],
+] as const)
   test(`a day is planned again at noon, without the network, on ${device}`, async ({ browser }) => {
     test.slow();
     const page = await at(browser, '07:40', viewport);
@@ -83,7 +94,9 @@ test('a stop is dragged to another place, and by keyboard as well; what it costs
   await expect.poll(() => names(page)).toEqual([best[1]!, best[0]!, ...best.slice(2)]);
 });
 
-test('what is short is mended at a press, the day is tried many times, and the list is packed and kept', async ({ page }) => {
+test('what is short is mended at a press, the day is tried many times, and the list is packed and kept', async ({
+  page,
+}) => {
   await page.goto('/day');
   await planned(page);
   await expect(page.locator('[data-shortage]')).toContainText('Short first');
@@ -128,7 +141,9 @@ test('the minutes of a way are typed, and the day goes by them', async ({ page }
   const file = await (await saved).createReadStream();
   const chunks: Buffer[] = [];
   for await (const chunk of file) chunks.push(chunk as Buffer);
-  const { day } = JSON.parse(Buffer.concat(chunks).toString()) as { day: { travel: { kind: string; rows: { to: { minutes: number }[] }[] } } };
+  const { day } = JSON.parse(Buffer.concat(chunks).toString()) as {
+    day: { travel: { kind: string; rows: { to: { minutes: number }[] }[] } };
+  };
   expect(day.travel.kind).toBe('table');
   expect(day.travel.rows[0]!.to.some(({ minutes }) => minutes === 95)).toBe(true);
 });
@@ -145,14 +160,20 @@ test('a table of ways is saved, changed and read again; what is wrong in it is n
   const lines = Buffer.concat(chunks).toString().split('\n');
   expect(lines[0]).toBe('from,to,minutes');
   const text = [lines[0]!, lines[1]!.replace(/\d+$/, '77'), 'the yard,nowhere,5'].join('\n');
-  await page.getByLabel('Import minutes (CSV)', { exact: true }).last().setInputFiles({ name: 'ways.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await page
+    .getByLabel('Import minutes (CSV)', { exact: true })
+    .last()
+    .setInputFiles({ name: 'ways.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await expect(page.getByRole('dialog').getByRole('status')).toContainText('One way taken over. Left out:');
   await expect(page.getByRole('dialog')).toContainText('line 3');
   await page.getByRole('button', { name: 'Close' }).click();
   await expect(page.getByRole('button', { name: 'Undo: Minutes of a way' })).toBeVisible();
 });
 
-for (const [device, viewport] of [['a desk', desktop], ['a phone', phone]] as const)
+for (const [device, viewport] of [
+  ['a desk', desktop],
+  ['a phone', phone],
+] as const)
   test(`a lot of seventy-five is ticked off to the end, without the network, on ${device}`, async ({ browser }) => {
     test.slow();
     const page = await at(browser, '07:40', viewport);
@@ -161,7 +182,8 @@ for (const [device, viewport] of [['a desk', desktop], ['a phone', phone]] as co
     await expect(page.locator('[data-shortage]')).toContainText('Short at car');
     await page.context().setOffline(true);
     await page.getByRole('button', { name: 'Begin the first car' }).click();
-    for (let car = 1; car <= 75; car++) await page.getByRole('button', { name: `Car ${car} done`, exact: true }).click();
+    for (let car = 1; car <= 75; car++)
+      await page.getByRole('button', { name: `Car ${car} done`, exact: true }).click();
     await expect(page.locator('[data-done]')).toHaveText('75 of 75 done');
     await page.context().setOffline(false);
     await page.reload();

@@ -43,7 +43,8 @@ export async function paintArea(page: Page, name: string): Promise<void> {
 }
 
 /** One of the answers that are all in sight. */
-export const answer = (page: Page, name: string | RegExp): Locator => page.locator('esm-choice').getByRole('button', { name, exact: typeof name === 'string' });
+export const answer = (page: Page, name: string | RegExp): Locator =>
+  page.locator('esm-choice').getByRole('button', { name, exact: typeof name === 'string' });
 
 /** Something from the menu of a job in the list. */
 export async function jobMenu(page: Page, name: RegExp, what: string): Promise<void> {
@@ -62,7 +63,10 @@ export function watchErrors(page: Page): string[] {
   return errors;
 }
 
-export const storedJob = (page: Page, id: string): Promise<{ revision: number; job: Record<string, unknown> } | undefined> =>
+export const storedJob = (
+  page: Page,
+  id: string,
+): Promise<{ revision: number; job: Record<string, unknown> } | undefined> =>
   page.evaluate(
     (key) =>
       new Promise((resolve, reject) => {

@@ -38,15 +38,21 @@ test('a panel is measured by the simulated camera, and can be judged by eye agai
   await wipeTest(page).getByRole('button', { name: 'Simulated camera' }).click();
   await expect(wipeTest(page)).toContainText('Simulated');
   await expect(wipeTest(page).locator('[data-wipe-result]')).toContainText('Eight in ten lie between');
-  await wipeTest(page).getByRole('button', { name: /^Put on panel/ }).click();
+  await wipeTest(page)
+    .getByRole('button', { name: /^Put on panel/ })
+    .click();
   await expect(wipeTest(page)).toHaveCount(0);
   await expect(page.locator('.side')).toContainText('right within a factor of');
-  await expect.poll(async () => JSON.stringify((await storedJob(page, 'demo-deck'))?.job['soil'])).toContain('measured');
+  await expect
+    .poll(async () => JSON.stringify((await storedJob(page, 'demo-deck'))?.job['soil']))
+    .toContain('measured');
   await page.keyboard.press('Control+z');
   await expect(page.locator('.side')).not.toContainText('right within a factor of');
 });
 
-test('a picture file is read, calibrated by a level, kept with the panel, and refused where it is blurred', async ({ page }) => {
+test('a picture file is read, calibrated by a level, kept with the panel, and refused where it is blurred', async ({
+  page,
+}) => {
   await openWipeTest(page, 'roof');
   const file = wipeTest(page).locator('[data-picture-file]');
   await file.setInputFiles({ name: 'blurred.png', mimeType: 'image/png', buffer: await towelPicture(page, 24) });
@@ -61,7 +67,9 @@ test('a picture file is read, calibrated by a level, kept with the panel, and re
   await wipeTest(page).locator('esm-choice').getByRole('button').nth(2).click();
   await expect(result).toContainText('2 calibrations of this kind');
   await wipeTest(page).getByText('Keep the picture').click();
-  await wipeTest(page).getByRole('button', { name: /^Put on panel/ }).click();
+  await wipeTest(page)
+    .getByRole('button', { name: /^Put on panel/ })
+    .click();
   await expect(wipeTest(page)).toHaveCount(0);
   await expect.poll(async () => ((await storedJob(page, 'demo-deck'))?.job['pictures'] as unknown[]).length).toBe(1);
 });
@@ -91,7 +99,9 @@ test('half a panel is proved with two pictures, which are kept with the job', as
   await expect.poll(async () => ((await storedJob(page, 'demo-deck'))?.job['proofs'] as unknown[]).length).toBe(1);
 });
 
-test('beside the car a picture before the wash waits for the one after, and a side is read before it is turned', async ({ page }) => {
+test('beside the car a picture before the wash waits for the one after, and a side is read before it is turned', async ({
+  page,
+}) => {
   await openStage(page, 'run');
   await page.getByRole('button', { name: 'Picture for the half-panel proof' }).click();
   const proof = page.getByRole('dialog', { name: 'Half-panel proof' });
@@ -114,7 +124,8 @@ test('beside the car a picture before the wash waits for the one after, and a si
   await proof.getByRole('button', { name: 'Simulated camera' }).nth(1).click();
   await expect(proof.getByRole('status')).toContainText('each may be off by');
   await proof.getByRole('button', { name: 'Keep with the job' }).click();
-  const job = async () => (await storedJob(page, 'demo-deck'))?.job as { proofs: { before: string }[]; pictures: { id: string }[] };
+  const job = async () =>
+    (await storedJob(page, 'demo-deck'))?.job as { proofs: { before: string }[]; pictures: { id: string }[] };
   await expect.poll(async () => (await job()).proofs.length).toBe(1);
   const { proofs, pictures } = await job();
   expect(pictures.filter(({ id }) => id === proofs[0]!.before)).toHaveLength(1);

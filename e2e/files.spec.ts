@@ -4,7 +4,9 @@ import { pinned, test } from './test';
 import { jobMenu, openStage, storedJob, wholeDemo } from './desk';
 
 async function give(page: Page, name: string, content: string | Buffer): Promise<void> {
-  await page.locator('input[type="file"][aria-label="Import a file"]').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
+  await page
+    .locator('input[type="file"][aria-label="Import a file"]')
+    .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(content) });
 }
 
 async function exported(page: Page): Promise<string> {
@@ -50,7 +52,10 @@ test('a job goes out as a file and comes back', async ({ page }) => {
 test('an import over what is here asks, keeps what was chosen, and is taken back whole', async ({ page }) => {
   const text = await exported(page);
   const before = await storedJob(page, 'demo-deck');
-  const theirs = text.replace(/"client": "[^"]*"/, '"client": "From the file"').replace(/"changedAt": \d+/, '"changedAt": 0').replace(/"edits": \[[^\]]*\]/, '"edits": []');
+  const theirs = text
+    .replace(/"client": "[^"]*"/, '"client": "From the file"')
+    .replace(/"changedAt": \d+/, '"changedAt": 0')
+    .replace(/"edits": \[[^\]]*\]/, '"edits": []');
   for (const choice of ['Keep mine', 'Take the file’s', 'Keep both']) {
     await give(page, 'theirs.json', theirs);
     await expect(row(page, 'job/demo-deck')).toContainText('changed in both');
@@ -89,9 +94,15 @@ test('an open job in another tab follows an import at once, and back', async ({ 
 
 test('a backup with a picture goes to another browser, with nothing different', async ({ page, browser }) => {
   await withoutPicker(page);
-  const pixel = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
+  const pixel = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
   await openStage(page, 'handover');
-  await page.locator('esm-picture-pairs input[type="file"]').first().setInputFiles({ name: 'before.png', mimeType: 'image/png', buffer: pixel });
+  await page
+    .locator('esm-picture-pairs input[type="file"]')
+    .first()
+    .setInputFiles({ name: 'before.png', mimeType: 'image/png', buffer: pixel });
   await expect(page.locator('esm-picture-pairs img')).toBeVisible();
   const backup = await backedUp(page);
   await expect(page.getByText(/37 jobs, \d+ library items and one picture/)).toBeVisible();
@@ -115,7 +126,8 @@ test('a backup with a picture goes to another browser, with nothing different', 
 test('where the browser lets a file be chosen, the backup is written straight into it', async ({ page }) => {
   await page.addInitScript(() => {
     Object.defineProperty(window, 'showSaveFilePicker', {
-      value: async ({ suggestedName }: { suggestedName: string }) => (await navigator.storage.getDirectory()).getFileHandle(suggestedName, { create: true }),
+      value: async ({ suggestedName }: { suggestedName: string }) =>
+        (await navigator.storage.getDirectory()).getFileHandle(suggestedName, { create: true }),
     });
   });
   await page.goto('/jobs');
@@ -123,7 +135,9 @@ test('where the browser lets a file be chosen, the backup is written straight in
   await expect(page.getByText(/Backup saved/)).toBeVisible();
   const head = await page.evaluate(async () => {
     const folder = await navigator.storage.getDirectory();
-    for await (const [name, handle] of (folder as unknown as { entries(): AsyncIterable<[string, FileSystemFileHandle]> }).entries()) {
+    for await (const [name, handle] of (
+      folder as unknown as { entries(): AsyncIterable<[string, FileSystemFileHandle]> }
+    ).entries()) {
       const file = await handle.getFile();
       return { name, size: file.size, head: await file.slice(0, 2).text() };
     }

@@ -29,7 +29,9 @@ for (const [size, viewport] of [
       await page.goto('/jobs');
       await expect(page.locator('.job', { hasText: 'Planned' })).toHaveCount(16);
       await expect(first).toHaveCount(0);
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const wide = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect(wide).toBeLessThanOrEqual(0);
       expect(errors).toEqual([]);
     });

@@ -2,7 +2,9 @@ import { expect } from '@playwright/test';
 import { test } from './test';
 import { openStage } from './desk';
 
-test('the handover names the next visit, follows how the car is used, and prints on one or two pages', async ({ page }) => {
+test('the handover names the next visit, follows how the car is used, and prints on one or two pages', async ({
+  page,
+}) => {
   await openStage(page, 'handover');
   const stage = page.locator('esm-handover-stage');
   await expect(stage).toContainText(/Next maintenance wash by \d+ \w+ 2031/);

@@ -46,7 +46,9 @@ test('a salted car is rinsed below and wiped above', async ({ page }) => {
   await expect(zone(page, 'roof')).toHaveAttribute('aria-label', /wipe|wash/);
 });
 
-test('a matte black van with grit is refused under every approach, and goes ahead only with recorded consent', async ({ page }) => {
+test('a matte black van with grit is refused under every approach, and goes ahead only with recorded consent', async ({
+  page,
+}) => {
   await openStage(page, 'method', '/job/demo-refusal');
   for (const approach of ['Cautious', 'Balanced', 'Permissive']) {
     await answer(page, approach).click();
@@ -75,7 +77,9 @@ test('a site without runoff excludes the washer and says so', async ({ page }) =
   await openStage(page, 'method');
   await zone(page, 'left-front-door-lower').click();
   await page.getByRole('button', { name: /^Ruled out here/ }).click();
-  const row = page.locator('esm-panel-options li', { hasText: 'Pre-rinse with the cordless washer, then rinseless wash' }).first();
+  const row = page
+    .locator('esm-panel-options li', { hasText: 'Pre-rinse with the cordless washer, then rinseless wash' })
+    .first();
   await expect(row).toContainText('would run off, and nothing may here');
 });
 
@@ -105,10 +109,17 @@ test('forecast, thermometer and marks belong to the walk-round; a picture surviv
   await page.getByRole('button', { name: 'Thermometer (simulated)' }).click();
   await expect(page.getByLabel('Panel', { exact: true })).not.toHaveValue('');
   await page.getByRole('button', { name: 'Note a mark' }).click();
-  const pixel = Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==', 'base64');
-  await page.locator('esm-marks input[type="file"]').setInputFiles({ name: 'chip.png', mimeType: 'image/png', buffer: pixel });
+  const pixel = Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    'base64',
+  );
+  await page
+    .locator('esm-marks input[type="file"]')
+    .setInputFiles({ name: 'chip.png', mimeType: 'image/png', buffer: pixel });
   await expect(page.locator('esm-marks img')).toBeVisible();
-  await page.locator('esm-marks input[type="file"]').setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await page
+    .locator('esm-marks input[type="file"]')
+    .setInputFiles({ name: 'no.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
   await expect(page.locator('esm-marks [role="alert"]')).toContainText('no picture');
   await page.reload();
   await expect(zone(page, 'bonnet')).toHaveAttribute('aria-label', /one mark from before/);

@@ -31,7 +31,10 @@ test('a label shows the same strength in every notation', async ({ page }) => {
   await expect(page.getByText('1 to 4.0 water, 1 in 5.0, 20.00 %')).toBeVisible();
   await page.getByRole('group', { name: 'Waterless mix' }).getByLabel('Number on the label (N)').fill('0');
   await page.getByRole('group', { name: 'Waterless mix' }).getByLabel('Number on the label (N)').blur();
-  await page.getByRole('group', { name: 'Waterless mix' }).getByRole('combobox', { name: 'How the label means it' }).click();
+  await page
+    .getByRole('group', { name: 'Waterless mix' })
+    .getByRole('combobox', { name: 'How the label means it' })
+    .click();
   await page.getByRole('option', { name: 'N per cent of the mix' }).click();
   await expect(page.getByText('Not saved')).toBeVisible();
 });

@@ -12,7 +12,9 @@ test.afterAll(() => servers.forEach((server) => server.kill()));
 
 /** Serves a folder as the application; resolves to its address. */
 async function serve(root: string, ...args: string[]): Promise<string> {
-  const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], { env: { ...process.env, PORT: '0', ESMERO_ROOT: root, ESMERO_HOSTS: 'van.test' } });
+  const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts', ...args], {
+    env: { ...process.env, PORT: '0', ESMERO_ROOT: root, ESMERO_HOSTS: 'van.test' },
+  });
   servers.push(server);
   return new Promise((resolve) =>
     server.stdout.on('data', (text) => {
@@ -29,7 +31,17 @@ function copyOf(build: string): string {
 }
 
 const launched = (...args: string[]): Promise<Browser> =>
-  chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-sync', '--no-first-run', ...args] });
+  chromium.launch({
+    executablePath,
+    args: [
+      '--no-sandbox',
+      '--disable-gpu',
+      '--disable-background-networking',
+      '--disable-sync',
+      '--no-first-run',
+      ...args,
+    ],
+  });
 
 test('plain http on a name that is not this machine works, and says what it lacks', async () => {
   const url = new URL(await serve('dist/app/browser'));
@@ -51,7 +63,9 @@ test('plain http on a name that is not this machine works, and says what it lack
   await browser.close();
 });
 
-test('a page whose part is gone after a new version was put on the server says so, and goes on there', async ({ browser }) => {
+test('a page whose part is gone after a new version was put on the server says so, and goes on there', async ({
+  browser,
+}) => {
   const root = copyOf('dist/app/browser');
   const url = await serve(root);
   const page = await (await browser.newContext({ serviceWorkers: 'block' })).newPage();
@@ -59,7 +73,9 @@ test('a page whose part is gone after a new version was put on the server says s
   await page.getByRole('button', { name: 'Begin the run' }).click();
   await page.getByRole('button', { name: /^Done/ }).first().click();
   // Every part that was not fetched yet has another name now.
-  const fetched = new Set(await page.evaluate(() => performance.getEntriesByType('resource').map(({ name }) => name.split('/').at(-1))));
+  const fetched = new Set(
+    await page.evaluate(() => performance.getEntriesByType('resource').map(({ name }) => name.split('/').at(-1))),
+  );
   for (const file of readdirSync(root)) if (/^chunk-.*\.js$/.test(file) && !fetched.has(file)) rmSync(join(root, file));
   await page.getByRole('button', { name: 'All stages' }).click();
   await page.getByRole('link', { name: 'Log', exact: true }).click();
@@ -75,27 +91,43 @@ test('a page whose part is gone after a new version was put on the server says s
 });
 
 /** The name of a file with something else in it: its letters are of its content. */
-const nextName = (file: string): string => file.replace(/(\w{8})\.js$/, (_all, hash: string) => `${[...hash].reverse().join('')}.js`);
+const nextName = (file: string): string =>
+  file.replace(/(\w{8})\.js$/, (_all, hash: string) => `${[...hash].reverse().join('')}.js`);
 
 /** Another version of the application: the same build under another number, with new names for what has changed. In the campaign a build of its own. */
 function secondBuild(): string {
   const [folder, version] = ['.cache/second', '99.0.0'];
   rmSync(folder, { recursive: true, force: true });
   if (process.env['CAMPAIGN'] !== undefined) {
-    const built = spawnSync('npx', ['ng', 'build', '--output-path', folder, '--define', `ESMERO_VERSION='${version}'`], { encoding: 'utf8' });
+    const built = spawnSync(
+      'npx',
+      ['ng', 'build', '--output-path', folder, '--define', `ESMERO_VERSION='${version}'`],
+      { encoding: 'utf8' },
+    );
     expect(built.status, built.stderr).toBe(0);
     return existsSync(`${folder}/browser`) ? `${folder}/browser` : folder;
   }
   cpSync('dist/app/browser', folder, { recursive: true });
-  const texts = new Map(readdirSync(folder).filter((file) => /-\w{8}\.js$/.test(file)).map((file) => [file, readFileSync(join(folder, file), 'utf8')]));
+  const texts = new Map(
+    readdirSync(folder)
+      .filter((file) => /-\w{8}\.js$/.test(file))
+      .map((file) => [file, readFileSync(join(folder, file), 'utf8')]),
+  );
   // Whatever names a file that has another name now has another name, too.
-  const renamed = new Map([...texts].flatMap(([file, text]) => (text.includes(`"${VERSION}"`) ? [[file, nextName(file)]] : [])));
+  const renamed = new Map(
+    [...texts].flatMap(([file, text]) => (text.includes(`"${VERSION}"`) ? [[file, nextName(file)]] : [])),
+  );
   expect(renamed.size).toBeGreaterThan(0);
-  for (let before = 0; before < renamed.size; ) {
+  for (let before = 0; before < renamed.size;) {
     before = renamed.size;
-    for (const [file, text] of texts) if ([...renamed.keys()].some((one) => text.includes(one))) renamed.set(file, nextName(file));
+    for (const [file, text] of texts)
+      if ([...renamed.keys()].some((one) => text.includes(one))) renamed.set(file, nextName(file));
   }
-  const asNow = (text: string): string => [...renamed].reduce((all, [file, name]) => all.replaceAll(file, name), text.replaceAll(`"${VERSION}"`, `"${version}"`));
+  const asNow = (text: string): string =>
+    [...renamed].reduce(
+      (all, [file, name]) => all.replaceAll(file, name),
+      text.replaceAll(`"${VERSION}"`, `"${version}"`),
+    );
   for (const [file, name] of renamed) {
     rmSync(join(folder, file));
     writeFileSync(join(folder, name), asNow(texts.get(file)!));
@@ -154,7 +186,10 @@ test('shortcuts of the installed application lead to a new job and to the run', 
   await expect(page).toHaveURL(/\/job\/job-[^/]+\/site$/);
   await page.goto('/run');
   await expect(page).toHaveURL(/\/job\/[^/]+\/run$/);
-  const manifest = (await (await page.request.get('/manifest.webmanifest')).json()) as { icons: { src: string }[]; screenshots: { src: string }[] };
+  const manifest = (await (await page.request.get('/manifest.webmanifest')).json()) as {
+    icons: { src: string }[];
+    screenshots: { src: string }[];
+  };
   for (const { src } of [...manifest.icons, ...manifest.screenshots]) {
     const answer = await page.request.get(`/${src}`);
     expect(answer.status(), src).toBe(200);

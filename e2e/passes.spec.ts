@@ -2,11 +2,16 @@ import { expect } from '@playwright/test';
 import { test } from './test';
 import { openStage } from './desk';
 
-test('passes are moved, split and joined by hand; what the car does not allow is said; all of it is taken back', async ({ page }) => {
+test('passes are moved, split and joined by hand; what the car does not allow is said; all of it is taken back', async ({
+  page,
+}) => {
   await openStage(page, 'order');
-  const pass = (number: number) => page.locator('.pass', { has: page.locator('.no', { hasText: new RegExp(`^\\s*${number}\\s*$`) }) });
+  const pass = (number: number) =>
+    page.locator('.pass', { has: page.locator('.no', { hasText: new RegExp(`^\\s*${number}\\s*$`) }) });
   const change = async (number: number, what: RegExp): Promise<void> => {
-    await pass(number).getByRole('button', { name: new RegExp(`^Change pass ${number}:`) }).click();
+    await pass(number)
+      .getByRole('button', { name: new RegExp(`^Change pass ${number}:`) })
+      .click();
     await page.getByRole('menuitem', { name: what }).first().click();
     await expect(page.getByRole('menu')).toHaveCount(0);
   };

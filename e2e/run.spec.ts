@@ -10,7 +10,10 @@ for (const [size, viewport] of [
   test.describe(`on ${size}`, () => {
     test.use({ viewport });
 
-    test('a run is begun, ticked off, survives a reload and a closed tab, and comes to its end', async ({ page, context }) => {
+    test('a run is begun, ticked off, survives a reload and a closed tab, and comes to its end', async ({
+      page,
+      context,
+    }) => {
       const errors = watchErrors(page);
       await openStage(page, 'run');
       await page.getByRole('button', { name: 'Begin the run' }).click();
@@ -37,8 +40,12 @@ for (const [size, viewport] of [
       await expect(again.locator('esm-run-stage h2')).toContainText('5 of');
       await again.getByRole('button', { name: 'Stop here' }).click();
       await expect(again.locator('esm-run-stage')).toContainText('Finished in');
-      await expect.poll(async () => ((await storedJob(again, 'demo-deck'))!.job['run'] as { endedAt: number | null }).endedAt).not.toBeNull();
-      const wide = await again.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      await expect
+        .poll(async () => ((await storedJob(again, 'demo-deck'))!.job['run'] as { endedAt: number | null }).endedAt)
+        .not.toBeNull();
+      const wide = await again.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect(wide).toBeLessThanOrEqual(0);
       expect(errors).toEqual([]);
     });
@@ -55,7 +62,13 @@ test.describe('without a network', () => {
     // Everything is kept before the network goes.
     await page.evaluate(async () => void (await navigator.serviceWorker.ready));
     await expect
-      .poll(() => page.evaluate(async () => (await Promise.all((await caches.keys()).map(async (key) => (await (await caches.open(key)).keys()).length))).reduce((p, q) => p + q, 0)))
+      .poll(() =>
+        page.evaluate(async () =>
+          (
+            await Promise.all((await caches.keys()).map(async (key) => (await (await caches.open(key)).keys()).length))
+          ).reduce((p, q) => p + q, 0),
+        ),
+      )
       .toBeGreaterThan(20);
     await page.reload();
     await context.setOffline(true);
@@ -104,7 +117,10 @@ for (const [size, viewport] of [
   test.describe(`a whole job on ${size}`, () => {
     test.use({ viewport });
 
-    test('is run through six turns of events, a reload, a killed tab and no network, and is counted', async ({ page, context }) => {
+    test('is run through six turns of events, a reload, a killed tab and no network, and is counted', async ({
+      page,
+      context,
+    }) => {
       test.slow();
       const errors = watchErrors(page);
       // The exhibition has towels and time to spare.
@@ -117,11 +133,18 @@ for (const [size, viewport] of [
           await expect(on.locator('esm-run-stage h2')).not.toHaveText(before);
         }
       };
-      const ticked = async (on: Page): Promise<number> => Number(/^(\d+) of/.exec(await on.locator('esm-run-stage h2').innerText())![1]);
+      const ticked = async (on: Page): Promise<number> =>
+        Number(/^(\d+) of/.exec(await on.locator('esm-run-stage h2').innerText())![1]);
       const turn = async (on: Page, button: RegExp, says: RegExp): Promise<void> => {
         const before = await ticked(on);
         // Of two towels in the hand it is asked which one fell.
-        const asks = String(button).includes('Dropped') && (await on.locator('.hand').first().getByRole('button', { name: /^Side full/ }).count()) > 1;
+        const asks =
+          String(button).includes('Dropped') &&
+          (await on
+            .locator('.hand')
+            .first()
+            .getByRole('button', { name: /^Side full/ })
+            .count()) > 1;
         await on.getByRole('button', { name: button }).first().click();
         if (asks) await on.getByRole('menuitem').first().click();
         await expect(on.getByRole('status').first()).toContainText(says);
@@ -165,7 +188,9 @@ for (const [size, viewport] of [
       await expect(again.getByText('Noted in the log')).toBeVisible();
       await again.getByRole('button', { name: 'Take it off stock' }).click();
       await expect(again.getByText('Taken off stock')).toBeVisible();
-      const wide = await again.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const wide = await again.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect(wide).toBeLessThanOrEqual(0);
       await context.setOffline(false);
       await again.goto('/stock');

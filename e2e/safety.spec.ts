@@ -155,10 +155,12 @@ test('two tabs at different fields of one job both keep what they wrote, whichev
     await one.waitForTimeout(pause);
     await other.getByLabel('Note').fill(`Note ${i}`);
     for (const page of [one, other]) await page.getByRole('heading', { name: 'Whose car?' }).click();
-    await expect.poll(async () => {
-      const { job } = (await storedJob(one, 'demo-deck'))!;
-      return [job['client'], job['note']];
-    }).toEqual([`Client ${i}`, `Note ${i}`]);
+    await expect
+      .poll(async () => {
+        const { job } = (await storedJob(one, 'demo-deck'))!;
+        return [job['client'], job['note']];
+      })
+      .toEqual([`Client ${i}`, `Note ${i}`]);
     for (const page of [one, other]) {
       await expect(client(page)).toHaveValue(`Client ${i}`);
       await expect(page.getByLabel('Note')).toHaveValue(`Note ${i}`);
@@ -221,7 +223,9 @@ test('a database that is deleted underneath is made again, with what is on the p
   await openStage(page, 'site');
   await page.evaluate(() => new Promise((resolve) => (indexedDB.deleteDatabase('esmero').onsuccess = resolve)));
   await expect(page.locator('[data-notice="lost"]')).toContainText('was deleted');
-  await expect.poll(async () => (await storedJob(page, 'demo-deck').catch(() => undefined))?.job['id']).toBe('demo-deck');
+  await expect
+    .poll(async () => (await storedJob(page, 'demo-deck').catch(() => undefined))?.job['id'])
+    .toBe('demo-deck');
   await client(page).fill('After the loss');
   await client(page).blur();
   await expect.poll(async () => (await storedJob(page, 'demo-deck'))?.job['client']).toBe('After the loss');
@@ -275,7 +279,9 @@ test('a run keeps its order when the clock jumps', async ({ page }) => {
   });
   await done.click();
   await expect(page.locator('esm-run-stage h2')).toContainText('2 of');
-  const noted = async () => ((await storedJob(page, 'demo-deck'))!.job['run'] as { events: { kind: string; seq: number; at: number }[] }).events;
+  const noted = async () =>
+    ((await storedJob(page, 'demo-deck'))!.job['run'] as { events: { kind: string; seq: number; at: number }[] })
+      .events;
   const presses = async () => (await noted()).filter(({ kind }) => kind !== 'wet');
   await expect.poll(async () => (await presses()).length).toBeGreaterThanOrEqual(2);
   // Wet zones may still be noted: one reading for both questions.

@@ -37,7 +37,9 @@ for (const [size, viewport] of [
       await page.getByRole('button', { name: 'Take back' }).click();
       await expect(stock.locator('tr', { hasText: 'grey edge' }).locator('.stock')).toHaveText('14');
       await expectAccessible(page);
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const wide = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect(wide).toBeLessThanOrEqual(0);
       expect(errors).toEqual([]);
     });

@@ -34,7 +34,9 @@ test('playing goes on by itself until it is paused, and not for whoever asks for
   await expect(page.getByRole('button', { name: 'Play' })).toHaveCount(0);
 });
 
-test('another bucket system changes what comes back; the spread and what to carry are worked out when asked', async ({ page }) => {
+test('another bucket system changes what comes back; the spread and what to carry are worked out when asked', async ({
+  page,
+}) => {
   await openStage(page, 'towels', yard);
   await page.getByRole('tab', { name: 'Buckets' }).click();
   const chart = page.locator('esm-bucket-chart svg');
@@ -52,7 +54,10 @@ test('another bucket system changes what comes back; the spread and what to carr
 test('towels fill along the run, by keyboard; a zone shows its sides', async ({ page }) => {
   await openStage(page, 'towels');
   const rail = page.getByLabel('Step of the run');
-  const full = () => page.locator('esm-towel-square .used').evaluateAll((all) => all.reduce((sum, one) => sum + Number(one.getAttribute('height')), 0));
+  const full = () =>
+    page
+      .locator('esm-towel-square .used')
+      .evaluateAll((all) => all.reduce((sum, one) => sum + Number(one.getAttribute('height')), 0));
   const end = await full();
   await rail.focus();
   await page.keyboard.press('Home');
@@ -66,11 +71,16 @@ test('towels fill along the run, by keyboard; a zone shows its sides', async ({ 
   await expect(page.locator('esm-towel-square .touched')).not.toHaveCount(0);
 });
 
-test('a towel is dragged to another pile, and chosen by keyboard; the rest is planned again and can be undone', async ({ page }) => {
+test('a towel is dragged to another pile, and chosen by keyboard; the rest is planned again and can be undone', async ({
+  page,
+}) => {
   await openStage(page, 'towels', yard);
   const pile = (name: RegExp) => page.locator('.pile', { hasText: name });
   // A towel that is set aside stands in the pile as a batch of its own.
-  const clean = (name: RegExp) => pile(name).locator('input').evaluateAll((all) => all.reduce((sum, one) => sum + Number((one as HTMLInputElement).value), 0));
+  const clean = (name: RegExp) =>
+    pile(name)
+      .locator('input')
+      .evaluateAll((all) => all.reduce((sum, one) => sum + Number((one as HTMLInputElement).value), 0));
   const before = await clean(/Wash towels/);
   const wheels = await clean(/Wheel/);
   const first = page.locator('.towels > div[draggable="true"]').first();

@@ -72,7 +72,10 @@ test('impossible sizes are refused beside their field and not planned with', asy
     await length.blur();
     await expect(page.locator('.fault').first()).toBeVisible();
   }
-  expect(((await storedJob(page, 'demo-deck'))!.job as { vehicle: { dimensions: { lengthM: number } } }).vehicle.dimensions.lengthM).toBe(4.65);
+  expect(
+    ((await storedJob(page, 'demo-deck'))!.job as { vehicle: { dimensions: { lengthM: number } } }).vehicle.dimensions
+      .lengthM,
+  ).toBe(4.65);
   await length.fill('4.8');
   await length.blur();
   await expect(page.locator('.fault')).toHaveCount(0);

@@ -4,7 +4,25 @@ import { test } from './test';
 import { deck, openStage, visit, visitStage, watchErrors } from './desk';
 
 const stages = ['site', 'walk-round', 'method', 'price', 'mix', 'towels', 'order', 'run', 'handover'];
-const pages = ['/day', '/lots', '/more', '/clients', '/clients/c-school', '/prices', '/practice', '/import', '/jobs', '/library/vehicle', '/library/product', '/bench', '/log', '/stock', '/settings', '/help', ...stages.map((stage) => `${deck}/${stage}`)];
+const pages = [
+  '/day',
+  '/lots',
+  '/more',
+  '/clients',
+  '/clients/c-school',
+  '/prices',
+  '/practice',
+  '/import',
+  '/jobs',
+  '/library/vehicle',
+  '/library/product',
+  '/bench',
+  '/log',
+  '/stock',
+  '/settings',
+  '/help',
+  ...stages.map((stage) => `${deck}/${stage}`),
+];
 
 /** In parts, so that both hands have something to do; each part is one load of the page. */
 const parts = [pages.slice(0, 8), pages.slice(8, 16), pages.slice(16, 20), pages.slice(20)];
@@ -53,7 +71,9 @@ for (const opened of [
     ['site', 'Panel temperatures as curves'],
   ],
 ] satisfies (readonly [stage: string, button: string | RegExp])[][])
-  test(`drawers and dialogs are accessible in both themes, and close by Escape: ${opened.map(([, button]) => String(button)).join(', ')}`, async ({ page }) => {
+  test(`drawers and dialogs are accessible in both themes, and close by Escape: ${opened.map(([, button]) => String(button)).join(', ')}`, async ({
+    page,
+  }) => {
     test.slow();
     await openStage(page, 'site');
     for (const [stage, button] of opened) {
@@ -75,13 +95,25 @@ for (const [what, viewport] of [
 ] as const)
   test(`nothing runs off the side of ${what}`, async ({ page }) => {
     await page.setViewportSize(viewport);
-    for (const path of ['/jobs', '/stock', '/log', '/bench', '/practice', '/library/product', '/settings', '/help', ...stages.map((stage) => `${deck}/${stage}`)]) {
+    for (const path of [
+      '/jobs',
+      '/stock',
+      '/log',
+      '/bench',
+      '/practice',
+      '/library/product',
+      '/settings',
+      '/help',
+      ...stages.map((stage) => `${deck}/${stage}`),
+    ]) {
       if (path === '/jobs') await page.goto(path);
       else await visit(page, path);
       await expect(page.locator('main h1, main h2').first()).toBeVisible();
       if (path.startsWith('/job/')) await expect(page.locator('esm-totals-strip .method strong')).not.toHaveText('…');
       else await page.waitForLoadState('networkidle');
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const wide = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect(wide, path).toBeLessThanOrEqual(0);
     }
   });
@@ -89,8 +121,15 @@ for (const [what, viewport] of [
 test('forced colours keep what is chosen apart from what is not', async ({ page }) => {
   await page.emulateMedia({ forcedColors: 'active' });
   await openStage(page, 'walk-round');
-  const border = (level: RegExp) => page.locator('esm-choice').getByRole('button', { name: level }).evaluate((one) => getComputedStyle(one).outlineStyle);
-  await page.locator('esm-choice').getByRole('button', { name: /Level 3/ }).click();
+  const border = (level: RegExp) =>
+    page
+      .locator('esm-choice')
+      .getByRole('button', { name: level })
+      .evaluate((one) => getComputedStyle(one).outlineStyle);
+  await page
+    .locator('esm-choice')
+    .getByRole('button', { name: /Level 3/ })
+    .click();
   expect(await border(/Level 3/)).not.toBe(await border(/Level 4/));
 });
 
@@ -101,7 +140,10 @@ test.describe('on a phone', () => {
     await openStage(page, 'walk-round');
     await page.locator('[data-zone="roof"]').tap();
     await expect(page.locator('[data-zone="roof"]')).toHaveAttribute('data-fill', 'soil-1');
-    const [bonnet, roof] = [(await page.locator('[data-zone="bonnet"]').boundingBox())!, (await page.locator('[data-zone="roof"]').boundingBox())!];
+    const [bonnet, roof] = [
+      (await page.locator('[data-zone="bonnet"]').boundingBox())!,
+      (await page.locator('[data-zone="roof"]').boundingBox())!,
+    ];
     expect(bonnet.y + bonnet.height).toBeLessThan(roof.y + roof.height / 2);
     expect(roof.height).toBeGreaterThan(roof.width);
     // One side at a time, large; the whole car again.
@@ -115,7 +157,9 @@ test.describe('on a phone', () => {
     await expect(page.locator('[data-zone="roof"]')).toBeVisible();
     for (const stage of stages) {
       await visitStage(page, stage);
-      const wide = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      const wide = await page.evaluate(
+        () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
+      );
       expect(wide, stage).toBeLessThanOrEqual(0);
       // The stage that is open is in sight in the row of stages.
       await expect(page.locator('.stages a.here')).toBeInViewport({ ratio: 0.9 });

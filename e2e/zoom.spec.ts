@@ -4,7 +4,10 @@ import { deck, openStage, storedJob, zone } from './desk';
 
 test.use({ viewport: { width: 390, height: 844 }, hasTouch: true, isMobile: true });
 
-test('two fingers bring the car close and paint nothing; one press shows all of it again', async ({ page, context }) => {
+test('two fingers bring the car close and paint nothing; one press shows all of it again', async ({
+  page,
+  context,
+}) => {
   await openStage(page, 'walk-round', deck);
   const id = deck.split('/').at(-1)!;
   const before = (await storedJob(page, id))!.job['soil'];
@@ -13,7 +16,8 @@ test('two fingers bring the car close and paint nothing; one press shows all of 
   const [middle, level] = [x + width / 2, y + height / 2];
   const fingers = (apart: number) => [middle - apart, middle + apart].map((at, i) => ({ x: at, y: level, id: i }));
   const touch = await context.newCDPSession(page);
-  const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: ReturnType<typeof fingers>) => touch.send('Input.dispatchTouchEvent', { type, touchPoints });
+  const send = (type: 'touchStart' | 'touchMove' | 'touchEnd', touchPoints: ReturnType<typeof fingers>) =>
+    touch.send('Input.dispatchTouchEvent', { type, touchPoints });
   await send('touchStart', fingers(20).slice(0, 1));
   await send('touchStart', fingers(20));
   for (const apart of [30, 40, 50, 60]) await send('touchMove', fingers(apart));

@@ -23,12 +23,29 @@ await installChromium();
 await build();
 await must('npx', ['ng', 'build', 'empty'], 'The build of the empty app');
 const [own, empty] = ['dist/app/browser', 'dist/empty/browser'].map(initialBytes);
-process.stdout.write(`\nInitial download (brotli): ${kilobytes(own)}; an empty app of the same framework and theme: ${kilobytes(empty)}; ratio ${(own / empty).toFixed(2)}\n`);
+process.stdout.write(
+  `\nInitial download (brotli): ${kilobytes(own)}; an empty app of the same framework and theme: ${kilobytes(empty)}; ratio ${(own / empty).toFixed(2)}\n`,
+);
 const fonts = existsSync('dist/app/browser/media') ? readdirSync('dist/app/browser/media').length : 0;
 process.stdout.write(`Fonts, fetched by script as needed: ${fonts} files\n`);
 await must(process.execPath, ['bench/painting.mjs'], 'The benchmark of painting');
 // Bundled like the worker: a loader that keeps every name would slow it by half.
 for (const name of ['plan', 'day', 'eye']) {
-  await must('npx', ['esbuild', `bench/${name}.ts`, '--bundle', '--platform=node', '--format=esm', '--minify', '--tsconfig=tsconfig.base.json', `--outfile=.cache/${name}.mjs`, '--log-level=error', '--external:highs'], 'The bundle of the benchmark');
+  await must(
+    'npx',
+    [
+      'esbuild',
+      `bench/${name}.ts`,
+      '--bundle',
+      '--platform=node',
+      '--format=esm',
+      '--minify',
+      '--tsconfig=tsconfig.base.json',
+      `--outfile=.cache/${name}.mjs`,
+      '--log-level=error',
+      '--external:highs',
+    ],
+    'The bundle of the benchmark',
+  );
   await must(process.execPath, [`.cache/${name}.mjs`], 'The benchmark of the core');
 }

@@ -20,21 +20,60 @@ const run = (command, args, env, file) => {
 
 const rows = [];
 const units = '.cache/reports/campaign-units.json';
-const files = run('npx', ['vitest', 'run', 'src/exchange', 'src/transfer', 'src/store', 'src/records', 'src/core/inventory', 'src/core/execution/histories.spec.ts', 'server', '--reporter=default', '--reporter=json', `--outputFile.json=${units}`], { DEEP: '1' }, units);
+const files = run(
+  'npx',
+  [
+    'vitest',
+    'run',
+    'src/exchange',
+    'src/transfer',
+    'src/store',
+    'src/records',
+    'src/core/inventory',
+    'src/core/execution/histories.spec.ts',
+    'server',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${units}`,
+  ],
+  { DEEP: '1' },
+  units,
+);
 for (const { assertionResults } of files.testResults)
-  for (const { title, status, duration } of assertionResults) rows.push([status === 'passed' ? 'ok' : 'FAILED', title, `${((duration ?? 0) / 1000).toFixed(1)} s`, '']);
+  for (const { title, status, duration } of assertionResults)
+    rows.push([status === 'passed' ? 'ok' : 'FAILED', title, `${((duration ?? 0) / 1000).toFixed(1)} s`, '']);
 
 const browser = '.cache/reports/campaign-browser.json';
-const stories = run('npx', ['playwright', 'test', 'e2e/safety.spec.ts', 'e2e/backup.spec.ts', 'e2e/files.spec.ts', 'e2e/network.spec.ts', 'e2e/crew.spec.ts', 'e2e/clients.spec.ts', '--reporter=list,json'], { CAMPAIGN: '4', PLAYWRIGHT_JSON_OUTPUT_NAME: browser }, browser);
+const stories = run(
+  'npx',
+  [
+    'playwright',
+    'test',
+    'e2e/safety.spec.ts',
+    'e2e/backup.spec.ts',
+    'e2e/files.spec.ts',
+    'e2e/network.spec.ts',
+    'e2e/crew.spec.ts',
+    'e2e/clients.spec.ts',
+    '--reporter=list,json',
+  ],
+  { CAMPAIGN: '4', PLAYWRIGHT_JSON_OUTPUT_NAME: browser },
+  browser,
+);
 const specsIn = (suite) => [...(suite.specs ?? []), ...(suite.suites ?? []).flatMap(specsIn)];
 for (const { title, ok, tests } of stories.suites.flatMap(specsIn)) {
   const [{ duration = 0, annotations = [] } = {}] = tests[0]?.results ?? [];
-  const noted = [...annotations, ...(tests[0]?.annotations ?? [])].map(({ type, description }) => `${type} ${description}`);
+  const noted = [...annotations, ...(tests[0]?.annotations ?? [])].map(
+    ({ type, description }) => `${type} ${description}`,
+  );
   rows.push([ok ? 'ok' : 'FAILED', title, `${(duration / 1000).toFixed(1)} s`, [...new Set(noted)].join('; ')]);
 }
 
 process.stdout.write('\n');
-for (const [state, title, took, noted] of rows) process.stdout.write(`${state.padEnd(7)}${took.padStart(9)}  ${title}${noted ? `\n${' '.repeat(18)}${noted}` : ''}\n`);
+for (const [state, title, took, noted] of rows)
+  process.stdout.write(
+    `${state.padEnd(7)}${took.padStart(9)}  ${title}${noted ? `\n${' '.repeat(18)}${noted}` : ''}\n`,
+  );
 const failed = rows.filter(([state]) => state !== 'ok').length;
 process.stdout.write(`\n${rows.length - failed} passed, ${failed} failed\n`);
 process.exit(failed > 0 ? 1 : 0);

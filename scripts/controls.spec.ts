@@ -10,7 +10,9 @@ const native: readonly (readonly [name: string, found: RegExp])[] = [
   ['meter', /<meter\b/],
   ['dialog', /<dialog\b/],
   ['textarea', /<textarea(?![^>]*\bpTextarea\b)/],
-  ...['number', 'date', 'time', 'month', 'datetime-local', 'range', 'checkbox', 'radio', 'color', 'file'].map((type) => [type, new RegExp(`<input[^>]*type="${type}"`)] as const),
+  ...['number', 'date', 'time', 'month', 'datetime-local', 'range', 'checkbox', 'radio', 'color', 'file'].map(
+    (type) => [type, new RegExp(`<input[^>]*type="${type}"`)] as const,
+  ),
   ['input', /<input(?![^>]*\bpInputText\b)(?![^>]*type="file")/],
 ];
 

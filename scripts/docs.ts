@@ -7,7 +7,10 @@ import { schemaOf } from './schema';
 export const generatedDocs = (): ReadonlyMap<string, string> => {
   const json = (value: object): string => `${JSON.stringify(value, null, 2)}\n`;
   return new Map([
-    ['docs/formats/job.schema.json', json(schemaOf(jobFormat, 'JobDocument', 'Esmero job', { stamp: 'StampDocument' }))],
+    [
+      'docs/formats/job.schema.json',
+      json(schemaOf(jobFormat, 'JobDocument', 'Esmero job', { stamp: 'StampDocument' })),
+    ],
     [
       'docs/formats/collection.schema.json',
       json(schemaOf(collectionFormat, 'CollectionDocument', 'Esmero collection')),

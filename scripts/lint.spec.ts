@@ -58,11 +58,18 @@ describe('the rules about circles and doors', () => {
     }
     const { options, forbidden } = rules;
     const { output } = await cruise([folder], { ...options, validate: true, ruleSet: { forbidden } } as never);
-    return typeof output === 'string' ? [] : [...new Set(output.summary.violations.map(({ rule }) => rule.name))].sort();
+    return typeof output === 'string'
+      ? []
+      : [...new Set(output.summary.violations.map(({ rule }) => rule.name))].sort();
   }
 
   it('refuse a circle of files, of types alone too, and one of rooms', async () => {
-    expect(await broken({ 'a/x.ts': "import type { Y } from './y';\nexport type X = Y;\n", 'a/y.ts': "import type { X } from './x';\nexport type Y = X | 1;\n" })).toEqual(['no-circle']);
+    expect(
+      await broken({
+        'a/x.ts': "import type { Y } from './y';\nexport type X = Y;\n",
+        'a/y.ts': "import type { X } from './x';\nexport type Y = X | 1;\n",
+      }),
+    ).toEqual(['no-circle']);
     expect(
       await broken({
         'a/x.ts': "import { y } from '../b/y';\nexport const x = y;\n",
@@ -74,6 +81,12 @@ describe('the rules about circles and doors', () => {
   });
 
   it('let a room be entered by its door', async () => {
-    expect(await broken({ 'a/x.ts': "import { y } from '../b';\nexport const x = y;\n", 'b/index.ts': "export { y } from './y';\n", 'b/y.ts': 'export const y = 1;\n' })).toEqual([]);
+    expect(
+      await broken({
+        'a/x.ts': "import { y } from '../b';\nexport const x = y;\n",
+        'b/index.ts': "export { y } from './y';\n",
+        'b/y.ts': 'export const y = 1;\n',
+      }),
+    ).toEqual([]);
   });
 });

@@ -64,10 +64,15 @@ export const installToRun = () =>
 const isSource = (path) => !path.endsWith('.spec.ts');
 
 const built = (stamps, env) =>
-  once(stamps, [...filesBelow('src').filter(isSource), 'angular.json', 'package-lock.json', 'tsconfig.base.json'], 'dist/app/browser/index.html', () => {
-    process.stdout.write('Building …\n');
-    return must('npx', ['ng', 'build'], 'The build', { NG_BUILD_MAX_WORKERS: '2', ...env });
-  });
+  once(
+    stamps,
+    [...filesBelow('src').filter(isSource), 'angular.json', 'package-lock.json', 'tsconfig.base.json'],
+    'dist/app/browser/index.html',
+    () => {
+      process.stdout.write('Building …\n');
+      return must('npx', ['ng', 'build'], 'The build', { NG_BUILD_MAX_WORKERS: '2', ...env });
+    },
+  );
 
 /** The application as it is served, its templates checked against their types. */
 export const build = () => built(['.cache/built']);
@@ -81,7 +86,8 @@ export const chromiumPath = () =>
 /** Debian's Chromium for the browser tests. */
 export async function installChromium() {
   if (chromiumPath()) return;
-  const byHand = 'The browser tests need Chromium. Install it (on Debian: apt-get install chromium), or set CHROMIUM to its path.';
+  const byHand =
+    'The browser tests need Chromium. Install it (on Debian: apt-get install chromium), or set CHROMIUM to its path.';
   if (process.getuid?.() !== 0 || spawnSync('apt-get', ['--version']).status !== 0) {
     process.stderr.write(`${byHand}\n`);
     process.exit(1);

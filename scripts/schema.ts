@@ -14,7 +14,12 @@ import type { Format } from '../src/exchange/envelope';
  * fields (a wheelbase within the length) are in the text of the format, not in the schema.
  * @param around what else the envelope may hold
  */
-export function schemaOf(format: Format, document: string, title: string, around: Readonly<Record<string, string>> = {}): object {
+export function schemaOf(
+  format: Format,
+  document: string,
+  title: string,
+  around: Readonly<Record<string, string>> = {},
+): object {
   const definitions = validationMetadatasToSchemas({
     classTransformerMetadataStorage: defaultMetadataStorage,
     refPointerPrefix: '#/$defs/',

@@ -54,7 +54,10 @@ const views = [
     act: async (page) => {
       await page.getByRole('button', { name: 'Begin the run' }).click();
       for (let i = 0; i < 6; i++) {
-        await page.locator('.done').nth(i % 2).click();
+        await page
+          .locator('.done')
+          .nth(i % 2)
+          .click();
         await page.waitForTimeout(150);
       }
       await page.evaluate(() => globalThis.scrollTo(0, 0));
@@ -66,7 +69,10 @@ const views = [
     act: async (page) => {
       await page.getByRole('button', { name: 'Begin the run' }).click();
       for (let i = 0; i < 11; i++) await tick(page);
-      await page.getByRole('button', { name: /^Side full/ }).first().click();
+      await page
+        .getByRole('button', { name: /^Side full/ })
+        .first()
+        .click();
       await page.getByRole('status').first().waitFor();
       await page.locator('.stage').evaluate((one) => one.scrollTo(0, 0));
     },
@@ -104,7 +110,11 @@ const views = [
   },
   { name: 'work-order', path: 'job/demo-deck/order' },
   { name: 'clients', path: 'clients', act: (page) => page.getByText('Overdue').first().waitFor() },
-  { name: 'price', path: 'job/demo-yard/price', act: (page) => page.getByRole('button', { name: 'Make a quote' }).click() },
+  {
+    name: 'price',
+    path: 'job/demo-yard/price',
+    act: (page) => page.getByRole('button', { name: 'Make a quote' }).click(),
+  },
 ];
 
 await installPackages();
@@ -123,7 +133,14 @@ try {
     await context.clock.install({ time: new Date('2031-07-14T08:30:00Z') });
     const page = await context.newPage();
     await page.goto(`http://127.0.0.1:${PORT}/${path}`);
-    await page.locator(path.startsWith('job/') ? 'esm-totals-strip .method strong:not(:text("…"))' : 'main li, main .job, main .card, main tbody tr, main h1').first().waitFor();
+    await page
+      .locator(
+        path.startsWith('job/')
+          ? 'esm-totals-strip .method strong:not(:text("…"))'
+          : 'main li, main .job, main .card, main tbody tr, main h1',
+      )
+      .first()
+      .waitFor();
     await page.evaluate(() => document.fonts.ready);
     if (act) await act(page);
     await page.waitForTimeout(400);

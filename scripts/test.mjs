@@ -61,7 +61,9 @@ const vitest = (name, command, args, env) => () => {
 };
 
 const playwright = () => {
-  const ok = run('node_modules/.bin/playwright', ['test', '--reporter=list,json'], { PLAYWRIGHT_JSON_OUTPUT_NAME: report('browser') });
+  const ok = run('node_modules/.bin/playwright', ['test', '--reporter=list,json'], {
+    PLAYWRIGHT_JSON_OUTPUT_NAME: report('browser'),
+  });
   const stats = read('browser')?.stats;
   return counted(ok, stats && { passed: stats.expected + stats.flaky, failed: stats.unexpected });
 };
@@ -85,13 +87,29 @@ const bin = (name) => `node_modules/.bin/${name}`;
 const still = [
   ['lint and import rules', check(bin('eslint'), ['.', '--max-warnings', '0'])],
   ['no circles', check(bin('depcruise'), ['src', 'server', '--config', '.dependency-cruiser.json'])],
-  ...typeChecked.map((room) => [room === '.' ? 'types' : `types of ${room}`, check(bin('tsc'), ['-p', room, '--noEmit'])]),
+  ...typeChecked.map((room) => [
+    room === '.' ? 'types' : `types of ${room}`,
+    check(bin('tsc'), ['-p', room, '--noEmit']),
+  ]),
 ];
 
 /** What runs it; each uses both cores. */
 const running = [
-  ['core, edges and server', vitest('units', bin('vitest'), ['run', '--reporter=default', '--reporter=json', `--outputFile.json=${report('units')}`])],
-  ['app', vitest('app', bin('ng'), ['test', '--reporters=json', `--output-file=${report('app')}`], { VITEST_MAX_WORKERS: '2' })],
+  [
+    'core, edges and server',
+    vitest('units', bin('vitest'), [
+      'run',
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${report('units')}`,
+    ]),
+  ],
+  [
+    'app',
+    vitest('app', bin('ng'), ['test', '--reporters=json', `--output-file=${report('app')}`], {
+      VITEST_MAX_WORKERS: '2',
+    }),
+  ],
   ['browser', playwright],
 ];
 
@@ -137,7 +155,8 @@ if (!isBuilt) {
 for (const one of isBuilt ? running : running.slice(0, 1)) await part(one);
 
 process.stdout.write('\nWhere the time went:\n');
-for (const [took, name] of times.sort(([p], [q]) => q - p).slice(0, 12)) process.stdout.write(`${String(took).padStart(6)} s  ${name}\n`);
+for (const [took, name] of times.sort(([p], [q]) => q - p).slice(0, 12))
+  process.stdout.write(`${String(took).padStart(6)} s  ${name}\n`);
 for (const [took, file] of slowSpecs()) process.stdout.write(`${String(took).padStart(6)} s  ${file}\n`);
 for (const failure of failures) process.stdout.write(`\nFailed: ${failure}\n`);
 if (broken.length > 0) process.stdout.write(`\nFailed in: ${broken.join(', ')}\n`);

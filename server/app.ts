@@ -28,7 +28,10 @@ export function esmeroServer(root: string): Express {
   app.set('env', 'production');
   app.use((request: Request, response: Response, next: NextFunction) => {
     if (isOurHost(request.headers.host)) return next();
-    response.status(421).type('text').send('This machine is not served under that name. Use its address, or name it in ESMERO_HOSTS.');
+    response
+      .status(421)
+      .type('text')
+      .send('This machine is not served under that name. Use its address, or name it in ESMERO_HOSTS.');
   });
   app.use(
     helmet({
@@ -54,7 +57,10 @@ export function esmeroServer(root: string): Express {
     }),
   );
   app.use((_request: Request, response: Response, next: NextFunction) => {
-    response.setHeader('Permissions-Policy', 'camera=(self), screen-wake-lock=(self), accelerometer=(self), gyroscope=(self), magnetometer=(self), geolocation=(), microphone=(), payment=(), usb=()');
+    response.setHeader(
+      'Permissions-Policy',
+      'camera=(self), screen-wake-lock=(self), accelerometer=(self), gyroscope=(self), magnetometer=(self), geolocation=(), microphone=(), payment=(), usb=()',
+    );
     next();
   });
   app.use(compression());
@@ -64,7 +70,11 @@ export function esmeroServer(root: string): Express {
     if ('date' in question) return void response.type('json').send(writeWeather(simulatedWeather(question)));
     response.status(400).json({ faults: question });
   });
-  app.use('/api', (_request: Request, response: Response) => void response.status(404).json({ error: 'There is nothing at this address.' }));
+  app.use(
+    '/api',
+    (_request: Request, response: Response) =>
+      void response.status(404).json({ error: 'There is nothing at this address.' }),
+  );
   app.use(
     express.static(root, {
       index: false,
@@ -74,7 +84,8 @@ export function esmeroServer(root: string): Express {
   app.get('/{*path}', (request: Request, response: Response) => {
     const page = join(root, 'index.html');
     // A file that is missing is said to be; what somebody opens is the application’s, dots or no dots.
-    if (/\.\w+$/.test(request.path) && !request.headers.accept?.includes('text/html')) return void response.status(404).type('text').send('No such file.');
+    if (/\.\w+$/.test(request.path) && !request.headers.accept?.includes('text/html'))
+      return void response.status(404).type('text').send('No such file.');
     if (!existsSync(page)) return void response.status(503).type('text').send(NOT_BUILT);
     response.setHeader('Cache-Control', 'no-cache');
     response.sendFile(page);

@@ -5,7 +5,11 @@ import { hostname } from 'node:os';
 function ownNames(): ReadonlySet<string> {
   const more = (process.env['ESMERO_HOSTS'] ?? '').split(',');
   const name = hostname();
-  return new Set(['localhost', name, `${name}.local`, process.env['HOST'] ?? '', ...more].map((one) => one.trim().toLowerCase()).filter(Boolean));
+  return new Set(
+    ['localhost', name, `${name}.local`, process.env['HOST'] ?? '', ...more]
+      .map((one) => one.trim().toLowerCase())
+      .filter(Boolean),
+  );
 }
 
 const names = ownNames();

@@ -17,9 +17,16 @@ export interface Certificate {
   readonly cert: string;
 }
 
-const listenOnce = (app: Express, port: number, host: string, certificate: Certificate | null): Promise<Server | NodeJS.ErrnoException> =>
+const listenOnce = (
+  app: Express,
+  port: number,
+  host: string,
+  certificate: Certificate | null,
+): Promise<Server | NodeJS.ErrnoException> =>
   new Promise((resolve) => {
-    const server: Server = certificate ? createSecureServer({ key: certificate.key, cert: certificate.cert }, app) : createServer(app);
+    const server: Server = certificate
+      ? createSecureServer({ key: certificate.key, cert: certificate.cert }, app)
+      : createServer(app);
     server.once('error', resolve);
     server.listen(port, host, () => {
       server.off('error', resolve);
@@ -37,7 +44,9 @@ const urlOf = (server: Server, host: string, scheme: string): string => {
 
 /** Addresses of this machine that others on its network may use. */
 export const ownAddresses = (): readonly string[] =>
-  Object.values(networkInterfaces()).flatMap((all) => (all ?? []).filter(({ family, internal }) => family === 'IPv4' && !internal).map(({ address }) => address));
+  Object.values(networkInterfaces()).flatMap((all) =>
+    (all ?? []).filter(({ family, internal }) => family === 'IPv4' && !internal).map(({ address }) => address),
+  );
 
 const EVERYWHERE = ['0.0.0.0', '::'];
 
@@ -49,9 +58,14 @@ export function portFrom(text: string | undefined): number | undefined | 'bad' {
 }
 
 /** Listens on loopback unless told otherwise, on the port given or the first free one from 4310. */
-export async function listen(app: Express, env: { PORT?: string | undefined; HOST?: string | undefined }, certificate: Certificate | null = null): Promise<Listening> {
+export async function listen(
+  app: Express,
+  env: { PORT?: string | undefined; HOST?: string | undefined },
+  certificate: Certificate | null = null,
+): Promise<Listening> {
   const wanted = portFrom(env.PORT);
-  if (wanted === 'bad') return { ok: false, message: `PORT=${env.PORT} is no port: give a whole number from 0 to 65535.` };
+  if (wanted === 'bad')
+    return { ok: false, message: `PORT=${env.PORT} is no port: give a whole number from 0 to 65535.` };
   const host = env.HOST || '127.0.0.1';
   const ports = wanted === undefined ? Array.from({ length: TRIES }, (_, i) => DEFAULT_PORT + i) : [wanted];
   for (const port of ports) {
@@ -62,7 +76,8 @@ export async function listen(app: Express, env: { PORT?: string | undefined; HOS
       const others = isOpen ? ownAddresses().map((address) => urlOf(server, address, scheme)) : [];
       return { ok: true, server, url: urlOf(server, isOpen ? 'localhost' : host, scheme), others };
     }
-    if (server.code !== 'EADDRINUSE') return { ok: false, message: `Cannot listen on ${host}:${port}: ${server.message}` };
+    if (server.code !== 'EADDRINUSE')
+      return { ok: false, message: `Cannot listen on ${host}:${port}: ${server.message}` };
   }
   return { ok: false, message: `Port ${ports.join(', ')} is taken. Give another: PORT=5000 npm start` };
 }

@@ -31,7 +31,9 @@ if (listening.ok) {
     setTimeout(() => process.exit(0), DRAIN_MS).unref();
   };
   for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, end);
-  process.stdout.write(`Esmero is at ${url}\n${others.map((other) => `On this network: ${other}\n`).join('')}${isSecure ? `${TRUST}\n` : ''}`);
+  process.stdout.write(
+    `Esmero is at ${url}\n${others.map((other) => `On this network: ${other}\n`).join('')}${isSecure ? `${TRUST}\n` : ''}`,
+  );
 } else {
   process.stderr.write(`${listening.message}\n`);
   process.exit(1);

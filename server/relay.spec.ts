@@ -33,7 +33,9 @@ interface Phone {
 async function phone(first: unknown, origin = `http://${host}`): Promise<Phone> {
   const socket = new WebSocket(`ws://${host}/crew`, { origin });
   const heard: string[] = [];
-  socket.on('message', (data: Buffer, isBinary: boolean) => heard.push(isBinary ? `bytes ${data.toString()}` : data.toString()));
+  socket.on('message', (data: Buffer, isBinary: boolean) =>
+    heard.push(isBinary ? `bytes ${data.toString()}` : data.toString()),
+  );
   const closed = new Promise<number>((resolve) => socket.on('close', resolve));
   socket.on('error', () => undefined);
   await new Promise<void>((resolve, reject) => socket.on('open', resolve).on('error', reject));
@@ -79,7 +81,8 @@ describe('the relay', () => {
     for (let i = 0; i < 3; i++) await phone(joining());
     await until(() => one.heard.includes('{"peers":4}'));
     expect(await (await phone(joining())).closed).toBe(closings.full);
-    for (const bad of ['hello', '{}', { join: 'abc', token: TOKEN }, { join: 'ABC234', token: 'short' }, '[1', 'null']) expect(await (await phone(bad)).closed).toBe(closings.bad);
+    for (const bad of ['hello', '{}', { join: 'abc', token: TOKEN }, { join: 'ABC234', token: 'short' }, '[1', 'null'])
+      expect(await (await phone(bad)).closed).toBe(closings.bad);
   });
 
   it('is for pages of its own server only, at its own address', async () => {
@@ -98,11 +101,17 @@ describe('the relay', () => {
 
   it('stands whatever is sent to it', async () => {
     await fc.assert(
-      fc.asyncProperty(fc.array(fc.oneof(fc.string({ maxLength: 200 }), fc.uint8Array({ maxLength: 200 }), fc.json()), { minLength: 1, maxLength: 6 }), async (all) => {
-        const mad = await phone(undefined);
-        for (const one of all) if (mad.socket.readyState === WebSocket.OPEN) mad.socket.send(one);
-        mad.socket.terminate();
-      }),
+      fc.asyncProperty(
+        fc.array(fc.oneof(fc.string({ maxLength: 200 }), fc.uint8Array({ maxLength: 200 }), fc.json()), {
+          minLength: 1,
+          maxLength: 6,
+        }),
+        async (all) => {
+          const mad = await phone(undefined);
+          for (const one of all) if (mad.socket.readyState === WebSocket.OPEN) mad.socket.send(one);
+          mad.socket.terminate();
+        },
+      ),
       { numRuns: runs(60) },
     );
     const huge = await phone(joining('ZZZ234'));
@@ -127,7 +136,9 @@ describe('the relay', () => {
     const deaf = connect({ host: at!, port: Number(port), allowHalfOpen: true });
     const ended = new Promise((resolve) => deaf.on('end', resolve));
     deaf.on('error', () => undefined);
-    deaf.write(`GET /crew HTTP/1.1\r\nHost: ${host}\r\nOrigin: http://${host}\r\nConnection: Upgrade\r\nUpgrade: websocket\r\nSec-WebSocket-Key: AAAAAAAAAAAAAAAAAAAAAA==\r\nSec-WebSocket-Version: 13\r\n\r\n`);
+    deaf.write(
+      `GET /crew HTTP/1.1\r\nHost: ${host}\r\nOrigin: http://${host}\r\nConnection: Upgrade\r\nUpgrade: websocket\r\nSec-WebSocket-Key: AAAAAAAAAAAAAAAAAAAAAA==\r\nSec-WebSocket-Version: 13\r\n\r\n`,
+    );
     await new Promise((resolve) => deaf.once('data', resolve));
     deaf.write(Buffer.from([0x82, 0x81, 0, 0, 0, 0, 1]));
     deaf.resume();
@@ -136,7 +147,9 @@ describe('the relay', () => {
   });
 
   it('leaves rooms for others, whatever one address opens', async () => {
-    const opened = await Promise.all(Array.from({ length: 14 }, (_, i) => phone(joining(`ROOM${String.fromCharCode(65 + i)}A`))));
+    const opened = await Promise.all(
+      Array.from({ length: 14 }, (_, i) => phone(joining(`ROOM${String.fromCharCode(65 + i)}A`))),
+    );
     await until(() => opened.filter(({ heard }) => heard.length > 0).length === 12);
     expect(await Promise.race(opened.map(({ closed }) => closed))).toBe(closings.full);
     opened[0]!.socket.close();
@@ -151,17 +164,26 @@ describe('the relay', () => {
     deaf.socket.pause();
     const large = Buffer.alloc(1_900_000, 7);
     for (let i = 0; i < 12; i++) one.socket.send(large);
-    await until(() => two.heard.filter((text) => text.startsWith('bytes')).length === 12 && one.heard.at(-1) === '{"peers":2}');
+    await until(
+      () => two.heard.filter((text) => text.startsWith('bytes')).length === 12 && one.heard.at(-1) === '{"peers":2}',
+    );
   });
 
   it('is for names of this machine only', async () => {
-    const foreign = new WebSocket(`ws://${host}/crew`, { origin: 'http://elsewhere.example', headers: { host: 'elsewhere.example' } });
+    const foreign = new WebSocket(`ws://${host}/crew`, {
+      origin: 'http://elsewhere.example',
+      headers: { host: 'elsewhere.example' },
+    });
     await expect(new Promise((_resolve, reject) => foreign.on('error', reject))).rejects.toThrow(/403/);
   });
 });
 
 describe('a network', () => {
   it('is an IPv4 address, or the prefix of an IPv6 subscriber', () => {
-    expect(['192.168.1.4', '::ffff:192.168.1.4', '2001:db8:1:2:3:4:5:6', '2001:db8:1:2::9', 'fe80::1', undefined].map(networkOf)).toEqual(['192.168.1.4', '192.168.1.4', '2001:db8:1:2', '2001:db8:1:2', 'fe80:0:0:0', '']);
+    expect(
+      ['192.168.1.4', '::ffff:192.168.1.4', '2001:db8:1:2:3:4:5:6', '2001:db8:1:2::9', 'fe80::1', undefined].map(
+        networkOf,
+      ),
+    ).toEqual(['192.168.1.4', '192.168.1.4', '2001:db8:1:2', '2001:db8:1:2', 'fe80:0:0:0', '']);
   });
 });

@@ -54,13 +54,16 @@ class Allowance {
   }
 }
 
-const isSame = (p: string, q: string): boolean => p.length === q.length && timingSafeEqual(Buffer.from(p), Buffer.from(q));
+const isSame = (p: string, q: string): boolean =>
+  p.length === q.length && timingSafeEqual(Buffer.from(p), Buffer.from(q));
 
 /** What a first message asks for; null where it asks for nothing. */
 function joinIn(text: string): { readonly code: string; readonly token: string } | null {
   try {
     const { join, token } = JSON.parse(text) as { readonly join?: unknown; readonly token?: unknown };
-    return typeof join === 'string' && ROOM.test(join) && typeof token === 'string' && TOKEN.test(token) ? { code: join, token } : null;
+    return typeof join === 'string' && ROOM.test(join) && typeof token === 'string' && TOKEN.test(token)
+      ? { code: join, token }
+      : null;
   } catch {
     return null;
   }
@@ -127,7 +130,13 @@ export class Relay {
   private join(phone: WebSocket, text: string, network: string): Room | null {
     const asked = joinIn(text);
     const known = asked && this.rooms.get(asked.code);
-    const closing = !asked ? closings.bad : known ? refusalOf(known, asked.token) : this.isFull(network) ? closings.full : null;
+    const closing = !asked
+      ? closings.bad
+      : known
+        ? refusalOf(known, asked.token)
+        : this.isFull(network)
+          ? closings.full
+          : null;
     if (closing !== null) {
       sentAway(phone, closing);
       return null;
@@ -157,7 +166,8 @@ export class Relay {
   }
 }
 
-const refusalOf = ({ token, phones }: Room, asked: string): number | null => (!isSame(token, asked) ? closings.wrongKey : phones.size >= MOST_PHONES ? closings.full : null);
+const refusalOf = ({ token, phones }: Room, asked: string): number | null =>
+  !isSame(token, asked) ? closings.wrongKey : phones.size >= MOST_PHONES ? closings.full : null;
 
 /** Whoever does not answer is cut off all the same. */
 function sentAway(phone: WebSocket, code: number): void {
@@ -177,9 +187,11 @@ function tell(phone: WebSocket, data: string | RawData): void {
 }
 
 /** How many there are: whoever was there tells what it knows when it hears of somebody more. */
-const tellPeers = ({ phones }: Room): void => phones.forEach((phone) => tell(phone, JSON.stringify({ peers: phones.size })));
+const tellPeers = ({ phones }: Room): void =>
+  phones.forEach((phone) => tell(phone, JSON.stringify({ peers: phones.size })));
 
-const pass = ({ phones }: Room, from: WebSocket, data: RawData): void => phones.forEach((phone) => phone !== from && tell(phone, data));
+const pass = ({ phones }: Room, from: WebSocket, data: RawData): void =>
+  phones.forEach((phone) => phone !== from && tell(phone, data));
 
 /** From a page that this server served, under a name of this machine, and for the relay. */
 function isOwn({ url, headers }: IncomingMessage): boolean {

@@ -124,7 +124,9 @@ describe('a certificate', () => {
     // The one key that is kept is the leaf’s: nobody can sign anything by the root any more.
     const key = createPrivateKey(readFileSync(join(folder, 'esmero.key')));
     expect([leaf.checkPrivateKey(key), root.checkPrivateKey(key)]).toEqual([true, false]);
-    expect(readdirSync(folder).filter((name) => readFileSync(join(folder, name), 'utf8').includes('PRIVATE KEY'))).toEqual(['esmero.key']);
+    expect(
+      readdirSync(folder).filter((name) => readFileSync(join(folder, name), 'utf8').includes('PRIVATE KEY')),
+    ).toEqual(['esmero.key']);
     // Name constraints: critical, with loopback in them.
     const constraints = Buffer.from('0603551d1e0101ff', 'hex');
     expect(root.raw.includes(constraints)).toBe(true);
@@ -136,10 +138,12 @@ describe('a certificate', () => {
 async function started(): Promise<{ readonly child: ChildProcess; readonly port: number }> {
   const child = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { env: { ...process.env, PORT: '0' } });
   open.push({ close: () => child.kill('SIGKILL') });
-  const port = await new Promise<number>((resolve) => child.stdout.on('data', (text) => {
-    const [, found] = /Esmero is at .*:(\d+)/.exec(String(text)) ?? [];
-    if (found) resolve(Number(found));
-  }));
+  const port = await new Promise<number>((resolve) =>
+    child.stdout.on('data', (text) => {
+      const [, found] = /Esmero is at .*:(\d+)/.exec(String(text)) ?? [];
+      if (found) resolve(Number(found));
+    }),
+  );
   return { child, port };
 }
 
@@ -161,10 +165,13 @@ describe('the process', () => {
         const origin = i % 3 === 0 ? `http://127.0.0.1:${port}` : 'http://elsewhere.example';
         const key = i % 2 === 0 ? 'Sec-WebSocket-Key: AAAAAAAAAAAAAAAAAAAAAA==\r\nSec-WebSocket-Version: 13\r\n' : '';
         socket.on('error', () => undefined).on('close', () => resolve());
-        socket.write(`GET /${i % 5 === 0 ? 'other' : 'crew'} HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nConnection: Upgrade\r\nUpgrade: websocket\r\nOrigin: ${origin}\r\n${key}\r\n`, () => {
-          if (i % 7 === 0) socket.write(Buffer.alloc(4096, 0xff));
-          socket.resetAndDestroy();
-        });
+        socket.write(
+          `GET /${i % 5 === 0 ? 'other' : 'crew'} HTTP/1.1\r\nHost: 127.0.0.1:${port}\r\nConnection: Upgrade\r\nUpgrade: websocket\r\nOrigin: ${origin}\r\n${key}\r\n`,
+          () => {
+            if (i % 7 === 0) socket.write(Buffer.alloc(4096, 0xff));
+            socket.resetAndDestroy();
+          },
+        );
       });
     for (let i = 0; i < 1000; i += 50) await Promise.all(Array.from({ length: 50 }, (_, j) => brokenOff(i + j)));
     expect(await (await fetch(`http://127.0.0.1:${port}/health`)).json()).toEqual({ ok: true });
@@ -174,12 +181,33 @@ describe('the process', () => {
 
 describe('names that lead here', () => {
   const own = new Set(['localhost', 'van', 'van.local']);
-  it.each(['localhost', 'localhost:4310', 'LOCALHOST.:80', '127.0.0.1:4310', '[::1]:4310', '192.168.1.20', 'van.local:4310'])('%s is ours', (host) => expect(isOurHost(host, own)).toBe(true));
-  it.each([undefined, '', 'elsewhere.example', 'localhost.elsewhere.example:4310', '127.0.0.1.elsewhere.example', '[::1', 'van.local.'.repeat(2)])('%s is not', (host) => expect(isOurHost(host, own)).toBe(false));
+  it.each([
+    'localhost',
+    'localhost:4310',
+    'LOCALHOST.:80',
+    '127.0.0.1:4310',
+    '[::1]:4310',
+    '192.168.1.20',
+    'van.local:4310',
+  ])('%s is ours', (host) => expect(isOurHost(host, own)).toBe(true));
+  it.each([
+    undefined,
+    '',
+    'elsewhere.example',
+    'localhost.elsewhere.example:4310',
+    '127.0.0.1.elsewhere.example',
+    '[::1',
+    'van.local.'.repeat(2),
+  ])('%s is not', (host) => expect(isOurHost(host, own)).toBe(false));
 
   it('are all that is served', async () => {
     const url = new URL(await serve());
-    const status = (host: string): Promise<number | undefined> => new Promise((resolve, reject) => getPlain({ host: url.hostname, port: url.port, path: '/', headers: { host } }, ({ statusCode }) => resolve(statusCode)).on('error', reject));
+    const status = (host: string): Promise<number | undefined> =>
+      new Promise((resolve, reject) =>
+        getPlain({ host: url.hostname, port: url.port, path: '/', headers: { host } }, ({ statusCode }) =>
+          resolve(statusCode),
+        ).on('error', reject),
+      );
     expect([await status(url.host), await status('elsewhere.example')]).toEqual([200, 421]);
   });
 });

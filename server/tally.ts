@@ -28,6 +28,7 @@ export function networkOf(address: string | undefined): string {
   if (!bare.includes(':')) return bare;
   const [head = '', tail] = bare.split('::');
   const [front, back] = [head.split(':').filter(Boolean), (tail ?? '').split(':').filter(Boolean)];
-  const zeros = tail === undefined ? [] : Array.from({ length: Math.max(0, 8 - front.length - back.length) }, () => '0');
+  const zeros =
+    tail === undefined ? [] : Array.from({ length: Math.max(0, 8 - front.length - back.length) }, () => '0');
   return [...front, ...zeros, ...back].slice(0, SUBSCRIBER_GROUPS).join(':');
 }

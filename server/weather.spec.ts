@@ -24,7 +24,9 @@ describe('the simulated weather service', () => {
   });
 
   it('rains on some days, and then from an hour on; most stay dry', () => {
-    const days = Array.from({ length: 120 }, (_, day) => simulatedWeather(at(new Date(Date.UTC(2031, 0, 1 + 3 * day)).toISOString().slice(0, 10))));
+    const days = Array.from({ length: 120 }, (_, day) =>
+      simulatedWeather(at(new Date(Date.UTC(2031, 0, 1 + 3 * day)).toISOString().slice(0, 10))),
+    );
     const wet = days.map(rainFrom).filter((hour) => hour !== null);
     expect(wet.length).toBeGreaterThan(5);
     expect(wet.length).toBeLessThan(60);

@@ -42,7 +42,8 @@ const RAIN_CLOUD = 0.65;
 
 /** Of a day on which it rains: from when, and for how long. */
 function spellOf(question: WeatherQuestion): { readonly from: number; readonly until: number } {
-  const of = (what: string): number => chance(`${what}/${question.latitude.toFixed(1)}/${question.longitude.toFixed(1)}/${question.date}`);
+  const of = (what: string): number =>
+    chance(`${what}/${question.latitude.toFixed(1)}/${question.longitude.toFixed(1)}/${question.date}`);
   const from = 5 + Math.floor(14 * of('rain from'));
   return { from, until: from + 2 + Math.floor(7 * of('rain for')) };
 }
@@ -52,7 +53,8 @@ function hourOf(hour: number, question: WeatherQuestion): Forecast['hours'][numb
   const cloud = Math.min(1, Math.max(0, 0.45 + 0.75 * mood('cloud', question)));
   const spell = spellOf(question);
   const isWet = cloud > RAIN_CLOUD && hour >= spell.from && hour < spell.until;
-  const mean = 31 - 0.4 * Math.abs(latitude) + season(date, latitude) * (2 + 0.2 * Math.abs(latitude)) + 4 * mood('air', question);
+  const mean =
+    31 - 0.4 * Math.abs(latitude) + season(date, latitude) * (2 + 0.2 * Math.abs(latitude)) + 4 * mood('air', question);
   const airC = mean + (1.5 + 4.5 * (1 - cloud)) * swing(hour);
   const place = { latitudeDeg: degrees(latitude), longitudeDeg: degrees(longitude), utcOffsetH: utcOffset };
   const clear = clearSkyWm2(sunAt(place, date, hour).altitudeDeg, defaultAssumptions);

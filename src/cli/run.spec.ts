@@ -47,7 +47,10 @@ describe('the command line', () => {
 
   it('says why parts are left out or a car is refused, and what would help', () => {
     const short = JSON.parse(run(['plan', '--example'], around()).out) as { job: Record<string, unknown> };
-    files['muddy.json'] = JSON.stringify({ ...short, job: { ...short.job, site: 'deck', soil: ['all: dust 1', 'lowers: mud 3'] } });
+    files['muddy.json'] = JSON.stringify({
+      ...short,
+      job: { ...short.job, site: 'deck', soil: ['all: dust 1', 'lowers: mud 3'] },
+    });
     const left = run(['plan', 'muddy.json', '--format', 'md'], around());
     expect(left.err).toContain('Left out today');
     expect(left.err).toContain('What would help');
@@ -56,16 +59,26 @@ describe('the command line', () => {
   });
 
   it('answers the other way round: what was poured, against what the label wants', () => {
-    const ask = (poured: object) => run(['calc', 'mixing'], around(JSON.stringify([{ label: '128', reading: 'water', poured }])));
+    const ask = (poured: object) =>
+      run(['calc', 'mixing'], around(JSON.stringify([{ label: '128', reading: 'water', poured }])));
     expect(JSON.parse(ask({ caps: 2.5, capMl: 14.8, waterMl: 9460 }).out)).toEqual([
-      { productMl: 37, waterPartsPerProduct: 255.675676, productPercent: 0.389597, labelWaterParts: 128, ofTheLabelsStrength: 0.500634, labelWantsMl: 73.9063, labelWantsCaps: 4.9937 },
+      {
+        productMl: 37,
+        waterPartsPerProduct: 255.675676,
+        productPercent: 0.389597,
+        labelWaterParts: 128,
+        ofTheLabelsStrength: 0.500634,
+        labelWantsMl: 73.9063,
+        labelWantsCaps: 4.9937,
+      },
     ]);
     expect(ask({ caps: 2.5, waterMl: 9460 }).code).toBe(2);
     expect(ask({ productMl: 74, waterMl: 9460 }).code).toBe(0);
   });
 
   it('speaks British or American', () => {
-    const sheet = (english: string): string => run(['plan', 'deck.json', '--format', 'md', '--english', english], around()).out;
+    const sheet = (english: string): string =>
+      run(['plan', 'deck.json', '--format', 'md', '--english', english], around()).out;
     expect(sheet('us')).toMatch(/Hood[^]*Windshield/);
     expect(sheet('gb')).toMatch(/Bonnet[^]*Windscreen/);
     expect(run(['plan', 'deck.json', '--english', 'old'], around()).code).not.toBe(0);
@@ -89,7 +102,9 @@ describe('the command line', () => {
     expect(sheet.out).toMatch(/0[89]:\d\d to \d\d:\d\d: Coupé in the noon sun/);
     expect(sheet.out).toMatch(/Short first, at .*drying towel/);
     expect(sheet.out).toMatch(/With a load of laundry at the yard, 90 min: done by \d\d:\d\d\./);
-    const { plan } = JSON.parse(run(['plan', 'day.json'], around()).out) as { plan: { legs: readonly { stop: number | null; left: readonly number[] }[] } };
+    const { plan } = JSON.parse(run(['plan', 'day.json'], around()).out) as {
+      plan: { legs: readonly { stop: number | null; left: readonly number[] }[] };
+    };
     expect(plan.legs.map(({ stop }) => stop ?? 'break').sort()).toEqual([0, 1, 2, 3, 4, 5, 'break']);
     expect(run(['plan', 'day.json', '--format', 'csv'], around()).err).toMatch(/json or md/);
     files['wrong.json'] = example.out.replace('"endHour": 18', '"endHour": 4');
@@ -102,7 +117,9 @@ describe('the command line', () => {
     expect([sheet.err, sheet.code]).toEqual(['', 0]);
     expect(sheet.out).toMatch(/75 cars, 2 people: done by \d\d:\d\d, \d+\.\d min a car/);
     expect(sheet.out).toMatch(/- Short at car \d+, \d\d:\d\d: the lot takes \d+ [a-z ]*towels/);
-    const { plan } = JSON.parse(run(['plan', 'lot.json'], around()).out) as { plan: { cars: readonly unknown[]; methods: readonly string[] } };
+    const { plan } = JSON.parse(run(['plan', 'lot.json'], around()).out) as {
+      plan: { cars: readonly unknown[]; methods: readonly string[] };
+    };
     expect([plan.cars.length, plan.methods.length]).toEqual([75, 3]);
   });
 

@@ -2,8 +2,39 @@ import { parseArgs } from 'node:util';
 import { DayPlanner, type Plan, dayMends, finish, helpOf, planJob, planLot, stockKinds } from '@esmero/core';
 import { dealerLot, harbourDay } from '@esmero/demo';
 import type { Job } from '@esmero/model';
-import { type FilledUp, type Read, calc as answersTo, calcTopics, dayFormat, exampleShortJob, lotFormat, mixesCsv, readDay, readJob, readLot, readShortJob, shortJobFormat, stepsCsv, towelsCsv, writeDay, writeLot } from '@esmero/exchange';
-import { type UnitSystem, assumedText, englishes, daySheet, lotSheet, planSheet, speak, unitSystems, unitsOf, unreadableText, verdictSentence, whatIfSentence } from '@esmero/messages';
+import {
+  type FilledUp,
+  type Read,
+  calc as answersTo,
+  calcTopics,
+  dayFormat,
+  exampleShortJob,
+  lotFormat,
+  mixesCsv,
+  readDay,
+  readJob,
+  readLot,
+  readShortJob,
+  shortJobFormat,
+  stepsCsv,
+  towelsCsv,
+  writeDay,
+  writeLot,
+} from '@esmero/exchange';
+import {
+  type UnitSystem,
+  assumedText,
+  englishes,
+  daySheet,
+  lotSheet,
+  planSheet,
+  speak,
+  unitSystems,
+  unitsOf,
+  unreadableText,
+  verdictSentence,
+  whatIfSentence,
+} from '@esmero/messages';
 import { templates } from './templates';
 
 /** What the command line needs of its surroundings. */
@@ -53,7 +84,12 @@ function leftOut(job: Job, plan: Plan, units: UnitSystem): string {
   const why = plan.verdicts.filter(({ code }) => leftCodes.has(code)).map((verdict) => verdictSentence(verdict, u));
   if (why.length === 0) return '';
   const help = finish(helpOf(job, plan)).map((one) => `  ${whatIfSentence(one, u)}`);
-  return [...(plan.method === 'decline' ? ['Not today.'] : []), ...why, ...(help.length > 0 ? ['What would help:', ...help] : []), ''].join('\n');
+  return [
+    ...(plan.method === 'decline' ? ['Not today.'] : []),
+    ...why,
+    ...(help.length > 0 ? ['What would help:', ...help] : []),
+    '',
+  ].join('\n');
 }
 
 const leftCodes: ReadonlySet<string> = new Set(['zones-blocked', 'parts-left', 'over-budget', 'missing']);
@@ -128,7 +164,9 @@ function lotOf(text: string, format: PlanFormat, units: UnitSystem): Outcome {
   const made = finish(planLot(read.value));
   if (format === 'md') return fine(lotSheet(read.value, made, unitsOf(units)));
   const { plans, productMl, ...rest } = made;
-  return fine(`${JSON.stringify({ format: 'esmero-lot-plan', version: 1, plan: { ...rest, methods: plans.map(({ method }) => method), productMl: Object.fromEntries(productMl) } }, null, 2)}\n`);
+  return fine(
+    `${JSON.stringify({ format: 'esmero-lot-plan', version: 1, plan: { ...rest, methods: plans.map(({ method }) => method), productMl: Object.fromEntries(productMl) } }, null, 2)}\n`,
+  );
 }
 
 /** A day of stops in order, with what the van runs short of and what would mend it. */
@@ -141,7 +179,9 @@ function dayOf(text: string, format: PlanFormat, units: UnitSystem): Outcome {
   const mends = finish(dayMends(read.value, made, planner));
   if (format === 'md') return fine(daySheet(read.value, made, mends, unitsOf(units)));
   const legs = made.legs.map(({ visit, ...leg }) => ({ ...leg, method: visit?.plan.method ?? null }));
-  return fine(`${JSON.stringify({ format: 'esmero-day-plan', version: 1, stocks: stockKinds, plan: { ...made, legs }, mends: mends.map(({ change, plan: { endMin, cost, shortage } }) => ({ change, endMin, cost, shortage })) }, null, 2)}\n`);
+  return fine(
+    `${JSON.stringify({ format: 'esmero-day-plan', version: 1, stocks: stockKinds, plan: { ...made, legs }, mends: mends.map(({ change, plan: { endMin, cost, shortage } }) => ({ change, endMin, cost, shortage })) }, null, 2)}\n`,
+  );
 }
 
 /** A job file, or a short one with all that it leaves open. */

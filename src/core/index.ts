@@ -1,6 +1,10 @@
 /** The only door into the core: what others use, no more. */
 export {
-  assumptionGroups, assumptionKeys, assumptionTable, defaultAssumptions, resolveAssumptions,
+  assumptionGroups,
+  assumptionKeys,
+  assumptionTable,
+  defaultAssumptions,
+  resolveAssumptions,
 } from './assumptions';
 export type { AssumptionGroup, AssumptionKey, AssumptionOverrides } from './assumptions';
 export { cautions } from './reasons';
@@ -13,47 +17,238 @@ export { alongDevice, clearSkyWm2, shadedHours, skylineAt, slopeUnder, sunAt, th
 export type { Attitude, Bearing } from './sun';
 export { airOn, freezeTimeS, openTimeS, skinCapacity, skins, startC, steadyPanelC } from './surface';
 export type { Skin, Wetting } from './surface';
-export { apart, costPerCar, countFor, strengthPoured, exactText, fillModes, fillVolumes, fillWith, mixFor, notations, readDilution } from './mix';
+export {
+  apart,
+  costPerCar,
+  countFor,
+  strengthPoured,
+  exactText,
+  fillModes,
+  fillVolumes,
+  fillWith,
+  mixFor,
+  notations,
+  readDilution,
+} from './mix';
 export type { Advice, AdviceReason, Content, Dilution, Dosed, Fill, FillMode, Mix } from './mix';
 export { groupOf, laundryGroups, soakFor, towelLedger, weightKg } from './towel';
 export type { LaundryGroup, SideUse, UsedMitt, UsedSide, UsedTowel } from './towel';
 export { settlingMs } from './bucket';
 export type { BucketName, Dip } from './bucket';
 export { choicesOf, indexOf } from './rules';
-export type { Guarding, IndexQuestion, Kit, Option, BugPlan, CarePlan,  SpotPlan } from './rules';
+export type { Guarding, IndexQuestion, Kit, Option, BugPlan, CarePlan, SpotPlan } from './rules';
 export { laps } from './passes';
 export type { Lap, NotChanged } from './passes';
 export { criticalPath } from './schedule';
 export type { PassAct, PassPart, PlannedPass, Step, StepKind } from './schedule';
 export { panelAt, planJob, zoneTreatments } from './planning';
-export type { Alternative, BlockedZone, Bottle, LaterTask, Outcome, Plan, Question, Shortage, Totals, ZonePlan } from './planning';
-export { afterwards, answerReasons, claimsOf, cues, cuesFor, troubles, handMovesIn, liquidOf, notDone, passChangesOf, protectionAfter, puttingOn, runRows, siteSheet, stageStates, towelFillAt, waterByStage, windowsOf } from './views';
-export type { Afterwards, AnswerReason, Claim, Cue, Trouble, Gain, HandMove, LaundryLoad, LeftOver, Liquid, NotDone, RinseWater, RunRow, SiteSheet, StageName, StageState, StageWater, WaterStage, Window } from './views';
+export type {
+  Alternative,
+  BlockedZone,
+  Bottle,
+  LaterTask,
+  Outcome,
+  Plan,
+  Question,
+  Shortage,
+  Totals,
+  ZonePlan,
+} from './planning';
 export {
-  addLeg, addPicture, atHour, changePass, defaultChoices, defaultHabits, dropMark, dropPassChange, dropPicture, dropRun, keepProof, endRun, fixTreatment,
-  copyJob, ownCarJob, standings, habitsIn, lift, mayBecome, measure, mirrorSoil, setBugs, newItem, newJob, careFor, sellAs, toggleAround, toggleScope, noteEvent, noteEvents, noteUse, paint, putMark, putPunch, setAside,
-  setAssumption, setChoices, setLeg, setReading, setSpots, sign, arrive, startRun, takeBackEvent, unsee, withChange,
+  afterwards,
+  answerReasons,
+  claimsOf,
+  cues,
+  cuesFor,
+  troubles,
+  handMovesIn,
+  liquidOf,
+  notDone,
+  passChangesOf,
+  protectionAfter,
+  puttingOn,
+  runRows,
+  siteSheet,
+  stageStates,
+  towelFillAt,
+  waterByStage,
+  windowsOf,
+} from './views';
+export type {
+  Afterwards,
+  AnswerReason,
+  Claim,
+  Cue,
+  Trouble,
+  Gain,
+  HandMove,
+  LaundryLoad,
+  LeftOver,
+  Liquid,
+  NotDone,
+  RinseWater,
+  RunRow,
+  SiteSheet,
+  StageName,
+  StageState,
+  StageWater,
+  WaterStage,
+  Window,
+} from './views';
+export {
+  addLeg,
+  addPicture,
+  atHour,
+  changePass,
+  defaultChoices,
+  defaultHabits,
+  dropMark,
+  dropPassChange,
+  dropPicture,
+  dropRun,
+  keepProof,
+  endRun,
+  fixTreatment,
+  copyJob,
+  ownCarJob,
+  standings,
+  habitsIn,
+  lift,
+  mayBecome,
+  measure,
+  mirrorSoil,
+  setBugs,
+  newItem,
+  newJob,
+  careFor,
+  sellAs,
+  toggleAround,
+  toggleScope,
+  noteEvent,
+  noteEvents,
+  noteUse,
+  paint,
+  putMark,
+  putPunch,
+  setAside,
+  setAssumption,
+  setChoices,
+  setLeg,
+  setReading,
+  setSpots,
+  sign,
+  arrive,
+  startRun,
+  takeBackEvent,
+  unsee,
+  withChange,
   withWeather,
 } from './edit';
 export type { OwnCar, Standing, Brush, Change } from './edit';
-export { DayPlanner, START,  dayMends, dayOf, fullVan, kmBetween, lotOf, lotPace,  planLot, rowOfRestock, rowOfStop, stockKinds, usualDay, usualLot, travelTable, usualVan, vanNow,  withMore } from './tour';
+export {
+  DayPlanner,
+  START,
+  dayMends,
+  dayOf,
+  fullVan,
+  kmBetween,
+  lotOf,
+  lotPace,
+  planLot,
+  rowOfRestock,
+  rowOfStop,
+  stockKinds,
+  usualDay,
+  usualLot,
+  travelTable,
+  usualVan,
+  vanNow,
+  withMore,
+} from './tour';
 export type {
-  DayBrief, DayChances, DayChange, DayLeg, DayMend, DayPlan,  FirstShortage, InStock, LegBrief,   LotPace, LotPlan, LotShortage,  MendBrief,
-  Since, StockKind,
+  DayBrief,
+  DayChances,
+  DayChange,
+  DayLeg,
+  DayMend,
+  DayPlan,
+  FirstShortage,
+  InStock,
+  LegBrief,
+  LotPace,
+  LotPlan,
+  LotShortage,
+  MendBrief,
+  Since,
+  StockKind,
 } from './tour';
 export { followed, isSameShare, joined, putBack, shareOf, takenFrom, withShared } from './crew';
 export type { SharedRun } from './crew';
 export { carsOf, doneOn, dueState, isInTime, newVisit, visitDay } from './clients';
-export type { CarVisits, Due,  DueCar, DueState } from './clients';
+export type { CarVisits, Due, DueCar, DueState } from './clients';
 export { billOf, invoiceOf, numbersOf, priceOf, quoteOf, seasonMethods, takesOf, usualBusiness } from './price';
-export type { CarsPrice, QuoteAnswer, QuoteAsked,  SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
-export { marksIn, onTowelByLevel, onTowelByScale, plainProof, plainScene, renderProof, renderTowel, wipedKinds } from './eye';
-export type { Counted, Gauge, PictureFault,  ProofAsked, ProofFault, Raster, SideMeasured, SideVerdict, WipeMeasured, WipedKind } from './eye';
+export type { CarsPrice, QuoteAnswer, QuoteAsked, SeasonAsked, SeasonMethod, SeasonPlan, VisitAccount } from './price';
 export {
-  dealTry, deals, deckStanding, decisionCards, decisionTry, decisions, eyeCurve, mixingCards, mixingTask, mixingTry, nextCard, panelCards, panelOf,
-  panelTry, pouringOrders, practiceVessel, renderPanel, sessionMs, strengthError, triesOf, usesEye, withEye, withoutEye,
+  marksIn,
+  onTowelByLevel,
+  onTowelByScale,
+  plainProof,
+  plainScene,
+  renderProof,
+  renderTowel,
+  wipedKinds,
+} from './eye';
+export type {
+  Counted,
+  Gauge,
+  PictureFault,
+  ProofAsked,
+  ProofFault,
+  Raster,
+  SideMeasured,
+  SideVerdict,
+  WipeMeasured,
+  WipedKind,
+} from './eye';
+export {
+  dealTry,
+  deals,
+  deckStanding,
+  decisionCards,
+  decisionTry,
+  decisions,
+  eyeCurve,
+  mixingCards,
+  mixingTask,
+  mixingTry,
+  nextCard,
+  panelCards,
+  panelOf,
+  panelTry,
+  pouringOrders,
+  practiceVessel,
+  renderPanel,
+  sessionMs,
+  strengthError,
+  triesOf,
+  usesEye,
+  withEye,
+  withoutEye,
 } from './practice';
-export type { Deal, Decision, DecisionAsked, EyeCurve, InHand, MixingTask, MixingTwist, PanelAngle, PanelCard, PanelLight, PanelScene, PouringOrder } from './practice';
+export type {
+  Deal,
+  Decision,
+  DecisionAsked,
+  EyeCurve,
+  InHand,
+  MixingTask,
+  MixingTwist,
+  PanelAngle,
+  PanelCard,
+  PanelLight,
+  PanelScene,
+  PouringOrder,
+} from './practice';
 export { studies } from './questions';
 export type { About, OfPicture, DayAnswer, DayAsked, LotBrief, Studies, StudyKind } from './questions';
 export { elapsedMs, setUpS, visitOf, planRun, runStatusOf, tasksOf, ticksOf, usageAccount, useOf } from './execution';
@@ -85,15 +280,55 @@ export {
 } from './inventory';
 export type { Draft, LaundryStep, Missing, ToBuy } from './inventory';
 export {
-  everything, hasWords, historyOf, isUseful, learn, logOf, ratiosOf, runStates, searchLog, waterOfYear, withLearned,
-  withoutLearned, wordsOf,
+  everything,
+  hasWords,
+  historyOf,
+  isUseful,
+  learn,
+  logOf,
+  ratiosOf,
+  runStates,
+  searchLog,
+  waterOfYear,
+  withLearned,
+  withoutLearned,
+  wordsOf,
 } from './history';
 export type { Learned, Lesson, LogEntry, LogQuery, RunState, WaterMonth, Whose } from './history';
 export {
-  approachEffectsOf, bucketSpread, compareBuckets, crossingsOf, finish, habitAnswers, hoursOfDay, lastsOf,
-  nextVisitOf, packingListOf, runBuckets, takeWeights, tradeOffsOf, usualLeg, helpOf, whatIf, workOrdersOf,
+  approachEffectsOf,
+  bucketSpread,
+  compareBuckets,
+  crossingsOf,
+  finish,
+  habitAnswers,
+  hoursOfDay,
+  lastsOf,
+  nextVisitOf,
+  packingListOf,
+  runBuckets,
+  takeWeights,
+  tradeOffsOf,
+  usualLeg,
+  helpOf,
+  whatIf,
+  workOrdersOf,
 } from './studies';
 export type {
-  ApproachEffect, BucketSpread, Crossing, HoursOfDay, HoursAdvice, Lasts, LowWater, NextVisit, Ordering, PanelHour,
-  RunOrdering, Study, SystemRun, TradeOff, Until, WhatIf,
+  ApproachEffect,
+  BucketSpread,
+  Crossing,
+  HoursOfDay,
+  HoursAdvice,
+  Lasts,
+  LowWater,
+  NextVisit,
+  Ordering,
+  PanelHour,
+  RunOrdering,
+  Study,
+  SystemRun,
+  TradeOff,
+  Until,
+  WhatIf,
 } from './studies';

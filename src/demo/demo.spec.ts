@@ -17,7 +17,9 @@ describe('the demo', () => {
   });
 
   it('has somebody new whose eye gets better with practice, a little low as it is', () => {
-    const sessions = demoOn('2031-07-14').library.flatMap((entry): PracticeSession[] => (entry.kind === 'practice' ? [entry.item] : []));
+    const sessions = demoOn('2031-07-14').library.flatMap((entry): PracticeSession[] =>
+      entry.kind === 'practice' ? [entry.item] : [],
+    );
     const tries = triesOf(sessions, 'The new helper', 'panels');
     const right = (from: number): number => tries.slice(from, from + 14).filter(({ isRight }) => isRight).length;
     expect(right(28)).toBeGreaterThan(right(0));

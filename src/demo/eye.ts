@@ -1,5 +1,15 @@
 import { randomLcg, randomNormal } from 'd3-random';
-import { defaultAssumptions as a, levelOfLoad, mixingCards, mixingTask, mixingTry, nextCard, panelCards, panelOf, panelTry } from '@esmero/core';
+import {
+  defaultAssumptions as a,
+  levelOfLoad,
+  mixingCards,
+  mixingTask,
+  mixingTry,
+  nextCard,
+  panelCards,
+  panelOf,
+  panelTry,
+} from '@esmero/core';
 import { type Calibration, type PracticeSession, type Try, soilKinds } from '@esmero/model';
 import { type Day, dayAfter, instantAt } from '@esmero/units';
 
@@ -25,7 +35,10 @@ const evenings: readonly Learner[] = [
 const TRIES = 14;
 
 /** Somebody new who has practised for a week, and has weighed one towel: simulated by the drills themselves. */
-export function helperOn(today: Day): { readonly sessions: readonly PracticeSession[]; readonly calibration: Calibration } {
+export function helperOn(today: Day): {
+  readonly sessions: readonly PracticeSession[];
+  readonly calibration: Calibration;
+} {
   const draw = randomLcg(0.42);
   const normal = randomNormal.source(draw)(0, 1);
   const judged: Try[] = [];
@@ -53,6 +66,15 @@ export function helperOn(today: Day): { readonly sessions: readonly PracticeSess
   return {
     sessions: [...panels, { id: 'practice-mixing-0', name: helper, drill: 'mixing', tries: mixed }],
     // A tenth of a gram on a side of 0.04 m², weighed; this hand gets more soil into the same colour than usual.
-    calibration: { id: 'calibration-0', name: 'Wash towels, grey edge', person: helper, kind: 'dust', by: 'scale', at: evening(2), onTowelGm2, absorbed: onTowelGm2 / (1.12 * a.gaugeDust) },
+    calibration: {
+      id: 'calibration-0',
+      name: 'Wash towels, grey edge',
+      person: helper,
+      kind: 'dust',
+      by: 'scale',
+      at: evening(2),
+      onTowelGm2,
+      absorbed: onTowelGm2 / (1.12 * a.gaugeDust),
+    },
   };
 }

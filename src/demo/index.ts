@@ -7,7 +7,21 @@ import { helperOn } from './eye';
 import { dealerSetUp } from './lot';
 import { jobs } from './jobs';
 import { movements } from './stock';
-import { brushes, careProducts, foamer, gear, habits, packages, products, sites, spareBuckets, spareGear, towels, vehicles, vessels } from './library';
+import {
+  brushes,
+  careProducts,
+  foamer,
+  gear,
+  habits,
+  packages,
+  products,
+  sites,
+  spareBuckets,
+  spareGear,
+  towels,
+  vehicles,
+  vessels,
+} from './library';
 
 const library = [
   ...Object.values(vehicles).map((item) => ({ kind: 'vehicle', item })),
@@ -15,13 +29,16 @@ const library = [
   ...[...Object.values(products), ...Object.values(careProducts)].map((item) => ({ kind: 'product', item })),
   ...Object.values(towels).map((item) => ({ kind: 'towel', item })),
   ...[...Object.values(vessels), ...Object.values(spareBuckets), foamer].map((item) => ({ kind: 'vessel', item })),
-  ...[...Object.values(gear), ...Object.values(brushes), ...Object.values(spareGear)].map((item) => ({ kind: 'gear', item })),
+  ...[...Object.values(gear), ...Object.values(brushes), ...Object.values(spareGear)].map((item) => ({
+    kind: 'gear',
+    item,
+  })),
   ...Object.values(habits).map((item) => ({ kind: 'habits', item })),
   ...Object.values(packages).map((item) => ({ kind: 'package', item })),
 ] as const;
 
 /** The invented harbour town as a collection: what a first visit finds in the app. */
-export { harbourDay,  } from './day';
+export { harbourDay } from './day';
 export { dealerLot } from './lot';
 export const demo: Collection = {
   jobs,
@@ -39,7 +56,11 @@ const DAY_MS = 86_400_000;
 export function demoOn(today: Day): Collection {
   const last = movements.at(-1)!.at;
   const days = daysBetween(new Date(last).toISOString().slice(0, 10), today) - 1;
-  const moved = movements.map((one) => ({ ...one, at: one.at + days * DAY_MS, expiresOn: one.expiresOn && dayAfter(one.expiresOn, days) }));
+  const moved = movements.map((one) => ({
+    ...one,
+    at: one.at + days * DAY_MS,
+    expiresOn: one.expiresOn && dayAfter(one.expiresOn, days),
+  }));
   const { sessions, calibration } = helperOn(today);
   const plans = [
     { kind: 'van', item: harbourVan },

@@ -1,8 +1,33 @@
-import { type Job, type Package, type SoilKind, type SoilLevel, type SoilMap, type ZoneId, type ZoneSoil, cleanlinessOf, noCare, usualScope } from '@esmero/model';
+import {
+  type Job,
+  type Package,
+  type SoilKind,
+  type SoilLevel,
+  type SoilMap,
+  type ZoneId,
+  type ZoneSoil,
+  cleanlinessOf,
+  noCare,
+  usualScope,
+} from '@esmero/model';
 import { defaultChoices as choices, zonesIn } from '@esmero/core';
 import { celsius } from '@esmero/units';
 import { clients } from './clients';
-import { brushes, careProducts, device, foamer, gear, packages, products, sites, spareBuckets, spareGear, towels, vehicles, vessels } from './library';
+import {
+  brushes,
+  careProducts,
+  device,
+  foamer,
+  gear,
+  packages,
+  products,
+  sites,
+  spareBuckets,
+  spareGear,
+  towels,
+  vehicles,
+  vessels,
+} from './library';
 
 type Mark = readonly [kind: SoilKind, level: SoilLevel];
 
@@ -19,7 +44,10 @@ interface Seen {
 
 const zoneSoil = ([kind, level]: Mark): ZoneSoil => ({ deposits: [{ kind, level }], spots: {} });
 
-function walkRound({ vehicle, scope = usualScope }: Pick<Job, 'vehicle'> & Partial<Pick<Job, 'scope'>>, seen: Seen): SoilMap {
+function walkRound(
+  { vehicle, scope = usualScope }: Pick<Job, 'vehicle'> & Partial<Pick<Job, 'scope'>>,
+  seen: Seen,
+): SoilMap {
   const marks = zonesIn({ vehicle, scope }).map(({ id, view, cleanliness }): [ZoneId, ZoneSoil] => {
     if (cleanliness >= cleanlinessOf.faces) return [id, zoneSoil(seen.wheels)];
     if (cleanliness >= cleanlinessOf.lowers) return [id, zoneSoil(seen.lower)];
@@ -30,7 +58,13 @@ function walkRound({ vehicle, scope = usualScope }: Pick<Job, 'vehicle'> & Parti
 }
 
 /** Seals have kept the worst out. */
-const shutsWith = (mark: Mark): Partial<SoilMap> => Object.fromEntries((['boot-sill', 'left-front-shut', 'left-rear-shut', 'right-front-shut', 'right-rear-shut'] as const).map((id) => [id, zoneSoil(mark)]));
+const shutsWith = (mark: Mark): Partial<SoilMap> =>
+  Object.fromEntries(
+    (['boot-sill', 'left-front-shut', 'left-rear-shut', 'right-front-shut', 'right-rear-shut'] as const).map((id) => [
+      id,
+      zoneSoil(mark),
+    ]),
+  );
 
 const base = {
   currency: 'EUR',
@@ -61,7 +95,11 @@ const base = {
   choices,
 };
 
-const sold = ({ id, name, scope, care, priceMinor }: Package): Pick<Job, 'scope' | 'soldAs' | 'care'> => ({ scope, care, soldAs: { id, name, priceMinor } });
+const sold = ({ id, name, scope, care, priceMinor }: Package): Pick<Job, 'scope' | 'soldAs' | 'care'> => ({
+  scope,
+  care,
+  soldAs: { id, name, priceMinor },
+});
 
 const job = (rest: Omit<Job, 'soil' | 'clientId' | keyof typeof base> & Partial<Job>, seen: Seen): Job => ({
   ...base,
@@ -95,7 +133,13 @@ export const jobs: readonly Job[] = [
       note: 'Nothing may reach the drain. Belongings in the boot.',
       since: [{ days: 9, surroundings: 'coast', shelter: 'deck', km: 140, road: 'dry' }],
       marks: [
-        { id: 'm-1', zone: 'left-front-door-lower', kind: 'scratch', note: 'A hand’s breadth below the handle.', photo: null },
+        {
+          id: 'm-1',
+          zone: 'left-front-door-lower',
+          kind: 'scratch',
+          note: 'A hand’s breadth below the handle.',
+          photo: null,
+        },
         { id: 'm-2', zone: 'roof', kind: 'swirls', note: 'Seen in raking light only.', photo: null },
       ],
     },
@@ -174,7 +218,15 @@ export const jobs: readonly Job[] = [
       client: 'Ferry crew',
       date: '2032-01-19',
       vehicle: vehicles.ferry,
-      site: { ...sites.yard, airC: celsius(-9), panelC: celsius(-9), liquidC: celsius(6), shade: true, sunWm2: 0, humidity: 0.8 },
+      site: {
+        ...sites.yard,
+        airC: celsius(-9),
+        panelC: celsius(-9),
+        liquidC: celsius(6),
+        shade: true,
+        sunWm2: 0,
+        humidity: 0.8,
+      },
       since: [
         { days: 5, surroundings: 'coast', shelter: 'street', km: 60, road: 'wet' },
         { days: 4, surroundings: 'coast', shelter: 'street', km: 90, road: 'salted' },
@@ -234,7 +286,12 @@ export const jobs: readonly Job[] = [
       upper: ['dust', 1],
       lower: ['dust', 1],
       wheels: ['dust', 1],
-      also: Object.fromEntries((['grille', 'front-bumper-upper', 'front-bumper-lower'] as const).map((id) => [id, { deposits: [{ kind: 'dust', level: 1 }], spots: {}, bugs: 'covered' }])),
+      also: Object.fromEntries(
+        (['grille', 'front-bumper-upper', 'front-bumper-lower'] as const).map((id) => [
+          id,
+          { deposits: [{ kind: 'dust', level: 1 }], spots: {}, bugs: 'covered' },
+        ]),
+      ),
     },
   ),
   job(
@@ -247,11 +304,28 @@ export const jobs: readonly Job[] = [
       site: sites.bayside,
       vessels: [...ownBuckets, foamer],
       scope: [...usualScope, 'mats'],
-      products: [products.amberSpray, products.clearGlass, products.tarLift, careProducts.topper, careProducts.wheel, careProducts.degreaser],
+      products: [
+        products.amberSpray,
+        products.clearGlass,
+        products.tarLift,
+        careProducts.topper,
+        careProducts.wheel,
+        careProducts.degreaser,
+      ],
       care: { ...noCare, paint: { use: 'topper', on: 'body' } },
       choices: { ...choices, topping: 'welcome' },
     },
-    { top: ['salt', 2], upper: ['salt', 3], lower: ['salt', 3], wheels: ['brake-dust', 4], also: { ...shutsWith(['road-film', 2]), 'left-rear-door-lower': { deposits: [{ kind: 'salt', level: 3 }], spots: { tar: 3 } }, mats: { deposits: [{ kind: 'mud', level: 3 }], spots: {} } } },
+    {
+      top: ['salt', 2],
+      upper: ['salt', 3],
+      lower: ['salt', 3],
+      wheels: ['brake-dust', 4],
+      also: {
+        ...shutsWith(['road-film', 2]),
+        'left-rear-door-lower': { deposits: [{ kind: 'salt', level: 3 }], spots: { tar: 3 } },
+        mats: { deposits: [{ kind: 'mud', level: 3 }], spots: {} },
+      },
+    },
   ),
   job(
     {
@@ -298,7 +372,13 @@ export const jobs: readonly Job[] = [
       choices: { ...choices, steamWith: 'product' },
       note: 'Files in the boot. Nothing may drip.',
     },
-    { top: ['dust', 1], upper: ['dust', 1], lower: ['dust', 1], wheels: ['dust', 1], also: { ...shutsWith(['grit', 3]), 'engine-bay': zoneSoil(['dust', 2]) } },
+    {
+      top: ['dust', 1],
+      upper: ['dust', 1],
+      lower: ['dust', 1],
+      wheels: ['dust', 1],
+      also: { ...shutsWith(['grit', 3]), 'engine-bay': zoneSoil(['dust', 2]) },
+    },
   ),
   job(
     {

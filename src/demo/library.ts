@@ -1,5 +1,20 @@
 import { defaultHabits, defaultDimensions } from '@esmero/core';
-import { asPractised, noCare, type MeasuringDevice, type Product, type Site, type TowelBatch, type Vehicle, type Vessel, type Gear, type HabitSet, type Package, calmShade, usualScope, somewhere } from '@esmero/model';
+import {
+  asPractised,
+  noCare,
+  type MeasuringDevice,
+  type Product,
+  type Site,
+  type TowelBatch,
+  type Vehicle,
+  type Vessel,
+  type Gear,
+  type HabitSet,
+  type Package,
+  calmShade,
+  usualScope,
+  somewhere,
+} from '@esmero/model';
 import { degrees, celsius, metres, minorUnits, ml } from '@esmero/units';
 
 /** Everything here is invented: a hillside harbour town, its cars, and two people with a van. */
@@ -205,7 +220,13 @@ export const products = {
   },
 } as const satisfies Record<string, Product>;
 
-const bottle = (id: string, name: string, uses: Product['uses'], [size, price]: readonly [number, number], rest: Partial<Product>): Product => ({
+const bottle = (
+  id: string,
+  name: string,
+  uses: Product['uses'],
+  [size, price]: readonly [number, number],
+  rest: Partial<Product>,
+): Product => ({
   id,
   name,
   uses,
@@ -224,25 +245,71 @@ const bottle = (id: string, name: string, uses: Product['uses'], [size, price]: 
 
 /** In the library, and taken along where a job asks for it. */
 export const careProducts = {
-  shampoo: bottle('p-shampoo', 'Shampoo concentrate, plain', [use('shampoo', '400', 600, 200)], [1000, 1400], { maxPanelC: celsius(45), safety: 'Mild on skin; slippery underfoot when spilt.' }),
-  wheel: bottle('p-wheel', 'Wheel cleaner, neutral', [{ ...use('wheel-cleaner', '0', null, null), dwellS: 90, rinseAfter: true }], [750, 1300], {
-    maxPanelC: celsius(35),
-    notOnSurfaces: ['bright-metal'],
-    safety: 'Gloves and eye protection; cold wheels only, never let it dry, rinse off.',
+  shampoo: bottle('p-shampoo', 'Shampoo concentrate, plain', [use('shampoo', '400', 600, 200)], [1000, 1400], {
+    maxPanelC: celsius(45),
+    safety: 'Mild on skin; slippery underfoot when spilt.',
   }),
+  wheel: bottle(
+    'p-wheel',
+    'Wheel cleaner, neutral',
+    [{ ...use('wheel-cleaner', '0', null, null), dwellS: 90, rinseAfter: true }],
+    [750, 1300],
+    {
+      maxPanelC: celsius(35),
+      notOnSurfaces: ['bright-metal'],
+      safety: 'Gloves and eye protection; cold wheels only, never let it dry, rinse off.',
+    },
+  ),
   degreaser: bottle('p-degrease', 'All-purpose cleaner', [use('degreaser', '10', 20, 4)], [1000, 1100], {
     maxPanelC: celsius(35),
     notOnFinishes: ['matte', 'film-wrapped'],
     safety: 'Alkaline: gloves and eye protection; off hot rubber and bare aluminium.',
   }),
-  topper: bottle('p-topper', 'Spray topper, pale', [{ ...use('topper', '0', null, null, 42), inSun: false }], [500, 1600], { maxPanelC: celsius(35), notOnFinishes: ['matte'], leavesLayer: true, safety: 'Do not breathe the mist; slippery on the ground.' }),
-  dryingAid: bottle('p-dry', 'Drying aid, quick', [use('drying-aid', '4', 6, 2, 14)], [500, 1100], { maxPanelC: celsius(38), notOnFinishes: ['matte'], leavesLayer: true, safety: 'Mild on skin.' }),
-  sealant: bottle('p-seal', 'Sealant, wipe on and off', [use('sealant', '0', null, null, 180)], [250, 2900], { maxPanelC: celsius(30), notOnFinishes: ['matte', 'film-wrapped'], leavesLayer: true, notWith: ['p-topper', 'p-dry'], safety: 'Solvent in it: air, gloves, no flame; cloths in a lidded tin.' }),
-  trim: bottle('p-trim', 'Trim dressing, satin', [use('trim-dressing', '0', null, null, 60)], [250, 1500], { safety: 'Slippery: off glass, pedals and seats.' }),
-  tyre: bottle('p-tyre', 'Tyre dressing, water-based', [{ ...use('tyre-dressing', '0', null, null, 21), inSun: true }], [500, 1000], { safety: 'Slippery: off tread, discs and the ground.' }),
+  topper: bottle(
+    'p-topper',
+    'Spray topper, pale',
+    [{ ...use('topper', '0', null, null, 42), inSun: false }],
+    [500, 1600],
+    {
+      maxPanelC: celsius(35),
+      notOnFinishes: ['matte'],
+      leavesLayer: true,
+      safety: 'Do not breathe the mist; slippery on the ground.',
+    },
+  ),
+  dryingAid: bottle('p-dry', 'Drying aid, quick', [use('drying-aid', '4', 6, 2, 14)], [500, 1100], {
+    maxPanelC: celsius(38),
+    notOnFinishes: ['matte'],
+    leavesLayer: true,
+    safety: 'Mild on skin.',
+  }),
+  sealant: bottle('p-seal', 'Sealant, wipe on and off', [use('sealant', '0', null, null, 180)], [250, 2900], {
+    maxPanelC: celsius(30),
+    notOnFinishes: ['matte', 'film-wrapped'],
+    leavesLayer: true,
+    notWith: ['p-topper', 'p-dry'],
+    safety: 'Solvent in it: air, gloves, no flame; cloths in a lidded tin.',
+  }),
+  trim: bottle('p-trim', 'Trim dressing, satin', [use('trim-dressing', '0', null, null, 60)], [250, 1500], {
+    safety: 'Slippery: off glass, pedals and seats.',
+  }),
+  tyre: bottle(
+    'p-tyre',
+    'Tyre dressing, water-based',
+    [{ ...use('tyre-dressing', '0', null, null, 21), inSun: true }],
+    [500, 1000],
+    { safety: 'Slippery: off tread, discs and the ground.' },
+  ),
 } as const satisfies Record<string, Product>;
 
-const gearOf = (id: string, name: string, kind: Gear['kind'], flow: number, battery: number | null, noise: number): Gear => ({
+const gearOf = (
+  id: string,
+  name: string,
+  kind: Gear['kind'],
+  flow: number,
+  battery: number | null,
+  noise: number,
+): Gear => ({
   id,
   name,
   kind,
@@ -367,7 +434,25 @@ export const device: MeasuringDevice = { kind: 'syringe', stepMl: ml(1), capacit
 /** Scopes that are sold under a name. */
 export const packages = {
   wash: { id: 'k-wash', name: 'Maintenance wash', scope: usualScope, care: noCare, priceMinor: minorUnits(5900) },
-  shine: { id: 'k-shine', name: 'Show-floor touch-up', scope: ['body', 'trim', 'glass'], care: noCare, priceMinor: minorUnits(3500) },
-  season: { id: 'k-season', name: 'Season wash with sealant', scope: usualScope, care: { paint: { use: 'sealant', on: 'body' }, trim: true, tyres: 'after-drive' }, priceMinor: minorUnits(12900) },
-  bodyshop: { id: 'k-bodyshop', name: 'Body-shop dust-off', scope: ['body', 'trim', 'glass', 'shuts', 'boot-sill', 'details'], care: noCare, priceMinor: minorUnits(4500) },
+  shine: {
+    id: 'k-shine',
+    name: 'Show-floor touch-up',
+    scope: ['body', 'trim', 'glass'],
+    care: noCare,
+    priceMinor: minorUnits(3500),
+  },
+  season: {
+    id: 'k-season',
+    name: 'Season wash with sealant',
+    scope: usualScope,
+    care: { paint: { use: 'sealant', on: 'body' }, trim: true, tyres: 'after-drive' },
+    priceMinor: minorUnits(12900),
+  },
+  bodyshop: {
+    id: 'k-bodyshop',
+    name: 'Body-shop dust-off',
+    scope: ['body', 'trim', 'glass', 'shuts', 'boot-sill', 'details'],
+    care: noCare,
+    priceMinor: minorUnits(4500),
+  },
 } as const satisfies Readonly<Record<string, Package>>;

@@ -14,7 +14,10 @@ describe('the mixing calculator', () => {
 
   it('says which question is wrong and how', () => {
     const good = { label: '5', reading: 'water', fill: 'finalVolume', volumeMl: 750 };
-    const answered = calc('mixing', JSON.stringify([good, { ...good, label: '0', reading: 'whole' }, { ...good, volumeMl: -1 }]));
+    const answered = calc(
+      'mixing',
+      JSON.stringify([good, { ...good, label: '0', reading: 'whole' }, { ...good, volumeMl: -1 }]),
+    );
     expect(answered).toMatchObject({
       ok: false,
       why: { faults: [{ path: '[1].label', expected: { code: 'dilution' } }, { path: '[2].volumeMl' }] },
@@ -43,7 +46,10 @@ describe('the other calculators', () => {
   });
 
   it('answer settling speeds under the reference’s name', () => {
-    const answered = calc('settling', JSON.stringify(physics.settling.map(({ diameterUm, waterC }) => ({ diameterUm, waterC }))));
+    const answered = calc(
+      'settling',
+      JSON.stringify(physics.settling.map(({ diameterUm, waterC }) => ({ diameterUm, waterC }))),
+    );
     if (!answered.ok) throw new Error(JSON.stringify(answered.why));
     physics.settling.forEach(({ settlingMs }, i) =>
       expect(Math.abs((answered.value[i] as { settlingMs: number }).settlingMs / settlingMs - 1)).toBeLessThan(0.01),
@@ -51,7 +57,16 @@ describe('the other calculators', () => {
   });
 
   it('answer the marring index with its factors', () => {
-    const question = { kind: 'road-film', loadGm2: 5, treatment: 'waterless', flush: 'pump', filmUm: 18, dwellS: 20, sideLoading: 0.5, sensitivity: 1 };
+    const question = {
+      kind: 'road-film',
+      loadGm2: 5,
+      treatment: 'waterless',
+      flush: 'pump',
+      filmUm: 18,
+      dwellS: 20,
+      sideLoading: 0.5,
+      sensitivity: 1,
+    };
     const answered = calc('index', JSON.stringify([question]));
     if (!answered.ok) throw new Error(JSON.stringify(answered.why));
     expect(answered.value[0]).toMatchObject({ loadAfterFlushGm2: 2, hardShare: 0.4, grainUm: 40, pressure: 1 });

@@ -1,7 +1,32 @@
-import { type Dilution, type FillMode, type IndexQuestion, type Skin, type Wetting, airOn, defaultAssumptions, exactText, freezeTimeS, indexOf, mixFor, notations, openTimeS, readDilution, settlingMs, skinCapacity, startC, steadyPanelC } from '@esmero/core';
+import {
+  type Dilution,
+  type FillMode,
+  type IndexQuestion,
+  type Skin,
+  type Wetting,
+  airOn,
+  defaultAssumptions,
+  exactText,
+  freezeTimeS,
+  indexOf,
+  mixFor,
+  notations,
+  openTimeS,
+  readDilution,
+  settlingMs,
+  skinCapacity,
+  startC,
+  steadyPanelC,
+} from '@esmero/core';
 import type { Colour, DilutionLabel } from '@esmero/model';
 import { toNumber } from '@esmero/units';
-import { FilmInputDocument, IndexInputDocument, MixingInputDocument, type PouredDocument, SettlingInputDocument } from './documents/calc-inputs';
+import {
+  FilmInputDocument,
+  IndexInputDocument,
+  MixingInputDocument,
+  type PouredDocument,
+  SettlingInputDocument,
+} from './documents/calc-inputs';
 import type { Fault, Read } from './fault';
 import { faultsIn } from './validate';
 
@@ -40,7 +65,8 @@ function poured({ poured: { productMl, caps, capMl, waterMl }, ...label }: WasPo
   };
 }
 
-const mixing = (input: ToPour | WasPoured): object => ('poured' in input && input.poured ? poured(input) : toPour(input as ToPour));
+const mixing = (input: ToPour | WasPoured): object =>
+  'poured' in input && input.poured ? poured(input) : toPour(input as ToPour);
 
 function toPour({ label, reading, fill, volumeMl }: ToPour): object {
   const read = { dilution: dilutionOf({ label, reading }) };
@@ -85,7 +111,10 @@ function drying(input: FilmInputDocument): object {
 
 function freezing(input: FilmInputDocument): object {
   const wetting = wettingOf(input);
-  return { startC: rounded(startC(wetting), 3), freezeTimeS: roundedOrNull(freezeTimeS(wetting, defaultAssumptions.slushC), 2) };
+  return {
+    startC: rounded(startC(wetting), 3),
+    freezeTimeS: roundedOrNull(freezeTimeS(wetting, defaultAssumptions.slushC), 2),
+  };
 }
 
 interface Topic {
@@ -127,7 +156,10 @@ export function calc(topic: CalcTopic, text: string): Read<readonly object[]> {
   if (!read.ok) return read;
   const { document, answer }: Topic = topics[topic];
   if (!Array.isArray(read.value))
-    return no({ code: 'faults', faults: [{ path: '', expected: { code: 'list', most: 100_000 }, found: typeof read.value }] });
+    return no({
+      code: 'faults',
+      faults: [{ path: '', expected: { code: 'list', most: 100_000 }, found: typeof read.value }],
+    });
   const list: readonly unknown[] = read.value;
   const faults: readonly Fault[] = list.flatMap((input, i) => faultsIn(document, input, `[${i}]`));
   return faults.length > 0

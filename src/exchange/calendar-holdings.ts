@@ -21,5 +21,10 @@ export function calendarHoldings({ stops, blocked }: CalendarFound, kept: readon
     if (mine.job.date === date && Math.abs(mine.job.hour - hour) < 1 / 60) return [];
     return [{ ...mine, changedAt: at, vector: advanced(mine.vector, CALENDAR), job: { ...mine.job, date, hour } }];
   });
-  return { library: blocked.map((item) => ({ ...unstamped, changedAt: at, kind: 'blocked', archived: false, item })), jobs, movements: [], photos: [] };
+  return {
+    library: blocked.map((item) => ({ ...unstamped, changedAt: at, kind: 'blocked', archived: false, item })),
+    jobs,
+    movements: [],
+    photos: [],
+  };
 }

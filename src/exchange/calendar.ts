@@ -53,7 +53,16 @@ export function writeCalendar(stops: readonly CalendarStop[], dues: readonly Cal
     });
   }
   for (const { key, name, from, until } of dues)
-    calendar.createEvent({ id: uidOf('due', key), stamp: new Date(stamp), start: midnight(from), end: midnight(dayAfter(until, 1)), allDay: true, timezone: 'UTC', busystatus: ICalEventBusyStatus.FREE, summary: name });
+    calendar.createEvent({
+      id: uidOf('due', key),
+      stamp: new Date(stamp),
+      start: midnight(from),
+      end: midnight(dayAfter(until, 1)),
+      allDay: true,
+      timezone: 'UTC',
+      busystatus: ICalEventBusyStatus.FREE,
+      summary: name,
+    });
   return calendar.toString();
 }
 
@@ -68,10 +77,14 @@ export interface CalendarFound {
   /** What we do not know: time that is taken. */
   readonly blocked: readonly Blocked[];
   /** What is not in it: so many events, and the first of them by name. */
-  readonly leftOut: { readonly count: number; readonly first: readonly { readonly name: string; readonly why: LeftOut }[] };
+  readonly leftOut: {
+    readonly count: number;
+    readonly first: readonly { readonly name: string; readonly why: LeftOut }[];
+  };
 }
 
-export type CalendarRead = { readonly ok: true; readonly found: CalendarFound } | { readonly ok: false; readonly detail: string };
+export type CalendarRead =
+  { readonly ok: true; readonly found: CalendarFound } | { readonly ok: false; readonly detail: string };
 
 /** More events no calendar of one person has. */
 const MOST_EVENTS = 20_000;
@@ -97,14 +110,22 @@ function instantOf(time: ICAL.Time, { offsetAt }: CalendarSpan): number {
 }
 
 /** Begin and end of what may touch the span, with a day to spare on either side for clocks elsewhere. */
-const windowOf = ({ from, until }: CalendarSpan): readonly [number, number] => [midnight(from).getTime() - DAY_MS, midnight(until).getTime() + 2 * DAY_MS];
+const windowOf = ({ from, until }: CalendarSpan): readonly [number, number] => [
+  midnight(from).getTime() - DAY_MS,
+  midnight(until).getTime() + 2 * DAY_MS,
+];
 
 /**
  * Begin and end of each time that an event takes place within the span.
  * @param elsewhere times of it that are events of their own
  * @throws Beyond
  */
-function* timesOf(event: ICAL.Event, span: CalendarSpan, elsewhere: ReadonlySet<number>, looks: Looks): Generator<readonly [number, number]> {
+function* timesOf(
+  event: ICAL.Event,
+  span: CalendarSpan,
+  elsewhere: ReadonlySet<number>,
+  looks: Looks,
+): Generator<readonly [number, number]> {
   const length = Math.max(0, event.duration.toSeconds()) * 1000;
   const [first, last] = windowOf(span);
   if (!event.isRecurring()) {
@@ -121,15 +142,29 @@ function* timesOf(event: ICAL.Event, span: CalendarSpan, elsewhere: ReadonlySet<
 }
 
 /** The hours that are taken of each day of the span, by one's own clock. */
-function blockedBy(uid: string, name: string, begin: number, end: number, { from, until, offsetAt }: CalendarSpan): readonly Blocked[] {
+function blockedBy(
+  uid: string,
+  name: string,
+  begin: number,
+  end: number,
+  { from, until, offsetAt }: CalendarSpan,
+): readonly Blocked[] {
   const days: Blocked[] = [];
   const first = dayAt(begin, offsetAt(begin));
   for (let day = first < from ? from : first, i = 0; day <= until; day = dayAfter(day, 1), i++) {
     const start = midnight(day).getTime();
-    const hourAt = (at: number): number => Math.max(0, Math.min(LATEST_H, (at + offsetAt(at) * HOUR_MS - start) / HOUR_MS));
+    const hourAt = (at: number): number =>
+      Math.max(0, Math.min(LATEST_H, (at + offsetAt(at) * HOUR_MS - start) / HOUR_MS));
     const [fromHour, untilHour] = [hourAt(begin), hourAt(end)];
     if (i > 0 && untilHour === 0) break;
-    if (untilHour > fromHour) days.push({ id: `blocked-${bytesToHex(sha256(utf8ToBytes(`${uid} ${day} ${fromHour}`))).slice(0, 24)}`, name, date: day, fromHour, untilHour });
+    if (untilHour > fromHour)
+      days.push({
+        id: `blocked-${bytesToHex(sha256(utf8ToBytes(`${uid} ${day} ${fromHour}`))).slice(0, 24)}`,
+        name,
+        date: day,
+        fromHour,
+        untilHour,
+      });
     if (untilHour < LATEST_H) break;
   }
   return days;
@@ -156,7 +191,10 @@ class Finding {
   private leftOutCount = 0;
   private readonly looks = new Looks();
 
-  constructor(private readonly span: CalendarSpan, private readonly changed: ReadonlyMap<string, ReadonlySet<number>>) {}
+  constructor(
+    private readonly span: CalendarSpan,
+    private readonly changed: ReadonlyMap<string, ReadonlySet<number>>,
+  ) {}
 
   take(component: ICAL.Component): void {
     let name = '';
@@ -180,7 +218,11 @@ class Finding {
     if (kind === 'due') return;
     if (kind === 'job') return void this.stops.push({ jobId: id!, beginAt: instantOf(event.startDate, this.span) });
     const { component } = event;
-    if (component.getFirstPropertyValue('transp') === 'TRANSPARENT' || component.getFirstPropertyValue('status') === 'CANCELLED') return;
+    if (
+      component.getFirstPropertyValue('transp') === 'TRANSPARENT' ||
+      component.getFirstPropertyValue('status') === 'CANCELLED'
+    )
+      return;
     const elsewhere = (!event.isRecurrenceException() && this.changed.get(event.uid)) || new Set<number>();
     for (const [begin, end] of timesOf(event, this.span, elsewhere, this.looks))
       for (const one of blockedBy(event.uid ?? name, name, begin, end, this.span)) {
@@ -190,7 +232,11 @@ class Finding {
   }
 
   found(): CalendarFound {
-    return { stops: this.stops, blocked: [...this.blocked.values()], leftOut: { count: this.leftOutCount, first: this.leftOut } };
+    return {
+      stops: this.stops,
+      blocked: [...this.blocked.values()],
+      leftOut: { count: this.leftOutCount, first: this.leftOut },
+    };
   }
 }
 
@@ -205,7 +251,9 @@ export function* readingCalendar(text: string, span: CalendarSpan): Generator<nu
   let root: ICAL.Component;
   try {
     const parsed = ICAL.parse(text) as unknown[];
-    root = new ICAL.Component((Array.isArray(parsed[0]) ? parsed[0] : parsed) as ConstructorParameters<typeof ICAL.Component>[0]);
+    root = new ICAL.Component(
+      (Array.isArray(parsed[0]) ? parsed[0] : parsed) as ConstructorParameters<typeof ICAL.Component>[0],
+    );
   } catch (error) {
     return { ok: false, detail: error instanceof Error ? error.message : String(error) };
   }

@@ -18,10 +18,16 @@ export const collectionFormat: Format = {
   migrations: collectionMigrations,
 };
 
-const entryFrom = (kind: EntryKind, { archived, item, ...stamp }: CollectionDocument[(typeof listNames)[EntryKind]][number]): KeptEntry =>
-  ({ kind, archived, item, ...stampFrom(stamp) }) as unknown as KeptEntry;
+const entryFrom = (
+  kind: EntryKind,
+  { archived, item, ...stamp }: CollectionDocument[(typeof listNames)[EntryKind]][number],
+): KeptEntry => ({ kind, archived, item, ...stampFrom(stamp) }) as unknown as KeptEntry;
 
-const jobEntryFrom = ({ archived, job, ...stamp }: JobEntryDocument): KeptJob => ({ archived, job: jobFrom(job), ...stampFrom(stamp) });
+const jobEntryFrom = ({ archived, job, ...stamp }: JobEntryDocument): KeptJob => ({
+  archived,
+  job: jobFrom(job),
+  ...stampFrom(stamp),
+});
 
 /**
  * Reads a collection file whole or not at all, job by job, so that whoever waits can look up in between: yields the
@@ -34,7 +40,13 @@ export function* readingCollection(text: string): Generator<number, Read<Holding
   const jobs = (content as { readonly jobs?: unknown } | null)?.jobs;
   const list = Array.isArray(jobs) ? (jobs as unknown[]) : [];
   // All but the jobs at once, then each job for itself.
-  const faults: Fault[] = [...faultsIn(CollectionDocument, Array.isArray(jobs) ? { ...(content as object), jobs: [] } : content, collectionFormat.key)];
+  const faults: Fault[] = [
+    ...faultsIn(
+      CollectionDocument,
+      Array.isArray(jobs) ? { ...(content as object), jobs: [] } : content,
+      collectionFormat.key,
+    ),
+  ];
   for (let i = 0; i < list.length && faults.length < MOST_FAULTS; i++) {
     yield i / list.length;
     faults.push(...faultsIn(JobEntryDocument, list[i], `${collectionFormat.key}.jobs[${i}]`));
@@ -56,10 +68,20 @@ export function* readingCollection(text: string): Generator<number, Read<Holding
 /** The same at one go. */
 export const readCollection = (text: string): Read<Holdings> => finish(readingCollection(text));
 
-const entryDocument = ({ archived, item, ...stamp }: LibraryEntry & KeptEntry) => ({ archived, ...stampDocument(stamp), item });
+const entryDocument = ({ archived, item, ...stamp }: LibraryEntry & KeptEntry) => ({
+  archived,
+  ...stampDocument(stamp),
+  item,
+});
 
 export function writeCollection({ library, jobs, movements, photos }: Holdings): string {
-  const lists = Object.fromEntries(entryKinds.map((kind) => [listNames[kind], library.filter((entry) => entry.kind === kind).map(entryDocument)]));
-  const kept = jobs.map(({ archived, job, ...stamp }) => ({ archived, ...stampDocument(stamp), job: jobDocument(job) }));
+  const lists = Object.fromEntries(
+    entryKinds.map((kind) => [listNames[kind], library.filter((entry) => entry.kind === kind).map(entryDocument)]),
+  );
+  const kept = jobs.map(({ archived, job, ...stamp }) => ({
+    archived,
+    ...stampDocument(stamp),
+    job: jobDocument(job),
+  }));
   return writeEnvelope(collectionFormat, { ...lists, jobs: kept, movements, photos });
 }

@@ -14,15 +14,29 @@ interface Contact {
 /** More people than an import looks at. */
 const MOST_CONTACTS = 20_000;
 
-export type ContactsRead = { readonly ok: true; readonly csv: string; readonly count: number } | { readonly ok: false; readonly detail: string };
+export type ContactsRead =
+  { readonly ok: true; readonly csv: string; readonly count: number } | { readonly ok: false; readonly detail: string };
 
-const textOf = (value: unknown): string => (Array.isArray(value) ? value.map(textOf).filter(Boolean).join(', ') : typeof value === 'string' ? value.trim() : value instanceof Object && 'toString' in value ? String(value) : '');
+const textOf = (value: unknown): string =>
+  Array.isArray(value)
+    ? value.map(textOf).filter(Boolean).join(', ')
+    : typeof value === 'string'
+      ? value.trim()
+      : value instanceof Object && 'toString' in value
+        ? String(value)
+        : '';
 
 function contactIn(card: ICAL.Component): Contact {
   const first = (name: string): string => textOf(card.getFirstPropertyValue(name));
   const [family = '', given = ''] = [card.getFirstPropertyValue('n')].flat() as unknown[];
   const named = [given, family].map(textOf).filter(Boolean).join(' ');
-  return { name: first('fn') || named || first('org'), phone: first('tel').replace(/^tel:/i, ''), email: first('email'), address: first('adr'), note: first('note') };
+  return {
+    name: first('fn') || named || first('org'),
+    phone: first('tel').replace(/^tel:/i, ''),
+    email: first('email'),
+    address: first('adr'),
+    note: first('note'),
+  };
 }
 
 /**
@@ -39,7 +53,14 @@ export function readContacts(text: string): ContactsRead {
     if (cards.length === 0) return { ok: false, detail: 'VCARD' };
     if (cards.length > MOST_CONTACTS) return { ok: false, detail: 'more than 20,000 contacts' };
     const contacts = cards.map(contactIn).filter(({ name }) => name !== '');
-    return { ok: true, count: contacts.length, csv: writeTable(['name', 'phone', 'email', 'address', 'note'], contacts.map(({ name, phone, email, address, note }) => [name, phone, email, address, note])) };
+    return {
+      ok: true,
+      count: contacts.length,
+      csv: writeTable(
+        ['name', 'phone', 'email', 'address', 'note'],
+        contacts.map(({ name, phone, email, address, note }) => [name, phone, email, address, note]),
+      ),
+    };
   } catch (error) {
     return { ok: false, detail: error instanceof Error ? error.message : String(error) };
   }

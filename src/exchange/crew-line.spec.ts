@@ -14,7 +14,8 @@ describe.each(Object.entries(both))('what phones say to each other, sealed %s', 
       fc.asyncProperty(fc.string({ unit: 'binary' }), async (text) => {
         const sealed = await (await line()).seal(text);
         const well = new TextDecoder().decode(new TextEncoder().encode(text));
-        for (const other of Object.values(both)) expect(await (await crewLine('ABC234', SECRET, other)).open(sealed)).toBe(well);
+        for (const other of Object.values(both))
+          expect(await (await crewLine('ABC234', SECRET, other)).open(sealed)).toBe(well);
       }),
       { numRuns: runs(60) },
     );
@@ -34,7 +35,8 @@ describe.each(Object.entries(both))('what phones say to each other, sealed %s', 
     const sealed = await (await line()).seal('the run');
     expect(await (await line('ABC235')).open(sealed)).toBeNull();
     expect(await (await line('ABC234', `${SECRET}x`)).open(sealed)).toBeNull();
-    for (let i = 0; i < sealed.length; i++) expect(await (await line()).open(sealed.map((byte, at) => (at === i ? byte ^ 1 : byte)))).toBeNull();
+    for (let i = 0; i < sealed.length; i++)
+      expect(await (await line()).open(sealed.map((byte, at) => (at === i ? byte ^ 1 : byte)))).toBeNull();
     for (const length of [0, 5, 12, 20]) expect(await (await line()).open(sealed.slice(0, length))).toBeNull();
   });
 });

@@ -19,7 +19,11 @@ const KEY_BYTES = 32;
 /** A fresh one for each message, chosen by chance (NIST SP 800-38D, 8.2.2). */
 const NONCE_BYTES = 12;
 
-const base64url = (bytes: Uint8Array): string => btoa(String.fromCharCode(...bytes)).replace(/\+/g, '-').replace(/\//g, '_').replace(/=+$/, '');
+const base64url = (bytes: Uint8Array): string =>
+  btoa(String.fromCharCode(...bytes))
+    .replace(/\+/g, '-')
+    .replace(/\//g, '_')
+    .replace(/=+$/, '');
 
 interface Cipher {
   encrypt(nonce: Bytes, plain: Bytes): Promise<Uint8Array>;
@@ -51,8 +55,13 @@ async function plainCipher(key: Bytes, additional: Bytes): Promise<Cipher> {
  * the relay, which is given the token, learns nothing of the key. Messages are sealed by AES-256-GCM, bound to the car’s code.
  * @param subtle the browser’s cryptography; undefined on plain http
  */
-export async function crewLine(code: string, secret: string, subtle: Subtle | undefined = globalThis.crypto.subtle): Promise<CrewLine> {
-  const derived = (what: string): Bytes => hkdf(sha256, utf8ToBytes(secret), utf8ToBytes(code), utf8ToBytes(`esmero crew ${what}`), KEY_BYTES) as Bytes;
+export async function crewLine(
+  code: string,
+  secret: string,
+  subtle: Subtle | undefined = globalThis.crypto.subtle,
+): Promise<CrewLine> {
+  const derived = (what: string): Bytes =>
+    hkdf(sha256, utf8ToBytes(secret), utf8ToBytes(code), utf8ToBytes(`esmero crew ${what}`), KEY_BYTES) as Bytes;
   const bound = utf8ToBytes(`esmero crew ${code}`) as Bytes;
   const cipher = subtle ? await browserCipher(subtle, derived('key'), bound) : await plainCipher(derived('key'), bound);
   return {
@@ -63,7 +72,10 @@ export async function crewLine(code: string, secret: string, subtle: Subtle | un
     },
     async open(sealed) {
       const bytes = Uint8Array.from(sealed);
-      return cipher.decrypt(bytes.slice(0, NONCE_BYTES), bytes.slice(NONCE_BYTES)).then((plain) => new TextDecoder().decode(plain), () => null);
+      return cipher.decrypt(bytes.slice(0, NONCE_BYTES), bytes.slice(NONCE_BYTES)).then(
+        (plain) => new TextDecoder().decode(plain),
+        () => null,
+      );
     },
   };
 }

@@ -8,8 +8,17 @@ import { crewJob, crewRun, readCrewMessage, readPeers, readSharedRun, writeShare
 
 const [deck] = demoJobs as readonly [Job];
 const begun = startRun(deck, 1000);
-const ticked = putPunch(noteEvent(begun, { kind: 'wipe', zone: 'roof', section: 1, of: 2, by: 0, at: 2000 }), { id: 'p', text: 'streak', zone: null, done: false });
-const share = followed(followed(shareOf(deck.id, begun.run!), begun.run!, ticked.run!), ticked.run!, takeBackEvent(ticked).run!);
+const ticked = putPunch(noteEvent(begun, { kind: 'wipe', zone: 'roof', section: 1, of: 2, by: 0, at: 2000 }), {
+  id: 'p',
+  text: 'streak',
+  zone: null,
+  done: false,
+});
+const share = followed(
+  followed(shareOf(deck.id, begun.run!), begun.run!, ticked.run!),
+  ticked.run!,
+  takeBackEvent(ticked).run!,
+);
 
 describe('what phones say to each other', () => {
   it('comes back as it was said, with nothing of money or pictures in it', () => {
@@ -21,8 +30,10 @@ describe('what phones say to each other', () => {
   });
 
   it('is nothing where it is not sound, whatever is sent', () => {
-    for (const bad of ['', 'null', '[]', '{}', '{"peers":-1}', '{"peers":1e9}', '{"peers":"2"}']) expect(readPeers(bad)).toBeNull();
-    for (const bad of ['', 'null', '[]', '{}', '{"peers":2}', '{"job":"{}"}', '{"run":1}', '{"run":"{}"}']) expect(readCrewMessage(bad)).toBeNull();
+    for (const bad of ['', 'null', '[]', '{}', '{"peers":-1}', '{"peers":1e9}', '{"peers":"2"}'])
+      expect(readPeers(bad)).toBeNull();
+    for (const bad of ['', 'null', '[]', '{}', '{"peers":2}', '{"job":"{}"}', '{"run":1}', '{"run":"{}"}'])
+      expect(readCrewMessage(bad)).toBeNull();
     const whole = crewRun(share);
     fc.assert(
       fc.property(fc.nat(whole.length), fc.string({ maxLength: 12 }), fc.nat(12), (at, text, cut) => {
@@ -31,6 +42,9 @@ describe('what phones say to each other', () => {
       }),
       { numRuns: runs(400) },
     );
-    fc.assert(fc.property(fc.json(), (text) => void readCrewMessage(text)), { numRuns: runs(200) });
+    fc.assert(
+      fc.property(fc.json(), (text) => void readCrewMessage(text)),
+      { numRuns: runs(200) },
+    );
   });
 });

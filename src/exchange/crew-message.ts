@@ -16,15 +16,17 @@ export function readSharedRun(text: string): Read<SharedRun> {
   const opened = openEnvelope(text, sharedRunFormat);
   if (!opened.ok) return opened;
   const faults = faultsIn(SharedRunDocument, opened.value.content, sharedRunFormat.key);
-  return faults.length > 0 ? { ok: false, why: { code: 'faults', faults } } : { ok: true, value: opened.value.content as SharedRun };
+  return faults.length > 0
+    ? { ok: false, why: { code: 'faults', faults } }
+    : { ok: true, value: opened.value.content as SharedRun };
 }
 
 /** What one phone says to the others of a car. */
 export type CrewMessage =
-  | { readonly kind: 'job'; readonly job: Job }
-  | { readonly kind: 'run'; readonly share: SharedRun };
+  { readonly kind: 'job'; readonly job: Job } | { readonly kind: 'run'; readonly share: SharedRun };
 
-export const crewJob = (job: Job): string => JSON.stringify({ job: writeJob({ ...job, pictures: [], proofs: [], bills: [] }) });
+export const crewJob = (job: Job): string =>
+  JSON.stringify({ job: writeJob({ ...job, pictures: [], proofs: [], bills: [] }) });
 export const crewRun = (share: SharedRun): string => JSON.stringify({ run: writeSharedRun(share) });
 
 const MOST_PEERS = 100;

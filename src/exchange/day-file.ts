@@ -16,14 +16,25 @@ export const dayFormat: Format = {
 
 /** What no field can say alone: ends after begins, each job once. */
 function orderFaults({ startHour, endHour, stops, taken = [], break: pause }: DayDocument): readonly Fault[] {
-  const within = (path: string, from: number, until: number): Fault[] => (until < from ? [{ path: `day.${path}`, expected: { code: 'number', min: from, max: 24 }, found: String(until) }] : []);
+  const within = (path: string, from: number, until: number): Fault[] =>
+    until < from
+      ? [{ path: `day.${path}`, expected: { code: 'number', min: from, max: 24 }, found: String(until) }]
+      : [];
   const ids = stops.map(({ job }) => job.id);
   return [
     ...within('endHour', startHour, endHour),
     ...(pause ? within('break.untilHour', pause.fromHour, pause.untilHour) : []),
     ...taken.flatMap(({ fromHour, untilHour }, i) => within(`taken[${i}].untilHour`, fromHour, untilHour)),
     ...stops.flatMap(({ fromHour, untilHour }, i) => within(`stops[${i}].untilHour`, fromHour, untilHour)),
-    ...(new Set(ids).size < ids.length ? [{ path: 'day.stops', expected: { code: 'unique', field: 'job.id' } as const, found: ids.find((id, i) => ids.indexOf(id) !== i)! }] : []),
+    ...(new Set(ids).size < ids.length
+      ? [
+          {
+            path: 'day.stops',
+            expected: { code: 'unique', field: 'job.id' } as const,
+            found: ids.find((id, i) => ids.indexOf(id) !== i)!,
+          },
+        ]
+      : []),
   ];
 }
 
@@ -32,11 +43,15 @@ function travelFaults({ travel, stops, restocking }: DayDocument): readonly Faul
   if (travel.kind !== 'table') return [];
   const places = 2 + stops.length + restocking.length;
   const fits = travel.rows!.length === places && travel.rows!.every(({ to }) => to.length === places);
-  return fits ? [] : [{ path: 'day.travel.rows', expected: { code: 'list', most: places }, found: `${travel.rows!.length}` }];
+  return fits
+    ? []
+    : [{ path: 'day.travel.rows', expected: { code: 'list', most: places }, found: `${travel.rows!.length}` }];
 }
 
 const travelFrom = ({ kind, roadFactor, kmPerHour, parkMin, rows }: TravelDocument): Day['travel'] =>
-  kind === 'line' ? { kind, roadFactor: roadFactor!, kmPerHour: kmPerHour!, parkMin: parkMin! } : { kind: 'table', minutes: rows!.map(({ to }) => to.map(({ minutes }) => minutes)) };
+  kind === 'line'
+    ? { kind, roadFactor: roadFactor!, kmPerHour: kmPerHour!, parkMin: parkMin! }
+    : { kind: 'table', minutes: rows!.map(({ to }) => to.map(({ minutes }) => minutes)) };
 
 function dayFrom(document: DayDocument): Day {
   const { travel, van, stops, rainFromHour = null, taken = [], ...same } = document;
@@ -56,14 +71,20 @@ export function readDay(text: string): Read<Day> {
   if (!opened.ok) return opened;
   const { content } = opened.value;
   const found = faultsIn(DayDocument, content, 'day');
-  const faults = found.length > 0 ? found : [...orderFaults(content as DayDocument), ...travelFaults(content as DayDocument)];
-  return faults.length > 0 ? { ok: false, why: { code: 'faults', faults } } : { ok: true, value: dayFrom(content as DayDocument) };
+  const faults =
+    found.length > 0 ? found : [...orderFaults(content as DayDocument), ...travelFaults(content as DayDocument)];
+  return faults.length > 0
+    ? { ok: false, why: { code: 'faults', faults } }
+    : { ok: true, value: dayFrom(content as DayDocument) };
 }
 
 export function writeDay({ travel, van, stops, ...same }: Day): string {
   const document = {
     ...same,
-    travel: travel.kind === 'line' ? travel : { kind: 'table', rows: travel.minutes.map((row) => ({ to: row.map((minutes) => ({ minutes })) })) },
+    travel:
+      travel.kind === 'line'
+        ? travel
+        : { kind: 'table', rows: travel.minutes.map((row) => ({ to: row.map((minutes) => ({ minutes })) })) },
     van: vanDocument(van),
     stops: stops.map(({ job, ...window }) => ({ ...window, job: jobDocument(job) })),
   };

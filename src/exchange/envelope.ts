@@ -55,7 +55,12 @@ function endOfString(text: string, from: number): number {
 }
 
 function parse(text: string): Read<unknown> {
-  if (isTangled(text)) return no({ code: 'not-json', detail: 'It is made of far more lists and objects than any file of Esmero.', cut: false });
+  if (isTangled(text))
+    return no({
+      code: 'not-json',
+      detail: 'It is made of far more lists and objects than any file of Esmero.',
+      cut: false,
+    });
   try {
     return { ok: true, value: JSON.parse(text) as unknown };
   } catch (error) {
@@ -86,10 +91,8 @@ export function openEnvelope(text: string, format: Format): Read<Opened> {
       wanted: format.name,
     });
   const { version } = value;
-  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1)
-    return no({ code: 'no-version' });
-  if (version > format.version)
-    return no({ code: 'newer-version', version, newest: format.version });
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) return no({ code: 'no-version' });
+  if (version > format.version) return no({ code: 'newer-version', version, newest: format.version });
   const { [format.key]: content, ...around } = value;
   return { ok: true, value: { content: migrate(content, version, format.migrations), around } };
 }

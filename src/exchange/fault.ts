@@ -51,9 +51,7 @@ export type Unreadable =
   | { readonly code: 'damaged'; readonly paths: readonly string[] }
   | { readonly code: 'faults'; readonly faults: readonly Fault[] };
 
-export type Read<T> =
-  | { readonly ok: true; readonly value: T }
-  | { readonly ok: false; readonly why: Unreadable };
+export type Read<T> = { readonly ok: true; readonly value: T } | { readonly ok: false; readonly why: Unreadable };
 
 const FOUND_MOST = 60;
 

@@ -29,19 +29,30 @@ async function read(frames: readonly string[]): Promise<string | null> {
 describe('a text as pictures', () => {
   it('is whole again once each was seen, in any order, with some seen twice', async () => {
     await fc.assert(
-      fc.asyncProperty(fc.string({ unit: 'grapheme', maxLength: 3000 }), fc.infiniteStream(fc.nat(1000)), async (text, which) => {
-        const frames = await framesOf(text);
-        const shuffled = [...frames, ...frames.slice(0, 2)].map((frame) => ({ frame, at: which.next().value! })).sort((p, q) => p.at - q.at);
-        expect(await read(shuffled.map(({ frame }) => frame))).toBe(text);
-        if (frames.length > 1) expect(await read(frames.slice(1))).toBeNull();
-      }),
+      fc.asyncProperty(
+        fc.string({ unit: 'grapheme', maxLength: 3000 }),
+        fc.infiniteStream(fc.nat(1000)),
+        async (text, which) => {
+          const frames = await framesOf(text);
+          const shuffled = [...frames, ...frames.slice(0, 2)]
+            .map((frame) => ({ frame, at: which.next().value! }))
+            .sort((p, q) => p.at - q.at);
+          expect(await read(shuffled.map(({ frame }) => frame))).toBe(text);
+          if (frames.length > 1) expect(await read(frames.slice(1))).toBeNull();
+        },
+      ),
       { numRuns: runs(60) },
     );
   });
 
   it('is never another text, whatever else is seen in between', async () => {
-    const [one, two] = [await framesOf('The first run '.repeat(200)), await framesOf(JSON.stringify(Array.from({ length: 400 }, (_, i) => i * i)))];
-    expect(await read(['hello', ...two.slice(0, 1), ...one, 'ER1.00000000.0.1.AAAA', 'ER1.x'])).toBe('The first run '.repeat(200));
+    const [one, two] = [
+      await framesOf('The first run '.repeat(200)),
+      await framesOf(JSON.stringify(Array.from({ length: 400 }, (_, i) => i * i))),
+    ];
+    expect(await read(['hello', ...two.slice(0, 1), ...one, 'ER1.00000000.0.1.AAAA', 'ER1.x'])).toBe(
+      'The first run '.repeat(200),
+    );
     const reader = new FrameReader();
     expect(await reader.add(two[0]!.replace(/.$/, 'A'))).toBeNull();
     expect(reader.progress).toEqual({ read: 1, count: two.length });
@@ -54,7 +65,9 @@ describe('a text as pictures', () => {
   });
 
   it('is read off its codes by another reader', async () => {
-    const text = JSON.stringify(Array.from({ length: 300 }, (_, i) => ({ seq: i, at: 1_900_000_000_000 + i * 977, zone: 'roof' })));
+    const text = JSON.stringify(
+      Array.from({ length: 300 }, (_, i) => ({ seq: i, at: 1_900_000_000_000 + i * 977, zone: 'roof' })),
+    );
     const frames = await framesOf(text);
     expect(frames.length).toBeGreaterThan(2);
     const decoded = frames.map((frame) => {

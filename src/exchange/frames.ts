@@ -9,7 +9,10 @@ const FRAME = /^ER1\.([0-9a-f]{8})\.(\d{1,3})\.(\d{1,3})\.([\w-]+)$/;
 
 const hashOf = (text: string): string => bytesToHex(sha256(utf8ToBytes(text))).slice(0, HASH_LETTERS);
 
-async function through(bytes: Uint8Array<ArrayBuffer>, { readable, writable }: CompressionStream | DecompressionStream): Promise<Uint8Array<ArrayBuffer>> {
+async function through(
+  bytes: Uint8Array<ArrayBuffer>,
+  { readable, writable }: CompressionStream | DecompressionStream,
+): Promise<Uint8Array<ArrayBuffer>> {
   const writer = writable.getWriter();
   // What is wrong with it is told where it is read.
   void writer.write(bytes).catch(() => undefined);
@@ -17,19 +20,29 @@ async function through(bytes: Uint8Array<ArrayBuffer>, { readable, writable }: C
   return new Uint8Array(await new Response(readable).arrayBuffer());
 }
 
-const toLetters = (bytes: Uint8Array): string => btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join('')).replace(/\+/g, '-').replace(/\//g, '_').replace(/=+$/, '');
-const fromLetters = (text: string): Uint8Array<ArrayBuffer> => Uint8Array.from(atob(text.replace(/-/g, '+').replace(/_/g, '/')), (letter) => letter.charCodeAt(0));
+const toLetters = (bytes: Uint8Array): string =>
+  btoa(Array.from(bytes, (byte) => String.fromCharCode(byte)).join(''))
+    .replace(/\+/g, '-')
+    .replace(/\//g, '_')
+    .replace(/=+$/, '');
+const fromLetters = (text: string): Uint8Array<ArrayBuffer> =>
+  Uint8Array.from(atob(text.replace(/-/g, '+').replace(/_/g, '/')), (letter) => letter.charCodeAt(0));
 
 /**
  * A text as pictures to be shown one after the other, packed: each says which text it is of, its number, and how many there are.
  * @throws RangeError for a text that would take more pictures than anybody watches
  */
 export async function framesOf(text: string): Promise<readonly string[]> {
-  const packed = toLetters(await through(utf8ToBytes(text) as Uint8Array<ArrayBuffer>, new CompressionStream('deflate-raw')));
+  const packed = toLetters(
+    await through(utf8ToBytes(text) as Uint8Array<ArrayBuffer>, new CompressionStream('deflate-raw')),
+  );
   const count = Math.max(1, Math.ceil(packed.length / LETTERS));
   if (count > MOST_FRAMES) throw new RangeError(`${count} pictures`);
   const hash = hashOf(text);
-  return Array.from({ length: count }, (_, i) => `ER1.${hash}.${i}.${count}.${packed.slice(i * LETTERS, (i + 1) * LETTERS)}`);
+  return Array.from(
+    { length: count },
+    (_, i) => `ER1.${hash}.${i}.${count}.${packed.slice(i * LETTERS, (i + 1) * LETTERS)}`,
+  );
 }
 
 /** Pictures as they are read, in whatever order and however often; those of another text begin anew. */
@@ -46,7 +59,8 @@ export class FrameReader {
   /** @returns the text once all of it is there and is what was shown, else null */
   async add(frame: string): Promise<string | null> {
     const [, hash, number, count, part] = FRAME.exec(frame) ?? [];
-    if (!hash || !part || Number(count) === 0 || Number(count) > MOST_FRAMES || Number(number) >= Number(count)) return null;
+    if (!hash || !part || Number(count) === 0 || Number(count) > MOST_FRAMES || Number(number) >= Number(count))
+      return null;
     if (hash !== this.hash || Number(count) !== this.count) {
       this.hash = hash;
       this.count = Number(count);

@@ -28,7 +28,32 @@ export { rainFrom, readWeather, writeWeather, weatherFormat, weatherQuestion, wi
 export type { Forecast, WeatherQuestion } from './weather-file';
 export { exampleShortJob, readShortJob, shortJobFormat } from './short-job';
 export type { Assumed, FilledUp, JobTemplate } from './short-job';
-export { billsCsv, clientsCsv, gatheringHoldings, guessMapping, holdingsOf, logCsv, productsCsv, readRows, readTable, readingRows, stockCsv, tableKinds, tables } from './table';
-export type { Here, KnownVisit, Mapping, Outcome, RowRead, Table, TableField, TableHoldings, TableKind, TableRead } from './table';
+export {
+  billsCsv,
+  clientsCsv,
+  gatheringHoldings,
+  guessMapping,
+  holdingsOf,
+  logCsv,
+  productsCsv,
+  readRows,
+  readTable,
+  readingRows,
+  stockCsv,
+  tableKinds,
+  tables,
+} from './table';
+export type {
+  Here,
+  KnownVisit,
+  Mapping,
+  Outcome,
+  RowRead,
+  Table,
+  TableField,
+  TableHoldings,
+  TableKind,
+  TableRead,
+} from './table';
 export { decoded, encodings } from './text-file';
 export type { Decoded, Encoding } from './text-file';

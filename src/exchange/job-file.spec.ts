@@ -64,22 +64,62 @@ describe('job file', () => {
   it.each<[string, (job: Record<string, any>) => void, string, string]>([
     ['a negative size', (j) => (j['vehicle'].dimensions.lengthM = -3), 'job.vehicle.dimensions.lengthM', 'number'],
     ['a size of nothing', (j) => (j['vehicle'].dimensions.widthM = 0), 'job.vehicle.dimensions.widthM', 'number'],
-    ['a size beyond all measure', (j) => (j['vehicle'].dimensions.widthM = 1e308), 'job.vehicle.dimensions.widthM', 'number'],
+    [
+      'a size beyond all measure',
+      (j) => (j['vehicle'].dimensions.widthM = 1e308),
+      'job.vehicle.dimensions.widthM',
+      'number',
+    ],
     ['not a number', (j) => (j['site'].waterL = null), 'job.site.waterL', 'number'],
-    ['a roof higher than the car is long', (j) => Object.assign(j['vehicle'].dimensions, { lengthM: 2.4, heightM: 2.6, wheelbaseM: 1.5 }), 'job.vehicle.dimensions.heightM', 'height'],
-    ['a wheelbase as long as the car', (j) => (j['vehicle'].dimensions.wheelbaseM = 4.6), 'job.vehicle.dimensions.wheelbaseM', 'wheelbase'],
+    [
+      'a roof higher than the car is long',
+      (j) => Object.assign(j['vehicle'].dimensions, { lengthM: 2.4, heightM: 2.6, wheelbaseM: 1.5 }),
+      'job.vehicle.dimensions.heightM',
+      'height',
+    ],
+    [
+      'a wheelbase as long as the car',
+      (j) => (j['vehicle'].dimensions.wheelbaseM = 4.6),
+      'job.vehicle.dimensions.wheelbaseM',
+      'wheelbase',
+    ],
     ['a zone nobody knows', (j) => (j['soil'][2].zone = 'hat'), 'job.soil[2].zone', 'one-of'],
     ['a zone twice', (j) => (j['soil'][2].zone = j['soil'][3].zone), 'job.soil', 'unique'],
-    ['a dilution of nothing', (j) => (j['products'][0].uses[0].dilution = { label: '0', reading: 'percent' }), 'job.products[0].uses[0].dilution.label', 'dilution'],
-    ['a label that is no number', (j) => (j['products'][0].uses[0].dilution.label = 'a capful'), 'job.products[0].uses[0].dilution.label', 'dilution'],
-    ['a band the wrong way round', (j) => Object.assign(j['products'][0].uses[0], { weakest: 100, strongest: 200 }), 'job.products[0].uses[0].strongest', 'band'],
+    [
+      'a dilution of nothing',
+      (j) => (j['products'][0].uses[0].dilution = { label: '0', reading: 'percent' }),
+      'job.products[0].uses[0].dilution.label',
+      'dilution',
+    ],
+    [
+      'a label that is no number',
+      (j) => (j['products'][0].uses[0].dilution.label = 'a capful'),
+      'job.products[0].uses[0].dilution.label',
+      'dilution',
+    ],
+    [
+      'a band the wrong way round',
+      (j) => Object.assign(j['products'][0].uses[0], { weakest: 100, strongest: 200 }),
+      'job.products[0].uses[0].strongest',
+      'band',
+    ],
     ['half a towel', (j) => (j['towels'][0].clean = 2.5), 'job.towels[0].clean', 'whole'],
     ['a field from elsewhere', (j) => (j['site'].colour = 'red'), 'job.site.colour', 'unknown-field'],
     ['no site', (j) => delete j['site'], 'job.site', 'object'],
     ['a list for a car', (j) => (j['vehicle'] = []), 'job.vehicle', 'object'],
-    ['an assumption out of bounds', (j) => (j['choices'].assumptions = [{ name: 'walking', value: 7 }]), 'job.choices.assumptions[0].value', 'assumption'],
+    [
+      'an assumption out of bounds',
+      (j) => (j['choices'].assumptions = [{ name: 'walking', value: 7 }]),
+      'job.choices.assumptions[0].value',
+      'assumption',
+    ],
     ['a day that is none', (j) => (j['date'] = '2031-02-31'), 'job.date', 'day'],
-    ['a vessel that must hold more than it can', (j) => (j['vessels'][0].chargeMl = 5000), 'job.vessels[0].chargeMl', 'charge'],
+    [
+      'a vessel that must hold more than it can',
+      (j) => (j['vessels'][0].chargeMl = 5000),
+      'job.vessels[0].chargeMl',
+      'charge',
+    ],
   ])('names %s by its path', (_name, change, path, code) => {
     const fault = faultsOf(changed(change)).find((one) => one.path === path);
     expect(fault?.expected.code).toBe(code);
@@ -91,7 +131,11 @@ describe('job file', () => {
       job['vehicle'].body = 'boat';
       job['name'] = '';
     });
-    expect(faultsOf(text).map(({ path }) => path).sort()).toEqual(['job.name', 'job.site.waterL', 'job.vehicle.body']);
+    expect(
+      faultsOf(text)
+        .map(({ path }) => path)
+        .sort(),
+    ).toEqual(['job.name', 'job.site.waterL', 'job.vehicle.body']);
   });
 
   it('plans a job without towels, water, products or prices without a number going astray', () => {
@@ -112,7 +156,11 @@ describe('job file', () => {
       const read = readJob(text);
       return read.ok ? null : read.why;
     };
-    expect(why('{"format":"esmero-job","version":99,"job":{}}')).toEqual({ code: 'newer-version', version: 99, newest: jobFormat.version });
+    expect(why('{"format":"esmero-job","version":99,"job":{}}')).toEqual({
+      code: 'newer-version',
+      version: 99,
+      newest: jobFormat.version,
+    });
     expect(why('{"format":"recipe","version":1}')).toMatchObject({ code: 'other-format', format: 'recipe' });
     expect(why('{"format":"esmero-job"}')).toEqual({ code: 'no-version' });
     expect(why(writeJob(deck).slice(0, 900))).toMatchObject({ code: 'not-json', cut: true });
@@ -163,7 +211,8 @@ describe('job file', () => {
     const read = readJob(JSON.stringify(file));
     if (!read.ok) throw new Error(JSON.stringify(read.why));
     expect(read.value.site).toMatchObject({ slope: 0, steps: true });
-    for (const { role, pile, sides } of read.value.towels) expect([pile, sides]).toEqual([role === 'drying' ? 'plush' : 'short', 8]);
+    for (const { role, pile, sides } of read.value.towels)
+      expect([pile, sides]).toEqual([role === 'drying' ? 'plush' : 'short', 8]);
     const all = olderCollection();
     all.version = 3;
     const { sites, towels, jobs } = all.collection;
@@ -190,8 +239,15 @@ describe('job file', () => {
     const tick = { kind: 'wipe', zone: 'roof', section: 1, of: 2, at: 4 };
     const older = (job: any): any => {
       const { pictures: _pictures, signed: _signed, refused: _refused, ...rest } = job;
-      const bare = ({ safety: _safety, uses, ...product }: any) => ({ ...product, uses: uses.map(({ protectsDays: _days, ...one }: any) => one) });
-      return { ...rest, products: job.products.map(bare), run: { startedAt: 1, endedAt: 9, events: [tick, again], used: use } };
+      const bare = ({ safety: _safety, uses, ...product }: any) => ({
+        ...product,
+        uses: uses.map(({ protectsDays: _days, ...one }: any) => one),
+      });
+      return {
+        ...rest,
+        products: job.products.map(bare),
+        run: { startedAt: 1, endedAt: 9, events: [tick, again], used: use },
+      };
     };
     const file = JSON.parse(writeJob(deck)) as any;
     const read = readJob(JSON.stringify({ ...file, version: 6, job: older(file.job) }));
@@ -199,27 +255,41 @@ describe('job file', () => {
     expect(read.value.run).toEqual({
       startedAt: 1,
       endedAt: 9,
-      events: [{ seq: 1, ...tick, by: null }, { seq: 2, kind: 'again', zone: 'roof', at: 5 }],
+      events: [
+        { seq: 1, ...tick, by: null },
+        { seq: 2, kind: 'again', zone: 'roof', at: 5 },
+      ],
       counts: [{ at: 9, because: '', method: null, ...use, paces: [], soil: null, waterL: null, runoffL: null }],
       punch: [],
     });
     expect(read.value).toMatchObject({ pictures: [], signed: null, refused: null });
-    expect(read.value.products[0]).toMatchObject({ safety: '', uses: [{ protectsDays: null }, { protectsDays: null }] });
+    expect(read.value.products[0]).toMatchObject({
+      safety: '',
+      uses: [{ protectsDays: null }, { protectsDays: null }],
+    });
     const all = olderCollection();
     const { movements: _movements, ...rest } = all.collection;
     const products = rest.products.map(({ archived, item: { safety: _safety, ...item } }: any) => ({ archived, item }));
-    const old = readCollection(JSON.stringify({ ...all, version: 5, collection: { ...rest, products, jobs: rest.jobs.map(older) } }));
+    const old = readCollection(
+      JSON.stringify({ ...all, version: 5, collection: { ...rest, products, jobs: rest.jobs.map(older) } }),
+    );
     expect(old).toMatchObject({ ok: true, value: { movements: [] } });
   });
 
   it('refuses movements that do not add up', () => {
     const all = JSON.parse(writeCollection(held(demo))) as any;
     all.collection.movements[0].entries[0].amount += 1;
-    expect(readCollection(JSON.stringify(all))).toMatchObject({ ok: false, why: { code: 'faults', faults: [{ path: 'collection.movements[0].entries' }] } });
+    expect(readCollection(JSON.stringify(all))).toMatchObject({
+      ok: false,
+      why: { code: 'faults', faults: [{ path: 'collection.movements[0].entries' }] },
+    });
   });
 
   it('never throws, whatever the text', () => {
-    fc.assert(fc.property(fc.oneof(fc.string(), fc.json()), (text) => void readJob(text)), { numRuns: runs(200) });
+    fc.assert(
+      fc.property(fc.oneof(fc.string(), fc.json()), (text) => void readJob(text)),
+      { numRuns: runs(200) },
+    );
     fc.assert(
       fc.property(fc.jsonValue(), (job) => {
         expect(readJob(JSON.stringify({ format: 'esmero-job', version: 3, job })).ok).toBe(false);
@@ -246,7 +316,10 @@ describe('collection file', () => {
     const file = JSON.parse(writeCollection(held(demo))) as any;
     file.collection.jobs[3].job.site.minutes = 'soon';
     const read = readCollection(JSON.stringify(file));
-    expect(read).toMatchObject({ ok: false, why: { code: 'faults', faults: [{ path: 'collection.jobs[3].job.site.minutes' }] } });
+    expect(read).toMatchObject({
+      ok: false,
+      why: { code: 'faults', faults: [{ path: 'collection.jobs[3].job.site.minutes' }] },
+    });
   });
 });
 
@@ -266,23 +339,42 @@ describe('published schemas', () => {
 
   it('lets a figure go that no plan asks for any more', () => {
     const { version, ...file } = JSON.parse(writeJob(deck));
-    file.job.choices.assumptions = [{ name: 'stretch', value: 2 }, { name: 'rateFlush', value: 20 }, { name: 'walking', value: 0.2 }];
+    file.job.choices.assumptions = [
+      { name: 'stretch', value: 2 },
+      { name: 'rateFlush', value: 20 },
+      { name: 'walking', value: 0.2 },
+    ];
     const read = readJob(JSON.stringify({ ...file, version: 9 }));
     expect(version).toBeGreaterThan(9);
     expect(read.ok && read.value.choices.assumptions).toEqual({ walking: 0.2 });
   });
 
   it('takes the approach from before version 13, of jobs, wishes and saved habits', () => {
-    const before = ({ approach, ...others }: Record<string, unknown>): Record<string, unknown> => ({ ...others, school: approach });
-    const cautious = { ...deck, wishes: { approach: 'permissive' as const }, choices: { ...deck.choices, approach: 'cautious' as const } };
+    const before = ({ approach, ...others }: Record<string, unknown>): Record<string, unknown> => ({
+      ...others,
+      school: approach,
+    });
+    const cautious = {
+      ...deck,
+      wishes: { approach: 'permissive' as const },
+      choices: { ...deck.choices, approach: 'cautious' as const },
+    };
     const file = JSON.parse(writeJob(cautious));
     const job = { ...file.job, choices: before(file.job.choices), wishes: before(file.job.wishes) };
     const read = readJob(JSON.stringify({ ...file, version: 12, job }));
     expect(read.ok && read.value).toEqual(cautious);
     const all = JSON.parse(writeCollection(held(demo)));
-    const habits = all.collection.habits.map((one: { item: Record<string, unknown> }) => ({ ...one, item: before(one.item) }));
-    const jobs = all.collection.jobs.map((one: { job: any }) => ({ ...one, job: { ...one.job, choices: before(one.job.choices), wishes: one.job.wishes } }));
-    const again = readCollection(JSON.stringify({ ...all, version: 11, collection: { ...all.collection, habits, jobs } }));
+    const habits = all.collection.habits.map((one: { item: Record<string, unknown> }) => ({
+      ...one,
+      item: before(one.item),
+    }));
+    const jobs = all.collection.jobs.map((one: { job: any }) => ({
+      ...one,
+      job: { ...one.job, choices: before(one.job.choices), wishes: one.job.wishes },
+    }));
+    const again = readCollection(
+      JSON.stringify({ ...all, version: 11, collection: { ...all.collection, habits, jobs } }),
+    );
     expect(again.ok && again.value).toEqual(held(demo));
   });
 
@@ -298,7 +390,11 @@ describe('published schemas', () => {
     const read = readJob(JSON.stringify({ ...file, version: 12, job: { ...before, soil } }));
     expect(read.ok).toBe(true);
     if (!read.ok) return;
-    expect(Object.fromEntries(['bonnet', 'grille', 'roof', 'boot-lid'].map((zone) => [zone, read.value.soil[zone as 'roof']?.bugs]))).toEqual({ bonnet: 'few', grille: 'many', roof: 'covered', 'boot-lid': undefined });
+    expect(
+      Object.fromEntries(
+        ['bonnet', 'grille', 'roof', 'boot-lid'].map((zone) => [zone, read.value.soil[zone as 'roof']?.bugs]),
+      ),
+    ).toEqual({ bonnet: 'few', grille: 'many', roof: 'covered', 'boot-lid': undefined });
     expect(read.value.soil.roof!.spots).toEqual({});
     expect(read.value.scope).toEqual(['body', 'trim', 'glass', 'wheels', 'shuts', 'boot-sill']);
     expect(read.value.choices.assumptions).toEqual({});
@@ -308,8 +404,10 @@ describe('published schemas', () => {
     const file = JSON.parse(writeJob(deck));
     const { care: _1, around: _2, ...before } = file.job;
     delete before.vehicle.protection;
-    const without = (of: object, ...keys: readonly string[]): object => Object.fromEntries(Object.entries(of).filter(([key]) => !keys.includes(key)));
-    for (const product of before.products) product.uses = product.uses.map((use: object) => without(use, 'mLPerM2', 'dwellS', 'rinseAfter', 'inSun'));
+    const without = (of: object, ...keys: readonly string[]): object =>
+      Object.fromEntries(Object.entries(of).filter(([key]) => !keys.includes(key)));
+    for (const product of before.products)
+      product.uses = product.uses.map((use: object) => without(use, 'mLPerM2', 'dwellS', 'rinseAfter', 'inSun'));
     before.choices = without(before.choices, 'chemistry', 'medium', 'guards', 'dryTouch', 'steamWith');
     before.scope = ['body', 'glass', 'wheels', 'shuts', 'boot-sill'];
     const read = readJob(JSON.stringify({ ...file, version: 13, job: before }));
@@ -318,12 +416,23 @@ describe('published schemas', () => {
     for (const { item } of all.collection.packages) delete item.care;
     for (const { item } of all.collection.vehicles) delete item.protection;
     const again = readCollection(JSON.stringify({ ...all, version: 12 }));
-    expect(again.ok && again.value.library.filter(({ kind }) => kind === 'package').every(({ item }) => 'care' in item)).toBe(true);
+    expect(
+      again.ok && again.value.library.filter(({ kind }) => kind === 'package').every(({ item }) => 'care' in item),
+    ).toBe(true);
   });
 
   it('carries what was measured, proved and learned of a dye, and knows none of it from before version 16', () => {
     const measured = { loadGm2: 2.4, spread: 1.2 };
-    const proof = { id: 'proof-1', zone: 'bonnet', at: 1000, before: 'b', after: 'a', marksBefore: 4, marksAfter: 5, doubt: 2 } as const;
+    const proof = {
+      id: 'proof-1',
+      zone: 'bonnet',
+      at: 1000,
+      before: 'b',
+      after: 'a',
+      marksBefore: 4,
+      marksAfter: 5,
+      doubt: 2,
+    } as const;
     const told: Job = {
       ...deck,
       soil: { ...deck.soil, bonnet: { deposits: [{ kind: 'dust', level: 2 }], spots: {}, measured } },
@@ -343,11 +452,31 @@ describe('published schemas', () => {
     const other = JSON.parse(writeJob(told));
     other.job.pictures[0].shows = 'sky';
     expect(readJob(JSON.stringify(other))).toMatchObject({ ok: false });
-    const calibration = { id: 'c-1', name: 'white', person: 'Ada', kind: 'dust', by: 'scale', at: 5, onTowelGm2: 0.6, absorbed: 0.05 } as const;
-    const practice = { id: 'p-1', name: 'Ada', drill: 'panels', tries: [{ card: 'dust/2', truth: 2.1, answer: 2, isRight: true, at: 9 }] } as const;
-    const entries: readonly LibraryEntry[] = [{ kind: 'calibration', archived: false, item: calibration }, { kind: 'practice', archived: false, item: practice }];
+    const calibration = {
+      id: 'c-1',
+      name: 'white',
+      person: 'Ada',
+      kind: 'dust',
+      by: 'scale',
+      at: 5,
+      onTowelGm2: 0.6,
+      absorbed: 0.05,
+    } as const;
+    const practice = {
+      id: 'p-1',
+      name: 'Ada',
+      drill: 'panels',
+      tries: [{ card: 'dust/2', truth: 2.1, answer: 2, isRight: true, at: 9 }],
+    } as const;
+    const entries: readonly LibraryEntry[] = [
+      { kind: 'calibration', archived: false, item: calibration },
+      { kind: 'practice', archived: false, item: practice },
+    ];
     const all = readCollection(writeCollection(held({ ...demo, library: [...demo.library, ...entries] })));
-    expect(all.ok && all.value.library.filter(({ kind }) => kind === 'calibration' || kind === 'practice').map(({ item }) => item)).toEqual([calibration, practice]);
+    expect(
+      all.ok &&
+        all.value.library.filter(({ kind }) => kind === 'calibration' || kind === 'practice').map(({ item }) => item),
+    ).toEqual([calibration, practice]);
   });
 
   it('answers what version 12 asks as everybody did before, and keeps passes that were changed by hand', () => {
@@ -355,16 +484,33 @@ describe('published schemas', () => {
     const { rinseWith: _1, standing: _2, pair: _3, passes: _4, ...before } = file.job.choices;
     file.job.choices = before;
     const read = readJob(JSON.stringify({ ...file, version: 11 }));
-    expect(read.ok && read.value.choices).toMatchObject({ rinseWith: 'water', standing: 'blower', pair: 'sides', passes: [] });
+    expect(read.ok && read.value.choices).toMatchObject({
+      rinseWith: 'water',
+      standing: 'blower',
+      pair: 'sides',
+      passes: [],
+    });
     const roof = { zone: 'roof', section: 1, of: 2 } as const;
-    const changed = { ...deck, choices: { ...deck.choices, passes: [{ kind: 'split', part: roof }, { kind: 'join', part: roof, with: { zone: 'bonnet', section: 1, of: 2 } }] as const } };
+    const changed = {
+      ...deck,
+      choices: {
+        ...deck.choices,
+        passes: [
+          { kind: 'split', part: roof },
+          { kind: 'join', part: roof, with: { zone: 'bonnet', section: 1, of: 2 } },
+        ] as const,
+      },
+    };
     const again = readJob(writeJob(changed));
     expect(again.ok && again.value.choices.passes).toEqual(changed.choices.passes);
   });
 
   it.each([
     ['a join with nothing', { kind: 'join', part: { zone: 'roof', section: 1, of: 2 } }],
-    ['a split with more than it needs', { kind: 'split', part: { zone: 'roof', section: 1, of: 2 }, before: { zone: 'roof', section: 2, of: 2 } }],
+    [
+      'a split with more than it needs',
+      { kind: 'split', part: { zone: 'roof', section: 1, of: 2 }, before: { zone: 'roof', section: 2, of: 2 } },
+    ],
     ['a part that does not exist', { kind: 'split', part: { zone: 'chimney', section: 1, of: 2 } }],
     ['no part', { kind: 'move' }],
   ])('refuses a change of passes with %s', (_what, change) => {
@@ -398,15 +544,43 @@ describe('published schemas', () => {
   });
 
   it('reads version 3 as it was meant: a heater where there was power, no place, no history', () => {
-    const { hour: _h, gear: _g, since: _s, readings: _r, marks: _m, weather: _w, consent: _c, wishes: _i, ...old } = JSON.parse(
-      writeJob(deck),
-    ).job as Record<string, unknown>;
-    const { strength: _1, spray: _2, dwell: _3, order: _4, drying: _5, wiping: _6, sun: _7, cold: _8, topping: _9, brush: _10, droppings: _11, ...choices } =
-      old['choices'] as Record<string, unknown>;
+    const {
+      hour: _h,
+      gear: _g,
+      since: _s,
+      readings: _r,
+      marks: _m,
+      weather: _w,
+      consent: _c,
+      wishes: _i,
+      ...old
+    } = JSON.parse(writeJob(deck)).job as Record<string, unknown>;
+    const {
+      strength: _1,
+      spray: _2,
+      dwell: _3,
+      order: _4,
+      drying: _5,
+      wiping: _6,
+      sun: _7,
+      cold: _8,
+      topping: _9,
+      brush: _10,
+      droppings: _11,
+      ...choices
+    } = old['choices'] as Record<string, unknown>;
     const read = readJob(JSON.stringify({ format: 'esmero-job', version: 3, job: { ...old, choices } }));
     expect(read).toMatchObject({
       ok: true,
-      value: { hour: 9, since: [], marks: [], weather: null, consent: null, gear: [{ kind: 'heater' }], choices: { cold: 'plenty', topping: 'welcome' } },
+      value: {
+        hour: 9,
+        since: [],
+        marks: [],
+        weather: null,
+        consent: null,
+        gear: [{ kind: 'heater' }],
+        choices: { cold: 'plenty', topping: 'welcome' },
+      },
     });
   });
 });

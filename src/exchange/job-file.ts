@@ -22,7 +22,10 @@ export function readKeptJob(text: string): Read<KeptJob> {
   if (!opened.ok) return opened;
   const { content, around } = opened.value;
   const stamp = around['stamp'];
-  const faults = [...faultsIn(JobDocument, content, 'job'), ...(stamp === undefined ? [] : faultsIn(StampDocument, stamp, 'stamp'))];
+  const faults = [
+    ...faultsIn(JobDocument, content, 'job'),
+    ...(stamp === undefined ? [] : faultsIn(StampDocument, stamp, 'stamp')),
+  ];
   if (faults.length > 0) return { ok: false, why: { code: 'faults', faults } };
   const kept = stamp === undefined ? unstamped : stampFrom(stamp as StampDocument);
   return { ok: true, value: { ...kept, archived: false, job: jobFrom(content as JobDocument) } };

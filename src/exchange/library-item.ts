@@ -32,5 +32,4 @@ const documents: Readonly<Record<EntryKind, new () => object>> = {
 };
 
 /** Holds a form to the same rules as a file. */
-export const faultsInItem = (kind: EntryKind, plain: unknown): readonly Fault[] =>
-  faultsIn(documents[kind], plain);
+export const faultsInItem = (kind: EntryKind, plain: unknown): readonly Fault[] => faultsIn(documents[kind], plain);

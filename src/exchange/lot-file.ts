@@ -21,8 +21,20 @@ export function readLot(text: string): Read<Lot> {
   const faults = faultsIn(LotDocument, opened.value.content, 'lot');
   if (faults.length > 0) return { ok: false, why: { code: 'faults', faults } };
   const { van, classes, laundry = null, ...same } = opened.value.content as LotDocument;
-  return { ok: true, value: { ...(same as Omit<Lot, 'van' | 'classes' | 'laundry'>), laundry, van: vanFrom(van), classes: classes.map(({ job, ...one }) => ({ ...one, job: jobFrom(job) })) } };
+  return {
+    ok: true,
+    value: {
+      ...(same as Omit<Lot, 'van' | 'classes' | 'laundry'>),
+      laundry,
+      van: vanFrom(van),
+      classes: classes.map(({ job, ...one }) => ({ ...one, job: jobFrom(job) })),
+    },
+  };
 }
 
 export const writeLot = ({ van, classes, ...same }: Lot): string =>
-  writeEnvelope(lotFormat, { ...same, van: vanDocument(van), classes: classes.map(({ job, ...one }) => ({ ...one, job: jobDocument(job) })) });
+  writeEnvelope(lotFormat, {
+    ...same,
+    van: vanDocument(van),
+    classes: classes.map(({ job, ...one }) => ({ ...one, job: jobDocument(job) })),
+  });

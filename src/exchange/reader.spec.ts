@@ -23,12 +23,32 @@ const run = { startedAt: 1, endedAt: null, events: [] as unknown[], counts: [], 
 describe('the reader of files', () => {
   it.each<[string, (job: Record<string, any>) => void, string]>([
     ['a list in the list of soil', (job) => (job['soil'] = [[{ zone: 'roof' }]]), 'job.soil[0] object a list of 1'],
-    ['a list in a list of deposits', (job) => (job['soil'][0].deposits = [[]]), 'job.soil[0].deposits[0] object a list of 0'],
-    ['a list in the list of products', (job) => (job['products'] = [[job['products'][0]]]), 'job.products[0] object a list of 1'],
-    ['a list among the events', (job) => (job['run'] = { ...run, events: [[]] }), 'job.run.events[0] object a list of 0'],
+    [
+      'a list in a list of deposits',
+      (job) => (job['soil'][0].deposits = [[]]),
+      'job.soil[0].deposits[0] object a list of 0',
+    ],
+    [
+      'a list in the list of products',
+      (job) => (job['products'] = [[job['products'][0]]]),
+      'job.products[0] object a list of 1',
+    ],
+    [
+      'a list among the events',
+      (job) => (job['run'] = { ...run, events: [[]] }),
+      'job.run.events[0] object a list of 0',
+    ],
     ['nothing among the products', (job) => (job['products'] = [null]), 'job.products[0] object null'],
-    ['a dilution without a reading', (job) => delete job['products'][0].uses[0].dilution.reading, 'job.products[0].uses[0].dilution.reading one-of '],
-    ['a dilution that is read nobody knows how', (job) => (job['products'][0].uses[0].dilution.reading = 'moon'), 'job.products[0].uses[0].dilution.reading one-of "moon"'],
+    [
+      'a dilution without a reading',
+      (job) => delete job['products'][0].uses[0].dilution.reading,
+      'job.products[0].uses[0].dilution.reading one-of ',
+    ],
+    [
+      'a dilution that is read nobody knows how',
+      (job) => (job['products'][0].uses[0].dilution.reading = 'moon'),
+      'job.products[0].uses[0].dilution.reading one-of "moon"',
+    ],
   ])('names %s by its path', (_what, change, fault) => {
     expect(faults(change)).toContain(fault);
   });
@@ -39,15 +59,23 @@ describe('the reader of files', () => {
     file.collection.photos = [{ key: 'p', picture: 'data:image/png;base64,AAAAA' }];
     const read = readCollection(JSON.stringify(file));
     if (read.ok || read.why.code !== 'faults') throw new Error('The file was taken.');
-    expect(read.why.faults.map(({ path }) => path)).toEqual(['collection.movements[0].entries', 'collection.movements[0].entries[0]', 'collection.photos[0].picture']);
+    expect(read.why.faults.map(({ path }) => path)).toEqual([
+      'collection.movements[0].entries',
+      'collection.movements[0].entries[0]',
+      'collection.photos[0].picture',
+    ]);
   });
 
   it('is not deeper than the documents, however deep the file', () => {
     let soil: unknown = [];
     for (let i = 0; i < 2000; i++) soil = [soil];
     expect(faults((job) => (job['soil'] = soil))).toEqual(['job.soil[0] object a list of 1']);
-    expect(readJob(`{"format":"esmero-job","version":1,"job":${'['.repeat(100_000)}${']'.repeat(100_000)}}`).ok).toBe(false);
-    expect(readJob(`{"format":"esmero-job","version":1,"job":{"soil":${'{"a":'.repeat(2000)}1${'}'.repeat(2000)}}}`).ok).toBe(false);
+    expect(readJob(`{"format":"esmero-job","version":1,"job":${'['.repeat(100_000)}${']'.repeat(100_000)}}`).ok).toBe(
+      false,
+    );
+    expect(
+      readJob(`{"format":"esmero-job","version":1,"job":{"soil":${'{"a":'.repeat(2000)}1${'}'.repeat(2000)}}}`).ok,
+    ).toBe(false);
   });
 
   it(`tells ${MOST_FAULTS} faults and then stops`, () => {

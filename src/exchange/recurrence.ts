@@ -66,7 +66,10 @@ const LAST_ZONE_CHANGE = ICAL.Time.fromJSDate(new Date(Date.UTC(2200, 0, 1)), tr
 export function isSoundZone(zone: ICAL.Component): boolean {
   const rules = zone.getAllSubcomponents().flatMap(rulesOf);
   rules.forEach((rule) => endedBy(rule, LAST_ZONE_CHANGE));
-  return rules.length <= MOST_ZONE_RULES && rules.every(({ freq, interval }) => freq === 'YEARLY' && interval <= MOST_INTERVAL);
+  return (
+    rules.length <= MOST_ZONE_RULES &&
+    rules.every(({ freq, interval }) => freq === 'YEARLY' && interval <= MOST_INTERVAL)
+  );
 }
 
 const PERIOD_DAYS: Readonly<Record<string, number>> = { DAILY: 1, WEEKLY: 7 };
@@ -98,11 +101,18 @@ interface RuleIterator {
  */
 export function* timesFrom(event: ICAL.Event, first: ICAL.Time, last: ICAL.Time, looks: Looks): Generator<ICAL.Time> {
   const rules = rulesOf(event.component);
-  if (event.component.getAllProperties('exdate').length + event.component.getAllProperties('rdate').length > MOST_SINGLE) throw new Beyond('too-many');
+  if (
+    event.component.getAllProperties('exdate').length + event.component.getAllProperties('rdate').length >
+    MOST_SINGLE
+  )
+    throw new Beyond('too-many');
   rules.forEach(checked);
   rules.forEach((rule) => endedBy(rule, last));
   const ofEvent = { count: 0 };
-  const times = new ICAL.RecurExpansion({ component: event.component, dtstart: nearStart(event.startDate, rules, first) });
+  const times = new ICAL.RecurExpansion({
+    component: event.component,
+    dtstart: nearStart(event.startDate, rules, first),
+  });
   for (const iterator of (times as unknown as { readonly ruleIterators: readonly RuleIterator[] }).ruleIterators) {
     const isLet = iterator.check_contracting_rules.bind(iterator);
     iterator.check_contracting_rules = () => {

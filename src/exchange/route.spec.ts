@@ -19,7 +19,12 @@ describe('stops on a map', () => {
     fc.assert(
       fc.property(fc.array(some, { maxLength: 6 }), (stops) => {
         const { features } = check(routeGeoJson('A day', stops)) as GeoJSON.FeatureCollection<GeoJSON.Point>;
-        expect(features.map(({ geometry, properties }) => [...geometry.coordinates.map((one) => one + 0), properties!['order'] as number])).toEqual(stops.map(({ latitudeDeg, longitudeDeg }, i) => [longitudeDeg + 0, latitudeDeg + 0, i + 1]));
+        expect(
+          features.map(({ geometry, properties }) => [
+            ...geometry.coordinates.map((one) => one + 0),
+            properties!['order'] as number,
+          ]),
+        ).toEqual(stops.map(({ latitudeDeg, longitudeDeg }, i) => [longitudeDeg + 0, latitudeDeg + 0, i + 1]));
       }),
       { numRuns: runs(60) },
     );
@@ -32,8 +37,12 @@ describe('stops on a map', () => {
         const document = new DOMParser().parseFromString(routeGpx('A <day> & more', stops), 'application/xml');
         expect(document.getElementsByTagName('parsererror')).toHaveLength(0);
         const { features } = gpx(document as never);
-        const points = features.filter(({ geometry }) => geometry?.type === 'Point').map(({ geometry }) => (geometry as GeoJSON.Point).coordinates);
-        expect(points.map(([long, lat]) => [long! + 0, lat! + 0])).toEqual(stops.map(({ latitudeDeg, longitudeDeg }) => [longitudeDeg + 0, latitudeDeg + 0]));
+        const points = features
+          .filter(({ geometry }) => geometry?.type === 'Point')
+          .map(({ geometry }) => (geometry as GeoJSON.Point).coordinates);
+        expect(points.map(([long, lat]) => [long! + 0, lat! + 0])).toEqual(
+          stops.map(({ latitudeDeg, longitudeDeg }) => [longitudeDeg + 0, latitudeDeg + 0]),
+        );
         expect(document.getElementsByTagName('rtept')).toHaveLength(stops.length);
       }),
       { numRuns: runs(40) },

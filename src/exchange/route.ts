@@ -12,18 +12,35 @@ export function routeGeoJson(name: string, stops: readonly RouteStop[]): string 
   const points = stops.map(({ name: title, note, beginAt, latitudeDeg, longitudeDeg }, i) => ({
     type: 'Feature',
     geometry: { type: 'Point', coordinates: [longitudeDeg, latitudeDeg] },
-    properties: { name: title, order: i + 1, note, ...(beginAt === null ? {} : { begin: new Date(beginAt).toISOString() }) },
+    properties: {
+      name: title,
+      order: i + 1,
+      note,
+      ...(beginAt === null ? {} : { begin: new Date(beginAt).toISOString() }),
+    },
   }));
   return JSON.stringify({ type: 'FeatureCollection', name, features: points }, null, 2);
 }
 
-const entities: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;', "'": '&apos;' };
+const entities: Readonly<Record<string, string>> = {
+  '&': '&amp;',
+  '<': '&lt;',
+  '>': '&gt;',
+  '"': '&quot;',
+  "'": '&apos;',
+};
 /** Characters that XML 1.0 has no place for are left out. */
-const escaped = (text: string): string => text.replace(/[^\t\n\r\u0020-\ud7ff\ue000-\ufffd\u{10000}-\u{10ffff}]/gu, '').replace(/[&<>"']/g, (one) => entities[one]!);
+const escaped = (text: string): string =>
+  text
+    .replace(/[^\t\n\r\u0020-\ud7ff\ue000-\ufffd\u{10000}-\u{10ffff}]/gu, '')
+    .replace(/[&<>"']/g, (one) => entities[one]!);
 
 /** Stops in their order as waypoints and a route (GPX 1.1), for navigation. */
 export function routeGpx(name: string, stops: readonly RouteStop[]): string {
-  const point = (tag: 'wpt' | 'rtept', { name: title, note, beginAt, latitudeDeg, longitudeDeg }: RouteStop): string => {
+  const point = (
+    tag: 'wpt' | 'rtept',
+    { name: title, note, beginAt, latitudeDeg, longitudeDeg }: RouteStop,
+  ): string => {
     const time = beginAt === null ? '' : `<time>${new Date(beginAt).toISOString()}</time>`;
     return `<${tag} lat="${latitudeDeg}" lon="${longitudeDeg}">${time}<name>${escaped(title)}</name>${note ? `<desc>${escaped(note)}</desc>` : ''}</${tag}>`;
   };

@@ -1,12 +1,33 @@
 import { defaultDimensions, zonesIn } from '@esmero/core';
-import { type Choices, type Job, type Site, type SoilMap, type Vehicle, type Zone, type ZoneId, cleanlinessOf } from '@esmero/model';
+import {
+  type Choices,
+  type Job,
+  type Site,
+  type SoilMap,
+  type Vehicle,
+  type Zone,
+  type ZoneId,
+  cleanlinessOf,
+} from '@esmero/model';
 import { metres } from '@esmero/units';
-import { ShortJobDocument, type ShortVehicleDocument, type SoilGroup, soilLine, soilWords } from './documents/short-job';
+import {
+  ShortJobDocument,
+  type ShortVehicleDocument,
+  type SoilGroup,
+  soilLine,
+  soilWords,
+} from './documents/short-job';
 import { type Format, openEnvelope, writeEnvelope } from './envelope';
 import type { Read } from './fault';
 import { faultsIn } from './validate';
 
-export const shortJobFormat: Format = { name: 'esmero-short-job', version: 1, most: 100_000, key: 'job', migrations: [] };
+export const shortJobFormat: Format = {
+  name: 'esmero-short-job',
+  version: 1,
+  most: 100_000,
+  key: 'job',
+  migrations: [],
+};
 
 /** What a short job is filled up from: a job with all that is in the van, and places by name. */
 export interface JobTemplate {
@@ -45,12 +66,21 @@ function soilOf(lines: readonly string[], zones: readonly Zone[]): SoilMap {
   const soil: Partial<Record<ZoneId, SoilMap[ZoneId]>> = {};
   for (const line of lines) {
     const { group, word, level } = soilLine(line)!;
-    for (const zone of zones) if (isIn[group](zone)) soil[zone.id] = { deposits: level > 0 ? [{ kind: soilWords[word], level: level as 1 }] : [], spots: {} };
+    for (const zone of zones)
+      if (isIn[group](zone))
+        soil[zone.id] = { deposits: level > 0 ? [{ kind: soilWords[word], level: level as 1 }] : [], spots: {} };
   }
   return soil as SoilMap;
 }
 
-function vehicleOf({ body, lengthM, widthM, heightM, finish = 'clear-coat', colour = 'mid' }: ShortVehicleDocument): Vehicle {
+function vehicleOf({
+  body,
+  lengthM,
+  widthM,
+  heightM,
+  finish = 'clear-coat',
+  colour = 'mid',
+}: ShortVehicleDocument): Vehicle {
   const usual = defaultDimensions(body as Vehicle['body']);
   const length = lengthM ?? usual.lengthM;
   return {
@@ -113,7 +143,9 @@ export function readShortJob(text: string, templates: Readonly<Record<string, Jo
     ...(short.vehicle.colour ? [] : [{ code: 'colour', colour: vehicle.colour } as const]),
     ...(silent > 0 ? [{ code: 'clean', zones: silent } as const] : []),
   ];
-  const clean = Object.fromEntries(zones.filter(({ id }) => !soil[id]).map(({ id }) => [id, { deposits: [], spots: {} }]));
+  const clean = Object.fromEntries(
+    zones.filter(({ id }) => !soil[id]).map(({ id }) => [id, { deposits: [], spots: {} }]),
+  );
   const job: Job = {
     ...template.job,
     id: 'short',

@@ -11,5 +11,8 @@ export const stampFrom = ({ changedAt, edits }: StampDocument): Stamp => ({
 
 export const stampDocument = ({ changedAt, vector }: Stamp): StampDocument => ({
   changedAt,
-  edits: Object.entries(vector).sort(([, p], [, q]) => q - p).slice(0, MOST_BROWSERS).map(([by, count]) => ({ by, count })),
+  edits: Object.entries(vector)
+    .sort(([, p], [, q]) => q - p)
+    .slice(0, MOST_BROWSERS)
+    .map(([by, count]) => ({ by, count })),
 });

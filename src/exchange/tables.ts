@@ -28,7 +28,17 @@ export function mixesCsv({ mix, bottles }: Plan): string {
       water_parts: rounded(dose?.trueWaterParts ?? 0),
     })),
   );
-  const fields = ['content', 'vessel', 'filling', 'product', 'water_ml', 'product_ml', 'measured_ml', 'total_ml', 'water_parts'];
+  const fields = [
+    'content',
+    'vessel',
+    'filling',
+    'product',
+    'water_ml',
+    'product_ml',
+    'measured_ml',
+    'total_ml',
+    'water_parts',
+  ];
   return csv(fields, [...rows, ...out]);
 }
 

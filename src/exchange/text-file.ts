@@ -1,5 +1,14 @@
 /** How the letters of a text file may be written down. */
-export const encodings = ['utf-8', 'utf-16le', 'utf-16be', 'windows-1252', 'windows-1250', 'windows-1251', 'windows-1253', 'windows-1254'] as const;
+export const encodings = [
+  'utf-8',
+  'utf-16le',
+  'utf-16be',
+  'windows-1252',
+  'windows-1250',
+  'windows-1251',
+  'windows-1253',
+  'windows-1254',
+] as const;
 export type Encoding = (typeof encodings)[number];
 
 /** A file as text. */
@@ -17,7 +26,8 @@ const marks: readonly (readonly [Encoding, readonly number[]])[] = [
   ['utf-16be', [0xfe, 0xff]],
 ];
 
-const inEncoding = (bytes: Uint8Array, encoding: Encoding, fatal = false): string => new TextDecoder(encoding, { fatal }).decode(bytes);
+const inEncoding = (bytes: Uint8Array, encoding: Encoding, fatal = false): string =>
+  new TextDecoder(encoding, { fatal }).decode(bytes);
 
 /**
  * The text of a file.

@@ -33,7 +33,8 @@ function ruleOf({ constraintCls, constraints = [], each, context, propertyName }
   const { instance } = getMetadataStorage().getTargetValidatorConstraints(constraintCls)[0]!;
   const holds = (value: unknown, object: Fields): boolean =>
     instance.validate(value, { value, constraints, object, property: propertyName, targetName: '' }) === true;
-  const ofEach = (value: unknown, object: Fields): boolean => Array.isArray(value) && value.every((one) => holds(one, object));
+  const ofEach = (value: unknown, object: Fields): boolean =>
+    Array.isArray(value) && value.every((one) => holds(one, object));
   return { expected: (context as Expected | undefined) ?? { code: 'valid' }, holds: each ? ofEach : holds };
 }
 

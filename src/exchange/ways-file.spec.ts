@@ -13,7 +13,10 @@ describe('a table of ways', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 1440 }), { minLength: 3, maxLength: 3 }), (minutes) => {
         const told = [places[0]!, places[1]!];
-        const { ways, faults } = readWays(writeWays(told, () => minutes[0]!), told);
+        const { ways, faults } = readWays(
+          writeWays(told, () => minutes[0]!),
+          told,
+        );
         expect(faults).toEqual([]);
         expect(ways).toEqual([{ from: 'home', to: 'job-1', minutes: minutes[0] }]);
       }),
@@ -30,7 +33,10 @@ describe('a table of ways', () => {
   });
 
   it('names what is wrong by its line, and reads the rest', () => {
-    const { ways, faults } = readWays('from,to,minutes\nthe yard,nowhere,5\nthe yard,"Council sedan, silver",soon\nthe yard,"Council sedan, silver",7\nthe yard,,1\n', places);
+    const { ways, faults } = readWays(
+      'from,to,minutes\nthe yard,nowhere,5\nthe yard,"Council sedan, silver",soon\nthe yard,"Council sedan, silver",7\nthe yard,,1\n',
+      places,
+    );
     expect(ways).toHaveLength(1);
     expect(faults.map(({ path }) => path)).toEqual(['line 2.to', 'line 3.minutes', 'line 5.to']);
     expect(readWays('not a table', places)).toEqual({ ways: [], faults: [] });

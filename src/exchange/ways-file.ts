@@ -32,17 +32,23 @@ const FIRST_ROW = 2;
  * that is wrong is left out, and named by its line in the file.
  */
 export function readWays(text: string, places: readonly NamedPlace[]): WaysRead {
-  const { data } = Papa.parse<Record<string, string>>(text, { header: true, skipEmptyLines: 'greedy', transformHeader: plainName });
+  const { data } = Papa.parse<Record<string, string>>(text, {
+    header: true,
+    skipEmptyLines: 'greedy',
+    transformHeader: plainName,
+  });
   const ways: KnownWay[] = [];
   const faults: Fault[] = [];
   const names = places.map(({ name }) => name);
-  const keyOf = (name: string): string | undefined => places.find((one) => plainName(one.name) === plainName(name))?.key;
+  const keyOf = (name: string): string | undefined =>
+    places.find((one) => plainName(one.name) === plainName(name))?.key;
   for (const [i, { from = '', to = '', minutes = '' }] of data.entries()) {
     const line = `line ${i + FIRST_ROW}`;
     const row = { from, to, minutes: minutes.trim() === '' ? null : Number(minutes.replace(',', '.')) };
     const found = [...faultsIn(WayDocument, row, line)];
     for (const field of ['from', 'to'] as const)
-      if (row[field] && keyOf(row[field]) === undefined) found.push({ path: `${line}.${field}`, expected: { code: 'one-of', values: names }, found: shown(row[field]) });
+      if (row[field] && keyOf(row[field]) === undefined)
+        found.push({ path: `${line}.${field}`, expected: { code: 'one-of', values: names }, found: shown(row[field]) });
     if (found.length > 0) faults.push(...found);
     else ways.push({ from: keyOf(from)!, to: keyOf(to)!, minutes: row.minutes! });
   }
@@ -51,6 +57,8 @@ export function readWays(text: string, places: readonly NamedPlace[]): WaysRead 
 
 /** All ways of a day with their minutes, to be changed in a spreadsheet and read again. */
 export function writeWays(places: readonly NamedPlace[], minutes: (from: number, to: number) => number): string {
-  const rows = places.flatMap((from, i) => places.slice(i + 1).map((to, j) => ({ from: from.name, to: to.name, minutes: Math.round(minutes(i, i + 1 + j)) })));
+  const rows = places.flatMap((from, i) =>
+    places.slice(i + 1).map((to, j) => ({ from: from.name, to: to.name, minutes: Math.round(minutes(i, i + 1 + j)) })),
+  );
   return Papa.unparse({ fields: ['from', 'to', 'minutes'], data: rows }, { newline: '\n', escapeFormulae: true });
 }

@@ -34,6 +34,11 @@ describe('a question to a weather service', () => {
 
   it('is refused where a value is missing, no number or out of bounds', () => {
     const faults = weatherQuestion({ latitude: '91', longitude: '', date: '2031-13-14' });
-    expect(Array.isArray(faults) && faults.map(({ path }) => path)).toEqual(['latitude', 'longitude', 'utcOffset', 'date']);
+    expect(Array.isArray(faults) && faults.map(({ path }) => path)).toEqual([
+      'latitude',
+      'longitude',
+      'utcOffset',
+      'date',
+    ]);
   });
 });

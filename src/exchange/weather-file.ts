@@ -22,10 +22,14 @@ export interface Forecast extends DayWeather {
 const DRIZZLE_MM = 0.2;
 
 /** From which hour it rains; null where it stays dry. */
-export const rainFrom = ({ hours }: Forecast): number | null => hours.find(({ rainMmH = 0 }) => rainMmH >= DRIZZLE_MM)?.hour ?? null;
+export const rainFrom = ({ hours }: Forecast): number | null =>
+  hours.find(({ rainMmH = 0 }) => rainMmH >= DRIZZLE_MM)?.hour ?? null;
 
 /** The weather as a job keeps it. */
-export const withoutRain = ({ source, hours }: Forecast): DayWeather => ({ source, hours: hours.map(({ rainMmH: _rain, ...hour }) => hour) });
+export const withoutRain = ({ source, hours }: Forecast): DayWeather => ({
+  source,
+  hours: hours.map(({ rainMmH: _rain, ...hour }) => hour),
+});
 
 /** Reads an answer of a weather service. Never throws. */
 export function readWeather(text: string): Read<Forecast> {

@@ -4,7 +4,8 @@ import { type Units, fixed, indexText, minutes } from './units';
 import { methodName } from './words';
 
 /** The answer in one line. */
-export const answerLine = ({ method }: Pick<Plan, 'method'>): string => (method === 'decline' ? 'Not today' : `${methodName[method]} today`);
+export const answerLine = ({ method }: Pick<Plan, 'method'>): string =>
+  method === 'decline' ? 'Not today' : `${methodName[method]} today`;
 
 function gainText({ figure, by }: Gain, u: Units): string {
   switch (figure) {
@@ -30,7 +31,8 @@ export function reasonText(reason: AnswerReason, u: Units): string {
     }
     case 'beats': {
       const other = methodName[reason.method].toLowerCase();
-      if (reason.gains.length === 0) return `The best balance of marring, time, water, towels and cost; ${other} comes next.`;
+      if (reason.gains.length === 0)
+        return `The best balance of marring, time, water, towels and cost; ${other} comes next.`;
       return `Against ${other}: ${reason.gains.map((gain) => gainText(gain, u)).join(', ')}.`;
     }
     case 'verdict':

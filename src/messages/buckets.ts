@@ -13,4 +13,6 @@ export const crossingSentence = ({ before, after, zoneId, areaM2 }: Crossing): s
   `“${wayName(before)}” brings back less than “${wayName(after)}” up to ${zoneName(zoneId)}, ${fixed(areaM2, 1)} m² into the wash, and more from there.`;
 
 export const spreadSentence = ({ carriedG: { low, median, high }, ...way }: BucketSpread): string =>
-  high > 0 ? `${wayName(way)}: ${grams(median)}, eight times in ten between ${grams(low)} and ${grams(high)}` : `${wayName(way)}: nothing`;
+  high > 0
+    ? `${wayName(way)}: ${grams(median)}, eight times in ten between ${grams(low)} and ${grams(high)}`
+    : `${wayName(way)}: nothing`;

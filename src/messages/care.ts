@@ -16,7 +16,8 @@ export const careText = worded({
 });
 
 /** "Topper on the uppers". */
-export const careReachName = (use: PaintCare, on: CareReach): string => `${contentName[use]} on ${on === 'uppers' ? 'the uppers' : 'all the paint'}`;
+export const careReachName = (use: PaintCare, on: CareReach): string =>
+  `${contentName[use]} on ${on === 'uppers' ? 'the uppers' : 'all the paint'}`;
 
 /** "Topper on the uppers; tyre dressing after the drive", or nothing. */
 export function careAsked({ paint, trim, tyres }: Care): string {
@@ -30,7 +31,9 @@ export function careAsked({ paint, trim, tyres }: Care): string {
 
 /** "After the drive home, from 11:40: dress the tyres, 2 min, 24 mL of …". */
 export const laterSentence = ({ productName, ml, minutes: takes, fromHour }: LaterTask, u: Units): string =>
-  en(`After the drive home, from ${hourText(Math.min(24, fromHour))}: dress the tyres, ${minutes(takes)}, ${productName ? `${u.volume(ml)} of ${productName}` : 'once there is a dressing in the van'}. Keep tread, discs and rims free of it.`);
+  en(
+    `After the drive home, from ${hourText(Math.min(24, fromHour))}: dress the tyres, ${minutes(takes)}, ${productName ? `${u.volume(ml)} of ${productName}` : 'once there is a dressing in the van'}. Keep tread, discs and rims free of it.`,
+  );
 
 /** "Topper on the uppers since 14 July, claimed to hold until 25 August". */
 export function protectionText({ product, use, on, since, until }: Protection): string {

@@ -18,7 +18,12 @@ export function vanStockText(kind: StockKind, amount: number, u: Units): string 
 }
 
 /** What is filled up, emptied or charged somewhere. */
-export const restockName: Readonly<Record<Restock, string>> = { water: 'clean water', drain: 'a drain', battery: 'charging', towels: 'clean towels' };
+export const restockName: Readonly<Record<Restock, string>> = {
+  water: 'clean water',
+  drain: 'a drain',
+  battery: 'charging',
+  towels: 'clean towels',
+};
 
 const nameOf = (day: Day, stop: number): string => day.stops[stop]!.job.name;
 
@@ -31,7 +36,9 @@ function changeText(change: DayChange, day: Day, u: Units): string {
     case 'carry-more':
       return `With ${vanStockText(change.kind, change.amount, u)} more`;
     case 'restock':
-      return change.gives === 'towels' ? `With a load of laundry at ${day.start.name}, ${change.minutes} min` : `Back to ${day.start.name} on the way, ${change.minutes} min`;
+      return change.gives === 'towels'
+        ? `With a load of laundry at ${day.start.name}, ${change.minutes} min`
+        : `Back to ${day.start.name} on the way, ${change.minutes} min`;
     case 'leave':
       return `With ${nameOf(day, change.stop)} on another day`;
   }
@@ -39,7 +46,9 @@ function changeText(change: DayChange, day: Day, u: Units): string {
 
 /** "With 10 L of water more: done by 16:40." */
 export const mendText = ({ change, plan }: MendBrief, day: Day, u: Units): string => {
-  const still = plan.shortage ? ` Then ${vanStockText(plan.shortage.kind, plan.shortage.needs, u)} ${plan.shortage.needs === 1 ? 'is' : 'are'} short.` : '';
+  const still = plan.shortage
+    ? ` Then ${vanStockText(plan.shortage.kind, plan.shortage.needs, u)} ${plan.shortage.needs === 1 ? 'is' : 'are'} short.`
+    : '';
   return `${changeText(change, day, u)}: done by ${clockText(plan.endMin)}.${still}`;
 };
 
@@ -53,15 +62,23 @@ function dayLegText({ stop, taken, beginMin, endMin, lateMin, restock }: DayLeg,
 
 /** A day on paper: when to be where, and what the van has left. */
 export function daySheet(day: Day, plan: DayPlan, mends: readonly DayMend[], u: Units): string {
-  const over = plan.endMin > day.endHour * 60 ? `, ${fixed(plan.endMin - day.endHour * 60)} min past the end of the day` : '';
+  const over =
+    plan.endMin > day.endHour * 60 ? `, ${fixed(plan.endMin - day.endHour * 60)} min past the end of the day` : '';
   return [
     `# ${day.name}`,
     '',
-    en(`Back at ${day.end.name} by ${clockText(plan.endMin)}${over}.${plan.within > 0.005 ? ` Another order may cost up to ${percent(plan.within)} less.` : ''}`),
+    en(
+      `Back at ${day.end.name} by ${clockText(plan.endMin)}${over}.${plan.within > 0.005 ? ` Another order may cost up to ${percent(plan.within)} less.` : ''}`,
+    ),
     '',
-    ...plan.legs.map((leg) => `- ${dayLegText(leg, day)}; left: ${vanStockText('water', leg.left[0]!, u)}, ${vanStockText('wash', leg.left[3]!, u)}`),
+    ...plan.legs.map(
+      (leg) =>
+        `- ${dayLegText(leg, day)}; left: ${vanStockText('water', leg.left[0]!, u)}, ${vanStockText('wash', leg.left[3]!, u)}`,
+    ),
     ...plan.cannot.map((stop) => `- Not this day: ${nameOf(day, stop)}`),
-    ...(plan.shortage ? ['', shortageText(plan.shortage, day, u), ...mends.map((one) => `- ${mendText(one, day, u)}`)] : []),
+    ...(plan.shortage
+      ? ['', shortageText(plan.shortage, day, u), ...mends.map((one) => `- ${mendText(one, day, u)}`)]
+      : []),
     '',
   ].join('\n');
 }

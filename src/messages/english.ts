@@ -36,7 +36,10 @@ const usWords: readonly (readonly [british: string, us: string])[] = [
 ];
 
 /** A word that is said otherwise in the US. */
-export const britishWord = new RegExp(`(?<![\\p{L}])(${usWords.map(([british]) => british).join('|')})(s?)(?![\\p{L}])`, 'giu');
+export const britishWord = new RegExp(
+  `(?<![\\p{L}])(${usWords.map(([british]) => british).join('|')})(s?)(?![\\p{L}])`,
+  'giu',
+);
 const byBritish = new Map(usWords);
 
 const inUs = (british: string): string =>
@@ -51,6 +54,12 @@ export const en = (british: string): string => (spoken === 'us' ? inUs(british) 
 /** A table of texts, each in the English that is spoken when it is read. */
 /* @__NO_SIDE_EFFECTS__ */
 export function worded<T extends object>(table: T): T {
-  const read = (value: unknown): unknown => (typeof value === 'string' ? en(value) : typeof value === 'object' && value !== null ? worded(value) : value);
-  return Object.defineProperties(Array.isArray(table) ? [] : {}, Object.fromEntries(Object.entries(table).map(([key, value]) => [key, { enumerable: true, get: () => read(value) }]))) as T;
+  const read = (value: unknown): unknown =>
+    typeof value === 'string' ? en(value) : typeof value === 'object' && value !== null ? worded(value) : value;
+  return Object.defineProperties(
+    Array.isArray(table) ? [] : {},
+    Object.fromEntries(
+      Object.entries(table).map(([key, value]) => [key, { enumerable: true, get: () => read(value) }]),
+    ),
+  ) as T;
 }

@@ -8,8 +8,20 @@ const counted = (arcs: number, streaks: number): Counted => ({ arcs, streaks, li
 
 describe('what a wipe test says', () => {
   const found: WipeMeasured = {
-    kind: 'measured', loadGm2: 2.345, low: 1.876, high: 2.987, spread: 1.2, soil: 'dust', absorbed: 0.1, outline: [],
-    likely: [{ kind: 'dust', share: 0.82 }, { kind: 'pollen', share: 0.17 }, { kind: 'fallout', share: 0.01 }], gauge: { gm2: 11, sd: 0.2, own: 0, others: 0 },
+    kind: 'measured',
+    loadGm2: 2.345,
+    low: 1.876,
+    high: 2.987,
+    spread: 1.2,
+    soil: 'dust',
+    absorbed: 0.1,
+    outline: [],
+    likely: [
+      { kind: 'dust', share: 0.82 },
+      { kind: 'pollen', share: 0.17 },
+      { kind: 'fallout', share: 0.01 },
+    ],
+    gauge: { gm2: 11, sd: 0.2, own: 0, others: 0 },
   };
 
   it('has no more digits than a picture is good for', () => {
@@ -25,7 +37,16 @@ describe('what a wipe test says', () => {
   });
 
   it('says how full a side is, and what of the colour is the product', () => {
-    const side = { kind: 'measured', onTowelGm2: 12.34, low: 9, high: 17, limitGm2: 30, verdict: 'go-on', gauge: found.gauge, dyeShare: 0.25 } as const;
+    const side = {
+      kind: 'measured',
+      onTowelGm2: 12.34,
+      low: 9,
+      high: 17,
+      limitGm2: 30,
+      verdict: 'go-on',
+      gauge: found.gauge,
+      dyeShare: 0.25,
+    } as const;
     expect(sideText.says(side)).toBe('12.3 g/m² on the side (9.0 to 17.0); it takes 30.');
     expect(sideText.dye(side)).toContain('25 %');
     expect(sideText.dye({ ...side, dyeShare: 0 })).toBe('');
@@ -42,7 +63,10 @@ describe('what a proof says', () => {
 
 describe('what the phone says', () => {
   it('puts hours together, and names the points of the compass', () => {
-    expect(spansOf([8, 9, 10, 14])).toEqual([[8, 11], [14, 15]]);
+    expect(spansOf([8, 9, 10, 14])).toEqual([
+      [8, 11],
+      [14, 15],
+    ]);
     expect(sensorText.shaded([8, 9, 14])).toBe('In the shade 8 to 10, 14 to 15 o’clock');
     expect(sensorText.shaded([])).toBe('No hour in the shade');
     expect(sensorText.stands(359, 0.03)).toBe('Faces north (359°), the ground falls 3.0 %');
@@ -66,14 +90,24 @@ describe('what practice says', () => {
   });
 
   it('says how far off one was', () => {
-    expect([practiceText.mixOff(0.25), practiceText.mixOff(-0.1), practiceText.mixOff(0)]).toEqual(['The mix is 25 % too strong.', 'The mix is 10 % too weak.', 'The mix is right.']);
-    expect([practiceText.panelOff(2.5), practiceText.panelOff(0.5), practiceText.panelOff(1.05)]).toEqual(['You gave 2.5 times as much.', 'You gave 50 % less.', 'You gave just about that.']);
+    expect([practiceText.mixOff(0.25), practiceText.mixOff(-0.1), practiceText.mixOff(0)]).toEqual([
+      'The mix is 25 % too strong.',
+      'The mix is 10 % too weak.',
+      'The mix is right.',
+    ]);
+    expect([practiceText.panelOff(2.5), practiceText.panelOff(0.5), practiceText.panelOff(1.05)]).toEqual([
+      'You gave 2.5 times as much.',
+      'You gave 50 % less.',
+      'You gave just about that.',
+    ]);
     expect(practiceText.left(125)).toBe('2:05 left');
   });
 
   it('tells of a curve only once it says something', () => {
     expect(practiceText.curve(eyeCurve([]))).toContain('From twelve on');
-    const low = eyeCurve(Array.from({ length: 40 }, (_unused, i) => ({ card: 'x', truth: 4, answer: 2, isRight: false, at: i })));
+    const low = eyeCurve(
+      Array.from({ length: 40 }, (_unused, i) => ({ card: 'x', truth: 4, answer: 2, isRight: false, at: i })),
+    );
     expect(practiceText.curve(low)).toContain('reads low');
     expect(practiceText.curve({ ...low, factor: 0.7 })).toContain('reads high: there is 30 % less');
     expect(practiceText.curve({ ...low, factor: 1 })).toContain('reads even');

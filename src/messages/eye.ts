@@ -1,5 +1,14 @@
 import { type CalibrationWay } from '@esmero/model';
-import { type Counted, type Gauge, type PictureFault, type ProofFault, type SideMeasured, type SideVerdict, type WipeMeasured, marksIn } from '@esmero/core';
+import {
+  type Counted,
+  type Gauge,
+  type PictureFault,
+  type ProofFault,
+  type SideMeasured,
+  type SideVerdict,
+  type WipeMeasured,
+  marksIn,
+} from '@esmero/core';
 import { worded } from './english';
 import { fixed } from './units';
 import type { Units } from './units';
@@ -28,7 +37,10 @@ const spanOf = (low: number, high: number, u: Units): string => `${u.load(roughl
 
 const basis = ({ own, others }: Gauge): string => {
   if (own + others === 0) return 'It rests on our judgement: this hand and cloth are not calibrated.';
-  const rest = own > 0 ? `It rests on ${own === 1 ? 'one calibration' : `${own} calibrations`} of this kind` : 'It rests on calibrations with other kinds';
+  const rest =
+    own > 0
+      ? `It rests on ${own === 1 ? 'one calibration' : `${own} calibrations`} of this kind`
+      : 'It rests on calibrations with other kinds';
   return `${rest}, by this hand with this cloth.`;
 };
 
@@ -51,12 +63,15 @@ export const eyeText = worded({
       .join(', then ')}, by colour and grain.`,
   basis: ({ gauge }: { readonly gauge: Gauge }): string => basis(gauge),
   unreadable: 'The browser cannot read this file as a picture. Take a JPEG or PNG.',
-  calibrate: 'Weigh the dry towel before and after, over a patch large enough for the scale, or say the level that you would give the panel.',
-  calibrated: (person: string, cloth: string, count: number): string => `${person} with ${cloth}: ${count === 1 ? 'one calibration' : `${count} calibrations`}`,
+  calibrate:
+    'Weigh the dry towel before and after, over a patch large enough for the scale, or say the level that you would give the panel.',
+  calibrated: (person: string, cloth: string, count: number): string =>
+    `${person} with ${cloth}: ${count === 1 ? 'one calibration' : `${count} calibrations`}`,
   salt: 'Salt dissolves and hardly shows on a towel: judge it by eye.',
   way: { scale: 'weighed', levels: 'by level' } satisfies Readonly<Record<CalibrationWay, string>>,
   put: (zone: string, load: string): string => `${zone}: measured ${load}`,
-  measuredSays: (load: string, spread: number): string => `measured ${load}, right within a factor of ${fixed(spread, 2)}`,
+  measuredSays: (load: string, spread: number): string =>
+    `measured ${load}, right within a factor of ${fixed(spread, 2)}`,
 });
 
 /** What to do with the side in the hand. */
@@ -68,16 +83,20 @@ export const sideVerdictText: Readonly<Record<SideVerdict, string>> = worded({
 
 export const sideText = worded({
   lead: 'Lay the used side flat on something dark, with a clean edge of the cloth in sight.',
-  says: ({ onTowelGm2, low, high, limitGm2 }: SideMeasured): string => `${fixed(onTowelGm2, 1)} g/m² on the side (${fixed(low, 1)} to ${fixed(high, 1)}); it takes ${fixed(limitGm2)}.`,
-  dye: ({ dyeShare }: SideMeasured): string => (dyeShare < 0.02 ? '' : `${fixed(100 * dyeShare)} % of the colour is the product’s.`),
+  says: ({ onTowelGm2, low, high, limitGm2 }: SideMeasured): string =>
+    `${fixed(onTowelGm2, 1)} g/m² on the side (${fixed(low, 1)} to ${fixed(high, 1)}); it takes ${fixed(limitGm2)}.`,
+  dye: ({ dyeShare }: SideMeasured): string =>
+    dyeShare < 0.02 ? '' : `${fixed(100 * dyeShare)} % of the colour is the product’s.`,
   simulated: 'Simulated: a side with some soil on it, and the dye of the product.',
-  learn: 'Spray a clean side with the product as mixed, and take its picture. From then on its colour is told from dirt.',
+  learn:
+    'Spray a clean side with the product as mixed, and take its picture. From then on its colour is told from dirt.',
   learnt: (product: string): string => `The dye of ${product} is known.`,
   pale: 'This product hardly colours a towel: there is nothing to learn.',
 });
 
 export const proofFaultText: Readonly<Record<ProofFault, string>> = worded({
-  'not-the-same': 'The two pictures do not lie on each other. Stick two written strips of tape beside the spot, and hold the camera as before.',
+  'not-the-same':
+    'The two pictures do not lie on each other. Stick two written strips of tape beside the spot, and hold the camera as before.',
   'no-lamp': 'No lamp is mirrored in the panel. Hold one lamp so that its light shows in the middle of the picture.',
 });
 
@@ -88,11 +107,13 @@ export const proofText = worded({
   lead: 'One panel, one lamp mirrored in it, two written strips of tape beside the spot: a picture before it is touched, one after.',
   simulated: 'Simulated: a panel under a lamp.',
   first: 'Picture before, for the half-panel proof',
-  counted: (before: Counted, after: Counted, doubt: number): string => `Before ${so(before)}, after ${so(after)}; each may be off by ${doubt}.`,
+  counted: (before: Counted, after: Counted, doubt: number): string =>
+    `Before ${so(before)}, after ${so(after)}; each may be off by ${doubt}.`,
   verdict: (before: Counted, after: Counted, doubt: number): string => {
     const more = marksIn(after) - marksIn(before);
     if (more > 2 * doubt) return `${more} more than before: stop, look at towel and mix, and go on with more care.`;
     return more < -2 * doubt ? `${-more} fewer than before.` : 'No more than before, as far as these pictures tell.';
   },
-  kept: (before: number, after: number, doubt: number): string => `Fine lines before ${before}, after ${after}, give or take ${doubt}`,
+  kept: (before: number, after: number, doubt: number): string =>
+    `Fine lines before ${before}, after ${after}, give or take ${doubt}`,
 });

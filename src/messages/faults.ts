@@ -107,7 +107,10 @@ export function unreadableText(why: Unreadable): { readonly headline: string; re
         details: why.format ? [`It says “${why.format.slice(0, 60)}”.`] : [],
       };
     case 'no-version':
-      return { headline: 'The file does not say its version.', details: ['“version” should be a whole number from 1.'] };
+      return {
+        headline: 'The file does not say its version.',
+        details: ['“version” should be a whole number from 1.'],
+      };
     case 'no-zip':
       return {
         headline: 'This is no whole backup: its end is missing, or it is another kind of zip.',
@@ -115,7 +118,10 @@ export function unreadableText(why: Unreadable): { readonly headline: string; re
       };
     case 'damaged':
       return {
-        headline: why.paths.length === 1 ? 'One file in the backup is damaged.' : `${why.paths.length} files in the backup are damaged.`,
+        headline:
+          why.paths.length === 1
+            ? 'One file in the backup is damaged.'
+            : `${why.paths.length} files in the backup are damaged.`,
         details: [...why.paths.slice(0, FAULTS_SHOWN), 'Copy the file once more, or choose an older backup.'],
       };
     case 'newer-version':
@@ -127,7 +133,9 @@ export function unreadableText(why: Unreadable): { readonly headline: string; re
       const more = why.faults.length - FAULTS_SHOWN;
       return {
         headline:
-          why.faults.length === 1 ? 'One thing in the file is wrong.' : `${why.faults.length}${why.faults.length >= 100 ? ' or more' : ''} things in the file are wrong.`,
+          why.faults.length === 1
+            ? 'One thing in the file is wrong.'
+            : `${why.faults.length}${why.faults.length >= 100 ? ' or more' : ''} things in the file are wrong.`,
         details: [
           ...why.faults.slice(0, FAULTS_SHOWN).map(faultSentence),
           ...(more > 0 ? [`… and ${more} more.`] : []),

@@ -25,10 +25,20 @@ export const stepName: Readonly<Record<StepKind | 'idle', string>> = {
 };
 
 /** Water that never stands in a vessel of the plan. */
-const sourceName = { bay: 'Water of the wash bay', line: 'Water from tap or boiler', bottled: 'Water in thinned bottles' } as const;
+const sourceName = {
+  bay: 'Water of the wash bay',
+  line: 'Water from tap or boiler',
+  bottled: 'Water in thinned bottles',
+} as const;
 
 /** Parts of the time that a client is given. */
-const slotName = { arriving: 'arriving', 'walk-round': 'walk-round', work: 'work', 'second-look': 'second look', handover: 'handover' } as const;
+const slotName = {
+  arriving: 'arriving',
+  'walk-round': 'walk-round',
+  work: 'work',
+  'second-look': 'second look',
+  handover: 'handover',
+} as const;
 
 /** The name of a part that a figure is made of. */
 export function partName(code: string): string {

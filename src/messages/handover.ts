@@ -26,11 +26,13 @@ export function untilText({ early, likely, late }: Until, furthest: number): str
 
 /** When to come back, from the day of the wash. */
 export function suggestionText({ suggested }: NextVisit, date: string): string {
-  if (!suggested) return 'Used like this, the car will want a pre-rinse before it is touched, however soon it comes back.';
+  if (!suggested)
+    return 'Used like this, the car will want a pre-rinse before it is touched, however soon it comes back.';
   return `Next maintenance wash by ${dayText(dayAfter(date, suggested.days))}, ${days(suggested.days)} from now: until then ${methodName[suggested.method].toLowerCase()} will do, even if the car gets dirty faster than forecast.`;
 }
 
-export const lastsText = (method: LowWater, until: Until, furthest: number): string => `${methodName[method]}: ${untilText(until, furthest)}`;
+export const lastsText = (method: LowWater, until: Until, furthest: number): string =>
+  `${methodName[method]}: ${untilText(until, furthest)}`;
 
 /** What was done, treatment by treatment, those on most zones first. */
 export function doneSentences(zones: readonly ZonePlan[]): readonly string[] {
@@ -46,7 +48,8 @@ export function doneSentences(zones: readonly ZonePlan[]): readonly string[] {
 }
 
 /** "Roof: Scratch. Seen in raking light only." */
-export const markText = ({ zone, kind, note }: Mark): string => `${zoneName(zone)}: ${markName[kind]}${note ? `. ${note}` : ''}`;
+export const markText = ({ zone, kind, note }: Mark): string =>
+  `${zoneName(zone)}: ${markName[kind]}${note ? `. ${note}` : ''}`;
 
 /** What a client can do, and had better not, until then. */
 export const careAfterwards: readonly string[] = [

@@ -3,7 +3,12 @@ import { andList } from './and-list';
 import { capital } from './capital';
 import { worded } from './english';
 
-export const tableKindName: Readonly<Record<TableKind, string>> = { clients: 'Clients', visits: 'Past visits', products: 'Products', towels: 'Towels' };
+export const tableKindName: Readonly<Record<TableKind, string>> = {
+  clients: 'Clients',
+  visits: 'Past visits',
+  products: 'Products',
+  towels: 'Towels',
+};
 
 /** Fields of a table, as they stand beside the columns of a file. */
 export const tableFieldName: Readonly<Record<string, string>> = worded({
@@ -55,9 +60,16 @@ const leftOutWhy: Readonly<Record<LeftOut, string>> = {
   'too-many': 'it repeats too often, or too far apart',
 };
 
-const arrivingName = { client: ['client', 'clients'], vehicle: ['car', 'cars'], product: ['product', 'products'], towel: ['kind of towel', 'kinds of towel'], job: ['past visit', 'past visits'] } as const;
+const arrivingName = {
+  client: ['client', 'clients'],
+  vehicle: ['car', 'cars'],
+  product: ['product', 'products'],
+  towel: ['kind of towel', 'kinds of towel'],
+  job: ['past visit', 'past visits'],
+} as const;
 
-const counted = (count: number, [one, many]: readonly [string, string]): string => (count === 1 ? `one ${one}` : `${count} ${many}`);
+const counted = (count: number, [one, many]: readonly [string, string]): string =>
+  count === 1 ? `one ${one}` : `${count} ${many}`;
 
 /** What becomes of a row, in a word or two. */
 export function outcomeText(outcome: Exclude<Outcome, { readonly kind: 'faulty' }>): string {
@@ -79,22 +91,44 @@ export function outcomeText(outcome: Exclude<Outcome, { readonly kind: 'faulty' 
 export const importTableText = worded({
   lead: 'Bring in a table (CSV), contacts (vCard) or a calendar (iCalendar). Nothing changes before you have seen it all and said so, and it can be taken back.',
   refused: (file: string, why: keyof typeof refusals): string => `${file} was not read. ${refusals[why]}`,
-  noContacts: (file: string, detail: string): string => `${file} was not read: no contacts were found in it (${detail}). Export them as vCard 3 or 4.`,
-  noCalendar: (file: string, detail: string): string => `${file} was not read: it is no calendar (${detail}). Export it as iCalendar.`,
+  noContacts: (file: string, detail: string): string =>
+    `${file} was not read: no contacts were found in it (${detail}). Export them as vCard 3 or 4.`,
+  noCalendar: (file: string, detail: string): string =>
+    `${file} was not read: it is no calendar (${detail}). Export it as iCalendar.`,
   arriving: (all: readonly { readonly kind: keyof typeof arrivingName; readonly count: number }[]): string =>
-    all.length === 0 ? 'Nothing in it can be brought in.' : `${capital(andList(all.map(({ kind, count }) => counted(count, arrivingName[kind]))))} can be brought in.`,
-  bad: (count: number): string => (count === 0 ? '' : count === 1 ? 'One row is left out; it says why.' : `${count} rows are left out; they say why.`),
-  repeated: (count: number): string => (count === 0 ? '' : count === 1 ? 'One row is in your log already, or there twice.' : `${count} rows are in your log already, or there twice.`),
+    all.length === 0
+      ? 'Nothing in it can be brought in.'
+      : `${capital(andList(all.map(({ kind, count }) => counted(count, arrivingName[kind]))))} can be brought in.`,
+  bad: (count: number): string =>
+    count === 0 ? '' : count === 1 ? 'One row is left out; it says why.' : `${count} rows are left out; they say why.`,
+  repeated: (count: number): string =>
+    count === 0
+      ? ''
+      : count === 1
+        ? 'One row is in your log already, or there twice.'
+        : `${count} rows are in your log already, or there twice.`,
   shown: (shown: number, all: number): string => (shown < all ? `The first ${shown} of ${all} rows:` : ''),
   letters: 'Letters written as',
-  guessed: (encoding: Encoding): string => `The file does not say how its letters are written. It was read as ${encodingName[encoding]}: check the names.`,
+  guessed: (encoding: Encoding): string =>
+    `The file does not say how its letters are written. It was read as ${encodingName[encoding]}: check the names.`,
   missing: (names: string): string => `Say which column has: ${names}.`,
   needed: (name: string): string => `${name} (needed)`,
   none: 'No column',
   bring: 'Bring it in',
-  blocked: (count: number): string => (count === 0 ? 'Nothing else takes your time in it.' : count === 1 ? 'One other event takes your time.' : `${count} other events take your time.`),
-  moved: (count: number): string => (count === 0 ? 'None of your stops was moved in it.' : count === 1 ? 'One of your stops was moved in it.' : `${count} of your stops were moved in it.`),
-  leftOut: (count: number): string => (count === 0 ? '' : count === 1 ? 'One event is left out.' : `${count} events are left out.`),
+  blocked: (count: number): string =>
+    count === 0
+      ? 'Nothing else takes your time in it.'
+      : count === 1
+        ? 'One other event takes your time.'
+        : `${count} other events take your time.`,
+  moved: (count: number): string =>
+    count === 0
+      ? 'None of your stops was moved in it.'
+      : count === 1
+        ? 'One of your stops was moved in it.'
+        : `${count} of your stops were moved in it.`,
+  leftOut: (count: number): string =>
+    count === 0 ? '' : count === 1 ? 'One event is left out.' : `${count} events are left out.`,
   leftOutOne: (name: string, why: LeftOut): string => `${name || 'An event without a name'}: ${leftOutWhy[why]}`,
   span: 'From today for a year.',
 });

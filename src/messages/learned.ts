@@ -27,11 +27,19 @@ export function lessonName(lesson: Lesson): string {
 
 /** "12 % more than planned, from 7 runs; eight of ten between −5 % and 33 %". */
 export function learnedSentence({ lesson, jobs, factor, low, high }: Learned): string {
-  const what = Math.abs(factor - 1) < 0.005 ? 'as planned' : `${percent(Math.abs(factor - 1))} ${factor > 1 ? 'more' : 'less'} than ${lesson === 'soil' ? 'forecast' : 'planned'}`;
+  const what =
+    Math.abs(factor - 1) < 0.005
+      ? 'as planned'
+      : `${percent(Math.abs(factor - 1))} ${factor > 1 ? 'more' : 'less'} than ${lesson === 'soil' ? 'forecast' : 'planned'}`;
   return `${lessonName(lesson)}: ${what}, from ${fixed(jobs)} ${jobs === 1 ? 'run' : 'runs'}; eight of ten between ${off(low)} and ${off(high)}`;
 }
 
-export const runStateName: Readonly<Record<RunState, string>> = { counted: 'Counted', 'broken-off': 'Broken off', 'not-counted': 'Not counted', refused: 'Declined' };
+export const runStateName: Readonly<Record<RunState, string>> = {
+  counted: 'Counted',
+  'broken-off': 'Broken off',
+  'not-counted': 'Not counted',
+  refused: 'Declined',
+};
 
 const off = (times: number): string => `${times >= 1 ? '+' : '−'}${percent(Math.abs(times - 1))}`;
 

@@ -3,7 +3,8 @@ import { type Lot, towelRoles } from '@esmero/model';
 import { vanStockText } from './day';
 import { type Units, clockText, fixed } from './units';
 
-const productOf = ({ classes }: Lot, id: string): string => classes.flatMap(({ job }) => job.products).find((one) => one.id === id)?.name ?? id;
+const productOf = ({ classes }: Lot, id: string): string =>
+  classes.flatMap(({ job }) => job.products).find((one) => one.id === id)?.name ?? id;
 
 function amountOf({ stock }: LotShortage, amount: number, lot: Lot, u: Units): string {
   switch (stock.kind) {
@@ -16,7 +17,11 @@ function amountOf({ stock }: LotShortage, amount: number, lot: Lot, u: Units): s
   }
 }
 
-const orElse: Readonly<Record<LotShortage['stock']['kind'], string>> = { water: ', or fill up on the way', towels: ', or wash a load on the way', product: '' };
+const orElse: Readonly<Record<LotShortage['stock']['kind'], string>> = {
+  water: ', or fill up on the way',
+  towels: ', or wash a load on the way',
+  product: '',
+};
 
 /** "Short at car 31, 12:10: the lot takes 140 wash towels, and 60 are brought." */
 export const lotShortageText = (shortage: LotShortage, lot: Lot, u: Units): string =>
@@ -24,7 +29,9 @@ export const lotShortageText = (shortage: LotShortage, lot: Lot, u: Units): stri
 
 /** A lot on paper: how long, how much, and what is short first. */
 export function lotSheet(lot: Lot, plan: LotPlan, u: Units): string {
-  const towels = towelRoles.filter((role) => plan.towels[role] > 0).map((role) => vanStockText(role, plan.towels[role], u));
+  const towels = towelRoles
+    .filter((role) => plan.towels[role] > 0)
+    .map((role) => vanStockText(role, plan.towels[role], u));
   return [
     `# ${lot.name}`,
     '',

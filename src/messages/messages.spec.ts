@@ -47,7 +47,9 @@ describe('words', () => {
   it('word every verdict, gate and part that the demo brings up, without a gap', () => {
     for (const job of demoJobs) {
       const plan = planJob(job);
-      const gates: Gate[] = plan.zones.flatMap(({ zone }) => zoneTreatments(job, zone.id).flatMap((option) => option.gates));
+      const gates: Gate[] = plan.zones.flatMap(({ zone }) =>
+        zoneTreatments(job, zone.id).flatMap((option) => option.gates),
+      );
       const said = [
         ...plan.verdicts.map((verdict) => verdictSentence(verdict, metric)),
         ...gates.map((gate) => gateSentence(gate, us)),
@@ -70,18 +72,27 @@ describe('units', () => {
     expect(us.area(0.09290304 * 12)).toBe('12.0 ft²');
   });
 
-  it.each(['length', 'towel', 'water', 'volume', 'temperature', 'wind', 'flow', 'share'] as const)('reads back the %s that it shows', (what) => {
-    for (const { edit } of [metric, us]) expect(edit[what].read(edit[what].show(12.34))).toBeCloseTo(12.34, 9);
-  });
+  it.each(['length', 'towel', 'water', 'volume', 'temperature', 'wind', 'flow', 'share'] as const)(
+    'reads back the %s that it shows',
+    (what) => {
+      for (const { edit } of [metric, us]) expect(edit[what].read(edit[what].show(12.34))).toBeCloseTo(12.34, 9);
+    },
+  );
 
   it('weighs laundry, and leaves nothing metric on a sheet for the US', () => {
     expect([metric.weight(1.5), us.weight(1.5)]).toEqual(['1.50 kg', '3.3 lb']);
     expect(us.edit.flow.read(1)).toBeCloseTo(3.7854, 4);
     for (const job of demoJobs) {
       const plan = planJob(job);
-      const said = [planSheet(job, plan, us), ...afterSentences(afterwards(job, plan), us), ...plan.mix.mixes.flatMap((mix) => mixSentences(mix, us))].join('\n');
+      const said = [
+        planSheet(job, plan, us),
+        ...afterSentences(afterwards(job, plan), us),
+        ...plan.mix.mixes.flatMap((mix) => mixSentences(mix, us)),
+      ].join('\n');
       // A vessel keeps the name that somebody gave it.
-      expect(job.vessels.reduce((text, { name }) => text.replaceAll(name, ''), said)).not.toMatch(/\d (mL|L|kg|km|m²|°C)\b/);
+      expect(job.vessels.reduce((text, { name }) => text.replaceAll(name, ''), said)).not.toMatch(
+        /\d (mL|L|kg|km|m²|°C)\b/,
+      );
     }
   });
 
@@ -102,17 +113,25 @@ describe('refusals to read', () => {
       const { headline, details } = unreadableText(read.why);
       return [headline, ...details].join(' ');
     };
-    expect(text('{"format":"esmero-job","version":99}')).toMatch(new RegExp(`version 99.*reads up to ${jobFormat.version}.*Update`));
+    expect(text('{"format":"esmero-job","version":99}')).toMatch(
+      new RegExp(`version 99.*reads up to ${jobFormat.version}.*Update`),
+    );
     expect(text('{"format":')).toMatch(/cut off.*Export it again/);
     expect(text('{"format":"other","version":1}')).toMatch(/“esmero-job”.*“other”/);
-    expect(text('{"format":"esmero-job","version":3,"job":{}}')).toMatch(/things in the file are wrong.*expected.*and \d+ more/);
+    expect(text('{"format":"esmero-job","version":3,"job":{}}')).toMatch(
+      /things in the file are wrong.*expected.*and \d+ more/,
+    );
   });
 });
 
 describe('shortages', () => {
   it('speak of towels by role, of time and of water', () => {
-    expect(shortageSentence({ budget: 'wash', need: 6.2, have: 3, proved: true }, metric)).toBe('Takes 7 wash towels, and 3 are clean.');
-    expect(shortageSentence({ budget: 'glass', need: 1e6, have: 0, proved: true }, metric)).toBe('There are no clean glass towels.');
+    expect(shortageSentence({ budget: 'wash', need: 6.2, have: 3, proved: true }, metric)).toBe(
+      'Takes 7 wash towels, and 3 are clean.',
+    );
+    expect(shortageSentence({ budget: 'glass', need: 1e6, have: 0, proved: true }, metric)).toBe(
+      'There are no clean glass towels.',
+    );
     expect(shortageSentence({ budget: 'litres', need: 12.7, have: 8, proved: true }, metric)).toContain('12.7 L');
     expect(shortageSentence({ budget: 'minutes', need: 80, have: 60, proved: true }, metric)).toContain('80 min');
   });
@@ -122,7 +141,15 @@ describe('the sheet', () => {
   it('holds method, mixes, towels, steps and care', () => {
     const job = demoJobs[0]!;
     const sheet = planSheet(job, planJob(job), metric);
-    for (const part of ['**Rinseless**', '## Mixes', '## Towels', '## Zones', '## Passes', '## Care', 'not a measurement'])
+    for (const part of [
+      '**Rinseless**',
+      '## Mixes',
+      '## Towels',
+      '## Zones',
+      '## Passes',
+      '## Care',
+      'not a measurement',
+    ])
       expect(sheet).toContain(part);
   });
 
@@ -140,14 +167,16 @@ describe('the sheet', () => {
   });
 });
 
-
 describe('a note to the client', () => {
   it('says what the car needs, by what stands in the way', () => {
     const note = (job: Job): string => refusalNote(job, planJob(job), metric).join('\n');
     const job = (id: string) => demoJobs.find((one) => one.id === id)!;
     expect(note(job('demo-refusal'))).toContain('full rinse wash');
     // Nothing to cool the panels with.
-    const noon = { ...job('demo-noon'), vessels: job('demo-noon').vessels.filter(({ kind }) => kind !== 'pump-sprayer') };
+    const noon = {
+      ...job('demo-noon'),
+      vessels: job('demo-noon').vessels.filter(({ kind }) => kind !== 'pump-sprayer'),
+    };
     expect(note(noon)).toContain('cooler hour');
     expect(note(noon)).not.toContain('rinse wash');
     const frost = job('demo-frost');

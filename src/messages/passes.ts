@@ -21,7 +21,8 @@ export const lapName: Readonly<Record<Lap, string>> = worded({
 type Where = Pick<PlannedPass, 'parts' | 'place'>;
 
 /** Finished pass by pass by the other person, not the whole body at once. */
-export const isBehind = ({ act, place }: Pick<PlannedPass, 'act' | 'place'>): boolean => act === 'dry' && place !== null;
+export const isBehind = ({ act, place }: Pick<PlannedPass, 'act' | 'place'>): boolean =>
+  act === 'dry' && place !== null;
 
 /** Zones of a pass in the order of the hand, each once, with its parts. */
 function byZone(parts: readonly PassPart[]): ReadonlyMap<ZoneId, readonly PassPart[]> {
@@ -92,7 +93,8 @@ export function passTitle(pass: Where): string {
   return zones.size > MOST_NAMED ? `${zones.size} panels, ${pass.place ?? 'all round'}` : passZones(pass);
 }
 
-const partText = ({ zone, section, of }: PassChange['part']): string => `${zoneName(zone)}${of > 1 ? `, part ${section} of ${of}` : ''}`;
+const partText = ({ zone, section, of }: PassChange['part']): string =>
+  `${zoneName(zone)}${of > 1 ? `, part ${section} of ${of}` : ''}`;
 
 /** A change of passes by hand. */
 export function passChangeText(change: PassChange): string {

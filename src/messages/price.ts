@@ -27,17 +27,25 @@ const bandName: Readonly<Record<SoilBand, string>> = {
   gritty: 'If there is grit on the lower half',
 };
 
-const moreOrLess = (minor: number, currency: string): string => (minor === 0 ? 'the same price' : minor > 0 ? `${money(minor, currency)} more` : `${money(-minor, currency)} less`);
+const moreOrLess = (minor: number, currency: string): string =>
+  minor === 0 ? 'the same price' : minor > 0 ? `${money(minor, currency)} more` : `${money(-minor, currency)} less`;
 
 /** "If there is grit on the lower half: €12.00 more, 25 min longer." */
 export function bandText({ band, moreMinor, moreMin }: BandPrice, currency: string): string {
   if (moreMinor === null || moreMin === null) return `${bandName[band]}: it cannot all be washed safely at this place.`;
-  const longer = Math.round(moreMin) === 0 ? '' : `, ${spanText(Math.abs(moreMin))} ${moreMin > 0 ? 'longer' : 'shorter'}`;
+  const longer =
+    Math.round(moreMin) === 0 ? '' : `, ${spanText(Math.abs(moreMin))} ${moreMin > 0 ? 'longer' : 'shorter'}`;
   return `${bandName[band]}: ${moreOrLess(moreMinor, currency)}${longer}.`;
 }
 
 /** A line of a bill: what is washed, and of which car. */
-export const washText = ({ scope, soldAs, vehicle, date }: Pick<Job, 'scope' | 'soldAs' | 'vehicle' | 'date'>): string => `${soldAs?.name ?? scopeText(scope)}, ${vehicle.name}, ${dayText(date)}`;
+export const washText = ({
+  scope,
+  soldAs,
+  vehicle,
+  date,
+}: Pick<Job, 'scope' | 'soldAs' | 'vehicle' | 'date'>): string =>
+  `${soldAs?.name ?? scopeText(scope)}, ${vehicle.name}, ${dayText(date)}`;
 
 /** Prices and papers. */
 export const priceText = worded({
@@ -54,17 +62,20 @@ export const priceText = worded({
   ownOnly: 'Costs and what you keep are for you. They are never printed on a quote or an invoice.',
   loses: 'This price does not cover the costs.',
   made: (kind: BillKind, number: string): string => `${billName[kind]} ${number}`,
-  until: ({ kind, until }: Pick<Bill, 'kind' | 'until'>): string => (kind === 'quote' ? `holds until ${dayText(until)}` : `due on ${dayText(until)}`),
+  until: ({ kind, until }: Pick<Bill, 'kind' | 'until'>): string =>
+    kind === 'quote' ? `holds until ${dayText(until)}` : `due on ${dayText(until)}`,
   madeOn: (day: string): string => `made on ${dayText(day)}`,
   paid: (day: string): string => `paid on ${dayText(day)}`,
   house: 'For the house manager: what is used, what runs off, where it goes.',
   noBills: 'Nothing has been quoted or billed.',
   changed: 'The price has changed since it was quoted.',
-  quotedFor: (currency: string, other: string): string => `This job is in ${currency}, your prices are in ${other}: the agreed price of the package is left out.`,
+  quotedFor: (currency: string, other: string): string =>
+    `This job is in ${currency}, your prices are in ${other}: the agreed price of the package is left out.`,
   // What the client reads.
-  slot: (minutes: number): string => `Time at the car: about ${spanText(minutes)}. It is priced as expected, before the car is seen.`,
+  slot: (minutes: number): string =>
+    `Time at the car: about ${spanText(minutes)}. It is priced as expected, before the car is seen.`,
   bandsTitle: 'If the car turns out otherwise',
-  taxIncluded: (name: string, share: number): string => `${name} ${percent(share, share * 100 % 1 === 0 ? 0 : 1)}`,
+  taxIncluded: (name: string, share: number): string => `${name} ${percent(share, (share * 100) % 1 === 0 ? 0 : 1)}`,
   taxNumber: (number: string): string => `Tax number ${number}`,
   net: 'Before tax',
   total: 'To pay',
@@ -73,12 +84,20 @@ export const priceText = worded({
 });
 
 /** Quoted beside what it came to. */
-export function accountLines({ quoted, takes, costMinor, keptMinor }: VisitAccount, currency: string): readonly string[] {
+export function accountLines(
+  { quoted, takes, costMinor, keptMinor }: VisitAccount,
+  currency: string,
+): readonly string[] {
   const took = `It took ${spanText(takes.minutes)} in all and cost ${money(costMinor, currency)} yourself.`;
   if (!quoted || keptMinor === null) return [took, 'Nothing was quoted for it.'];
   const off = costMinor - quoted.costMinor;
-  const against = Math.abs(off) < 1 ? 'as quoted' : `${money(Math.abs(off), currency)} ${off > 0 ? 'more' : 'less'} than quoted`;
-  return [took, `Quoted: ${spanText(quoted.minutes)} and ${money(quoted.netMinor, currency)} before tax. Your costs were ${against}.`, keptMinor >= 0 ? `You kept ${money(keptMinor, currency)} of it.` : `You lost ${money(-keptMinor, currency)} on it.`];
+  const against =
+    Math.abs(off) < 1 ? 'as quoted' : `${money(Math.abs(off), currency)} ${off > 0 ? 'more' : 'less'} than quoted`;
+  return [
+    took,
+    `Quoted: ${spanText(quoted.minutes)} and ${money(quoted.netMinor, currency)} before tax. Your costs were ${against}.`,
+    keptMinor >= 0 ? `You kept ${money(keptMinor, currency)} of it.` : `You lost ${money(-keptMinor, currency)} on it.`,
+  ];
 }
 
 /** The page of one's own prices. */

@@ -187,11 +187,16 @@ export function shortageSentence({ budget, need, have, proved }: Shortage, u: Un
     // A need beyond any pile stands for "none of that role at all".
     if (have === 0) return `There are no clean ${roleName[budget]}.`;
     // In mid-run open towels count by the sides that are left of them.
-    if (!Number.isInteger(have)) return `Takes ${fixed(need, 1)} ${roleName[budget]}, and ${fixed(have, 1)} are left, with the clean sides of open ones.`;
+    if (!Number.isInteger(have))
+      return `Takes ${fixed(need, 1)} ${roleName[budget]}, and ${fixed(have, 1)} are left, with the clean sides of open ones.`;
     return `Takes ${Math.ceil(need)} ${roleName[budget]}, and ${have === 1 ? 'one is' : `${have} are`} clean.`;
   }
-  if (budget === 'minutes') return proved ? `Takes at least ${minutes(need)}, and there are ${minutes(have)}.` : `No plan was found that takes less than ${minutes(need)}, and there are ${minutes(have)}.`;
-  if (budget === 'batteryMin') return `The washer would run for ${minutes(need)}, and its batteries last ${minutes(have)}.`;
+  if (budget === 'minutes')
+    return proved
+      ? `Takes at least ${minutes(need)}, and there are ${minutes(have)}.`
+      : `No plan was found that takes less than ${minutes(need)}, and there are ${minutes(have)}.`;
+  if (budget === 'batteryMin')
+    return `The washer would run for ${minutes(need)}, and its batteries last ${minutes(have)}.`;
   const what = budget === 'litres' ? 'of water' : 'of runoff';
   return `Takes ${u.water(need)} ${what}, and there is room for ${u.water(have)}.`;
 }
@@ -245,7 +250,9 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
       return `Can’t be washed safely here today: ${zoneList(verdict.zones, 6)}. ${verdict.gates.map((gate) => gateSentence(gate, u)).join(' ')} ${helpFor[verdict.because]}`;
     case 'parts-left':
       return `Left out today: ${zoneList(verdict.zones, 6)}. ${
-        verdict.because === 'budget' ? shortageSentence(verdict.shortage, u) : `${verdict.gate ? gateSentence(verdict.gate, u) : ''} ${partHelp(verdict.because, verdict.gate)}`
+        verdict.because === 'budget'
+          ? shortageSentence(verdict.shortage, u)
+          : `${verdict.gate ? gateSentence(verdict.gate, u) : ''} ${partHelp(verdict.because, verdict.gate)}`
       }`;
     case 'cooled-first':
       return `Too hot as they are, up to ${u.temperature(verdict.hottestC)}: cool these with a mist in their pass: ${zoneList(verdict.zones, 6)}.`;
@@ -290,14 +297,21 @@ export const cautionSentence: Readonly<Record<Caution, string>> = worded({
   lifting: 'One litre weighs one kilogram: fill at the car, carry two small vessels rather than one large.',
   brakes: 'Keep sprays and dressings off brake discs, tyre tread and pedals; no acid or solvent on hot wheels.',
   steam: 'Steam burns at once: gloves, never towards a hand or a face, never on cold glass or over electrics.',
-  'compressed-air': 'Compressed air: eye and ear protection, never towards skin or people, and never into the open car.',
+  'compressed-air':
+    'Compressed air: eye and ear protection, never towards skin or people, and never into the open car.',
   electricity:
     'Cables, batteries and chargers stay away from water; a residual-current device on mains. Nothing inside an electric vehicle is touched.',
-  solvent: 'Tar and sap lifters burn and irritate: no flame, fresh air, gloves, off hot panels, towels aired before the wash.',
-  'wheel-cleaner': 'Wheel cleaner and degreaser: gloves and eye protection, cold wheels only, off discs, pads and bare metal; never let them dry, never mix them with anything.',
-  traffic: 'Traffic and people: cones, a bright vest, cables and water out of the way; local rules for work on the road come first.',
-  'hot-exhaust': 'Exhaust and engine burn, and dry everything on them: let them cool to the hand first. Nothing slippery on tyres, brake discs, footrests and seat.',
-  engine: 'Engine bay: only a cold engine, electrics and intakes covered, a light foam, wiped dry. Nothing electrical or high-voltage is touched; on an electric vehicle leave it to licensed people.',
-  dressing: 'Dressings make tread, brake discs, pedals and seats slippery: keep them off, and wipe off what is too much.',
+  solvent:
+    'Tar and sap lifters burn and irritate: no flame, fresh air, gloves, off hot panels, towels aired before the wash.',
+  'wheel-cleaner':
+    'Wheel cleaner and degreaser: gloves and eye protection, cold wheels only, off discs, pads and bare metal; never let them dry, never mix them with anything.',
+  traffic:
+    'Traffic and people: cones, a bright vest, cables and water out of the way; local rules for work on the road come first.',
+  'hot-exhaust':
+    'Exhaust and engine burn, and dry everything on them: let them cool to the hand first. Nothing slippery on tyres, brake discs, footrests and seat.',
+  engine:
+    'Engine bay: only a cold engine, electrics and intakes covered, a light foam, wiped dry. Nothing electrical or high-voltage is touched; on an electric vehicle leave it to licensed people.',
+  dressing:
+    'Dressings make tread, brake discs, pedals and seats slippery: keep them off, and wipe off what is too much.',
   'hot-panels': 'Panels are hot enough to burn a hand: shade the car and let it cool.',
 });

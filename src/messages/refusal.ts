@@ -4,7 +4,15 @@ import { verdictSentence } from './reasons';
 import type { Units } from './units';
 
 /** Verdicts that belong into a note to the client. */
-const told = new Set(['zones-blocked', 'parts-left', 'over-budget', 'missing', 'spots-left', 'bugs-left', 'zones-left']);
+const told = new Set([
+  'zones-blocked',
+  'parts-left',
+  'over-budget',
+  'missing',
+  'spots-left',
+  'bugs-left',
+  'zones-left',
+]);
 
 /** What would happen all the same, and what the car needs, by what stands in the way. */
 const needs: Readonly<Record<Obstacle, readonly string[]>> = {
@@ -24,7 +32,9 @@ const needs: Readonly<Record<Obstacle, readonly string[]>> = {
 };
 
 /** Whatever is not about zones is about us: time, water, towels. */
-const later = ['Done in a hurry or with too little it would not be done well. We are glad to come back with more time and kit.'];
+const later = [
+  'Done in a hurry or with too little it would not be done well. We are glad to come back with more time and kit.',
+];
 
 /**
  * A note to hand to the client when the car is not washed, or not all of it: which parts, why, and
@@ -41,7 +51,11 @@ export function refusalNote(job: Job, plan: Plan, u: Units): readonly string[] {
       ? 'We looked at your car today and advise against washing these parts of it with little water.'
       : 'We looked at your car today and advise against washing it with little water here and now.',
     ...why,
-    ...(blocked ? needs[blocked.because] : left ? [...new Set(parts.flatMap(({ because }) => (because === 'budget' ? later : needs[because])))] : later),
+    ...(blocked
+      ? needs[blocked.because]
+      : left
+        ? [...new Set(parts.flatMap(({ because }) => (because === 'budget' ? later : needs[because])))]
+        : later),
     'Local rules on waste water and the makers’ care instructions come before this note.',
   ];
 }

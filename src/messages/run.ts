@@ -1,6 +1,19 @@
 import { andList } from './and-list';
 import { capital } from './capital';
-import { type CarePlan, type Clocks, type Hand, type HandMove, type Option, type PassAct, type Plan, type PlannedPass, type SpotPlan, type Step, type Task, handMovesIn } from '@esmero/core';
+import {
+  type CarePlan,
+  type Clocks,
+  type Hand,
+  type HandMove,
+  type Option,
+  type PassAct,
+  type Plan,
+  type PlannedPass,
+  type SpotPlan,
+  type Step,
+  type Task,
+  handMovesIn,
+} from '@esmero/core';
 import { type ReplanEvent, type TowelRole, type WeatherChange, type ZoneId, partsOf } from '@esmero/model';
 import { goesText } from './soil';
 import { isBehind, passHeading, passTitle } from './passes';
@@ -16,7 +29,6 @@ const actVerb: Readonly<Record<PassAct, string>> = {
   glass: 'Finish the glass',
   protect: 'Put on',
 };
-
 
 /** What is done in a task that wipes nothing. */
 function verbFor(task: Task): string {
@@ -62,7 +74,6 @@ export function moveText({ role, towel, how, sides, done }: HandMove): string {
   }
 }
 
-
 const zonesIn = ({ parts }: Task): ReadonlySet<ZoneId> => new Set(parts.map(({ zoneId }) => zoneId));
 
 /** With what a pass is wetted. */
@@ -75,13 +86,21 @@ function liquidFor({ zones }: Plan, task: Task): string {
 
 /** The nozzle that a rinse or a mist takes. */
 function flushText({ zones }: Plan, { parts }: PlannedPass): string {
-  const found = zones.find(({ zone, option }) => option && parts.some(({ zoneId }) => zoneId === zone.id) && (option.work.flush > 0 || option.rinseLM2 > 0))?.option;
-  const [treatment, injected] = [found?.treatment, (found?.laidMl.degreaser ?? 0) > 0 && found?.cleaner?.purpose !== 'degreaser'];
+  const found = zones.find(
+    ({ zone, option }) =>
+      option && parts.some(({ zoneId }) => zoneId === zone.id) && (option.work.flush > 0 || option.rinseLM2 > 0),
+  )?.option;
+  const [treatment, injected] = [
+    found?.treatment,
+    (found?.laidMl.degreaser ?? 0) > 0 && found?.cleaner?.purpose !== 'degreaser',
+  ];
   switch (treatment && partsOf(treatment).flush) {
     case 'mist':
       return 'Mist nozzle: a fine mist, let it cool the panel';
     case 'steam':
-      return injected ? 'Steam with degreaser along the seam, lay the gun down' : 'Steam along the seam, lay the gun down';
+      return injected
+        ? 'Steam with degreaser along the seam, lay the gun down'
+        : 'Steam along the seam, lay the gun down';
     case 'air':
       return 'Air gun: blow the seams out, from the top down, never into the car';
     case 'cordless':
@@ -125,25 +144,34 @@ function together(spots: readonly SpotPlan[]): readonly SpotPlan[] {
   const kinds = new Map<string, SpotPlan>();
   for (const one of spots) {
     const known = kinds.get(`${one.kind}/${one.purpose}`);
-    kinds.set(`${one.kind}/${one.purpose}`, known ? { ...known, count: known.count + one.count, brush: known.brush || one.brush } : one);
+    kinds.set(
+      `${one.kind}/${one.purpose}`,
+      known ? { ...known, count: known.count + one.count, brush: known.brush || one.brush } : one,
+    );
   }
   return [...kinds.values()];
 }
 
 /** What is laid on ahead of the wipe: cleaner, bug remover, and each kind of spot with its own. */
 function spotsText({ zones }: Plan, { parts }: PlannedPass): string {
-  const here = zones.filter(({ zone }) => parts.some(({ zoneId }) => zoneId === zone.id)).flatMap(({ option }) => option ?? []);
+  const here = zones
+    .filter(({ zone }) => parts.some(({ zoneId }) => zoneId === zone.id))
+    .flatMap(({ option }) => option ?? []);
   const bugs = here.flatMap((option) => (option.bugs && !option.bugs.left ? [option.bugs] : []));
   const [first] = [...bugs].sort((p, q) => q.rounds - p.rounds);
   const spots = together(here.flatMap((option) => option.spots.filter(({ left }) => left === null))).map(spotText);
   const cleaner = cleanerText(here);
-  const lifted = first ? [`${contentName[first.purpose]} on the bugs, ${goesText(first)}${first.brush ? ', soft wet brush' : ''}`] : [];
+  const lifted = first
+    ? [`${contentName[first.purpose]} on the bugs, ${goesText(first)}${first.brush ? ', soft wet brush' : ''}`]
+    : [];
   return [...(cleaner ? [cleaner] : []), ...lifted, ...spots].join('; ');
 }
 
 /** "Topper: one press a panel, spread, buff". */
 function careText({ zones }: Plan, { parts }: PlannedPass): string {
-  const cares = zones.flatMap(({ zone, option }) => (option?.care && parts.some(({ zoneId }) => zoneId === zone.id) ? [option.care] : []));
+  const cares = zones.flatMap(({ zone, option }) =>
+    option?.care && parts.some(({ zoneId }) => zoneId === zone.id) ? [option.care] : [],
+  );
   const [first] = cares;
   if (!first) return '';
   const name = contentName[first.use];
@@ -158,7 +186,13 @@ function careText({ zones }: Plan, { parts }: PlannedPass): string {
 
 /** Droppings that are left alone keep a hand’s breadth round them. */
 function keepsOff({ zones }: Plan, { act, parts }: PlannedPass | Task): string[] {
-  const left = act === 'wipe' && zones.some(({ zone, option }) => parts.some(({ zoneId }) => zoneId === zone.id) && option?.spots.some(({ kind, left: why }) => kind === 'droppings' && why !== null));
+  const left =
+    act === 'wipe' &&
+    zones.some(
+      ({ zone, option }) =>
+        parts.some(({ zoneId }) => zoneId === zone.id) &&
+        option?.spots.some(({ kind, left: why }) => kind === 'droppings' && why !== null),
+    );
   return left ? ['Leave the droppings, and a hand’s breadth round them'] : [];
 }
 
@@ -166,37 +200,57 @@ function keepsOff({ zones }: Plan, { act, parts }: PlannedPass | Task): string[]
 function pressesText(cares: readonly CarePlan[]): string {
   const presses = cares.map((one) => one.presses);
   const [least, most] = [Math.min(...presses), Math.max(...presses)];
-  return most === 1 ? 'one press a panel' : least === most ? `${most} presses a panel` : `${least} to ${most} presses a panel`;
+  return most === 1
+    ? 'one press a panel'
+    : least === most
+      ? `${most} presses a panel`
+      : `${least} to ${most} presses a panel`;
 }
 
 /** "Wheel brush and tyre brush, wet and without weight. ": those that no cleaner was worked in with. */
 function brushText({ zones }: Plan, { parts }: Task): string {
-  const here = zones.flatMap(({ zone, option }) => (option?.brush && (!option.cleaner || option.cleaner.left) && parts.some(({ zoneId }) => zoneId === zone.id) ? [gearName[option.brush]] : []));
+  const here = zones.flatMap(({ zone, option }) =>
+    option?.brush && (!option.cleaner || option.cleaner.left) && parts.some(({ zoneId }) => zoneId === zone.id)
+      ? [gearName[option.brush]]
+      : [],
+  );
   return here.length > 0 ? `${capital(andList([...new Set(here)]))}, wet and without weight. ` : '';
 }
 
 /** What a pass is for; all else may be done ahead of it. */
-const isDoing = (kind: Step['kind']): boolean => ['flush', 'wipe', 'rinse-off', 'finish', 'dry', 'glass', 'protect'].includes(kind);
+const isDoing = (kind: Step['kind']): boolean =>
+  ['flush', 'wipe', 'rinse-off', 'finish', 'dry', 'glass', 'protect'].includes(kind);
 
 /** What is done in a pass, one thing after the other, in the order of the plan; what is wetted ahead has its place in it. */
 export function stepsFor(plan: Plan, task: Task): readonly string[] {
   const { steps, passes } = plan.timeline;
   const own = steps.filter(({ pass, worker }) => worker === task.worker && pass !== null);
   const endS = Math.max(...own.filter(({ pass }) => pass === task.pass).map((step) => step.endS));
-  const startS = Math.max(0, ...own.filter((step) => step.pass! < task.pass && isDoing(step.kind)).map((step) => step.endS));
+  const startS = Math.max(
+    0,
+    ...own.filter((step) => step.pass! < task.pass && isDoing(step.kind)).map((step) => step.endS),
+  );
   const lines: string[] = keepsOff(plan, task);
   const say = (line: string): void => {
     if (lines.at(-1) !== line) lines.push(line);
   };
-  for (const { kind, pass, startS: from, endS: to } of own.filter((step) => step.startS >= startS - 1e-6 && step.endS <= endS + 1e-6)) {
+  for (const { kind, pass, startS: from, endS: to } of own.filter(
+    (step) => step.startS >= startS - 1e-6 && step.endS <= endS + 1e-6,
+  )) {
     const of = passes.find(({ number }) => number === pass)!;
     const ahead = pass !== task.pass;
     if (kind === 'flush') say(`${flushText(plan, of)}${isBlown(plan, task) ? ', blow off standing water' : ''}`);
     else if (kind === 'pretreat') say(`${spotsText(plan, of)}${ahead ? `, ahead: ${passTitle(of)}` : ''}`);
-    else if (kind === 'spray') say(ahead ? `Wet the next one: ${passTitle(of)}` : `Wet it with ${liquidFor(plan, task) || 'the mix'}${nozzleFor(plan, task)}`);
+    else if (kind === 'spray')
+      say(
+        ahead
+          ? `Wet the next one: ${passTitle(of)}`
+          : `Wet it with ${liquidFor(plan, task) || 'the mix'}${nozzleFor(plan, task)}`,
+      );
     else if (kind === 'wait') say(`Let it dwell, ${clock(to - from)}`);
     else if (kind === 'rinse-before') say('Rinse the foam off, from the top');
-    else if (kind === 'rinse-off') say(isBlown(plan, task) ? 'Rinse it off, blow off standing water' : 'Rinse it off, before it dries');
+    else if (kind === 'rinse-off')
+      say(isBlown(plan, task) ? 'Rinse it off, blow off standing water' : 'Rinse it off, before it dries');
     else if (kind === 'protect') say(careText(plan, of));
     else if (kind === 'wipe') say(`${brushText(plan, task)}Lift or wash, straight strokes without weight`);
     else if (kind === 'finish') say('Finish dry');
@@ -213,7 +267,8 @@ export function clocksText({ readyAt, dryAt }: Clocks, now: number): string {
   return dryAt > now ? `${dwell}, dries in ${until(dryAt, now)}` : `${dwell}; it may have dried: wet it again`;
 }
 
-export const handName = ({ worker }: Hand, people: number): string => (people === 1 ? '' : worker === 0 ? 'First person' : 'Second person');
+export const handName = ({ worker }: Hand, people: number): string =>
+  people === 1 ? '' : worker === 0 ? 'First person' : 'Second person';
 
 /** Roles of the towels that this person uses in a pass. */
 export function rolesFor({ towels }: Plan, task: Task): readonly TowelRole[] {
@@ -228,7 +283,8 @@ export const weatherName: Readonly<Record<WeatherChange, string>> = {
   rain: 'It began to rain',
 };
 
-const listed = (zones: readonly ZoneId[]): string => (zones.length > 3 ? `${zones.length} panels` : zones.map(zoneName).join(', '));
+const listed = (zones: readonly ZoneId[]): string =>
+  zones.length > 3 ? `${zones.length} panels` : zones.map(zoneName).join(', ');
 
 /** What turned out otherwise, in a few words. */
 export function turnText(turn: ReplanEvent, u: Units): string {

@@ -20,13 +20,21 @@ export const sensorText = worded({
   silent: 'This device does not tell how it is held, or it is not allowed to. Set slope, heading and shade by hand.',
   lay: 'Lay the phone flat on the ground beside the car, its top edge towards the nose.',
   notFlat: 'Lay it flat to read this',
-  sweep: 'Stand where the car stands and hold the phone upright. Begin, then follow the tops of walls and trees with the camera, once round from east over south to west.',
+  sweep:
+    'Stand where the car stands and hold the phone upright. Begin, then follow the tops of walls and trees with the camera, once round from east over south to west.',
   noNorth: 'There is no compass: wave the phone in a figure of eight, or set heading and shade by hand.',
   byHand: 'All of it can be typed under “Exact figures of the place”.',
   notSwept: 'Not swept yet: open sky.',
-  shaded: (hours: readonly number[]): string => (hours.length === 0 ? 'No hour in the shade' : `In the shade ${spansOf(hours).map(([from, to]) => `${from} to ${to}`).join(', ')} o’clock`),
+  shaded: (hours: readonly number[]): string =>
+    hours.length === 0
+      ? 'No hour in the shade'
+      : `In the shade ${spansOf(hours)
+          .map(([from, to]) => `${from} to ${to}`)
+          .join(', ')} o’clock`,
   stands: (faces: number | null, slope: number): string => {
     const fall = slope < 0.005 ? 'level ground' : `the ground falls ${fixed(100 * slope, 1)} %`;
-    return faces === null ? fall[0]!.toUpperCase() + fall.slice(1) : `Faces ${points[Math.round(faces / 45) % 8]} (${faces}°), ${fall}`;
+    return faces === null
+      ? fall[0]!.toUpperCase() + fall.slice(1)
+      : `Faces ${points[Math.round(faces / 45) % 8]} (${faces}°), ${fall}`;
   },
 });

@@ -11,11 +11,24 @@ import { soldText } from './scope';
 import { bottleSentence } from './soil';
 import { type Units, clock, fixed, indexText } from './units';
 import { rinseWaterLines } from './water';
-import { className, contentName, kitName, methodName, mixTitle, roleName, treatmentBrief, treatmentName, zoneName } from './words';
+import {
+  className,
+  contentName,
+  kitName,
+  methodName,
+  mixTitle,
+  roleName,
+  treatmentBrief,
+  treatmentName,
+  zoneName,
+} from './words';
 
 /** Names come from users: nothing in them may act as markup. */
 const safe = (text: string): string =>
-  text.replace(/[\\`*_{}[\]()#+!|]/g, '\\$&').replace(/</g, '&lt;').replace(/\s+/g, ' ');
+  text
+    .replace(/[\\`*_{}[\]()#+!|]/g, '\\$&')
+    .replace(/</g, '&lt;')
+    .replace(/\s+/g, ' ');
 
 /** How to mix one filling, in the order in which it is done: water first, then product. */
 export function fillSentence({ waterMl, dose }: Fill, u: Units): string {
@@ -48,7 +61,9 @@ export function ranges(numbers: readonly number[]): string {
 /** Which sides of which towels work on a zone, in the order of the towels. */
 export function sidesSentence(towels: readonly UsedTowel[], zone: ZoneId): string {
   const parts = towels.flatMap((towel): string[] => {
-    const sides = towel.sides.filter(({ entries }) => entries.some(({ zoneId }) => zoneId === zone)).map(({ number }) => number);
+    const sides = towel.sides
+      .filter(({ entries }) => entries.some(({ zoneId }) => zoneId === zone))
+      .map(({ number }) => number);
     return sides.length > 0 ? [`${towelName(towel)} (${roleName[towel.role]}), side ${ranges(sides)}`] : [];
   });
   return `${zoneName(zone)}: ${parts.join('; ') || 'no towel'}.`;
@@ -122,7 +137,8 @@ export const wetText = ({ number, treatments, wipeS, startS }: RunRow): string =
   number !== null && treatments.length > 0 && wipeS - startS > WORTH_A_TIME_S ? clock(startS) : '';
 
 /** Both in one line. */
-export const howText = (row: RunRow): string => [wayText(row), wetText(row) && `wet at ${wetText(row)}`].filter(Boolean).join(', ');
+export const howText = (row: RunRow): string =>
+  [wayText(row), wetText(row) && `wet at ${wetText(row)}`].filter(Boolean).join(', ');
 
 /** "- 12:30 **3** Roof, left half: mist and wipe, 0:40". */
 function rowLine(row: RunRow): string {
@@ -156,7 +172,9 @@ export function planSheet(job: Job, plan: Plan, u: Units): string {
     sections.push(
       '\n## Mixes\n',
       ...mixLines(plan, u),
-      ...plan.bottles.map((bottle) => `- **${contentName[bottle.purpose]}**, ${safe(bottle.productName)}: ${bottleSentence(bottle, u)}`),
+      ...plan.bottles.map(
+        (bottle) => `- **${contentName[bottle.purpose]}**, ${safe(bottle.productName)}: ${bottleSentence(bottle, u)}`,
+      ),
       ...waterLines(job, plan, u),
       '\n## Towels\n',
       ...towelLines(plan),

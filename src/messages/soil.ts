@@ -14,8 +14,14 @@ export function questionSentence({ basis, index, worseIndex, limit }: Question):
 export function spotSentence({ left, purpose, dwellS, count, rounds, brush }: SpotPlan): string {
   if (left) return `Stay: ${spotLeftBecause[left]}.`;
   const spots = count === 1 ? 'it' : 'them';
-  const goes = rounds === 2 ? `two goes of ${Math.round(dwellS / 2)} s: tar is hard in the cold, and a warmer hour takes one` : `${Math.round(dwellS)} s to soften`;
-  const aside = purpose === 'solvent' ? ` Onto a towel side of its own${rounds === 1 ? '; keep as much for a second go' : ''}.` : '';
+  const goes =
+    rounds === 2
+      ? `two goes of ${Math.round(dwellS / 2)} s: tar is hard in the cold, and a warmer hour takes one`
+      : `${Math.round(dwellS)} s to soften`;
+  const aside =
+    purpose === 'solvent'
+      ? ` Onto a towel side of its own${rounds === 1 ? '; keep as much for a second go' : ''}.`
+      : '';
   return `${contentName[purpose]} on ${spots}, ${goes}. Lift before the wipe.${aside}${brush ? ' A soft wet brush helps.' : ''}`;
 }
 
@@ -23,19 +29,25 @@ export function spotSentence({ left, purpose, dwellS, count, rounds, brush }: Sp
 export const bottleSentence = ({ ml, productMl, reserveMl, strength, zones }: Bottle, u: Units): string =>
   en(
     [
-      strength ? `${u.volume(Math.ceil(ml))}, thinned 1 to ${fixed(strength.waterParts, 1)} in a labelled bottle of its own (${u.volume(productMl)} of product)` : `${u.volume(Math.ceil(ml))}, as it comes`,
+      strength
+        ? `${u.volume(Math.ceil(ml))}, thinned 1 to ${fixed(strength.waterParts, 1)} in a labelled bottle of its own (${u.volume(productMl)} of product)`
+        : `${u.volume(Math.ceil(ml))}, as it comes`,
       ...(reserveMl > 0 ? [`and ${u.volume(Math.ceil(reserveMl))} in reserve`] : []),
     ].join(', ') + `: ${zoneList(zones, 4)}.`,
   );
 
 /** "two goes of 60 s". */
-export const goesText = ({ rounds, dwellS }: BugPlan): string => `${rounds === 2 ? 'two goes of ' : ''}${Math.round(dwellS / rounds)} s`;
+export const goesText = ({ rounds, dwellS }: BugPlan): string =>
+  `${rounds === 2 ? 'two goes of ' : ''}${Math.round(dwellS / rounds)} s`;
 
 /** What is done about bug splatter before the wipe: how much, how often, how long, and what is kept for a second go. */
 export function bugSentence(bugs: BugPlan, u: Units): string {
   const { left, purpose, ml, rounds, mostC, brush } = bugs;
   if (left) return bugsAdvice(left, u.temperature(mostC));
-  const how = rounds === 2 ? `in ${goesText(bugs)}, the second where bugs are still on` : `${goesText(bugs)} to soften; keep as much for a second go`;
+  const how =
+    rounds === 2
+      ? `in ${goesText(bugs)}, the second where bugs are still on`
+      : `${goesText(bugs)} to soften; keep as much for a second go`;
   const help = brush ? ' A soft wet brush helps.' : '';
   return `${u.volume(ml)} of ${contentName[purpose].toLowerCase()}, ${how}. Lift, do not rub.${help}`;
 }

@@ -31,7 +31,11 @@ const movementName: Readonly<Record<MovementKind, string>> = {
   drained: 'Run down',
 };
 
-export const laundryName: Readonly<Record<LaundryGroup, string>> = { paint: 'Paint towels', glass: 'Glass towels', wheels: 'Wheel towels' };
+export const laundryName: Readonly<Record<LaundryGroup, string>> = {
+  paint: 'Paint towels',
+  glass: 'Glass towels',
+  wheels: 'Wheel towels',
+};
 
 /** What has to be seen to when towels are washed. */
 export const laundryCautions = worded([

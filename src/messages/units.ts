@@ -1,7 +1,14 @@
-import { M2_PER_FT2, ML_PER_US_FL_OZ, ML_PER_US_GAL, M_PER_INCH, celsiusToFahrenheit, fahrenheitToCelsius, moneyText } from '@esmero/units';
+import {
+  M2_PER_FT2,
+  ML_PER_US_FL_OZ,
+  ML_PER_US_GAL,
+  M_PER_INCH,
+  celsiusToFahrenheit,
+  fahrenheitToCelsius,
+  moneyText,
+} from '@esmero/units';
 import { locale } from './english';
 import type { UnitSystem } from './unit-systems';
-
 
 /** A number with so many digits after the point, with a true minus, never "-0". */
 export const fixed = (value: number, digits = 0): string => {
@@ -49,7 +56,9 @@ export interface Units {
   load(gm2: number): string;
   /** Of laundry: kg or lb. */
   weight(kg: number): string;
-  readonly edit: Readonly<Record<'length' | 'distance' | 'towel' | 'water' | 'volume' | 'temperature' | 'wind' | 'flow' | 'share', Editable>>;
+  readonly edit: Readonly<
+    Record<'length' | 'distance' | 'towel' | 'water' | 'volume' | 'temperature' | 'wind' | 'flow' | 'share', Editable>
+  >;
 }
 
 const metric: Units = {
@@ -89,9 +98,7 @@ const KM_PER_MILE = 1.609344;
 const us: Units = {
   system: 'us',
   volume: (ml) =>
-    ml >= ML_PER_US_GAL
-      ? `${threeDigits(ml / ML_PER_US_GAL)} gal`
-      : `${threeDigits(ml / ML_PER_US_FL_OZ)} fl oz`,
+    ml >= ML_PER_US_GAL ? `${threeDigits(ml / ML_PER_US_GAL)} gal` : `${threeDigits(ml / ML_PER_US_FL_OZ)} fl oz`,
   water: (litres) => `${fixed(litres / LITRES_PER_GAL, 2)} gal`,
   area: (m2) => `${fixed(m2 / M2_PER_FT2, 1)} ft²`,
   height: (m) => `${fixed(m / M_PER_INCH)} in`,

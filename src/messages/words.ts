@@ -1,5 +1,45 @@
 import type { Guarding, Mix, BucketName, SystemRun, Content, Kit, SideUse, ZonePlan } from '@esmero/core';
-import type { Body, Bottled, BucketSystem, BugCover, CleanlinessClass, Colour, DeviceKind, Finish, FlankPart, HiddenCentrePart, HiddenFlankPart, BikeCentrePart, BikeFlankPart, ToMind, Contact, GearKind, MarkKind, Road, Shelter, Surroundings, Flush, LabelReading, EntryKind, Origin, Pile, RunoffRule, Approach, ScopePart, SoilKind, SoilLevel, SpotKind, Surface, TowelRole, TreatmentId, VehicleMethod, VesselKind, View, ZoneId, CentrePart } from '@esmero/model';
+import type {
+  Body,
+  Bottled,
+  BucketSystem,
+  BugCover,
+  CleanlinessClass,
+  Colour,
+  DeviceKind,
+  Finish,
+  FlankPart,
+  HiddenCentrePart,
+  HiddenFlankPart,
+  BikeCentrePart,
+  BikeFlankPart,
+  ToMind,
+  Contact,
+  GearKind,
+  MarkKind,
+  Road,
+  Shelter,
+  Surroundings,
+  Flush,
+  LabelReading,
+  EntryKind,
+  Origin,
+  Pile,
+  RunoffRule,
+  Approach,
+  ScopePart,
+  SoilKind,
+  SoilLevel,
+  SpotKind,
+  Surface,
+  TowelRole,
+  TreatmentId,
+  VehicleMethod,
+  VesselKind,
+  View,
+  ZoneId,
+  CentrePart,
+} from '@esmero/model';
 import { partsOf } from '@esmero/model';
 import { worded } from './english';
 
@@ -140,7 +180,11 @@ export const levelBrief: Readonly<Record<SoilLevel, string>> = {
 };
 
 /** How much of a panel is under bug splatter. */
-export const bugsName: Readonly<Record<BugCover, string>> = { few: 'a few bugs', many: 'many bugs', covered: 'covered with bugs' };
+export const bugsName: Readonly<Record<BugCover, string>> = {
+  few: 'a few bugs',
+  many: 'many bugs',
+  covered: 'covered with bugs',
+};
 
 export const spotName: Readonly<Record<SpotKind, string>> = {
   droppings: 'bird droppings',
@@ -226,10 +270,28 @@ export function treatmentName(treatment: TreatmentId): string {
 }
 
 /** What is planned on a panel: nothing where nobody asked for it. */
-export const plannedName = ({ treatment, inScope }: Pick<ZonePlan, 'treatment' | 'inScope'>): string => (inScope ? treatmentName(treatment) : 'Not asked for');
+export const plannedName = ({ treatment, inScope }: Pick<ZonePlan, 'treatment' | 'inScope'>): string =>
+  inScope ? treatmentName(treatment) : 'Not asked for';
 
-const contactBrief: Readonly<Record<Contact, string>> = { waterless: 'waterless', foam: 'foam', rinseless: 'rinseless', 'presoak-rinseless': 'pre-soak, rinseless', shampoo: 'shampoo', 'foam-shampoo': 'foam, shampoo' };
-const flushBrief: Readonly<Record<Flush, string>> = { none: '', pump: 'pre-rinse, ', 'hot-pump': 'hot pre-rinse, ', cordless: 'pre-rinse, ', mains: 'pre-rinse, ', bay: 'pre-rinse, ', steam: 'steam, ', mist: 'mist, ', air: 'air, ' };
+const contactBrief: Readonly<Record<Contact, string>> = {
+  waterless: 'waterless',
+  foam: 'foam',
+  rinseless: 'rinseless',
+  'presoak-rinseless': 'pre-soak, rinseless',
+  shampoo: 'shampoo',
+  'foam-shampoo': 'foam, shampoo',
+};
+const flushBrief: Readonly<Record<Flush, string>> = {
+  none: '',
+  pump: 'pre-rinse, ',
+  'hot-pump': 'hot pre-rinse, ',
+  cordless: 'pre-rinse, ',
+  mains: 'pre-rinse, ',
+  bay: 'pre-rinse, ',
+  steam: 'steam, ',
+  mist: 'mist, ',
+  air: 'air, ',
+};
 
 /** The same in a word or two, for a card. */
 export function treatmentBrief(treatment: TreatmentId): string {

@@ -1,10 +1,32 @@
 import { heaterBefore4, withAir, withClaims, withFold, withGround, withLayers, withPlace } from './items-before';
 import {
-  jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9, jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13, jobFrom13To14, jobFrom14To15, jobFrom15To16, careBefore14, habitsBefore11, habitsBefore12, habitsBefore14, habitsFrom12To13, productFrom13To14, scopeFrom13To14, vehicleFrom13To14,
+  jobFrom2To3,
+  jobFrom3To4,
+  jobFrom4To5,
+  jobFrom5To6,
+  jobFrom6To7,
+  jobFrom7To8,
+  jobFrom8To9,
+  jobFrom9To10,
+  jobFrom10To11,
+  jobFrom11To12,
+  jobFrom12To13,
+  jobFrom13To14,
+  jobFrom14To15,
+  jobFrom15To16,
+  careBefore14,
+  habitsBefore11,
+  habitsBefore12,
+  habitsBefore14,
+  habitsFrom12To13,
+  productFrom13To14,
+  scopeFrom13To14,
+  vehicleFrom13To14,
 } from './job-versions';
 import { type Fields, type Migration, isRecord, mapped, migrate, numbered } from './steps';
 
-const timeOf = (movement: unknown): number => (isRecord(movement) && typeof movement['at'] === 'number' ? movement['at'] : 0);
+const timeOf = (movement: unknown): number =>
+  isRecord(movement) && typeof movement['at'] === 'number' ? movement['at'] : 0;
 
 /** Movements were in the order of their times before they had numbers. */
 export const movementsInOrder = (list: unknown): unknown =>
@@ -49,16 +71,27 @@ const collectionSteps: readonly Step[] = [
   },
   // Since version 8 a job stands beside its stamp.
   { job: inStamp(jobFrom9To10) },
-  { job: inStamp(jobFrom10To11), items: { habits: (item) => (isRecord(item) ? { ...habitsBefore11, ...item } : item) } },
-  { job: inStamp(jobFrom11To12), items: { habits: (item) => (isRecord(item) ? { ...habitsBefore12, ...item } : item) } },
-  { job: inStamp(jobFrom12To13), items: { habits: habitsFrom12To13 }, whole: (content) => ({ packages: [], ...content }) },
+  {
+    job: inStamp(jobFrom10To11),
+    items: { habits: (item) => (isRecord(item) ? { ...habitsBefore11, ...item } : item) },
+  },
+  {
+    job: inStamp(jobFrom11To12),
+    items: { habits: (item) => (isRecord(item) ? { ...habitsBefore12, ...item } : item) },
+  },
+  {
+    job: inStamp(jobFrom12To13),
+    items: { habits: habitsFrom12To13 },
+    whole: (content) => ({ packages: [], ...content }),
+  },
   {
     job: inStamp(jobFrom13To14),
     items: {
       vehicle: vehicleFrom13To14,
       product: productFrom13To14,
       habits: (item) => (isRecord(item) ? { ...habitsBefore14, ...item } : item),
-      package: (item) => (isRecord(item) ? { care: careBefore14, ...item, scope: scopeFrom13To14(item['scope']) } : item),
+      package: (item) =>
+        isRecord(item) ? { care: careBefore14, ...item, scope: scopeFrom13To14(item['scope']) } : item,
     },
   },
   { whole: (content) => ({ vans: [], days: [], lots: [], ...content }) },
@@ -111,4 +144,8 @@ export const collectionMigrations: readonly Migration[] = collectionSteps.map(co
 
 /** One item of the library, as a collection of that version had it, taken to the present. */
 export const migrateItem = (kind: string, item: unknown, version: number): unknown =>
-  migrate(item, version, collectionSteps.map(({ items }) => items?.[kind] ?? ((same) => same)));
+  migrate(
+    item,
+    version,
+    collectionSteps.map(({ items }) => items?.[kind] ?? ((same) => same)),
+  );

@@ -46,5 +46,9 @@ export const withFold = (towel: unknown): unknown =>
 /** Products before version 7 claimed nothing, and had no word on safety. */
 export const withClaims = (product: unknown): unknown =>
   isRecord(product)
-    ? { safety: '', ...product, uses: mapped(product['uses'], (use) => (isRecord(use) ? { protectsDays: null, ...use } : use)) }
+    ? {
+        safety: '',
+        ...product,
+        uses: mapped(product['uses'], (use) => (isRecord(use) ? { protectsDays: null, ...use } : use)),
+      }
     : product;

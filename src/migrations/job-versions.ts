@@ -24,9 +24,7 @@ const jobFrom1To2: Migration = (content) => {
 };
 
 const listOf = (record: unknown, key: string, value: string): unknown =>
-  isRecord(record)
-    ? Object.entries(record).map(([name, held]) => ({ [key]: name, [value]: held }))
-    : record;
+  isRecord(record) ? Object.entries(record).map(([name, held]) => ({ [key]: name, [value]: held })) : record;
 
 /** Version 3 knows the air and sun of a site; before it every site was calm shade. */
 export const jobFrom2To3: Migration = (content) =>
@@ -95,7 +93,13 @@ function withCounts(run: unknown): unknown {
 /** Version 7 keeps every count, turns of events, pictures, a signature, and what products claim. */
 export const jobFrom6To7: Migration = (content) =>
   isRecord(content)
-    ? { pictures: [], signed: null, ...content, products: mapped(content['products'], withClaims), run: withCounts(content['run']) }
+    ? {
+        pictures: [],
+        signed: null,
+        ...content,
+        products: mapped(content['products'], withClaims),
+        run: withCounts(content['run']),
+      }
     : content;
 
 const ticks: readonly unknown[] = ['flush', 'wet', 'wipe', 'dry', 'glass'];
@@ -105,13 +109,18 @@ const withPaces = (run: unknown): unknown =>
   isRecord(run)
     ? {
         ...run,
-        events: mapped(run['events'], (event) => (isRecord(event) && ticks.includes(event['kind']) ? { by: null, ...event } : event)),
-        counts: mapped(run['counts'], (count) => (isRecord(count) ? { paces: [], soil: null, waterL: null, runoffL: null, ...count } : count)),
+        events: mapped(run['events'], (event) =>
+          isRecord(event) && ticks.includes(event['kind']) ? { by: null, ...event } : event,
+        ),
+        counts: mapped(run['counts'], (count) =>
+          isRecord(count) ? { paces: [], soil: null, waterL: null, runoffL: null, ...count } : count,
+        ),
       }
     : run;
 
 /** Version 8 knows who ticked something off, how long each act took, and whether the car was sent away. */
-export const jobFrom7To8: Migration = (content) => (isRecord(content) ? { refused: null, ...content, run: withPaces(content['run']) } : content);
+export const jobFrom7To8: Migration = (content) =>
+  isRecord(content) ? { refused: null, ...content, run: withPaces(content['run']) } : content;
 
 /** Version 9 numbers what was noted in a run, so that its order does not hang on the clock. */
 export const jobFrom8To9: Migration = (content) => {
@@ -123,11 +132,15 @@ export const jobFrom8To9: Migration = (content) => {
 /** Choices without a figure that is none any more. */
 function withoutFigure(choices: unknown, name: string): unknown {
   if (!isRecord(choices) || !Array.isArray(choices['assumptions'])) return choices;
-  return { ...choices, assumptions: choices['assumptions'].filter((one: unknown) => !(isRecord(one) && one['name'] === name)) };
+  return {
+    ...choices,
+    assumptions: choices['assumptions'].filter((one: unknown) => !(isRecord(one) && one['name'] === name)),
+  };
 }
 
 /** Version 10 shares a car out by passes: how much panel one of two people takes on at a time is no figure any more. */
-export const jobFrom9To10: Migration = (content) => (isRecord(content) ? { ...content, choices: withoutFigure(content['choices'], 'stretch') } : content);
+export const jobFrom9To10: Migration = (content) =>
+  isRecord(content) ? { ...content, choices: withoutFigure(content['choices'], 'stretch') } : content;
 
 /** What everybody did before version 11 asked. */
 export const habitsBefore11 = { dirtLimit: 'index', parts: 'leave-out', glassTowels: 'own' };
@@ -147,7 +160,9 @@ export const habitsBefore12 = { rinseWith: 'water', standing: 'blower', pair: 's
 
 /** Version 12 knows passes that were changed by hand, how two people share the work, and a blower and product for the rinse. */
 export const jobFrom11To12: Migration = (content) =>
-  isRecord(content) && isRecord(content['choices']) ? { ...content, choices: { ...habitsBefore12, passes: [], ...content['choices'] } } : content;
+  isRecord(content) && isRecord(content['choices'])
+    ? { ...content, choices: { ...habitsBefore12, passes: [], ...content['choices'] } }
+    : content;
 
 const renamed = (value: unknown): unknown => {
   if (!isRecord(value) || !('school' in value)) return value;
@@ -159,7 +174,8 @@ const renamed = (value: unknown): unknown => {
 const scopeBefore13 = ['body', 'glass', 'wheels', 'shuts', 'boot-sill'];
 
 /** Bugs that were counted before version 13, as the cover that they come to: judged. */
-const coverBefore13 = (count: unknown): string => (typeof count !== 'number' || count <= 4 ? 'few' : count <= 15 ? 'many' : 'covered');
+const coverBefore13 = (count: unknown): string =>
+  typeof count !== 'number' || count <= 4 ? 'few' : count <= 15 ? 'many' : 'covered';
 
 const withCover = (soil: unknown): unknown => {
   if (!isRecord(soil) || !Array.isArray(soil['spots'])) return soil;
@@ -172,15 +188,35 @@ const withCover = (soil: unknown): unknown => {
 /** Version 13 knows a scope, judges bugs by cover, and calls the accepted risk what everybody calls it: the approach. */
 export const habitsFrom12To13: Migration = renamed;
 export const jobFrom12To13: Migration = (content) =>
-  isRecord(content) ? { scope: scopeBefore13, soldAs: null, ...content, soil: mapped(content['soil'], withCover), choices: withoutFigure(renamed(content['choices']), 'secondsInsects'), wishes: renamed(content['wishes']) } : content;
+  isRecord(content)
+    ? {
+        scope: scopeBefore13,
+        soldAs: null,
+        ...content,
+        soil: mapped(content['soil'], withCover),
+        choices: withoutFigure(renamed(content['choices']), 'secondsInsects'),
+        wishes: renamed(content['wishes']),
+      }
+    : content;
 
 /** What products and cars did not say before version 14. */
-const useFrom13To14 = (use: unknown): unknown => (isRecord(use) ? { mLPerM2: null, dwellS: null, rinseAfter: false, inSun: false, ...use } : use);
-export const productFrom13To14: Migration = (product) => (isRecord(product) ? { ...product, uses: mapped(product['uses'], useFrom13To14) } : product);
+const useFrom13To14 = (use: unknown): unknown =>
+  isRecord(use) ? { mLPerM2: null, dwellS: null, rinseAfter: false, inSun: false, ...use } : use;
+export const productFrom13To14: Migration = (product) =>
+  isRecord(product) ? { ...product, uses: mapped(product['uses'], useFrom13To14) } : product;
 export const vehicleFrom13To14: Migration = (vehicle) => (isRecord(vehicle) ? { protection: [], ...vehicle } : vehicle);
-export const habitsBefore14 = { chemistry: 'any', medium: 'mitt', guards: 'every-bucket', dryTouch: 'drawn', steamWith: 'water' };
+export const habitsBefore14 = {
+  chemistry: 'any',
+  medium: 'mitt',
+  guards: 'every-bucket',
+  dryTouch: 'drawn',
+  steamWith: 'water',
+};
 /** Grille and badges were part of the bodywork before version 14. */
-export const scopeFrom13To14 = (scope: unknown): unknown => (Array.isArray(scope) && scope.includes('body') && !scope.includes('trim') ? ['body', 'trim', ...(scope as unknown[]).filter((part) => part !== 'body')] : scope);
+export const scopeFrom13To14 = (scope: unknown): unknown =>
+  Array.isArray(scope) && scope.includes('body') && !scope.includes('trim')
+    ? ['body', 'trim', ...(scope as unknown[]).filter((part) => part !== 'body')]
+    : scope;
 export const careBefore14 = { paint: null, trim: false, tyres: null };
 
 /** Version 14 puts something onto the clean car, washes with shampoo where that is wanted, and knows what products ask for. */
@@ -199,13 +235,27 @@ export const jobFrom13To14: Migration = (content) =>
     : content;
 
 /** Version 15 knows whose car it is, and what was quoted and billed. */
-export const jobFrom14To15: Migration = (content) => (isRecord(content) ? { clientId: null, bills: [], ...content } : content);
+export const jobFrom14To15: Migration = (content) =>
+  isRecord(content) ? { clientId: null, bills: [], ...content } : content;
 
 /** Version 16 knows proofs of half a panel, soil that was measured, and the dye of a product. */
 export const jobFrom15To16: Migration = (content) => (isRecord(content) ? { proofs: [], ...content } : content);
 
 /** Steps of the job file, from version 1. */
 export const jobMigrations: readonly Migration[] = [
-  jobFrom1To2, jobFrom2To3, jobFrom3To4, jobFrom4To5, jobFrom5To6, jobFrom6To7, jobFrom7To8, jobFrom8To9,
-  jobFrom9To10, jobFrom10To11, jobFrom11To12, jobFrom12To13, jobFrom13To14, jobFrom14To15, jobFrom15To16,
+  jobFrom1To2,
+  jobFrom2To3,
+  jobFrom3To4,
+  jobFrom4To5,
+  jobFrom5To6,
+  jobFrom6To7,
+  jobFrom7To8,
+  jobFrom8To9,
+  jobFrom9To10,
+  jobFrom10To11,
+  jobFrom11To12,
+  jobFrom12To13,
+  jobFrom13To14,
+  jobFrom14To15,
+  jobFrom15To16,
 ];

@@ -2,11 +2,8 @@
 export type Migration = (content: unknown) => unknown;
 
 /** Takes content of `version` through all later steps. */
-export const migrate = (
-  content: unknown,
-  version: number,
-  steps: readonly Migration[],
-): unknown => steps.slice(version - 1).reduce((current, step) => step(current), content);
+export const migrate = (content: unknown, version: number, steps: readonly Migration[]): unknown =>
+  steps.slice(version - 1).reduce((current, step) => step(current), content);
 
 export type Fields = Record<string, unknown>;
 

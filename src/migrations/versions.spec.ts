@@ -6,5 +6,7 @@ describe('the versions that are written', () => {
   it.each([
     ['job', jobVersion, jobMigrations],
     ['collection', collectionVersion, collectionMigrations],
-  ])('of a %s are one more than there are steps to it', (_what, version, steps) => expect(version).toBe(steps.length + 1));
+  ])('of a %s are one more than there are steps to it', (_what, version, steps) =>
+    expect(version).toBe(steps.length + 1),
+  );
 });

@@ -6,9 +6,17 @@ const PER_ROW = 3;
 
 /** Pictures side by side, each with its words below. */
 function picturesOf(pictures: HandoverPaper['pictures']): Content[] {
-  const rows = Array.from({ length: Math.ceil(pictures.length / PER_ROW) }, (_, i) => pictures.slice(i * PER_ROW, (i + 1) * PER_ROW));
+  const rows = Array.from({ length: Math.ceil(pictures.length / PER_ROW) }, (_, i) =>
+    pictures.slice(i * PER_ROW, (i + 1) * PER_ROW),
+  );
   return rows.map((row): Content => ({
-    columns: row.map(({ says, url }) => ({ width: 160, stack: [{ image: url, fit: [160, 120] as [number, number] }, { text: says, style: 'small' }] })),
+    columns: row.map(({ says, url }) => ({
+      width: 160,
+      stack: [
+        { image: url, fit: [160, 120] as [number, number] },
+        { text: says, style: 'small' },
+      ],
+    })),
     columnGap: 10,
     margin: [0, 4, 0, 6],
     unbreakable: true,
@@ -16,11 +24,25 @@ function picturesOf(pictures: HandoverPaper['pictures']): Content[] {
 }
 
 const line = (says: string): Content => ({
-  stack: [{ canvas: [{ type: 'line', x1: 0, y1: 0, x2: 220, y2: 0, lineWidth: 0.6 }] }, { text: says, style: 'small', margin: [0, 2, 0, 0] }],
+  stack: [
+    { canvas: [{ type: 'line', x1: 0, y1: 0, x2: 220, y2: 0, lineWidth: 0.6 }] },
+    { text: says, style: 'small', margin: [0, 2, 0, 0] },
+  ],
 });
 
 /** A page a client likes: what was done, marks, care, when to come back, and the signatures. */
-export function handover({ title, about, car, sections, pictures, next, nextNote, together, signed, foot }: HandoverPaper): TDocumentDefinitions {
+export function handover({
+  title,
+  about,
+  car,
+  sections,
+  pictures,
+  next,
+  nextNote,
+  together,
+  signed,
+  foot,
+}: HandoverPaper): TDocumentDefinitions {
   return paperOf(
     [
       headOf(title, about, car),
@@ -36,7 +58,13 @@ export function handover({ title, about, car, sections, pictures, next, nextNote
         margin: [0, 18, 0, 0],
         stack: [
           { text: together, margin: [0, 0, 0, signed ? 4 : 34] },
-          { columns: [[...(signed ? [{ svg: signed.svg, width: 170 }] : []), line(signed ? signed.by : 'Date and client')], { margin: [0, signed ? 57 : 0, 0, 0], stack: [line('Detailer')] }], columnGap: 40 },
+          {
+            columns: [
+              [...(signed ? [{ svg: signed.svg, width: 170 }] : []), line(signed ? signed.by : 'Date and client')],
+              { margin: [0, signed ? 57 : 0, 0, 0], stack: [line('Detailer')] },
+            ],
+            columnGap: 40,
+          },
         ],
       },
     ],

@@ -3,7 +3,8 @@ import { paperOf } from './layout';
 import type { LabelsPaper, VesselLabel } from './paper';
 
 /** What is on a label, as one line for a QR code. */
-export const labelLine = ({ content, product, ratio, vessel, date }: VesselLabel): string => `${content}; ${product}; ${ratio}; ${vessel}; mixed ${date}`;
+export const labelLine = ({ content, product, ratio, vessel, date }: VesselLabel): string =>
+  `${content}; ${product}; ${ratio}; ${vessel}; mixed ${date}`;
 
 const labelOf =
   (caution: string) =>

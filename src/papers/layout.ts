@@ -35,7 +35,13 @@ export function paperOf(content: Content[], title: string, foot: string): TDocum
 
 /** Title and what it is about, with the car at the right. */
 export const headOf = (title: string, about: string, car: string): Content => ({
-  columns: [[{ text: title, style: 'title' }, { text: about, style: 'soft', margin: [0, 2, 0, 0] }], ...(car ? [{ svg: car, width: 120 }] : [])],
+  columns: [
+    [
+      { text: title, style: 'title' },
+      { text: about, style: 'soft', margin: [0, 2, 0, 0] },
+    ],
+    ...(car ? [{ svg: car, width: 120 }] : []),
+  ],
   margin: [0, 0, 0, 8],
 });
 

@@ -92,7 +92,11 @@ export interface StatementPaper {
   readonly about: string;
   readonly sections: readonly { readonly title: string; readonly lines: readonly string[] }[];
   /** Figures, the first column of them words; null where there are none. */
-  readonly table: { readonly head: readonly string[]; readonly rows: readonly (readonly string[])[]; readonly sum: readonly string[] } | null;
+  readonly table: {
+    readonly head: readonly string[];
+    readonly rows: readonly (readonly string[])[];
+    readonly sum: readonly string[];
+  } | null;
   readonly foot: string;
 }
 

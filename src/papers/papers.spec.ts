@@ -8,7 +8,13 @@ import { documentOf } from './document';
 import { labelLine } from './labels';
 import type { BillPaper, HandoverPaper, Paper, StatementPaper, WorkOrderPaper } from './paper';
 
-const font = (weight: number): string => fileURLToPath(new URL(`../../node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`, import.meta.url));
+const font = (weight: number): string =>
+  fileURLToPath(
+    new URL(
+      `../../node_modules/@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`,
+      import.meta.url,
+    ),
+  );
 
 beforeAll(() => {
   pdfmake.setUrlAccessPolicy(() => false);
@@ -23,7 +29,10 @@ async function read(paper: Paper): Promise<readonly string[]> {
   return Promise.all(
     Array.from({ length: pdf.numPages }, async (_, i) => {
       const { items } = await (await pdf.getPage(i + 1)).getTextContent();
-      return items.map((item) => ('str' in item ? item.str : '')).join('').replace(/\s/g, '');
+      return items
+        .map((item) => ('str' in item ? item.str : ''))
+        .join('')
+        .replace(/\s/g, '');
     }),
   );
 }
@@ -43,7 +52,16 @@ const order = (passes: number): WorkOrderPaper => ({
   laps: [
     {
       title: 'Uppers',
-      passes: Array.from({ length: passes }, (_, i) => ({ number: String(i + 1), who: '', what: `Panel${i + 1}`, how: 'Rinseless', sides: `+${i + 1}:1–2`, wet: '', at: '5:00', hand: '0:30' })),
+      passes: Array.from({ length: passes }, (_, i) => ({
+        number: String(i + 1),
+        who: '',
+        what: `Panel${i + 1}`,
+        how: 'Rinseless',
+        sides: `+${i + 1}:1–2`,
+        wet: '',
+        at: '5:00',
+        hand: '0:30',
+      })),
     },
   ],
   key: 'What the marks mean.',
@@ -57,12 +75,22 @@ const paper: HandoverPaper = {
   title: 'For the household',
   about: 'An estate · The deck',
   car: '',
-  sections: [{ title: 'What was done: rinseless', lines: ['Roof and bonnet: rinseless wash'], note: 'Not our measurement.' }],
-  pictures: [{ says: 'before: sill', url: 'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==' }],
+  sections: [
+    { title: 'What was done: rinseless', lines: ['Roof and bonnet: rinseless wash'], note: 'Not our measurement.' },
+  ],
+  pictures: [
+    {
+      says: 'before: sill',
+      url: 'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+    },
+  ],
   next: 'Next wash by 28 Jul 2031.',
   nextNote: 'A forecast.',
   together: 'Seen together on the walk-round.',
-  signed: { by: 'A. Ferry, 14 Jul', svg: '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><path d="M1 2L3 4" stroke="#000"/></svg>' },
+  signed: {
+    by: 'A. Ferry, 14 Jul',
+    svg: '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 300 100"><path d="M1 2L3 4" stroke="#000"/></svg>',
+  },
   foot: 'Esmero',
 };
 
@@ -87,7 +115,15 @@ describe('papers', () => {
 
   it('say on a handover all that it was given', async () => {
     const text = (await read(paper)).join('');
-    const given = [paper.title, paper.next, paper.nextNote, paper.together, paper.signed!.by, ...paper.sections.flatMap(({ title, lines, note }) => [title, ...lines, note ?? '']), ...paper.pictures.map(({ says }) => says)];
+    const given = [
+      paper.title,
+      paper.next,
+      paper.nextNote,
+      paper.together,
+      paper.signed!.by,
+      ...paper.sections.flatMap(({ title, lines, note }) => [title, ...lines, note ?? '']),
+      ...paper.pictures.map(({ says }) => says),
+    ];
     for (const one of given) expect(text).toContain(closed(one));
   });
 
@@ -97,26 +133,85 @@ describe('papers', () => {
 
   it('say on a bill what it is for, how much, to whom and until when', async () => {
     const made: BillPaper = {
-      kind: 'bill', title: 'Quote Q2031-001', from: ['Two and a Van', 'Mill Lane'], to: ['The household', '7 Steps'], facts: [['Number', 'Q2031-001'], ['Holds until', '13 Aug 2031']],
-      lines: [{ text: 'Wash, an estate', count: '3', amount: '€120.00' }, { text: 'Three cars, less', count: '', amount: '-€20.00' }],
-      sums: [['Before tax', '€100.00'], ['VAT 20 %', '€20.00']], total: ['Quote', '€120.00'], notesTitle: 'Otherwise', notes: ['If it is gritty: €9.00 more.'], terms: 'Thank you.', foot: 'Two and a Van',
+      kind: 'bill',
+      title: 'Quote Q2031-001',
+      from: ['Two and a Van', 'Mill Lane'],
+      to: ['The household', '7 Steps'],
+      facts: [
+        ['Number', 'Q2031-001'],
+        ['Holds until', '13 Aug 2031'],
+      ],
+      lines: [
+        { text: 'Wash, an estate', count: '3', amount: '€120.00' },
+        { text: 'Three cars, less', count: '', amount: '-€20.00' },
+      ],
+      sums: [
+        ['Before tax', '€100.00'],
+        ['VAT 20 %', '€20.00'],
+      ],
+      total: ['Quote', '€120.00'],
+      notesTitle: 'Otherwise',
+      notes: ['If it is gritty: €9.00 more.'],
+      terms: 'Thank you.',
+      foot: 'Two and a Van',
     };
     const text = (await read(made)).join('');
-    const given = [made.title, ...made.from, ...made.to, ...made.facts.flat(), ...made.lines.flatMap((line) => Object.values(line)), ...made.sums.flat(), ...made.total, made.notesTitle, ...made.notes, made.terms];
+    const given = [
+      made.title,
+      ...made.from,
+      ...made.to,
+      ...made.facts.flat(),
+      ...made.lines.flatMap((line) => Object.values(line)),
+      ...made.sums.flat(),
+      ...made.total,
+      made.notesTitle,
+      ...made.notes,
+      made.terms,
+    ];
     for (const one of given) expect(text).toContain(closed(one));
   });
 
   it('state figures with their sum, and what is behind them', async () => {
-    const made: StatementPaper = { kind: 'statement', title: 'Water in 2031', about: 'Two and a Van', sections: [{ title: 'How', lines: ['Counted afterwards.'] }], table: { head: ['Month', 'Water'], rows: [['July 2031', '12 L'], ['August 2031', '8 L']], sum: ['Year', '20 L'] }, foot: 'Two and a Van' };
+    const made: StatementPaper = {
+      kind: 'statement',
+      title: 'Water in 2031',
+      about: 'Two and a Van',
+      sections: [{ title: 'How', lines: ['Counted afterwards.'] }],
+      table: {
+        head: ['Month', 'Water'],
+        rows: [
+          ['July 2031', '12 L'],
+          ['August 2031', '8 L'],
+        ],
+        sum: ['Year', '20 L'],
+      },
+      foot: 'Two and a Van',
+    };
     const text = (await read(made)).join('');
-    for (const one of [made.title, made.about, 'How', 'Counted afterwards.', ...made.table!.head, ...made.table!.rows.flat(), ...made.table!.sum]) expect(text).toContain(closed(one));
+    for (const one of [
+      made.title,
+      made.about,
+      'How',
+      'Counted afterwards.',
+      ...made.table!.head,
+      ...made.table!.rows.flat(),
+      ...made.table!.sum,
+    ])
+      expect(text).toContain(closed(one));
     expect((await read({ ...made, table: null })).join('')).not.toContain('Year');
   });
 
   it('put every vessel on a label with its ratio and the caution', async () => {
-    const labels = [1, 2, 3].map((i) => ({ content: `Mix${i}`, product: 'Blue label', ratio: `1 to ${i}00 water`, vessel: `Bottle${i}`, date: '14 Jul 2031' }));
+    const labels = [1, 2, 3].map((i) => ({
+      content: `Mix${i}`,
+      product: 'Blue label',
+      ratio: `1 to ${i}00 water`,
+      vessel: `Bottle${i}`,
+      date: '14 Jul 2031',
+    }));
     const text = (await read({ kind: 'labels', labels, caution: 'Not for drinking.' })).join('');
-    for (const { content, ratio, vessel } of labels) for (const one of [content, vessel, ratio]) expect(text).toContain(closed(one));
+    for (const { content, ratio, vessel } of labels)
+      for (const one of [content, vessel, ratio]) expect(text).toContain(closed(one));
     expect(text.match(/Notfordrinking/g)).toHaveLength(3);
     expect(labelLine(labels[0]!)).toBe('Mix1; Blue label; 1 to 100 water; Bottle1; mixed 14 Jul 2031');
   });

@@ -16,11 +16,28 @@ export function statement({ title, about, sections, table, foot }: StatementPape
           table: {
             headerRows: 1,
             widths: ['*', ...table.head.slice(1).map(() => FIGURE)],
-            body: [table.head, ...table.rows, table.sum].map((row, i, all): Content[] => row.map((text, column) => ({ ...(column === 0 ? { text } : (right(text) as object)), ...(i === 0 ? { style: 'soft' } : {}), ...(i === all.length - 1 ? { bold: true } : {}) }) as Content)),
+            body: [table.head, ...table.rows, table.sum].map((row, i, all): Content[] =>
+              row.map(
+                (text, column) =>
+                  ({
+                    ...(column === 0 ? { text } : (right(text) as object)),
+                    ...(i === 0 ? { style: 'soft' } : {}),
+                    ...(i === all.length - 1 ? { bold: true } : {}),
+                  }) as Content,
+              ),
+            ),
           },
           layout: rowLines,
         },
       ]
     : [];
-  return paperOf([headOf(title, about, ''), ...figures, ...sections.flatMap(({ title: name, lines }): Content[] => [heading(name), bullets(lines)])], title, foot);
+  return paperOf(
+    [
+      headOf(title, about, ''),
+      ...figures,
+      ...sections.flatMap(({ title: name, lines }): Content[] => [heading(name), bullets(lines)]),
+    ],
+    title,
+    foot,
+  );
 }

@@ -18,7 +18,16 @@ const widths = [14, '*', 92, 96, 30, 30, 28];
 const columns: Content = {
   layout: 'noBorders',
   margin: [0, 2, 0, -4],
-  table: { widths, body: [['', 'Panels', 'How', 'Towel:sides', 'Wet at', 'Wipe at', 'Hand'].map((text, i): TableCell => ({ text, style: 'small', alignment: i > 3 ? 'right' : 'left' }))] },
+  table: {
+    widths,
+    body: [
+      ['', 'Panels', 'How', 'Towel:sides', 'Wet at', 'Wipe at', 'Hand'].map((text, i): TableCell => ({
+        text,
+        style: 'small',
+        alignment: i > 3 ? 'right' : 'left',
+      })),
+    ],
+  },
 };
 
 const lapOf = ({ title, passes }: WorkOrderPaper['laps'][number]): Content => ({
@@ -30,7 +39,21 @@ const lapOf = ({ title, passes }: WorkOrderPaper['laps'][number]): Content => ({
 });
 
 /** One or two pages: what to know, what to mix and count out, then pass by pass. */
-export function workOrder({ title, about, car, method, totals, notes, mixes, count, laps, key, after, care, foot }: WorkOrderPaper): TDocumentDefinitions {
+export function workOrder({
+  title,
+  about,
+  car,
+  method,
+  totals,
+  notes,
+  mixes,
+  count,
+  laps,
+  key,
+  after,
+  care,
+  foot,
+}: WorkOrderPaper): TDocumentDefinitions {
   return paperOf(
     [
       headOf(title, about, car),
@@ -39,7 +62,13 @@ export function workOrder({ title, about, car, method, totals, notes, mixes, cou
       ...(notes.length > 0 ? [bullets(notes)] : []),
       {
         columns: [
-          [heading('Mix'), ...mixes.map(({ name, says }): Content => ({ text: [{ text: `${name}. `, bold: true }, says], margin: [0, 0, 0, 3] }))],
+          [
+            heading('Mix'),
+            ...mixes.map(({ name, says }): Content => ({
+              text: [{ text: `${name}. `, bold: true }, says],
+              margin: [0, 0, 0, 3],
+            })),
+          ],
           [heading('Count out'), bullets(count)],
         ],
         columnGap: 18,

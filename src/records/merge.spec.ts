@@ -6,7 +6,8 @@ import { demoJobs } from '@esmero/demo';
 import { merged, same } from '.';
 
 const [deck] = demoJobs as readonly [Job];
-const tick = (job: Job, at: number, section: number): Job => noteEvent(job, { kind: 'wipe', zone: 'roof', section, of: 9, by: 0, at });
+const tick = (job: Job, at: number, section: number): Job =>
+  noteEvent(job, { kind: 'wipe', zone: 'roof', section, of: 9, by: 0, at });
 const mark = { id: 'm-new', zone: 'roof', kind: 'scratch', note: '', photo: null } as const;
 
 /** Changes of different parts of a job. */
@@ -54,42 +55,64 @@ describe('two changes of one record', () => {
   it('of the same field are named by its path, and mine stands', () => {
     const mine = { ...deck, client: 'Mine', site: { ...deck.site, minutes: 10 as never } };
     const theirs = { ...deck, client: 'Theirs', note: 'Theirs' };
-    expect(merged(deck, mine, theirs)).toMatchObject({ value: { client: 'Mine', note: 'Theirs', site: { minutes: 10 } }, conflicts: ['client'] });
+    expect(merged(deck, mine, theirs)).toMatchObject({
+      value: { client: 'Mine', note: 'Theirs', site: { minutes: 10 } },
+      conflicts: ['client'],
+    });
     expect([...merged(null, mine, theirs).conflicts].sort()).toEqual(['client', 'note', 'site.minutes']);
   });
 
   it('do not make a third thing out of halves: sizes, labels and another car are one thing each', () => {
-    const sized = (lengthM: number, heightM: number): Job => ({ ...deck, vehicle: { ...deck.vehicle, dimensions: { ...deck.vehicle.dimensions, lengthM: lengthM as never, heightM: heightM as never } } });
-    expect(merged(deck, sized(4, deck.vehicle.dimensions.heightM), sized(deck.vehicle.dimensions.lengthM, 1.9)).conflicts).toEqual(['vehicle.dimensions']);
+    const sized = (lengthM: number, heightM: number): Job => ({
+      ...deck,
+      vehicle: {
+        ...deck.vehicle,
+        dimensions: { ...deck.vehicle.dimensions, lengthM: lengthM as never, heightM: heightM as never },
+      },
+    });
+    expect(
+      merged(deck, sized(4, deck.vehicle.dimensions.heightM), sized(deck.vehicle.dimensions.lengthM, 1.9)).conflicts,
+    ).toEqual(['vehicle.dimensions']);
     const other = { ...deck, vehicle: { ...deck.vehicle, id: 'another', colour: 'white' as const } };
     const darker = { ...deck, vehicle: { ...deck.vehicle, colour: 'black' as const } };
-    expect(merged(deck, other, darker)).toMatchObject({ value: { vehicle: { id: 'another', colour: 'white' } }, conflicts: ['vehicle'] });
+    expect(merged(deck, other, darker)).toMatchObject({
+      value: { vehicle: { id: 'another', colour: 'white' } },
+      conflicts: ['vehicle'],
+    });
   });
 
   it('of a run join what was ticked off in two places, in order, with nothing lost and nothing twice', () => {
     fc.assert(
-      fc.property(fc.array(fc.boolean(), { maxLength: 12 }), fc.integer({ min: 0, max: 5 }), fc.boolean(), (places, common, jumps) => {
-        let shared = startRun(deck, 1000);
-        for (let i = 0; i < common; i++) shared = tick(shared, 1000 + i, i);
-        let [mine, theirs] = [shared, shared];
-        places.forEach((isMine, i) => {
-          // One of the clocks may stand an hour back.
-          if (isMine) mine = tick(mine, 2000 + i - (jumps ? 3_600_000 : 0), 100 + i);
-          else theirs = tick(theirs, 2000 + i, 100 + i);
-        });
-        const here = merged(shared, mine, theirs);
-        expect(here.conflicts).toEqual([]);
-        expect(merged(shared, theirs, mine).value.run!.events).toEqual(here.value.run!.events);
-        const { events } = here.value.run!;
-        expect(events).toHaveLength(common + places.length);
-        expect(events.slice(0, common)).toEqual(shared.run!.events);
-        const own = (job: Job): readonly number[] => job.run!.events.map((event) => ('section' in event ? event.section : -1));
-        expect(own(here.value).filter((section) => own(mine).includes(section))).toEqual(own(mine));
-      }),
+      fc.property(
+        fc.array(fc.boolean(), { maxLength: 12 }),
+        fc.integer({ min: 0, max: 5 }),
+        fc.boolean(),
+        (places, common, jumps) => {
+          let shared = startRun(deck, 1000);
+          for (let i = 0; i < common; i++) shared = tick(shared, 1000 + i, i);
+          let [mine, theirs] = [shared, shared];
+          places.forEach((isMine, i) => {
+            // One of the clocks may stand an hour back.
+            if (isMine) mine = tick(mine, 2000 + i - (jumps ? 3_600_000 : 0), 100 + i);
+            else theirs = tick(theirs, 2000 + i, 100 + i);
+          });
+          const here = merged(shared, mine, theirs);
+          expect(here.conflicts).toEqual([]);
+          expect(merged(shared, theirs, mine).value.run!.events).toEqual(here.value.run!.events);
+          const { events } = here.value.run!;
+          expect(events).toHaveLength(common + places.length);
+          expect(events.slice(0, common)).toEqual(shared.run!.events);
+          const own = (job: Job): readonly number[] =>
+            job.run!.events.map((event) => ('section' in event ? event.section : -1));
+          expect(own(here.value).filter((section) => own(mine).includes(section))).toEqual(own(mine));
+        },
+      ),
     );
     const item = { id: 'a', text: 'streak', zone: null, done: false } as const;
     const begun = putPunch(startRun(deck, 1), item);
-    expect(merged(begun, begun, putPunch(begun, { ...item, done: true })).value.run!.punch).toEqual([{ ...item, done: true }]);
+    expect(merged(begun, begun, putPunch(begun, { ...item, done: true })).value.run!.punch).toEqual([
+      { ...item, done: true },
+    ]);
     expect(merged(deck, startRun(deck, 1), startRun(deck, 2)).conflicts).toEqual(['run']);
   });
 
@@ -100,7 +123,10 @@ describe('two changes of one record', () => {
   });
 
   it('knows every zone', () => {
-    const all = zoneIds.reduce((job, zone) => paint(job, [zone], { deposit: { kind: 'dust', level: 1 }, onTop: false }), deck);
+    const all = zoneIds.reduce(
+      (job, zone) => paint(job, [zone], { deposit: { kind: 'dust', level: 1 }, onTop: false }),
+      deck,
+    );
     expect(same(merged(deck, all, deck).value, all)).toBe(true);
   });
 });

@@ -7,7 +7,8 @@ export interface Merged<T> {
 
 type Fields = Readonly<Record<string, unknown>>;
 
-const isRecord = (value: unknown): value is Fields => typeof value === 'object' && value !== null && !Array.isArray(value);
+const isRecord = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Equal as plain data; a field that is undefined is a field that is not there. */
 export function same(p: unknown, q: unknown): boolean {
@@ -18,7 +19,17 @@ export function same(p: unknown, q: unknown): boolean {
 }
 
 /** Figures that mean something only together: halves of two changes would make a third thing. */
-const atoms: ReadonlySet<string> = new Set(['dilution', 'dimensions', 'device', 'weather', 'signed', 'consent', 'refused', 'uses', 'shadeHours']);
+const atoms: ReadonlySet<string> = new Set([
+  'dilution',
+  'dimensions',
+  'device',
+  'weather',
+  'signed',
+  'consent',
+  'refused',
+  'uses',
+  'shadeHours',
+]);
 
 /** What makes a record another thing altogether: a car with another id, a run begun at another time. */
 const isOther = (p: Fields, q: Fields): boolean => p['id'] !== q['id'] || p['startedAt'] !== q['startedAt'];
@@ -32,12 +43,17 @@ type List = readonly Fields[];
 function keyFor(lists: readonly List[]): ((entry: Fields) => string) | null {
   if (lists.every((list) => list.every(({ seq }) => typeof seq === 'number'))) return (entry) => JSON.stringify(entry);
   const found = keys.find((key) =>
-    lists.every((list) => list.every((entry) => typeof entry[key] === 'string') && new Set(list.map((entry) => entry[key])).size === list.length),
+    lists.every(
+      (list) =>
+        list.every((entry) => typeof entry[key] === 'string') &&
+        new Set(list.map((entry) => entry[key])).size === list.length,
+    ),
   );
   return found ? (entry) => String(entry[found]) : null;
 }
 
-const bySeq = (p: Fields, q: Fields): number => Number(p['seq']) - Number(q['seq']) || Number(p['at']) - Number(q['at']);
+const bySeq = (p: Fields, q: Fields): number =>
+  Number(p['seq']) - Number(q['seq']) || Number(p['at']) - Number(q['at']);
 
 class Merge {
   readonly conflicts: string[] = [];
@@ -47,7 +63,8 @@ class Merge {
     if (same(theirs, base) || same(mine, theirs)) return mine;
     const name = path.slice(path.lastIndexOf('.') + 1);
     if (!atoms.has(name)) {
-      if (isRecord(mine) && isRecord(theirs) && !isOther(mine, theirs)) return this.record(path, isRecord(base) ? base : {}, mine, theirs);
+      if (isRecord(mine) && isRecord(theirs) && !isOther(mine, theirs))
+        return this.record(path, isRecord(base) ? base : {}, mine, theirs);
       const lists = [base ?? [], mine, theirs];
       if (lists.every((list): list is List => Array.isArray(list) && list.every(isRecord))) {
         const key = keyFor(lists);
@@ -60,13 +77,19 @@ class Merge {
 
   private record(path: string, base: Fields, mine: Fields, theirs: Fields): Fields {
     const all = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])];
-    const fields = all.map((key) => [key, this.value(path ? `${path}.${key}` : key, base[key], mine[key], theirs[key])] as const);
+    const fields = all.map(
+      (key) => [key, this.value(path ? `${path}.${key}` : key, base[key], mine[key], theirs[key])] as const,
+    );
     return Object.fromEntries(fields.filter(([, value]) => value !== undefined));
   }
 
   /** Mine in my order, then what they added; what either took out is gone unless the other changed it. */
   private list(path: string, key: (entry: Fields) => string, lists: readonly [List, List, List]): List {
-    const [base, mine, theirs] = lists.map((list) => new Map(list.map((entry) => [key(entry), entry]))) as unknown as [Map<string, Fields>, Map<string, Fields>, Map<string, Fields>];
+    const [base, mine, theirs] = lists.map((list) => new Map(list.map((entry) => [key(entry), entry]))) as unknown as [
+      Map<string, Fields>,
+      Map<string, Fields>,
+      Map<string, Fields>,
+    ];
     const merged = [...new Set([...mine.keys(), ...theirs.keys()])].flatMap((one): Fields[] => {
       const value = this.value(`${path}.${one}`, base.get(one), mine.get(one), theirs.get(one));
       return value === undefined ? [] : [value as Fields];

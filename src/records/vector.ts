@@ -25,4 +25,7 @@ export function together(one: VersionVector, other: VersionVector): VersionVecto
 }
 
 /** One change more by a browser. */
-export const advanced = (vector: VersionVector, by: string): VersionVector => ({ ...vector, [by]: orderAfter(vector[by] ?? 0) });
+export const advanced = (vector: VersionVector, by: string): VersionVector => ({
+  ...vector,
+  [by]: orderAfter(vector[by] ?? 0),
+});

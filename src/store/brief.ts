@@ -15,7 +15,25 @@ export type StoredBrief = Omit<StoredJob, 'job'> & {
 
 /** What lists, the log and learning need of a job. */
 export const briefOf = ({ job, ...kept }: StoredJob): StoredBrief => {
-  const { id, name, client, clientId, date, hour, note, currency, consent, refused, vehicle, site, marks, pictures, choices, bills, run } = job;
+  const {
+    id,
+    name,
+    client,
+    clientId,
+    date,
+    hour,
+    note,
+    currency,
+    consent,
+    refused,
+    vehicle,
+    site,
+    marks,
+    pictures,
+    choices,
+    bills,
+    run,
+  } = job;
   return {
     ...kept,
     photos: [...marks, ...pictures].flatMap(({ photo }) => photo ?? []),

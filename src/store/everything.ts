@@ -3,7 +3,8 @@ import type { Holdings, KeptEntry } from '@esmero/records';
 import type { Store } from './store';
 import type { StoredEntry, StoredJob } from './stored';
 
-export const keptEntry = ({ revision: _revision, ...entry }: StoredEntry): KeptEntry => entry as LibraryEntry & KeptEntry;
+export const keptEntry = ({ revision: _revision, ...entry }: StoredEntry): KeptEntry =>
+  entry as LibraryEntry & KeptEntry;
 
 /** Jobs that are in memory at one time. */
 const PART = 40;
@@ -17,6 +18,7 @@ export async function* everyJob(store: Store): AsyncGenerator<StoredJob> {
 /** All that is kept, but the pictures. */
 export async function everything(store: Store): Promise<Holdings> {
   const jobs = [];
-  for await (const { job, archived, changedAt, vector } of everyJob(store)) jobs.push({ job, archived, changedAt, vector });
+  for await (const { job, archived, changedAt, vector } of everyJob(store))
+    jobs.push({ job, archived, changedAt, vector });
   return { jobs, library: (await store.library()).map(keptEntry), movements: await store.movements(), photos: [] };
 }

@@ -26,22 +26,39 @@ const unstamped = { changedAt: 0, vector: {} };
 
 /** Gives the rows of an older database the version of their document; reading takes them to the present. */
 async function nameVersions(tx: Upgrading, from: number): Promise<void> {
-  const rows = async (table: Table): Promise<Old[]> => (tx.objectStoreNames.contains(table) ? tx.objectStore(table).getAll() : []);
+  const rows = async (table: Table): Promise<Old[]> =>
+    tx.objectStoreNames.contains(table) ? tx.objectStore(table).getAll() : [];
   for (const { job, ...kept } of await rows('jobs'))
-    await tx.objectStore('jobs').put({ revision: 1, archived: false, ...unstamped, ...kept, version: jobVersionBefore[from - 1], document: documentOf(job as Old) });
+    await tx.objectStore('jobs').put({
+      revision: 1,
+      archived: false,
+      ...unstamped,
+      ...kept,
+      version: jobVersionBefore[from - 1],
+      document: documentOf(job as Old),
+    });
   const version = collectionVersionBefore[from - 1];
   const library = await rows('library');
   for (const entry of library) await tx.objectStore('library').put({ revision: 1, ...unstamped, ...entry, version });
   // Before version 4 a heater came with mains power.
   if (from < 4 && library.length > 0)
-    await tx.objectStore('library').put({ id: 'gear/heater', kind: 'gear', archived: false, item: heaterBefore4, revision: 1, ...unstamped, version });
+    await tx.objectStore('library').put({
+      id: 'gear/heater',
+      kind: 'gear',
+      archived: false,
+      item: heaterBefore4,
+      revision: 1,
+      ...unstamped,
+      version,
+    });
   const movements = movementsInOrder(await rows('movements')) as Old[];
   for (const movement of movements) await tx.objectStore('movements').put(movement);
 }
 
 async function upgrade(db: Database, from: number, tx: Upgrading): Promise<void> {
   for (const name of tables)
-    if (!db.objectStoreNames.contains(name)) db.createObjectStore(name, outOfLine.has(name) ? {} : { keyPath: keyOf[name]! });
+    if (!db.objectStoreNames.contains(name))
+      db.createObjectStore(name, outOfLine.has(name) ? {} : { keyPath: keyOf[name]! });
   if (from > 0 && from <= LAST_UNVERSIONED) await nameVersions(tx, from);
   // Made anew from the jobs when the store is opened.
   await tx.objectStore('briefs').clear();
@@ -50,7 +67,8 @@ async function upgrade(db: Database, from: number, tx: Upgrading): Promise<void>
 
 const transactionOf = (tx: IDBPTransaction<unknown, string[], 'readwrite'>): Transaction => ({
   get: (table, key) => tx.objectStore(table).get(key),
-  put: async <T extends Table>(table: T, row: Rows[T], key?: string) => void (await tx.objectStore(table).put(row, key)),
+  put: async <T extends Table>(table: T, row: Rows[T], key?: string) =>
+    void (await tx.objectStore(table).put(row, key)),
   delete: (table, key) => tx.objectStore(table).delete(key),
   keys: async (table) => (await tx.objectStore(table).getAllKeys()) as string[],
   between: (table, first, last) => tx.objectStore(table).getAll(IDBKeyRange.bound(first, last)),
@@ -61,7 +79,8 @@ const transactionOf = (tx: IDBPTransaction<unknown, string[], 'readwrite'>): Tra
 const REOPEN_AFTER_MS = 200;
 
 /** Was the connection closed, by the browser, by a newer version or with the database itself? */
-const isClosed = (error: unknown): boolean => error instanceof DOMException && (error.name === 'InvalidStateError' || error.name === 'AbortError');
+const isClosed = (error: unknown): boolean =>
+  error instanceof DOMException && (error.name === 'InvalidStateError' || error.name === 'AbortError');
 
 /**
  * The browser's database. A connection that was closed underneath is opened again, and what was being done is done
@@ -105,7 +124,11 @@ export async function idbTables(name = DB_NAME): Promise<Tables> {
     }, REOPEN_AFTER_MS);
   }
 
-  async function once<T>(names: readonly Table[], mode: 'readonly' | 'readwrite', work: (tx: Transaction) => Promise<T>): Promise<T> {
+  async function once<T>(
+    names: readonly Table[],
+    mode: 'readonly' | 'readwrite',
+    work: (tx: Transaction) => Promise<T>,
+  ): Promise<T> {
     const tx = db.transaction([...names], mode) as unknown as IDBPTransaction<unknown, string[], 'readwrite'>;
     try {
       const value = await work(transactionOf(tx));

@@ -24,7 +24,14 @@ const jobOf = ({ id, version, document, revision, changedAt, vector, archived }:
 });
 
 const entryOf = ({ kind, version, item, archived, revision, changedAt, vector }: EntryRow): StoredEntry =>
-  ({ kind, archived, item: version === collectionVersion ? item : migrateItem(kind, item, version), revision, changedAt, vector }) as StoredEntry;
+  ({
+    kind,
+    archived,
+    item: version === collectionVersion ? item : migrateItem(kind, item, version),
+    revision,
+    changedAt,
+    vector,
+  }) as StoredEntry;
 
 const jobRow = (job: Job, kept: Omit<StoredJob, 'id' | 'job'>): JobRow => ({
   ...{ id: job.id, version: jobVersion, document: jobDocument(job) },
@@ -44,8 +51,10 @@ async function putJob(tx: Transaction, row: JobRow): Promise<void> {
 
 /** A store on tables, wherever these are. */
 export async function storeOn(tables: Tables, keeping: Keeping): Promise<Store> {
-  const read = <T>(names: readonly Table[], work: (tx: Transaction) => Promise<T>): Promise<T> => tables.run(names, 'readonly', work);
-  const write = <T>(names: readonly Table[], work: (tx: Transaction) => Promise<T>): Promise<T> => tables.run(names, 'readwrite', work);
+  const read = <T>(names: readonly Table[], work: (tx: Transaction) => Promise<T>): Promise<T> =>
+    tables.run(names, 'readonly', work);
+  const write = <T>(names: readonly Table[], work: (tx: Transaction) => Promise<T>): Promise<T> =>
+    tables.run(names, 'readwrite', work);
 
   /** Runs a write and turns what it throws into data. */
   const keep = async (names: readonly Table[], work: (tx: Transaction) => Promise<unknown>): Promise<Kept> =>
@@ -56,7 +65,9 @@ export async function storeOn(tables: Tables, keeping: Keeping): Promise<Store> 
     const keys = await read([table], (tx) => tx.keys(table));
     const all: Rows[T][] = [];
     for (let at = 0; at < keys.length; at += PART)
-      all.push(...(await read([table], (tx) => tx.between(table, keys[at]!, keys[Math.min(at + PART, keys.length) - 1]!))));
+      all.push(
+        ...(await read([table], (tx) => tx.between(table, keys[at]!, keys[Math.min(at + PART, keys.length) - 1]!))),
+      );
     return all;
   }
 
@@ -81,7 +92,10 @@ export async function storeOn(tables: Tables, keeping: Keeping): Promise<Store> 
   }
   await makeBriefs();
 
-  const next = (present: Stamp | undefined): Stamp => ({ changedAt: Date.now(), vector: advanced(present?.vector ?? {}, browser) });
+  const next = (present: Stamp | undefined): Stamp => ({
+    changedAt: Date.now(),
+    vector: advanced(present?.vector ?? {}, browser),
+  });
 
   async function change(tx: Transaction, one: Change, left: string[]): Promise<void> {
     if (one.table === 'photos') {
@@ -90,11 +104,14 @@ export async function storeOn(tables: Tables, keeping: Keeping): Promise<Store> 
     }
     const present = (await tx.get(one.table, one.id)) as { readonly revision?: number } | undefined;
     const revision = one.table === 'movements' ? null : (present?.revision ?? 0) + 1;
-    if (one.table === 'movements' ? present : (present?.revision ?? null) !== one.expects) return void left.push(one.id);
+    if (one.table === 'movements' ? present : (present?.revision ?? null) !== one.expects)
+      return void left.push(one.id);
     const key = `${one.table}/${one.id}`;
-    if (!(await tx.get('undo', key))) await tx.put('undo', { key, table: one.table, id: one.id, before: present ?? null, revision });
+    if (!(await tx.get('undo', key)))
+      await tx.put('undo', { key, table: one.table, id: one.id, before: present ?? null, revision });
     if (one.table === 'movements') await tx.put('movements', one.movement);
-    else if (one.table === 'jobs') await putJob(tx, jobRow(one.job, { ...one.stamp, archived: one.archived, revision: revision! }));
+    else if (one.table === 'jobs')
+      await putJob(tx, jobRow(one.job, { ...one.stamp, archived: one.archived, revision: revision! }));
     else await tx.put('library', entryRow(one.entry, { ...one.stamp, revision: revision! }));
   }
 
@@ -124,7 +141,8 @@ export async function storeOn(tables: Tables, keeping: Keeping): Promise<Store> 
     saveJob: (job, base) =>
       write(['jobs', 'briefs'], async (tx) => {
         const present = await tx.get('jobs', job.id);
-        if (present && base !== null && present.revision !== base) return { kind: 'conflict' as const, theirs: jobOf(present) };
+        if (present && base !== null && present.revision !== base)
+          return { kind: 'conflict' as const, theirs: jobOf(present) };
         const revision = Math.max(present?.revision ?? 0, base ?? 0) + 1;
         await putJob(tx, jobRow(job, { ...next(present), revision, archived: present?.archived ?? false }));
         return { kind: 'saved' as const, revision };
@@ -155,10 +173,18 @@ export async function storeOn(tables: Tables, keeping: Keeping): Promise<Store> 
         const row = await tx.get('library', entryId(entry));
         const present = row && entryOf(row);
         const mine = { archived: entry.archived, item: entry.item };
-        const both = present && base ? merged<object>({ archived: base.archived, item: base.item }, mine, { archived: present.archived, item: present.item }) : { value: mine, conflicts: [] };
+        const both =
+          present && base
+            ? merged<object>({ archived: base.archived, item: base.item }, mine, {
+                archived: present.archived,
+                item: present.item,
+              })
+            : { value: mine, conflicts: [] };
         const kept = { kind: entry.kind, ...both.value } as LibraryEntry;
-        if (both.conflicts.length > 0) return { kind: 'conflict' as const, theirs: present!, fields: both.conflicts, mine: kept };
-        if (present && same({ archived: present.archived, item: present.item }, both.value)) return { kind: 'saved' as const, stored: present };
+        if (both.conflicts.length > 0)
+          return { kind: 'conflict' as const, theirs: present!, fields: both.conflicts, mine: kept };
+        if (present && same({ archived: present.archived, item: present.item }, both.value))
+          return { kind: 'saved' as const, stored: present };
         const written = entryRow(kept, { ...next(present), revision: (present?.revision ?? 0) + 1 });
         await tx.put('library', written);
         return { kind: 'saved' as const, stored: entryOf(written) };
@@ -179,7 +205,14 @@ export async function storeOn(tables: Tables, keeping: Keeping): Promise<Store> 
         }
         for (const job of jobs) {
           const present = await tx.get('jobs', job.id);
-          await putJob(tx, jobRow(job, { ...next(present), revision: (present?.revision ?? 0) + 1, archived: present?.archived ?? false }));
+          await putJob(
+            tx,
+            jobRow(job, {
+              ...next(present),
+              revision: (present?.revision ?? 0) + 1,
+              archived: present?.archived ?? false,
+            }),
+          );
         }
       }),
     photo: (key) => read(['photos'], (tx) => tx.get('photos', key)),

@@ -74,12 +74,26 @@ describe.each<[string, () => Promise<Store>]>([
   it('has every job in brief, too, as it was saved last, without what was ticked off', async () => {
     const jobs = Array.from({ length: 900 }, (_, i) => ({ ...job, id: `j-${i}` }));
     await store.merge({ library: [], jobs, movements: [], photos: [] });
-    const run: Run = { startedAt: 1, endedAt: 2, counts: [], punch: [], events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, by: 0, at: 1, seq: 1 }, { kind: 'again', zone: 'roof', at: 2, seq: 2 }] };
+    const run: Run = {
+      startedAt: 1,
+      endedAt: 2,
+      counts: [],
+      punch: [],
+      events: [
+        { kind: 'wipe', zone: 'roof', section: 1, of: 1, by: 0, at: 1, seq: 1 },
+        { kind: 'again', zone: 'roof', at: 2, seq: 2 },
+      ],
+    };
     await store.saveJob({ ...job, id: 'j-7', name: 'Saved last', run }, 1);
     const briefs = await store.briefs();
     expect(new Set(briefs.map(({ id }) => id)).size).toBe(900);
-    expect(briefs[0]).toMatchObject({ id: 'j-7', revision: 2, job: { name: 'Saved last', run: { events: [{ kind: 'again' }] } } });
-    const byId = (all: readonly StoredBrief[]): readonly StoredBrief[] => [...all].sort((p, q) => p.id.localeCompare(q.id));
+    expect(briefs[0]).toMatchObject({
+      id: 'j-7',
+      revision: 2,
+      job: { name: 'Saved last', run: { events: [{ kind: 'again' }] } },
+    });
+    const byId = (all: readonly StoredBrief[]): readonly StoredBrief[] =>
+      [...all].sort((p, q) => p.id.localeCompare(q.id));
     expect(byId(briefs)).toEqual(byId((await jobsOf(store)).map(briefOf)));
     expect(logOf(briefs.map((one) => one.job))).toHaveLength(1);
   });
@@ -103,7 +117,12 @@ describe.each<[string, () => Promise<Store>]>([
     const second = await store.saveEntry({ ...base!, archived: true }, base!);
     expect(second).toMatchObject({ kind: 'saved', stored: { revision: 3, archived: true, item: { name: 'Renamed' } } });
     const other = { ...base!, item: { ...base!.item, name: 'Otherwise' } } as typeof base & object;
-    expect(await store.saveEntry(other, base!)).toMatchObject({ kind: 'conflict', fields: ['item.name'], theirs: { revision: 3 }, mine: { archived: true, item: { name: 'Otherwise' } } });
+    expect(await store.saveEntry(other, base!)).toMatchObject({
+      kind: 'conflict',
+      fields: ['item.name'],
+      theirs: { revision: 3 },
+      mine: { archived: true, item: { name: 'Otherwise' } },
+    });
     expect(await store.library()).toContainEqual(expect.objectContaining({ revision: 3 }));
   });
 
@@ -156,15 +175,40 @@ describe('the database', () => {
     const site = before(job.site, [...Object.keys(calmShade), ...Object.keys(somewhere)]);
     const { approach, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions } = job.choices;
     const first = {
-      ...before(job, ['hour', 'gear', 'since', 'readings', 'marks', 'weather', 'consent', 'refused', 'wishes', 'pictures', 'signed']),
+      ...before(job, [
+        'hour',
+        'gear',
+        'since',
+        'readings',
+        'marks',
+        'weather',
+        'consent',
+        'refused',
+        'wishes',
+        'pictures',
+        'signed',
+      ]),
       site,
-      run: { startedAt: 1, endedAt: 9, events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, at: 3 }, { kind: 'again', zone: 'roof', section: 0, of: 0, at: 4 }], used: null },
+      run: {
+        startedAt: 1,
+        endedAt: 9,
+        events: [
+          { kind: 'wipe', zone: 'roof', section: 1, of: 1, at: 3 },
+          { kind: 'again', zone: 'roof', section: 0, of: 0, at: 4 },
+        ],
+        used: null,
+      },
       towels: job.towels.map((towel) => before(towel, ['pile', 'sides'])),
       products: job.products.map((product) => before(product, ['leavesLayer', 'notWith', 'safety'])),
       choices: { approach, method, wheels, glass, bucket, soakedTowel, soakedSides, fixed, assumptions },
     };
     await old.put('jobs', { id: job.id, job: first, revision: 4 });
-    await old.put('library', { id: 'towel/t', kind: 'towel', archived: false, item: before(job.towels[0]!, ['pile', 'sides']) });
+    await old.put('library', {
+      id: 'towel/t',
+      kind: 'towel',
+      archived: false,
+      item: before(job.towels[0]!, ['pile', 'sides']),
+    });
     await old.put('library', { id: 'site/s', kind: 'site', archived: false, item: site });
     old.close();
     const store = await idbStore(name);
@@ -174,7 +218,16 @@ describe('the database', () => {
     // What it has become is a sound job: a file of it reads back as it is.
     expect(readJob(writeJob(kept!.job))).toEqual({ ok: true, value: kept!.job });
     expect(kept!.job).toMatchObject({ site: { ...calmShade, ...somewhere }, since: [], gear: [{ kind: 'heater' }] });
-    expect(kept!.job.run).toEqual({ startedAt: 1, endedAt: 9, events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, by: null, at: 3, seq: 1 }, { kind: 'again', zone: 'roof', at: 4, seq: 2 }], counts: [], punch: [] });
+    expect(kept!.job.run).toEqual({
+      startedAt: 1,
+      endedAt: 9,
+      events: [
+        { kind: 'wipe', zone: 'roof', section: 1, of: 1, by: null, at: 3, seq: 1 },
+        { kind: 'again', zone: 'roof', at: 4, seq: 2 },
+      ],
+      counts: [],
+      punch: [],
+    });
     const library = await store.library();
     expect(library.find(({ kind }) => kind === 'site')!.item).toMatchObject({ ...calmShade, ...somewhere });
     expect(library.find(({ kind }) => kind === 'towel')!.item).toMatchObject({ pile: 'short', sides: 8 });
@@ -191,9 +244,18 @@ describe('the database', () => {
       },
     });
     const bare = ({ seq: _seq, ...one }: { seq: number }): object => one;
-    const events = [{ kind: 'wipe', zone: 'roof', section: 1, of: 1, by: 0, at: 9 }, { kind: 'again', zone: 'roof', at: 4 }];
+    const events = [
+      { kind: 'wipe', zone: 'roof', section: 1, of: 1, by: 0, at: 9 },
+      { kind: 'again', zone: 'roof', at: 4 },
+    ];
     const [late, early] = [demo.movements[5]!, demo.movements[2]!];
-    await old.put('jobs', { id: job.id, revision: 7, changedAt: 3, archived: true, job: { ...job, run: { startedAt: 1, endedAt: null, counts: [], punch: [], events } } });
+    await old.put('jobs', {
+      id: job.id,
+      revision: 7,
+      changedAt: 3,
+      archived: true,
+      job: { ...job, run: { startedAt: 1, endedAt: null, counts: [], punch: [], events } },
+    });
     for (const movement of [late, early]) await old.put('movements', bare(movement));
     await old.put('photos', new Blob(['small'], { type: 'image/jpeg' }), 'p-1');
     await old.put('settings', true, 'seeded');
@@ -201,9 +263,15 @@ describe('the database', () => {
     const store = await idbStore(name);
     const kept = (await store.job(job.id))!;
     expect(kept).toMatchObject({ revision: 7, changedAt: 3, archived: true });
-    expect(kept.job.run!.events.map(({ seq, kind }) => [seq, kind])).toEqual([[1, 'wipe'], [2, 'again']]);
+    expect(kept.job.run!.events.map(({ seq, kind }) => [seq, kind])).toEqual([
+      [1, 'wipe'],
+      [2, 'again'],
+    ]);
     expect(readJob(writeJob(kept.job))).toEqual({ ok: true, value: kept.job });
-    expect((await store.movements()).map(({ id, seq }) => [id, seq])).toEqual([[early.id, 1], [late.id, 2]]);
+    expect((await store.movements()).map(({ id, seq }) => [id, seq])).toEqual([
+      [early.id, 1],
+      [late.id, 2],
+    ]);
     expect((await store.briefs()).map(({ id, archived }) => [id, archived])).toEqual([[job.id, true]]);
     expect([await store.setting('seeded'), (await store.photoKeys()).length]).toEqual([true, 1]);
   });

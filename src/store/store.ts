@@ -33,8 +33,21 @@ export type Kept = { readonly kind: 'kept' } | KeepFault;
 
 /** One thing that an import writes. It is left alone where it has changed since it was looked at. */
 export type Change =
-  | { readonly table: 'jobs'; readonly id: string; readonly expects: number | null; readonly job: Job; readonly archived: boolean; readonly stamp: Stamp }
-  | { readonly table: 'library'; readonly id: string; readonly expects: number | null; readonly entry: LibraryEntry; readonly stamp: Stamp }
+  | {
+      readonly table: 'jobs';
+      readonly id: string;
+      readonly expects: number | null;
+      readonly job: Job;
+      readonly archived: boolean;
+      readonly stamp: Stamp;
+    }
+  | {
+      readonly table: 'library';
+      readonly id: string;
+      readonly expects: number | null;
+      readonly entry: LibraryEntry;
+      readonly stamp: Stamp;
+    }
   | { readonly table: 'movements'; readonly id: string; readonly movement: Movement }
   | { readonly table: 'photos'; readonly id: string; readonly picture: Blob };
 

@@ -49,7 +49,13 @@ export type Table = keyof Rows;
 
 /** Tables whose rows have no field that names them. */
 export const outOfLine: ReadonlySet<Table> = new Set<Table>(['settings', 'photos']);
-export const keyOf: Readonly<Partial<Record<Table, string>>> = { jobs: 'id', briefs: 'id', library: 'id', movements: 'id', undo: 'key' };
+export const keyOf: Readonly<Partial<Record<Table, string>>> = {
+  jobs: 'id',
+  briefs: 'id',
+  library: 'id',
+  movements: 'id',
+  undo: 'key',
+};
 export const tables: readonly Table[] = ['jobs', 'briefs', 'library', 'settings', 'photos', 'movements', 'undo'];
 
 /** One transaction: all of it is written, or nothing. It must wait for nothing but itself. */

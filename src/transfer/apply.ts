@@ -66,15 +66,24 @@ class Writer {
   }
 }
 
-const photosOf = ({ marks, pictures }: Job): readonly string[] => [...marks, ...pictures].flatMap(({ photo }) => photo ?? []);
+const photosOf = ({ marks, pictures }: Job): readonly string[] =>
+  [...marks, ...pictures].flatMap(({ photo }) => photo ?? []);
 
 /**
  * Brings in what was chosen, slice by slice. When it is called off or cannot be stored, what came in so far is taken
  * back: it is all of it or nothing.
  */
-export async function applied(source: Source, review: Review, choices: Choices, file: string, store: Store, pace: Pace): Promise<Applied> {
+export async function applied(
+  source: Source,
+  review: Review,
+  choices: Choices,
+  file: string,
+  store: Store,
+  pace: Pace,
+): Promise<Applied> {
   const rows = new Map(review.rows.map((row) => [row.key, row]));
-  const state = (unfinished: boolean) => store.keepSetting(SETTING, { file, at: Date.now(), unfinished } satisfies LastImport);
+  const state = (unfinished: boolean) =>
+    store.keepSetting(SETTING, { file, at: Date.now(), unfinished } satisfies LastImport);
   const begun = await store.beginImport();
   if (begun.kind !== 'kept') return begun;
   await state(true);
@@ -92,7 +101,13 @@ export async function applied(source: Source, review: Review, choices: Choices, 
   }
 }
 
-async function bring(source: Source, rows: ReadonlyMap<string, ReviewRow>, choices: Choices, store: Store, pace: Pace): Promise<Brought> {
+async function bring(
+  source: Source,
+  rows: ReadonlyMap<string, ReviewRow>,
+  choices: Choices,
+  store: Store,
+  pace: Pace,
+): Promise<Brought> {
   const writer = new Writer(store);
   const count = { jobs: 0, items: 0, movements: 0, pictures: 0 };
   const all = source.jobCount + source.library.length + source.movements.length;
@@ -114,8 +129,16 @@ async function bring(source: Source, rows: ReadonlyMap<string, ReviewRow>, choic
         count.pictures++;
       }
     const mine = choice === 'both' || row.expects === null ? undefined : await store.job(theirs.job.id);
-    const job = choice === 'both' ? { ...theirs.job, id: freshId('job'), name: copied(theirs.job.name, 160) } : theirs.job;
-    await writer.add({ table: 'jobs', id: job.id, expects: choice === 'both' ? null : row.expects, job, archived: theirs.archived, stamp: stampFor(theirs, mine) });
+    const job =
+      choice === 'both' ? { ...theirs.job, id: freshId('job'), name: copied(theirs.job.name, 160) } : theirs.job;
+    await writer.add({
+      table: 'jobs',
+      id: job.id,
+      expects: choice === 'both' ? null : row.expects,
+      job,
+      archived: theirs.archived,
+      stamp: stampFor(theirs, mine),
+    });
     count.jobs++;
   }
   const library = new Map((await store.library()).map((entry) => [entryId(entry), entry]));
@@ -124,10 +147,19 @@ async function bring(source: Source, rows: ReadonlyMap<string, ReviewRow>, choic
     const row = rows.get(entryId(theirs));
     const choice = row && choices.rows[row.key];
     if (!row || !choice || choice === 'mine') continue;
-    const item = choice === 'both' ? { ...theirs.item, id: freshId(theirs.kind), name: copied(theirs.item.name, MOST_NAME) } : theirs.item;
+    const item =
+      choice === 'both'
+        ? { ...theirs.item, id: freshId(theirs.kind), name: copied(theirs.item.name, MOST_NAME) }
+        : theirs.item;
     const entry = { kind: theirs.kind, archived: theirs.archived, item } as LibraryEntry;
     const mine = choice === 'both' ? undefined : library.get(entryId(theirs));
-    await writer.add({ table: 'library', id: entryId(entry), expects: choice === 'both' ? null : row.expects, entry, stamp: stampFor(theirs, mine) });
+    await writer.add({
+      table: 'library',
+      id: entryId(entry),
+      expects: choice === 'both' ? null : row.expects,
+      entry,
+      stamp: stampFor(theirs, mine),
+    });
     count.items++;
   }
   if (choices.stock) {

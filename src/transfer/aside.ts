@@ -10,7 +10,8 @@ const SETTING = 'aside';
 /** So many letters of them are kept; backups hold the rest. */
 const MOST_LETTERS = 20_000_000;
 
-export const keptAside = async (store: Store): Promise<readonly KeptAside[]> => ((await store.setting(SETTING)) as readonly KeptAside[] | null | undefined) ?? [];
+export const keptAside = async (store: Store): Promise<readonly KeptAside[]> =>
+  ((await store.setting(SETTING)) as readonly KeptAside[] | null | undefined) ?? [];
 
 /** Keeps what could not be read beside what was kept before, the latest first, as far as there is room. */
 export async function keepAside(store: Store, fresh: readonly KeptAside[]): Promise<Kept> {

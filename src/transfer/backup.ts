@@ -42,7 +42,9 @@ export function pictureAt(path: string): { readonly key: string; readonly type: 
 /** SHA-256, by the browser where the page is secure. */
 export async function checksum(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
   const { subtle } = globalThis.crypto;
-  return bytesToHex((subtle as SubtleCrypto | undefined) ? new Uint8Array(await subtle.digest('SHA-256', bytes)) : sha256(bytes));
+  return bytesToHex(
+    (subtle as SubtleCrypto | undefined) ? new Uint8Array(await subtle.digest('SHA-256', bytes)) : sha256(bytes),
+  );
 }
 
 /** Jobs that are packed side by side. */

@@ -17,7 +17,12 @@ class Line {
   /** Whatever breaks in the worker, or with it, is an answer, so that nobody waits for ever. */
   readonly broken = new Promise<Ended>((resolve) => {
     this.cut = resolve;
-    this.worker.addEventListener('error', (event) => resolve({ kind: 'failed', message: event.message || 'This part of Esmero could not be loaded. Reload the page.' }));
+    this.worker.addEventListener('error', (event) =>
+      resolve({
+        kind: 'failed',
+        message: event.message || 'This part of Esmero could not be loaded. Reload the page.',
+      }),
+    );
   });
 
   end(): void {
@@ -26,7 +31,10 @@ class Line {
   }
 }
 
-const failedWith = (error: unknown): Failed => ({ kind: 'failed', message: error instanceof Error ? error.message : String(error) });
+const failedWith = (error: unknown): Failed => ({
+  kind: 'failed',
+  message: error instanceof Error ? error.message : String(error),
+});
 
 function inWorker(): Transfer {
   let line = new Line();
@@ -35,7 +43,9 @@ function inWorker(): Transfer {
   const answered = async <T>(ask: (remote: Remote<Transfer>) => Promise<unknown>): Promise<T> => {
     waiting++;
     const { remote, broken } = line;
-    return (await Promise.race([ask(remote), broken]).catch(failedWith).finally(() => waiting--)) as T;
+    return (await Promise.race([ask(remote), broken])
+      .catch(failedWith)
+      .finally(() => waiting--)) as T;
   };
   /** Somebody called it off: what does not listen is ended, and the next work gets a worker of its own. */
   const stop = (): void => {
@@ -51,8 +61,10 @@ function inWorker(): Transfer {
     backup: (to, progress) => answered((remote) => remote.backup(to, proxy(progress))),
     collection: () => line.remote.collection(),
     review: (file, progress) => answered((remote) => remote.review(file, proxy(progress))),
-    openForeign: (file, encoding, span, progress) => answered((remote) => remote.openForeign(file, encoding, span, proxy(progress))),
-    lookAtTable: (kind, taken, currency, progress) => answered((remote) => remote.lookAtTable(kind, taken, currency, proxy(progress))),
+    openForeign: (file, encoding, span, progress) =>
+      answered((remote) => remote.openForeign(file, encoding, span, proxy(progress))),
+    lookAtTable: (kind, taken, currency, progress) =>
+      answered((remote) => remote.lookAtTable(kind, taken, currency, proxy(progress))),
     reviewForeign: (progress) => answered((remote) => remote.reviewForeign(proxy(progress))),
     apply: (choices, file, progress) => answered((remote) => remote.apply(choices, file, proxy(progress))),
     undo: (progress) => answered<Undone>((remote) => remote.undo(proxy(progress))),
@@ -62,8 +74,7 @@ function inWorker(): Transfer {
 
 /** In a worker of its own, so that the page stays free; on the page only where nothing is kept and there is little. */
 export async function transferFor(store: Store): Promise<Transfer> {
-  if (store.keeping === 'for-good' && typeof Worker !== 'undefined')
-    return inWorker();
+  if (store.keeping === 'for-good' && typeof Worker !== 'undefined') return inWorker();
   const { transferOn } = await import('./transfer');
   return transferOn(Promise.resolve(store));
 }

@@ -1,12 +1,40 @@
 import { logOf } from '@esmero/core';
-import { type CalendarFound, type CalendarSpan, type Encoding, type Here, type KnownVisit, type Mapping, type Outcome, type RowRead, type Table, type TableHoldings, type TableKind, type TableRead, calendarHoldings, decoded, gatheringHoldings, guessMapping, readContacts, readTable, readingCalendar, readingRows } from '@esmero/exchange';
+import {
+  type CalendarFound,
+  type CalendarSpan,
+  type Encoding,
+  type Here,
+  type KnownVisit,
+  type Mapping,
+  type Outcome,
+  type RowRead,
+  type Table,
+  type TableHoldings,
+  type TableKind,
+  type TableRead,
+  calendarHoldings,
+  decoded,
+  gatheringHoldings,
+  guessMapping,
+  readContacts,
+  readTable,
+  readingCalendar,
+  readingRows,
+} from '@esmero/exchange';
 import type { Holdings, KeptJob } from '@esmero/records';
 import type { Store } from '@esmero/store';
 import type { Pace } from './pace';
 
 /** A file of another program, opened. */
 export type Foreign =
-  | { readonly kind: 'table'; readonly columns: readonly string[]; readonly rowCount: number; readonly encoding: Encoding; readonly isGuessed: boolean; readonly isContacts: boolean }
+  | {
+      readonly kind: 'table';
+      readonly columns: readonly string[];
+      readonly rowCount: number;
+      readonly encoding: Encoding;
+      readonly isGuessed: boolean;
+      readonly isContacts: boolean;
+    }
   | { readonly kind: 'calendar'; readonly calendar: CalendarReview }
   | { readonly kind: 'refused'; readonly why: Extract<TableRead, { readonly ok: false }>['why'] }
   | { readonly kind: 'no-contacts'; readonly detail: string }
@@ -14,7 +42,12 @@ export type Foreign =
 
 /** What a calendar would change; lists are cut where nobody reads on. */
 export interface CalendarReview {
-  readonly moved: readonly { readonly id: string; readonly name: string; readonly date: string; readonly hour: number }[];
+  readonly moved: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly date: string;
+    readonly hour: number;
+  }[];
   readonly movedCount: number;
   readonly blocked: CalendarFound['blocked'];
   readonly blockedCount: number;
@@ -34,7 +67,10 @@ export interface TableReview {
   /** How many rows come to what. */
   readonly counts: Readonly<Record<Outcome['kind'], number>>;
   /** How many items and washes would come in or be changed. */
-  readonly arriving: readonly { readonly kind: 'client' | 'vehicle' | 'product' | 'towel' | 'job'; readonly count: number }[];
+  readonly arriving: readonly {
+    readonly kind: 'client' | 'vehicle' | 'product' | 'towel' | 'job';
+    readonly count: number;
+  }[];
 }
 
 /** Where one’s own clock stands against universal time at the start of each day of the span, h; a function does not cross to a worker. */
@@ -78,7 +114,9 @@ export class ForeignFile {
     if (/^\s*BEGIN:VCALENDAR/i.test(read.text)) return this.openCalendar(read.text, span, pace);
     if (/^\s*BEGIN:VCARD/i.test(read.text)) {
       const contacts = readContacts(read.text);
-      return contacts.ok ? this.openTable({ ...read, text: contacts.csv }, true) : { kind: 'no-contacts', detail: contacts.detail };
+      return contacts.ok
+        ? this.openTable({ ...read, text: contacts.csv }, true)
+        : { kind: 'no-contacts', detail: contacts.detail };
     }
     return this.openTable(read, false);
   }
@@ -87,11 +125,23 @@ export class ForeignFile {
     const read = readTable(text);
     if (!read.ok) return { kind: 'refused', why: read.why };
     this.table = read.table;
-    return { kind: 'table', columns: read.table.columns, rowCount: read.table.rows.length, encoding, isGuessed, isContacts };
+    return {
+      kind: 'table',
+      columns: read.table.columns,
+      rowCount: read.table.rows.length,
+      encoding,
+      isGuessed,
+      isContacts,
+    };
   }
 
   private async openCalendar(text: string, { from, until, offsets }: ForeignSpan, pace: Pace): Promise<Foreign> {
-    const read = await paced(readingCalendar(text, { from, until, offsetAt: (at) => offsetIn(offsets, at) }), pace, 0.1, 1);
+    const read = await paced(
+      readingCalendar(text, { from, until, offsetAt: (at) => offsetIn(offsets, at) }),
+      pace,
+      0.1,
+      1,
+    );
     if (!read.ok) return { kind: 'no-calendar', detail: read.detail };
     const kept: KeptJob[] = [];
     for (const { jobId } of read.found.stops) {
@@ -101,7 +151,16 @@ export class ForeignFile {
     const { blocked, leftOut } = read.found;
     this.holdings = calendarHoldings(read.found, kept, Date.now());
     const moved = this.holdings.jobs.map(({ job }) => ({ id: job.id, name: job.name, date: job.date, hour: job.hour }));
-    return { kind: 'calendar', calendar: { moved: moved.slice(0, SHOWN), movedCount: moved.length, blocked: blocked.slice(0, SHOWN), blockedCount: blocked.length, leftOut } };
+    return {
+      kind: 'calendar',
+      calendar: {
+        moved: moved.slice(0, SHOWN),
+        movedCount: moved.length,
+        blocked: blocked.slice(0, SHOWN),
+        blockedCount: blocked.length,
+        leftOut,
+      },
+    };
   }
 
   /**
@@ -113,18 +172,30 @@ export class ForeignFile {
     if (!this.table) throw new Error('The file is no longer open. Choose it again.');
     const mapping = { ...guessMapping(kind, this.table.columns), ...taken };
     const rows = await paced(readingRows(kind, this.table, mapping), pace, 0, 0.4);
-    const { holdings, outcomes } = await paced(gatheringHoldings(kind, rows, await this.here(kind, currency)), pace, 0.4, 1);
+    const { holdings, outcomes } = await paced(
+      gatheringHoldings(kind, rows, await this.here(kind, currency)),
+      pace,
+      0.4,
+      1,
+    );
     this.holdings = holdings;
     return reviewOf(mapping, rows, { holdings, outcomes });
   }
 
   private async here(kind: TableKind, currency: string): Promise<Here> {
-    return { library: await this.store.library(), visits: kind === 'visits' ? await this.visits() : [], currency, at: Date.now() };
+    return {
+      library: await this.store.library(),
+      visits: kind === 'visits' ? await this.visits() : [],
+      currency,
+      at: Date.now(),
+    };
   }
 
   private async visits(): Promise<readonly KnownVisit[]> {
     const jobs = (await this.store.briefs()).map(({ job }) => job);
-    return logOf(jobs).flatMap(({ day, minutes, job: { client, name, vehicle } }) => (minutes === null ? [] : [name, vehicle.name].map((car) => ({ date: day, client, car, minutes }))));
+    return logOf(jobs).flatMap(({ day, minutes, job: { client, name, vehicle } }) =>
+      minutes === null ? [] : [name, vehicle.name].map((car) => ({ date: day, client, car, minutes })),
+    );
   }
 }
 
@@ -133,11 +204,18 @@ const outcomeKinds: readonly Outcome['kind'][] = ['new', 'changes', 'adds-to', '
 function reviewOf(mapping: Mapping, rows: readonly RowRead[], { holdings, outcomes }: TableHoldings): TableReview {
   const all = rows.map(({ line, values }, i): RowReview => ({ line, values, outcome: outcomes[i]! }));
   const isFaulty = ({ outcome }: RowReview): boolean => outcome.kind === 'faulty';
-  const countOf = (kind: Outcome['kind']): number => outcomes.reduce((count, outcome) => count + (outcome.kind === kind ? 1 : 0), 0);
-  const items = (['client', 'vehicle', 'product', 'towel'] as const).map((kind) => ({ kind, count: holdings.library.filter((entry) => entry.kind === kind).length }));
+  const countOf = (kind: Outcome['kind']): number =>
+    outcomes.reduce((count, outcome) => count + (outcome.kind === kind ? 1 : 0), 0);
+  const items = (['client', 'vehicle', 'product', 'towel'] as const).map((kind) => ({
+    kind,
+    count: holdings.library.filter((entry) => entry.kind === kind).length,
+  }));
   return {
     mapping,
-    rows: [...all.filter(isFaulty).slice(0, SHOWN), ...all.filter((row) => !isFaulty(row)).slice(0, SHOWN)].slice(0, SHOWN),
+    rows: [...all.filter(isFaulty).slice(0, SHOWN), ...all.filter((row) => !isFaulty(row)).slice(0, SHOWN)].slice(
+      0,
+      SHOWN,
+    ),
     counts: Object.fromEntries(outcomeKinds.map((kind) => [kind, countOf(kind)])) as TableReview['counts'],
     arriving: [...items, { kind: 'job' as const, count: holdings.jobs.length }].filter(({ count }) => count > 0),
   };

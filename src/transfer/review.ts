@@ -56,15 +56,21 @@ export const offered: Readonly<Record<Standing, readonly Choice[]>> = {
 };
 export const usual = (standing: Standing): Choice => offered[standing][0]!;
 
-function standingOf(mine: (Stamp & { readonly archived: boolean }) | undefined, theirs: Stamp & { readonly archived: boolean }, isSame: () => boolean): Standing {
+function standingOf(
+  mine: (Stamp & { readonly archived: boolean }) | undefined,
+  theirs: Stamp & { readonly archived: boolean },
+  isSame: () => boolean,
+): Standing {
   if (!mine) return 'new';
   if (mine.archived === theirs.archived && isSame()) return 'same';
   const follows = compared(mine.vector, theirs.vector);
   return follows === 'older' || follows === 'newer' ? follows : 'different';
 }
 
-const jobStanding = (mine: StoredJob | undefined, theirs: Parameters<typeof standingOf>[1] & Pick<StoredJob, 'job'>): Standing =>
-  standingOf(mine, theirs, () => same(mine!.job, theirs.job));
+const jobStanding = (
+  mine: StoredJob | undefined,
+  theirs: Parameters<typeof standingOf>[1] & Pick<StoredJob, 'job'>,
+): Standing => standingOf(mine, theirs, () => same(mine!.job, theirs.job));
 
 /** How many towels are clean is told by the stock, not by the item. */
 const without = (item: object): object => {
@@ -72,8 +78,10 @@ const without = (item: object): object => {
   return rest;
 };
 
-const entryStanding = (mine: StoredEntry | undefined, theirs: Parameters<typeof standingOf>[1] & Pick<StoredEntry, 'item'>): Standing =>
-  standingOf(mine, theirs, () => same(without(mine!.item), without(theirs.item)));
+const entryStanding = (
+  mine: StoredEntry | undefined,
+  theirs: Parameters<typeof standingOf>[1] & Pick<StoredEntry, 'item'>,
+): Standing => standingOf(mine, theirs, () => same(without(mine!.item), without(theirs.item)));
 
 function stockReview(mine: readonly Movement[], theirs: readonly Movement[]): StockReview {
   const known = new Set(mine.map(({ id }) => id));
@@ -83,7 +91,12 @@ function stockReview(mine: readonly Movement[], theirs: readonly Movement[]): St
     const [was, is] = [amountAt(before, item, 'shelf'), amountAt(after, item, 'shelf')];
     return was === is ? [] : [{ item, before: was, after: is }];
   });
-  return { fresh: fresh.length, here: theirs.length - fresh.length, related: mine.length === 0 || fresh.length < theirs.length, changes };
+  return {
+    fresh: fresh.length,
+    here: theirs.length - fresh.length,
+    related: mine.length === 0 || fresh.length < theirs.length,
+    changes,
+  };
 }
 
 /** Jobs that are compared in one go. */
@@ -98,19 +111,31 @@ export async function reviewOf(source: Source, store: Store, pace: Pace): Promis
   let asideLetters = 0;
   const known = new Set(await store.jobIds());
   const compare = async (part: readonly KeptJob[]): Promise<void> => {
-    const here = new Map((await store.jobs(part.flatMap(({ job: { id } }) => (known.has(id) ? [id] : [])))).map((mine) => [mine.id, mine]));
+    const here = new Map(
+      (await store.jobs(part.flatMap(({ job: { id } }) => (known.has(id) ? [id] : [])))).map((mine) => [mine.id, mine]),
+    );
     for (const theirs of part) {
       const { job } = theirs;
       const mine = here.get(job.id);
       rows.push({
-        ...{ key: `job/${job.id}`, kind: 'job', name: job.name, detail: [job.client, job.date].filter(Boolean).join(', ') },
-        ...{ standing: jobStanding(mine, theirs), mineAt: mine?.changedAt ?? 0, theirsAt: theirs.changedAt, expects: mine?.revision ?? null },
+        ...{
+          key: `job/${job.id}`,
+          kind: 'job',
+          name: job.name,
+          detail: [job.client, job.date].filter(Boolean).join(', '),
+        },
+        ...{
+          standing: jobStanding(mine, theirs),
+          mineAt: mine?.changedAt ?? 0,
+          theirsAt: theirs.changedAt,
+          expects: mine?.revision ?? null,
+        },
       });
     }
   };
   let part: KeptJob[] = [];
   for await (const theirs of source.jobs()) {
-    await pace.at(0.5 + ((rows.length + part.length + aside.length) / (source.jobCount + 1)) / 2);
+    await pace.at(0.5 + (rows.length + part.length + aside.length) / (source.jobCount + 1) / 2);
     if (isAside(theirs)) {
       asideLetters += theirs.text?.length ?? 0;
       aside.push(asideLetters > MOST_ASIDE_LETTERS ? { ...theirs, text: null } : theirs);
@@ -127,7 +152,12 @@ export async function reviewOf(source: Source, store: Store, pace: Pace): Promis
     const mine = library.get(entryId(theirs));
     rows.push({
       ...{ key: entryId(theirs), kind: theirs.kind, name: theirs.item.name, detail: '' },
-      ...{ standing: entryStanding(mine, theirs), mineAt: mine?.changedAt ?? 0, theirsAt: theirs.changedAt, expects: mine?.revision ?? null },
+      ...{
+        standing: entryStanding(mine, theirs),
+        mineAt: mine?.changedAt ?? 0,
+        theirsAt: theirs.changedAt,
+        expects: mine?.revision ?? null,
+      },
     });
   }
   const here = new Set(await store.photoKeys());

@@ -48,7 +48,11 @@ describe('a sealed file', () => {
   it('is opened by another program that knows the passphrase and reads the first line', async () => {
     const file = Buffer.from(await bytesIn(await sealed(new Blob(['all of it']), 'harbour light')));
     const end = file.indexOf('\n') + 1;
-    const { salt, iv, iterations } = JSON.parse(file.subarray(0, end).toString()) as { salt: string; iv: string; iterations: number };
+    const { salt, iv, iterations } = JSON.parse(file.subarray(0, end).toString()) as {
+      salt: string;
+      iv: string;
+      iterations: number;
+    };
     expect(iterations).toBeGreaterThanOrEqual(600_000);
     const key = pbkdf2Sync('harbour light', Buffer.from(salt, 'hex'), iterations, 32, 'sha256');
     const decipher = createDecipheriv('aes-256-gcm', key, Buffer.from(iv, 'hex'));

@@ -24,13 +24,20 @@ const NEWLINE = 0x0a;
 const START = '{"format":"esmero-sealed"';
 
 const hex = (bytes: Uint8Array): string => [...bytes].map((byte) => byte.toString(16).padStart(2, '0')).join('');
-const bytesOf = (text: string): Uint8Array<ArrayBuffer> => Uint8Array.from(text.match(/../g) ?? [], (two) => parseInt(two, 16));
+const bytesOf = (text: string): Uint8Array<ArrayBuffer> =>
+  Uint8Array.from(text.match(/../g) ?? [], (two) => parseInt(two, 16));
 
 async function keyFor(passphrase: string, { salt, iterations }: Head): Promise<CryptoKey> {
   // However it is typed, é is one letter.
   const typed = new TextEncoder().encode(passphrase.normalize('NFC'));
   const material = await crypto.subtle.importKey('raw', typed, 'PBKDF2', false, ['deriveKey']);
-  return crypto.subtle.deriveKey({ name: 'PBKDF2', hash: 'SHA-256', salt: bytesOf(salt), iterations }, material, { name: 'AES-GCM', length: 256 }, false, ['encrypt', 'decrypt']);
+  return crypto.subtle.deriveKey(
+    { name: 'PBKDF2', hash: 'SHA-256', salt: bytesOf(salt), iterations },
+    material,
+    { name: 'AES-GCM', length: 256 },
+    false,
+    ['encrypt', 'decrypt'],
+  );
 }
 
 /**
@@ -39,10 +46,23 @@ async function keyFor(passphrase: string, { salt, iterations }: Head): Promise<C
  */
 export async function sealed(file: Blob, passphrase: string, iterations = ITERATIONS): Promise<Blob> {
   const random = (count: number): string => hex(crypto.getRandomValues(new Uint8Array(count)));
-  const head: Head = { format: 'esmero-sealed', version: 1, kdf: 'PBKDF2', hash: 'SHA-256', iterations, salt: random(SALT_BYTES), cipher: 'AES-256-GCM', iv: random(IV_BYTES) };
+  const head: Head = {
+    format: 'esmero-sealed',
+    version: 1,
+    kdf: 'PBKDF2',
+    hash: 'SHA-256',
+    iterations,
+    salt: random(SALT_BYTES),
+    cipher: 'AES-256-GCM',
+    iv: random(IV_BYTES),
+  };
   const line = new TextEncoder().encode(`${JSON.stringify(head)}\n`);
   const key = await keyFor(passphrase, head);
-  const secret = await crypto.subtle.encrypt({ name: 'AES-GCM', iv: bytesOf(head.iv), additionalData: line }, key, await file.arrayBuffer());
+  const secret = await crypto.subtle.encrypt(
+    { name: 'AES-GCM', iv: bytesOf(head.iv), additionalData: line },
+    key,
+    await file.arrayBuffer(),
+  );
   return new Blob([line, secret], { type: 'application/octet-stream' });
 }
 
@@ -51,9 +71,16 @@ export const isSealed = async (file: Blob): Promise<boolean> => (await file.slic
 function headIn(text: string): Head | null {
   try {
     const head = JSON.parse(text) as Partial<Head>;
-    const isHex = (one: unknown, count: number): boolean => typeof one === 'string' && new RegExp(`^[0-9a-f]{${2 * count}}$`).test(one);
+    const isHex = (one: unknown, count: number): boolean =>
+      typeof one === 'string' && new RegExp(`^[0-9a-f]{${2 * count}}$`).test(one);
     const { version, iterations, salt, iv } = head;
-    const isSound = version === 1 && Number.isInteger(iterations) && iterations! >= LEAST_ITERATIONS && iterations! <= MOST_ITERATIONS && isHex(salt, SALT_BYTES) && isHex(iv, IV_BYTES);
+    const isSound =
+      version === 1 &&
+      Number.isInteger(iterations) &&
+      iterations! >= LEAST_ITERATIONS &&
+      iterations! <= MOST_ITERATIONS &&
+      isHex(salt, SALT_BYTES) &&
+      isHex(iv, IV_BYTES);
     return isSound ? (head as Head) : null;
   } catch {
     return null;
@@ -68,7 +95,11 @@ export async function unsealed(file: Blob, passphrase: string): Promise<Blob | n
   if (!head) return null;
   try {
     const key = await keyFor(passphrase, head);
-    const plain = await crypto.subtle.decrypt({ name: 'AES-GCM', iv: bytesOf(head.iv), additionalData: first.slice(0, end) }, key, await file.slice(end).arrayBuffer());
+    const plain = await crypto.subtle.decrypt(
+      { name: 'AES-GCM', iv: bytesOf(head.iv), additionalData: first.slice(0, end) },
+      key,
+      await file.slice(end).arrayBuffer(),
+    );
     return new Blob([plain]);
   } catch {
     return null;

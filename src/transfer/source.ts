@@ -1,6 +1,13 @@
 import { type FileEntry, Reader, ZipReader, configure } from '@zip.js/zip.js';
 import type { Movement } from '@esmero/model';
-import { type Manifest, type Read, type Unreadable, readKeptJob, readManifest, readingCollection } from '@esmero/exchange';
+import {
+  type Manifest,
+  type Read,
+  type Unreadable,
+  readKeptJob,
+  readManifest,
+  readingCollection,
+} from '@esmero/exchange';
 import type { Holdings, KeptEntry, KeptJob } from '@esmero/records';
 import { blobOf } from '@esmero/store';
 import { ASIDE, COLLECTION, JOBS, MANIFEST, PICTURES, checksum, pictureAt } from './backup';
@@ -58,7 +65,9 @@ async function openJson(text: string, pace: Pace): Promise<Read<Source>> {
     if (value.ok) return { ok: true, value: sourceOf('collection', value.value) };
     if (value.why.code !== 'other-format') return value;
     const job = readKeptJob(text);
-    return job.ok ? { ok: true, value: sourceOf('job', { jobs: [job.value], library: [], movements: [], photos: [] }) } : job;
+    return job.ok
+      ? { ok: true, value: sourceOf('job', { jobs: [job.value], library: [], movements: [], photos: [] }) }
+      : job;
   }
 }
 
@@ -131,7 +140,10 @@ class WindowReader extends Reader<Blob> {
 async function unpacked(entry: FileEntry | undefined, most: number): Promise<Uint8Array<ArrayBuffer> | null> {
   if (!entry || entry.uncompressedSize > most) return null;
   const writer = new BoundedWriter(most);
-  const isDone = await entry.getData(writer.writable).then(() => true, () => false);
+  const isDone = await entry.getData(writer.writable).then(
+    () => true,
+    () => false,
+  );
   return isDone ? writer.bytes() : null;
 }
 
@@ -173,7 +185,9 @@ async function* jobsIn(files: readonly Listed[], entries: Entries): AsyncGenerat
 
 async function openBackup(file: Blob, pace: Pace): Promise<Read<Source>> {
   // Entries are found by the directory at the end, so a file that was cut off is known at once.
-  const found = await new ZipReader(new WindowReader(file)).getEntries().catch((error: unknown) => (error instanceof Error ? error : new Error(String(error))));
+  const found = await new ZipReader(new WindowReader(file))
+    .getEntries()
+    .catch((error: unknown) => (error instanceof Error ? error : new Error(String(error))));
   if (found instanceof Error) return no({ code: 'no-zip', detail: found.message });
   const entries: Entries = new Map(found.flatMap((entry) => (entry.directory ? [] : [[entry.filename, entry]])));
   if (!entries.has(MANIFEST)) return no({ code: 'no-zip', detail: `It holds no ${MANIFEST}.` });
@@ -190,7 +204,9 @@ async function openBackup(file: Blob, pace: Pace): Promise<Read<Source>> {
   const collection = await openJson(textOf(collectionText), pace);
   if (!collection.ok) return collection;
   const jobs = files.filter(({ path }) => path.startsWith(JOBS) || path.startsWith(ASIDE));
-  const pictures = new Map(files.filter(({ path }) => path.startsWith(PICTURES)).map((one) => [pictureAt(one.path).key, one]));
+  const pictures = new Map(
+    files.filter(({ path }) => path.startsWith(PICTURES)).map((one) => [pictureAt(one.path).key, one]),
+  );
   return {
     ok: true,
     value: {

@@ -31,7 +31,10 @@ async function reviewed(transfer: Transfer, file: Blob): Promise<Review> {
   return answer.review;
 }
 const row = (review: Review, key: string) => review.rows.find((one) => one.key === key)!;
-const asUsual = (review: Review) => ({ rows: Object.fromEntries(review.rows.map(({ key, standing }) => [key, usual(standing)])), stock: review.stock.related });
+const asUsual = (review: Review) => ({
+  rows: Object.fromEntries(review.rows.map(({ key, standing }) => [key, usual(standing)])),
+  stock: review.stock.related,
+});
 
 async function backedUp(store: Store): Promise<Blob> {
   const backup = await transferOn(Promise.resolve(store)).backup(null, nothing);
@@ -59,8 +62,14 @@ describe('a backup', () => {
     expect(withoutVectors(await everything(other))).toEqual(withoutVectors(await everything(store)));
     expect(new Uint8Array(await (await other.photo('p-1'))!.arrayBuffer())).toEqual(bytes);
     // Out once more it is the same, letter by letter.
-    const [first, second] = await Promise.all([file.text(), transferOn(Promise.resolve(other)).collection().then((again) => again.text())]);
-    const content = (text: string): unknown => (JSON.parse(text) as { collection: { photos: unknown } }).collection.photos;
+    const [first, second] = await Promise.all([
+      file.text(),
+      transferOn(Promise.resolve(other))
+        .collection()
+        .then((again) => again.text()),
+    ]);
+    const content = (text: string): unknown =>
+      (JSON.parse(text) as { collection: { photos: unknown } }).collection.photos;
     expect(content(second)).toEqual(content(first));
   });
 
@@ -68,7 +77,19 @@ describe('a backup', () => {
     const store = await freshStore();
     const bytes = Uint8Array.from({ length: 50_000 }, (_, i) => (i * 31) % 256);
     for (let i = 0; i < 20; i++) await store.keepPhoto(`p-${i}`, new Blob([bytes, `${i}`], { type: 'image/jpeg' }));
-    await store.saveJob({ ...deck, pictures: Array.from({ length: 20 }, (_, i) => ({ id: `${i}`, when: 'after', zone: null, note: '', photo: `p-${i}` })) }, 1);
+    await store.saveJob(
+      {
+        ...deck,
+        pictures: Array.from({ length: 20 }, (_, i) => ({
+          id: `${i}`,
+          when: 'after',
+          zone: null,
+          note: '',
+          photo: `p-${i}`,
+        })),
+      },
+      1,
+    );
     await store.archiveJobs([second.id], true);
     const file = await backedUp(store);
     const other = await freshStore(false);
@@ -89,8 +110,14 @@ describe('a backup', () => {
     const store = await freshStore();
     const file = await backedUp(store);
     const transfer = transferOn(Promise.resolve(store));
-    expect(await transfer.review(file.slice(0, file.size - 400), nothing)).toMatchObject({ kind: 'unreadable', why: { code: 'no-zip' } });
-    expect(await transfer.review(fileOf('PK and nothing more'), nothing)).toMatchObject({ kind: 'unreadable', why: { code: 'no-zip' } });
+    expect(await transfer.review(file.slice(0, file.size - 400), nothing)).toMatchObject({
+      kind: 'unreadable',
+      why: { code: 'no-zip' },
+    });
+    expect(await transfer.review(fileOf('PK and nothing more'), nothing)).toMatchObject({
+      kind: 'unreadable',
+      why: { code: 'no-zip' },
+    });
   });
 
   /** A backup with some of its files written otherwise, and its manifest as it would be of those. */
@@ -98,8 +125,12 @@ describe('a backup', () => {
     const entries = await new ZipReader(new BlobReader(file)).getEntries();
     const to = new ZipWriter(new BlobWriter());
     const texts = new Map<string, string>();
-    for (const entry of entries) if (!entry.directory) texts.set(entry.filename, change(entry.filename, await entry.getData(new TextWriter())) ?? '');
-    const manifest = JSON.parse(texts.get(MANIFEST)!) as { backup: { files: { path: string; bytes: number; sha256: string }[] } };
+    for (const entry of entries)
+      if (!entry.directory)
+        texts.set(entry.filename, change(entry.filename, await entry.getData(new TextWriter())) ?? '');
+    const manifest = JSON.parse(texts.get(MANIFEST)!) as {
+      backup: { files: { path: string; bytes: number; sha256: string }[] };
+    };
     for (const one of manifest.backup.files) {
       const bytes = new TextEncoder().encode(texts.get(one.path)!);
       [one.bytes, one.sha256] = [bytes.length, await checksum(bytes)];
@@ -111,22 +142,39 @@ describe('a backup', () => {
 
   it('with a job that cannot be read sets it aside by name, brings in the rest, and carries it on as it is', async () => {
     const store = await freshStore();
-    const bad = await rewritten(await backedUp(store), (path, text) => (path === `jobs/${deck.id}.json` ? text.replace('"hour":', '"hour":"noon","was":') : text));
+    const bad = await rewritten(await backedUp(store), (path, text) =>
+      path === `jobs/${deck.id}.json` ? text.replace('"hour":', '"hour":"noon","was":') : text,
+    );
     const other = await freshStore(false);
     const transfer = transferOn(Promise.resolve(other));
     const review = await reviewed(transfer, bad);
-    expect(review.aside).toMatchObject([{ path: `jobs/${deck.id}.json`, why: { code: 'faults', faults: [{ path: 'job.was' }, { path: 'job.hour' }] }, text: expect.stringContaining('"noon"') }]);
+    expect(review.aside).toMatchObject([
+      {
+        path: `jobs/${deck.id}.json`,
+        why: { code: 'faults', faults: [{ path: 'job.was' }, { path: 'job.hour' }] },
+        text: expect.stringContaining('"noon"'),
+      },
+    ]);
     expect(review.rows.some(({ key }) => key === `job/${deck.id}`)).toBe(false);
-    expect(await transfer.apply(asUsual(review), 'all.zip', nothing)).toMatchObject({ kind: 'done', jobs: demoJobs.length - 1 });
+    expect(await transfer.apply(asUsual(review), 'all.zip', nothing)).toMatchObject({
+      kind: 'done',
+      jobs: demoJobs.length - 1,
+    });
     // The next backup has it, letter by letter, and asks about it again.
     const again = await reviewed(transferOn(Promise.resolve(await freshStore(false))), await backedUp(other));
     expect(again.aside).toMatchObject([{ path: `aside/${deck.id}.json`, text: review.aside[0]!.text }]);
     // A version that can read it brings it in.
-    const mended = await rewritten(await backedUp(other), (path, text) => (path === `aside/${deck.id}.json` ? text.replace('"hour":"noon","was":', '"hour":') : text));
+    const mended = await rewritten(await backedUp(other), (path, text) =>
+      path === `aside/${deck.id}.json` ? text.replace('"hour":"noon","was":', '"hour":') : text,
+    );
     const third = await freshStore(false);
     const there = transferOn(Promise.resolve(third));
     await there.apply(asUsual(await reviewed(there, mended)), 'all.zip', nothing);
-    expect(withoutVectors(await everything(third)).jobs.map(({ job }) => job.id).sort()).toEqual(demoJobs.map(({ id }) => id).sort());
+    expect(
+      withoutVectors(await everything(third))
+        .jobs.map(({ job }) => job.id)
+        .sort(),
+    ).toEqual(demoJobs.map(({ id }) => id).sort());
   });
 
   it('is never larger than it says: what unpacks to more is not unpacked', async () => {
@@ -136,30 +184,51 @@ describe('a backup', () => {
     const transfer = transferOn(Promise.resolve(store));
     for (const path of [MANIFEST, 'collection.json', 'pictures/p-1.png']) {
       const to = new ZipWriter(new BlobWriter());
-      for (const entry of await new ZipReader(new BlobReader(file)).getEntries()) if (!entry.directory) await to.add(entry.filename, entry.filename === path ? new TextReader(' '.repeat(60_000_000)) : new BlobReader(await entry.getData(new BlobWriter())));
+      for (const entry of await new ZipReader(new BlobReader(file)).getEntries())
+        if (!entry.directory)
+          await to.add(
+            entry.filename,
+            entry.filename === path
+              ? new TextReader(' '.repeat(60_000_000))
+              : new BlobReader(await entry.getData(new BlobWriter())),
+          );
       const large = await to.close();
-      expect(await transfer.review(large, nothing)).toMatchObject({ kind: 'unreadable', why: { code: 'damaged', paths: [path] } });
+      expect(await transfer.review(large, nothing)).toMatchObject({
+        kind: 'unreadable',
+        why: { code: 'damaged', paths: [path] },
+      });
       // The directory says that it is small.
       const bytes = new Uint8Array(await large.arrayBuffer());
       const sizes = new DataView(bytes.buffer);
-      for (let i = 0; i + 4 < bytes.length; i++) if (sizes.getUint32(i, true) === 60_000_000) sizes.setUint32(i, 100, true);
-      expect(await transfer.review(new Blob([bytes]), nothing)).toMatchObject({ kind: 'unreadable', why: { code: 'damaged', paths: [path] } });
+      for (let i = 0; i + 4 < bytes.length; i++)
+        if (sizes.getUint32(i, true) === 60_000_000) sizes.setUint32(i, 100, true);
+      expect(await transfer.review(new Blob([bytes]), nothing)).toMatchObject({
+        kind: 'unreadable',
+        why: { code: 'damaged', paths: [path] },
+      });
     }
   });
 
   it('is answered with a review or a reason, whatever was done to its bytes', async () => {
     const store = await freshStore();
-    await store.keepPhoto('p-1', new Blob([Uint8Array.from({ length: 3000 }, (_, i) => (i * 7) % 256)], { type: 'image/jpeg' }));
+    await store.keepPhoto(
+      'p-1',
+      new Blob([Uint8Array.from({ length: 3000 }, (_, i) => (i * 7) % 256)], { type: 'image/jpeg' }),
+    );
     const whole = new Uint8Array(await (await backedUp(store)).arrayBuffer());
     const kinds = new Map<string, number>();
     await fc.assert(
-      fc.asyncProperty(fc.array(fc.tuple(fc.nat(whole.length - 1), fc.nat(255)), { minLength: 1, maxLength: 3 }), fc.option(fc.nat(whole.length), { freq: 5 }), async (changes, cut) => {
-        const bytes = whole.slice(0, cut ?? whole.length);
-        for (const [at, value] of changes) if (at < bytes.length) bytes[at] = value;
-        const { kind } = await transferOn(Promise.resolve(store)).review(new Blob([bytes]), nothing);
-        kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
-        expect(['review', 'unreadable']).toContain(kind);
-      }),
+      fc.asyncProperty(
+        fc.array(fc.tuple(fc.nat(whole.length - 1), fc.nat(255)), { minLength: 1, maxLength: 3 }),
+        fc.option(fc.nat(whole.length), { freq: 5 }),
+        async (changes, cut) => {
+          const bytes = whole.slice(0, cut ?? whole.length);
+          for (const [at, value] of changes) if (at < bytes.length) bytes[at] = value;
+          const { kind } = await transferOn(Promise.resolve(store)).review(new Blob([bytes]), nothing);
+          kinds.set(kind, (kinds.get(kind) ?? 0) + 1);
+          expect(['review', 'unreadable']).toContain(kind);
+        },
+      ),
       { numRuns: runs(300) },
     );
     expect(kinds.size).toBe(2);
@@ -167,8 +236,21 @@ describe('a backup', () => {
 
   it('can be read back whatever was done on numbers at their bound', async () => {
     const seq = MOST_ORDER;
-    const run = { startedAt: 1000, endedAt: null, counts: [], punch: [], events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 2, by: 0, at: 2000, seq }] } as never;
-    const file = fileOf(writeCollection({ jobs: [{ ...{ changedAt: 1, vector: { x: MOST_ORDER } }, archived: false, job: { ...deck, run } }], library: [], movements: [{ ...demo.movements[0]!, id: 'last', seq }], photos: [] }));
+    const run = {
+      startedAt: 1000,
+      endedAt: null,
+      counts: [],
+      punch: [],
+      events: [{ kind: 'wipe', zone: 'roof', section: 1, of: 2, by: 0, at: 2000, seq }],
+    } as never;
+    const file = fileOf(
+      writeCollection({
+        jobs: [{ ...{ changedAt: 1, vector: { x: MOST_ORDER } }, archived: false, job: { ...deck, run } }],
+        library: [],
+        movements: [{ ...demo.movements[0]!, id: 'last', seq }],
+        photos: [],
+      }),
+    );
     const store = await freshStore(false);
     const transfer = transferOn(Promise.resolve(store));
     await transfer.apply(asUsual(await reviewed(transfer, file)), 'f', nothing);
@@ -219,12 +301,20 @@ describe('an import', () => {
   it.each(['mine', 'theirs', 'both'] as const)('keeps %s, and is taken back whole', async (choice) => {
     const before = withoutVectors(await everything(store));
     const theirs = { ...deck, name: 'From the file' };
-    const review = await reviewed(transfer, fileOf(writeCollection(held({ ...demo, jobs: [theirs, { ...second, id: 'new-one' }] }))));
+    const review = await reviewed(
+      transfer,
+      fileOf(writeCollection(held({ ...demo, jobs: [theirs, { ...second, id: 'new-one' }] }))),
+    );
     const choices = { rows: { [`job/${deck.id}`]: choice, 'job/new-one': 'theirs' as const }, stock: false };
-    expect(await transfer.apply(choices, 'file.json', nothing)).toMatchObject({ kind: 'done', jobs: choice === 'mine' ? 1 : 2 });
+    expect(await transfer.apply(choices, 'file.json', nothing)).toMatchObject({
+      kind: 'done',
+      jobs: choice === 'mine' ? 1 : 2,
+    });
     const { jobs } = await everything(store);
     expect(jobs).toHaveLength(demoJobs.length + (choice === 'both' ? 2 : 1));
-    expect(jobs.find(({ job }) => job.id === deck.id)!.job.name).toBe(choice === 'theirs' ? 'From the file' : deck.name);
+    expect(jobs.find(({ job }) => job.id === deck.id)!.job.name).toBe(
+      choice === 'theirs' ? 'From the file' : deck.name,
+    );
     expect(jobs.some(({ job }) => job.name === 'From the file (imported)')).toBe(choice === 'both');
     expect(row(review, 'job/new-one').standing).toBe('new');
     expect(await transfer.undo(nothing)).toEqual({ kind: 'done', left: [] });
@@ -255,15 +345,24 @@ describe('an import', () => {
   it('does not write over what was changed while somebody was choosing', async () => {
     await reviewed(transfer, fileOf(writeJob({ ...deck, name: 'From the file' })));
     await store.saveJob({ ...deck, name: 'Changed meanwhile' }, 1);
-    expect(await transfer.apply({ rows: { [`job/${deck.id}`]: 'theirs' }, stock: false }, 'f', nothing)).toMatchObject({ kind: 'done', left: [deck.id] });
+    expect(await transfer.apply({ rows: { [`job/${deck.id}`]: 'theirs' }, stock: false }, 'f', nothing)).toMatchObject({
+      kind: 'done',
+      left: [deck.id],
+    });
     expect((await store.job(deck.id))!.job.name).toBe('Changed meanwhile');
   });
 
   it('sets no stock back: an old count of towels changes nothing, and movements come in only when asked for', async () => {
-    const old = demo.library.map((entry) => (entry.kind === 'towel' ? { ...entry, item: { ...entry.item, clean: 99 } } : entry));
+    const old = demo.library.map((entry) =>
+      entry.kind === 'towel' ? { ...entry, item: { ...entry.item, clean: 99 } } : entry,
+    );
     const [first] = demo.movements;
     const fresh = { ...first!, id: 'from-there', seq: 900 };
-    const file = fileOf(writeCollection(held({ library: old as typeof demo.library, jobs: [], photos: [], movements: [...demo.movements, fresh] })));
+    const file = fileOf(
+      writeCollection(
+        held({ library: old as typeof demo.library, jobs: [], photos: [], movements: [...demo.movements, fresh] }),
+      ),
+    );
     const review = await reviewed(transfer, file);
     expect(review.rows.filter(({ kind }) => kind === 'towel').every(({ standing }) => standing === 'same')).toBe(true);
     expect(review.stock).toMatchObject({ fresh: 1, here: demo.movements.length, related: true });

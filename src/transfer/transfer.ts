@@ -11,7 +11,10 @@ import { type Source, openSource, sourceOf } from './source';
 export type Ended = { readonly kind: 'stopped' } | { readonly kind: 'failed'; readonly message: string };
 
 export type Backup = ({ readonly kind: 'done'; readonly file: Blob | null } & BackedUp) | Ended;
-export type Reviewed = { readonly kind: 'review'; readonly review: Review } | { readonly kind: 'unreadable'; readonly why: Unreadable } | Ended;
+export type Reviewed =
+  | { readonly kind: 'review'; readonly review: Review }
+  | { readonly kind: 'unreadable'; readonly why: Unreadable }
+  | Ended;
 
 /** @property left what was changed since, and stays */
 export type Undone = { readonly kind: 'done'; readonly left: readonly string[] } | KeepFault;
@@ -29,7 +32,12 @@ export interface Transfer {
    */
   openForeign(file: Blob, encoding: Encoding | null, span: ForeignSpan, progress: Progress): Promise<Foreign | Ended>;
   /** What the open table comes to, with columns taken as somebody says. */
-  lookAtTable(kind: TableKind, taken: Mapping, currency: string, progress: Progress): Promise<{ readonly kind: 'table'; readonly review: TableReview } | Ended>;
+  lookAtTable(
+    kind: TableKind,
+    taken: Mapping,
+    currency: string,
+    progress: Progress,
+  ): Promise<{ readonly kind: 'table'; readonly review: TableReview } | Ended>;
   /** What the open file of another program comes to, beside what is here. */
   reviewForeign(progress: Progress): Promise<Reviewed>;
   /** Brings in what was looked at last. */
@@ -42,7 +50,9 @@ export interface Transfer {
 const GONE = 'The file is no longer open. Choose it again.';
 
 const ended = (error: unknown): Ended =>
-  error instanceof Stopped ? { kind: 'stopped' } : { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
+  error instanceof Stopped
+    ? { kind: 'stopped' }
+    : { kind: 'failed', message: error instanceof Error ? error.message : String(error) };
 
 /** Gathers what is written; the browser puts large ones on its disk. */
 function gathered(): { readonly to: WritableStream<Uint8Array>; file(): Promise<Blob> } {
@@ -85,7 +95,9 @@ export function transferOn(opening: Promise<Store>): Transfer {
     },
     async collection() {
       const store = await opening;
-      return new Blob([writeCollection({ ...(await everything(store)), photos: await photosIn(store) })], { type: 'application/json' });
+      return new Blob([writeCollection({ ...(await everything(store)), photos: await photosIn(store) })], {
+        type: 'application/json',
+      });
     },
     async review(file, progress) {
       const mine = begin(progress);
@@ -106,7 +118,9 @@ export function transferOn(opening: Promise<Store>): Transfer {
     },
     async lookAtTable(kind, taken, currency, progress) {
       const mine = begin(progress);
-      return (await foreign).look(kind, taken, currency, mine).then((review) => ({ kind: 'table' as const, review }), ended);
+      return (await foreign)
+        .look(kind, taken, currency, mine)
+        .then((review) => ({ kind: 'table' as const, review }), ended);
     },
     async reviewForeign(progress) {
       const mine = begin(progress);

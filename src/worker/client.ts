@@ -4,7 +4,7 @@ import type { Job } from '@esmero/model';
 import type { Day } from '@esmero/units';
 import type { Answer, PlanBrief, Planner, Progress, StudyAnswer } from './protocol';
 
-export type {  PlanBrief,    } from './protocol';
+export type { PlanBrief } from './protocol';
 
 /** Asks the planner, wherever it runs. */
 type Ask = (job: Job) => Promise<Answer>;
@@ -71,14 +71,17 @@ const STALE = { kind: 'stale' } as const;
 
 /** A planner in a worker of its own, as soon as it is first asked. */
 class OwnWorker {
-  private running: { readonly worker: Worker; readonly remote: Remote<Planner>; readonly failure: Promise<never> } | undefined;
+  private running:
+    { readonly worker: Worker; readonly remote: Remote<Planner>; readonly failure: Promise<never> } | undefined;
 
   private started(): NonNullable<OwnWorker['running']> {
     if (this.running) return this.running;
     const worker = new Worker(new URL('./planner.worker', import.meta.url), { type: 'module' });
     // Rejects as soon as the worker itself breaks, so that no question waits for ever.
     const failure = new Promise<never>((_resolve, reject) =>
-      worker.addEventListener('error', (event) => reject(new Error(event.message || 'The planner could not be started. Reload the page.'))),
+      worker.addEventListener('error', (event) =>
+        reject(new Error(event.message || 'The planner could not be started. Reload the page.')),
+      ),
     );
     failure.catch(() => undefined);
     return (this.running = { worker, remote: wrap<Planner>(worker), failure });
@@ -110,7 +113,10 @@ export interface Planning {
 /** The planner in two web workers: one for the plan on the page, which is ended where it holds up a newer one, and one for all else. */
 export function workerPlanner(): Planning {
   const [page, beside] = [new OwnWorker(), new OwnWorker()];
-  const latest = new LatestOnly((job) => page.ask((planner): Promise<Answer> => planner.plan(job)), () => page.end());
+  const latest = new LatestOnly(
+    (job) => page.ask((planner): Promise<Answer> => planner.plan(job)),
+    () => page.end(),
+  );
   return {
     plan: (job) => latest.plan(job),
     brief: (job) => beside.ask((planner) => planner.brief(job)).catch(() => null),

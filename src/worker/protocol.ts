@@ -4,8 +4,7 @@ import type { Day } from '@esmero/units';
 
 /** What crosses to the planner and back is plain data; a thrown error comes back as a failure. */
 export type Answer =
-  | { readonly kind: 'plan'; readonly plan: Plan }
-  | { readonly kind: 'failed'; readonly message: string };
+  { readonly kind: 'plan'; readonly plan: Plan } | { readonly kind: 'failed'; readonly message: string };
 
 /** What a list says of a plan; null where there could not be one. */
 export type PlanBrief = { readonly method: VehicleMethod; readonly minutes: number } | null;

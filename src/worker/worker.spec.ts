@@ -35,14 +35,19 @@ describe('the planner in the worker', () => {
     const found = await planner.study('what-if', first, (share) => shares.push(share));
     expect(found).toEqual({ kind: 'done', answer: finish(whatIf(first, planJob(first))) });
     expect(shares).toEqual([...shares].sort((p, q) => p - q));
-    expect((await planner.study('hours-of-day', { ...first, vehicle: null as never }, () => undefined)).kind).toBe('failed');
+    expect((await planner.study('hours-of-day', { ...first, vehicle: null as never }, () => undefined)).kind).toBe(
+      'failed',
+    );
   });
 
   it('stops a study that is called off or asked anew', async () => {
     const nothing = (): void => undefined;
     const off = planner.study('approach-effects', first, () => planner.stop('approach-effects'));
     expect((await off).kind).toBe('stopped');
-    const [early, late] = [planner.study('approach-effects', first, nothing), planner.study('approach-effects', second, nothing)];
+    const [early, late] = [
+      planner.study('approach-effects', first, nothing),
+      planner.study('approach-effects', second, nothing),
+    ];
     expect((await early).kind).toBe('stopped');
     expect((await late).kind).toBe('done');
   });

@@ -1,9 +1,29 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, output, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
-import { type Counted, type ProofAsked, type Raster, addPicture, keepProof, marksIn, plainProof, renderProof } from '@esmero/core';
+import {
+  type Counted,
+  type ProofAsked,
+  type Raster,
+  addPicture,
+  keepProof,
+  marksIn,
+  plainProof,
+  renderProof,
+} from '@esmero/core';
 import { type Picture, type PictureTime, type ZoneId, pictureTimes } from '@esmero/model';
 import { capital, eyeText, proofFaultText, proofText, zoneName } from '@esmero/messages';
 import { freshId } from '@esmero/records';
@@ -29,22 +49,44 @@ interface Taken {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, Dialog, FormsModule, ProgressComponent, Select, TakePictureComponent],
   template: `
-    <p-dialog header="Half-panel proof" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" appendTo="body" [draggable]="false" closeAriaLabel="Close" [style]="{ width: 'min(60rem, 96vw)' }">
+    <p-dialog
+      header="Half-panel proof"
+      [visible]="true"
+      (visibleChange)="closed.emit()"
+      [modal]="true"
+      appendTo="body"
+      [draggable]="false"
+      closeAriaLabel="Close"
+      [style]="{ width: 'min(60rem, 96vw)' }"
+    >
       <div class="stack">
         @if (!found()) {
           <p>{{ wording.lead }}</p>
         }
         <div class="top">
-        <label class="field panel" for="proof-panel">Panel<p-select inputId="proof-panel" [options]="panels()" optionValue="value" optionLabel="label" [filter]="true" [ngModel]="zone()" (ngModelChange)="pick($event)" appendTo="body" [fluid]="true" /></label>
-        @if (found(); as found) {
-          <div role="status" class="verdict">
-            <p class="num"><strong>{{ wording.verdict(found.before, found.after, found.doubt) }}</strong></p>
-            <p class="num">{{ wording.counted(found.before, found.after, found.doubt) }}</p>
-          </div>
-          <p-button label="Keep with the job" icon="pi pi-check" (onClick)="keep()" />
-        } @else if (isFirst()) {
-          <p-button label="Keep for later" icon="pi pi-check" (onClick)="keepFirst()" />
-        }
+          <label class="field panel" for="proof-panel"
+            >Panel<p-select
+              inputId="proof-panel"
+              [options]="panels()"
+              optionValue="value"
+              optionLabel="label"
+              [filter]="true"
+              [ngModel]="zone()"
+              (ngModelChange)="pick($event)"
+              appendTo="body"
+              [fluid]="true"
+          /></label>
+          @if (found(); as found) {
+            <div role="status" class="verdict">
+              <p class="num">
+                <strong>{{ wording.verdict(found.before, found.after, found.doubt) }}</strong>
+              </p>
+              <p class="num">{{ wording.counted(found.before, found.after, found.doubt) }}</p>
+            </div>
+            <p-button label="Keep with the job" icon="pi pi-check" (onClick)="keep()" />
+          } @else if (isFirst()) {
+            <p-button label="Keep for later" icon="pi pi-check" (onClick)="keepFirst()" />
+          }
         </div>
         <div class="pair">
           @for (when of times; track when) {
@@ -62,7 +104,13 @@ interface Taken {
                   }
                 </figure>
               }
-              <esm-take-picture [busy]="study.share() !== null" [again]="taken()[when] !== undefined" [canSimulate]="true" (taken)="take(when, $event)" (simulated)="simulate(when)" />
+              <esm-take-picture
+                [busy]="study.share() !== null"
+                [again]="taken()[when] !== undefined"
+                [canSimulate]="true"
+                (taken)="take(when, $event)"
+                (simulated)="simulate(when)"
+              />
             </section>
           }
         </div>
@@ -70,7 +118,14 @@ interface Taken {
           <p class="soft">{{ wording.simulated }}</p>
         }
         @if (study.share(); as share) {
-          <div class="row"><esm-progress [percent]="100 * share" label="Aligning the pictures" /><p-button label="Stop" severity="secondary" [outlined]="true" (onClick)="study.stop()" /></div>
+          <div class="row">
+            <esm-progress [percent]="100 * share" label="Aligning the pictures" /><p-button
+              label="Stop"
+              severity="secondary"
+              [outlined]="true"
+              (onClick)="study.stop()"
+            />
+          </div>
         }
         @if (problem(); as why) {
           <p class="note stop" role="alert">{{ why }}</p>
@@ -130,18 +185,31 @@ export class HalfPanelComponent {
   private readonly now = inject(NOW);
   private readonly pictures = picturesOf(signal([]));
 
-  protected readonly panels = computed(() => this.desk.zones().filter(({ surface }) => surface === 'paint').map(({ id }) => ({ value: id, label: capital(zoneName(id)) })));
+  protected readonly panels = computed(() =>
+    this.desk
+      .zones()
+      .filter(({ surface }) => surface === 'paint')
+      .map(({ id }) => ({ value: id, label: capital(zoneName(id)) })),
+  );
   private readonly picked = signal<ZoneId | null>(null);
   protected readonly zone = computed((): ZoneId => {
-    const has = (zone: ZoneId | null | undefined): ZoneId | undefined => this.panels().find(({ value }) => value === zone)?.value;
+    const has = (zone: ZoneId | null | undefined): ZoneId | undefined =>
+      this.panels().find(({ value }) => value === zone)?.value;
     const panel = has(this.panel());
     const waits = this.firsts().some(({ zone }) => zone === panel) ? panel : has(this.firsts().at(-1)?.zone);
     return has(this.picked()) ?? waits ?? panel ?? has('bonnet') ?? this.panels()[0]?.value ?? 'roof';
   });
   /** Pictures for a proof that were taken before the wash. */
-  private readonly firsts = computed(() => (this.desk.job()?.pictures ?? []).filter(({ when, shows }) => when === 'before' && shows === 'lamp'));
+  private readonly firsts = computed(() =>
+    (this.desk.job()?.pictures ?? []).filter(({ when, shows }) => when === 'before' && shows === 'lamp'),
+  );
   /** The picture before, where it was kept for this. */
-  private readonly first = computed(() => this.firsts().filter(({ zone }) => zone === this.zone()).at(-1) ?? null);
+  private readonly first = computed(
+    () =>
+      this.firsts()
+        .filter(({ zone }) => zone === this.zone())
+        .at(-1) ?? null,
+  );
 
   protected readonly taken = signal<Readonly<Partial<Record<PictureTime, Taken>>>>({});
   protected readonly simulated = signal(false);
@@ -157,12 +225,15 @@ export class HalfPanelComponent {
   });
   protected readonly problem = computed(() => {
     const answer = this.study.answer();
-    return this.unreadable() ?? this.study.failure() ?? (answer?.kind === 'refused' ? proofFaultText[answer.fault] : null);
+    return (
+      this.unreadable() ?? this.study.failure() ?? (answer?.kind === 'refused' ? proofFaultText[answer.fault] : null)
+    );
   });
   /** The lines of each picture as paths of dots, in hundredths. */
   protected readonly counted = computed((): Readonly<Partial<Record<PictureTime, readonly string[]>>> => {
     const found = this.found();
-    const paths = ({ lines }: Counted): readonly string[] => lines.map((line) => line.map(({ x, y }) => `M${(100 * x).toFixed(2)},${(100 * y).toFixed(2)}h.1`).join(''));
+    const paths = ({ lines }: Counted): readonly string[] =>
+      lines.map((line) => line.map(({ x, y }) => `M${(100 * x).toFixed(2)},${(100 * y).toFixed(2)}h.1`).join(''));
     return found ? { before: paths(found.before), after: paths(found.after) } : {};
   });
 
@@ -234,7 +305,16 @@ export class HalfPanelComponent {
     const note = proofText.kept(marksBefore, marksAfter, found.doubt);
     const [before, after] = [await this.picture('before', note), await this.picture('after', note)];
     if (!before || !after) return;
-    const proof = { id: freshId('proof'), zone, at: this.now(), before: before.id, after: after.id, marksBefore, marksAfter, doubt: found.doubt };
+    const proof = {
+      id: freshId('proof'),
+      zone,
+      at: this.now(),
+      before: before.id,
+      after: after.id,
+      marksBefore,
+      marksAfter,
+      doubt: found.doubt,
+    };
     this.desk.edit(`${zoneName(zone)}: ${note}`, (job) => keepProof(job, proof, [before, after]));
     this.closed.emit();
   }

@@ -33,14 +33,20 @@ async function dialog(pictures: readonly Raster[]) {
 
 describe('the half-panel proof', () => {
   it('lays two pictures beside each other with what was counted', async () => {
-    const { says, fixture } = await dialog([renderProof({ ...plainProof, arcs: 3, streaks: 0 }), renderProof({ ...plainProof, arcs: 30, streaks: 0, lineSeed: 5 })]);
+    const { says, fixture } = await dialog([
+      renderProof({ ...plainProof, arcs: 3, streaks: 0 }),
+      renderProof({ ...plainProof, arcs: 30, streaks: 0, lineSeed: 5 }),
+    ]);
     expect(says()).toMatch(/\d+ more than before: stop/);
     expect(document.querySelectorAll('.p-dialog figure path').length).toBeGreaterThan(25);
     fixture.destroy();
   });
 
   it('refuses pictures of two places, with what to do', async () => {
-    const { says, fixture } = await dialog([renderProof({ ...plainProof, panelSeed: 1, lineSeed: 1 }), renderProof({ ...plainProof, panelSeed: 2, lineSeed: 30 })]);
+    const { says, fixture } = await dialog([
+      renderProof({ ...plainProof, panelSeed: 1, lineSeed: 1 }),
+      renderProof({ ...plainProof, panelSeed: 2, lineSeed: 30 }),
+    ]);
     expect(says()).toContain('Stick two written strips of tape');
     expect(says()).not.toContain('Keep with the job');
     fixture.destroy();
@@ -51,7 +57,9 @@ describe('the half-panel proof', () => {
     const all = await show(HalfPanelComponent, [], undefined, { panel: 'bonnet' });
     await all.store.keepPhoto('kept', new Blob(['kept']));
     const figures = async (shows: 'towel' | 'lamp'): Promise<number> => {
-      all.job.edit('a picture', (job) => addPicture(job, { id: shows, when: 'before', zone: 'bonnet', note: '', photo: 'kept', shows }));
+      all.job.edit('a picture', (job) =>
+        addPicture(job, { id: shows, when: 'before', zone: 'bonnet', note: '', photo: 'kept', shows }),
+      );
       await all.settle();
       await all.settle();
       return document.querySelectorAll('.p-dialog figure').length;
@@ -65,13 +73,20 @@ describe('the half-panel proof', () => {
     picturesAre(() => renderProof({ ...plainProof, arcs: 3, streaks: 0 }));
     const all = await show(HalfPanelComponent, [], undefined, { panel: 'roof' });
     const part = all.fixture.componentInstance as unknown as Part;
-    const spy = vi.spyOn(part.pictures, 'keep').mockImplementation((file) => all.store.keepPhoto('p-first', file).then(() => ({ key: 'p-first' })));
+    const spy = vi
+      .spyOn(part.pictures, 'keep')
+      .mockImplementation((file) => all.store.keepPhoto('p-first', file).then(() => ({ key: 'p-first' })));
     await part.take('before', new Blob(['first']));
     await all.settle();
     await part.keepFirst();
     await all.settle();
     expect(spy).toHaveBeenCalledOnce();
-    expect(all.job.job()!.pictures.at(-1)).toMatchObject({ when: 'before', zone: 'roof', photo: 'p-first', shows: 'lamp' });
+    expect(all.job.job()!.pictures.at(-1)).toMatchObject({
+      when: 'before',
+      zone: 'roof',
+      photo: 'p-first',
+      shows: 'lamp',
+    });
     all.fixture.destroy();
 
     const again = TestBed.createComponent(HalfPanelComponent);
@@ -90,7 +105,10 @@ describe('the half-panel proof', () => {
     await all.settle();
     const { pictures, proofs } = all.job.job()!;
     expect(pictures.filter(({ photo }) => photo === 'p-first')).toHaveLength(1);
-    expect(proofs.at(-1)).toMatchObject({ zone: 'roof', before: pictures.find(({ photo }) => photo === 'p-first')!.id });
+    expect(proofs.at(-1)).toMatchObject({
+      zone: 'roof',
+      before: pictures.find(({ photo }) => photo === 'p-first')!.id,
+    });
     again.destroy();
   });
 });

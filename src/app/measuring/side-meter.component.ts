@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, inject, input, linkedSignal, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  inject,
+  input,
+  linkedSignal,
+  output,
+  signal,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
@@ -35,21 +44,64 @@ export interface Held {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, ChoiceComponent, Dialog, FormsModule, ProgressComponent, Select, TakePictureComponent],
   template: `
-    <p-dialog header="Side meter" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" appendTo="body" [draggable]="false" closeAriaLabel="Close" [style]="{ width: 'min(34rem, 96vw)' }">
+    <p-dialog
+      header="Side meter"
+      [visible]="true"
+      (visibleChange)="closed.emit()"
+      [modal]="true"
+      appendTo="body"
+      [draggable]="false"
+      closeAriaLabel="Close"
+      [style]="{ width: 'min(34rem, 96vw)' }"
+    >
       <div class="stack">
         <esm-choice label="What is in the picture" [options]="uses" [value]="use()" (chosen)="choose($event)" />
         <p>{{ use() === 'side' ? wording.lead : wording.learn }}</p>
         <div class="fields">
           @if (use() === 'side') {
-            <label class="field" for="meter-towel">Towel<p-select inputId="meter-towel" [options]="towels()" optionValue="value" optionLabel="label" [ngModel]="towel()?.value" (ngModelChange)="pickTowel($event)" appendTo="body" [fluid]="true" /></label>
-            <label class="field" for="meter-left">Clean sides left<p-select inputId="meter-left" [options]="lefts" [ngModel]="left()" (ngModelChange)="left.set($event)" appendTo="body" [fluid]="true" /></label>
+            <label class="field" for="meter-towel"
+              >Towel<p-select
+                inputId="meter-towel"
+                [options]="towels()"
+                optionValue="value"
+                optionLabel="label"
+                [ngModel]="towel()?.value"
+                (ngModelChange)="pickTowel($event)"
+                appendTo="body"
+                [fluid]="true"
+            /></label>
+            <label class="field" for="meter-left"
+              >Clean sides left<p-select
+                inputId="meter-left"
+                [options]="lefts"
+                [ngModel]="left()"
+                (ngModelChange)="left.set($event)"
+                appendTo="body"
+                [fluid]="true"
+            /></label>
           }
-          <label class="field" for="meter-product">Product<p-select inputId="meter-product" [options]="$any(products())" optionValue="id" optionLabel="name" [ngModel]="productId()" (ngModelChange)="productId.set($event)" appendTo="body" [fluid]="true" /></label>
+          <label class="field" for="meter-product"
+            >Product<p-select
+              inputId="meter-product"
+              [options]="$any(products())"
+              optionValue="id"
+              optionLabel="name"
+              [ngModel]="productId()"
+              (ngModelChange)="productId.set($event)"
+              appendTo="body"
+              [fluid]="true"
+          /></label>
         </div>
         @if (product()?.dye) {
           <p class="soft">{{ wording.learnt(product()?.name ?? '') }}</p>
         }
-        <esm-take-picture [busy]="share() !== null" [again]="side() !== null" [canSimulate]="true" (taken)="take($event)" (simulated)="simulate()" />
+        <esm-take-picture
+          [busy]="share() !== null"
+          [again]="side() !== null"
+          [canSimulate]="true"
+          (taken)="take($event)"
+          (simulated)="simulate()"
+        />
         @if (share(); as share) {
           <esm-progress [percent]="100 * share" label="Reading the picture" />
         }
@@ -73,7 +125,10 @@ export interface Held {
           @if (isPale()) {
             <p class="note">{{ wording.pale }}</p>
           } @else {
-            <p class="row"><span class="swatch" [style.background]="tone(dye)" aria-hidden="true"></span><p-button label="Remember this dye" icon="pi pi-check" (onClick)="remember(dye)" /></p>
+            <p class="row">
+              <span class="swatch" [style.background]="tone(dye)" aria-hidden="true"></span
+              ><p-button label="Remember this dye" icon="pi pi-check" (onClick)="remember(dye)" />
+            </p>
           }
         }
       </div>
@@ -123,9 +178,18 @@ export class SideMeterComponent {
   private readonly entries = inject(Entries);
 
   protected readonly use = signal<Use>('side');
-  protected readonly towels = computed(() => (this.desk.job()?.towels ?? []).map((one) => ({ value: one.id, label: one.name, name: one.name, role: one.role })));
+  protected readonly towels = computed(() =>
+    (this.desk.job()?.towels ?? []).map((one) => ({ value: one.id, label: one.name, name: one.name, role: one.role })),
+  );
   private readonly towelId = signal<string | null>(null);
-  protected readonly towel = computed(() => this.towels().find(({ value, role }) => (this.towelId() === null ? role === this.held()?.role : value === this.towelId())) ?? this.towels()[0] ?? null);
+  protected readonly towel = computed(
+    () =>
+      this.towels().find(({ value, role }) =>
+        this.towelId() === null ? role === this.held()?.role : value === this.towelId(),
+      ) ??
+      this.towels()[0] ??
+      null,
+  );
   protected readonly lefts = [0, 1, 2, 3, 4, 5, 6, 7];
   protected readonly left = linkedSignal(() => this.held()?.sidesLeft ?? 3);
   protected readonly products = computed(() => this.desk.job()?.products ?? []);
@@ -141,7 +205,15 @@ export class SideMeterComponent {
     if (!picture || this.use() !== 'side') return null;
     return {
       picture,
-      asked: { person: this.eye.person(), cloth: towel?.name ?? '', calibrations: this.eye.calibrations(), dye: this.product()?.dye ?? null, sidesLeft: this.left(), cleanliness: towel?.role === 'wheels' ? 4 : 1, assumptions: this.assumptions() },
+      asked: {
+        person: this.eye.person(),
+        cloth: towel?.name ?? '',
+        calibrations: this.eye.calibrations(),
+        dye: this.product()?.dye ?? null,
+        sidesLeft: this.left(),
+        cleanliness: towel?.role === 'wheels' ? 4 : 1,
+        assumptions: this.assumptions(),
+      },
     };
   });
   private readonly asksDye = computed((): OfPicture<'dye'> | null => {
@@ -164,7 +236,12 @@ export class SideMeterComponent {
   protected readonly isPale = computed(() => (this.found()?.absorbed ?? 0) < PALE);
   protected readonly problem = computed(() => {
     const answer = this.answer();
-    return this.unreadable() ?? this.meter.failure() ?? this.learning.failure() ?? (answer?.kind === 'refused' ? pictureFaultText[answer.fault] : null);
+    return (
+      this.unreadable() ??
+      this.meter.failure() ??
+      this.learning.failure() ??
+      (answer?.kind === 'refused' ? pictureFaultText[answer.fault] : null)
+    );
   });
 
   protected choose(use: Use): void {
@@ -197,7 +274,9 @@ export class SideMeterComponent {
     const dyed = this.use() === 'dye' ? ([0.5, 0.28, 0.12] as const) : tint;
     this.unreadable.set(null);
     this.isSimulated.set(true);
-    this.picture.set(renderTowel({ ...scene, loadGm2: (onSide * scene.sideM2) / (scene.patchM2 * a.wipePickUp), dye: dyed }, a));
+    this.picture.set(
+      renderTowel({ ...scene, loadGm2: (onSide * scene.sideM2) / (scene.patchM2 * a.wipePickUp), dye: dyed }, a),
+    );
   }
 
   /** As a towel with it looks. */
@@ -211,7 +290,10 @@ export class SideMeterComponent {
     const id = this.productId();
     const kept = this.entries.items('product').find((one) => one.id === id);
     if (kept) this.entries.put('product', { ...kept, dye });
-    this.desk.edit(sideText.learnt(this.product()?.name ?? ''), (job) => ({ ...job, products: job.products.map((one) => (one.id === id ? { ...one, dye } : one)) }));
+    this.desk.edit(sideText.learnt(this.product()?.name ?? ''), (job) => ({
+      ...job,
+      products: job.products.map((one) => (one.id === id ? { ...one, dye } : one)),
+    }));
     this.choose('side');
   }
 }

@@ -17,7 +17,17 @@ import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
 import { collectionFeature } from '../state/collection';
 import { MissingPartHandler } from '../state/notices';
-import { fillLog, loadCollection, moveJob, reloadAfterWrite, rescueAll, sendUnsent, tellAfterWrite, writeEntry, writeChanges } from '../state/collection.effects';
+import {
+  fillLog,
+  loadCollection,
+  moveJob,
+  reloadAfterWrite,
+  rescueAll,
+  sendUnsent,
+  tellAfterWrite,
+  writeEntry,
+  writeChanges,
+} from '../state/collection.effects';
 import { esmeroPreset } from '../theme/preset';
 import { routes } from './routes';
 
@@ -42,7 +52,21 @@ export const appConfig: ApplicationConfig = {
     provideState(planFeature),
     provideState(collectionFeature),
     provideState(settingsFeature),
-    provideEffects(deskEffects, { fillLog, loadCollection, moveJob, reloadAfterWrite, rescueAll, sendUnsent, tellAfterWrite, writeEntry, writeChanges }, settingsEffects),
+    provideEffects(
+      deskEffects,
+      {
+        fillLog,
+        loadCollection,
+        moveJob,
+        reloadAfterWrite,
+        rescueAll,
+        sendUnsent,
+        tellAfterWrite,
+        writeEntry,
+        writeChanges,
+      },
+      settingsEffects,
+    ),
     { provide: STORE, useFactory: opened },
     { provide: TABS, useFactory: tabs },
     { provide: PLANNING, useFactory: workerPlanner },

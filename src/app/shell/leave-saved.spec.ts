@@ -7,12 +7,20 @@ import { deskWith } from '../testing/desk';
 import { JobDesk } from '../state/job-desk';
 import { leaveSaved } from './leave-saved';
 
-const leaving = (): Promise<boolean> => firstValueFrom(TestBed.runInInjectionContext(() => leaveSaved(null, null as never, null as never, null as never)) as Observable<boolean>);
+const leaving = (): Promise<boolean> =>
+  firstValueFrom(
+    TestBed.runInInjectionContext(() =>
+      leaveSaved(null, null as never, null as never, null as never),
+    ) as Observable<boolean>,
+  );
 
 async function desk(outcome?: Saved) {
   const inner = await memoryStore('for-good');
   let refuse = false;
-  const ready = await deskWith({ ...inner, saveJob: async (job, base) => (refuse && outcome ? outcome : inner.saveJob(job, base)) });
+  const ready = await deskWith({
+    ...inner,
+    saveJob: async (job, base) => (refuse && outcome ? outcome : inner.saveJob(job, base)),
+  });
   refuse = true;
   const confirm = vi.spyOn(TestBed.inject(ConfirmationService), 'confirm');
   TestBed.inject(JobDesk).edit('Renamed', (job) => ({ ...job, name: 'Renamed' }));

@@ -14,7 +14,9 @@ const WAIT_MS = 3000;
 
 function why(saving: Saving): string {
   if (saving.kind === 'conflict') return frameText.twoPlaces;
-  return saving.kind === 'full' || saving.kind === 'failed' || saving.kind === 'newer' ? faultText(saving) : frameText.slowSave;
+  return saving.kind === 'full' || saving.kind === 'failed' || saving.kind === 'newer'
+    ? faultText(saving)
+    : frameText.slowSave;
 }
 
 /** A job is left when it has been saved, or when somebody says so who knows that it has not. */

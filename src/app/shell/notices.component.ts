@@ -15,16 +15,30 @@ const grave: readonly NoticeKind[] = ['new-version', 'newer-data', 'lost'];
   imports: [Button],
   template: `
     @for (one of all(); track one.kind) {
-      <div class="note bar" [class.warn]="one.grave" [attr.role]="one.grave ? 'alert' : 'status'" [attr.data-notice]="one.kind">
+      <div
+        class="note bar"
+        [class.warn]="one.grave"
+        [attr.role]="one.grave ? 'alert' : 'status'"
+        [attr.data-notice]="one.kind"
+      >
         <span>{{ one.text }}</span>
         @if (one.action) {
           <p-button [label]="one.action" size="small" (onClick)="notices.renew()" />
         }
-        <p-button icon="pi pi-times" size="small" severity="secondary" [text]="true" ariaLabel="Hide this notice" (onClick)="notices.dismiss(one.kind)" />
+        <p-button
+          icon="pi pi-times"
+          size="small"
+          severity="secondary"
+          [text]="true"
+          ariaLabel="Hide this notice"
+          (onClick)="notices.dismiss(one.kind)"
+        />
       </div>
     }
     @if (space.nearlyFull()) {
-      <div class="note warn bar" role="alert" data-notice="nearly-full"><span>{{ full }}</span></div>
+      <div class="note warn bar" role="alert" data-notice="nearly-full">
+        <span>{{ full }}</span>
+      </div>
     }
   `,
   styles: `
@@ -45,7 +59,11 @@ export class NoticesComponent {
   protected readonly notices = inject(Notices);
   protected readonly space = inject(SpaceDesk);
   protected readonly full = noticeText['nearly-full'];
-  protected readonly all = computed(() => this.notices.all().map((kind) => ({ kind, text: noticeText[kind], action: noticeAction[kind], grave: grave.includes(kind) })));
+  protected readonly all = computed(() =>
+    this.notices
+      .all()
+      .map((kind) => ({ kind, text: noticeText[kind], action: noticeAction[kind], grave: grave.includes(kind) })),
+  );
 
   constructor() {
     inject(DestroyRef).onDestroy(this.space.watch());

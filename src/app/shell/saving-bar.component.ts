@@ -59,7 +59,11 @@ export class SavingBarComponent {
     const saving = this.desk.saving();
     if (saving.kind !== 'conflict') return null;
     const what = fieldsText(saving.fields);
-    return { changedAt: saving.theirs.changedAt, what: `${what[0]!.toUpperCase()}${what.slice(1)} ${saving.fields.length === 1 ? 'was' : 'were'}`, both: this.bothOf(saving.fields, saving.theirs.job) };
+    return {
+      changedAt: saving.theirs.changedAt,
+      what: `${what[0]!.toUpperCase()}${what.slice(1)} ${saving.fields.length === 1 ? 'was' : 'were'}`,
+      both: this.bothOf(saving.fields, saving.theirs.job),
+    };
   });
   protected readonly fault = computed(() => {
     const saving = this.desk.saving();
@@ -67,11 +71,17 @@ export class SavingBarComponent {
   });
 
   /** What each has, where it is one thing that can be read in a line. */
-  private bothOf([field, ...others]: readonly string[], theirs: Job): { readonly mine: string; readonly theirs: string } | null {
-    const value = (job: Job | null): unknown => field?.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | null | undefined)?.[key], job);
+  private bothOf(
+    [field, ...others]: readonly string[],
+    theirs: Job,
+  ): { readonly mine: string; readonly theirs: string } | null {
+    const value = (job: Job | null): unknown =>
+      field?.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown> | null | undefined)?.[key], job);
     const [mine, other] = [value(this.desk.job()), value(theirs)];
     const isLine = (one: unknown): one is string | number => typeof one === 'string' || typeof one === 'number';
-    return others.length === 0 && isLine(mine) && isLine(other) ? { mine: String(mine) || 'empty', theirs: String(other) || 'empty' } : null;
+    return others.length === 0 && isLine(mine) && isLine(other)
+      ? { mine: String(mine) || 'empty', theirs: String(other) || 'empty' }
+      : null;
   }
 
   protected time(changedAt: number): string {

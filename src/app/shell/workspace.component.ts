@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, DestroyRef, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DOCUMENT,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Router, RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { Button, ButtonDirective } from 'primeng/button';
 import { type StageState, type Totals, stageStates } from '@esmero/core';
@@ -56,7 +67,13 @@ export class WorkspaceComponent {
   protected readonly stateName = stateName;
   protected readonly states = computed(() => {
     const [job, plan] = [this.desk.job(), this.desk.plan()];
-    return job && plan ? stageStates(job, plan, this.desk.allZones().map(({ id }) => id)) : null;
+    return job && plan
+      ? stageStates(
+          job,
+          plan,
+          this.desk.allZones().map(({ id }) => id),
+        )
+      : null;
   });
   protected readonly whose = computed(() => {
     const job = this.desk.job();
@@ -80,7 +97,10 @@ export class WorkspaceComponent {
   protected readonly side = computed(() => (this.board.mode()?.shape === 'car' ? this.turned() : null));
   protected readonly sides: readonly ChoiceOption<View | 'all'>[] = [
     { value: 'all', label: 'Whole' },
-    ...(['left', 'front', 'right', 'rear', 'top'] as const).map((value) => ({ value, label: capital(viewName[value].replace(' side', '')) })),
+    ...(['left', 'front', 'right', 'rear', 'top'] as const).map((value) => ({
+      value,
+      label: capital(viewName[value].replace(' side', '')),
+    })),
   ];
   protected readonly sideChosen = computed((): View | 'all' => this.side() ?? 'all');
   protected turnTo(side: View | 'all'): void {

@@ -12,7 +12,9 @@ export class BusinessDesk {
 
   /** Until somebody has set it up, our own guesses. */
   readonly isSet = computed(() => this.kept() !== null);
-  readonly business = computed((): Business => this.kept() ?? usualBusiness(defaultCurrency, (amount) => toMinor(amount, defaultCurrency)));
+  readonly business = computed(
+    (): Business => this.kept() ?? usualBusiness(defaultCurrency, (amount) => toMinor(amount, defaultCurrency)),
+  );
 
   put(business: Business): void {
     this.entries.put('business', business);

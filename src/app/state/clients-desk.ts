@@ -1,7 +1,17 @@
 import { Injectable, computed, effect, inject, signal, untracked } from '@angular/core';
 import { Router } from '@angular/router';
 import { Store as State } from '@ngrx/store';
-import { type CarVisits, type Due, type DueCar, type DueState, carsOf, doneOn, dueState, learn, newVisit } from '@esmero/core';
+import {
+  type CarVisits,
+  type Due,
+  type DueCar,
+  type DueState,
+  carsOf,
+  doneOn,
+  dueState,
+  learn,
+  newVisit,
+} from '@esmero/core';
 import { type Client, type ClientCar, type Job, type JobBrief, type Vehicle, quoteIn } from '@esmero/model';
 import { instantAt } from '@esmero/units';
 import type { CalendarDue, CalendarStop } from '@esmero/exchange';
@@ -29,7 +39,8 @@ export interface KnownCar {
 const MINUTE_MS = 60_000;
 
 /** What tells that a car was washed once more, or is used otherwise. */
-const sameCars = (p: readonly DueCar[] | null, q: readonly DueCar[] | null): boolean => JSON.stringify(p) === JSON.stringify(q);
+const sameCars = (p: readonly DueCar[] | null, q: readonly DueCar[] | null): boolean =>
+  JSON.stringify(p) === JSON.stringify(q);
 
 /** Clients with their cars, and when those are due. Belongs to the page that shows it. */
 @Injectable()
@@ -46,15 +57,27 @@ export class ClientsDesk {
   readonly of = signal<string | null>(null);
 
   private readonly kept = this.state.selectSignal(collectionFeature.selectJobs);
-  readonly jobs = computed((): readonly JobBrief[] => this.kept().flatMap(({ job, archived }) => (archived && job.run === null ? [] : [job])));
+  readonly jobs = computed((): readonly JobBrief[] =>
+    this.kept().flatMap(({ job, archived }) => (archived && job.run === null ? [] : [job])),
+  );
   readonly clients = computed(() => [...this.entries.items('client')].sort((p, q) => p.name.localeCompare(q.name)));
   private readonly cars = computed(() => {
     const day = today();
-    return this.clients().flatMap((client) => carsOf(client, this.jobs(), day).map((visits) => ({ key: `${client.id}/${visits.car.vehicleId}`, client, visits })));
+    return this.clients().flatMap((client) =>
+      carsOf(client, this.jobs(), day).map((visits) => ({
+        key: `${client.id}/${visits.car.vehicleId}`,
+        client,
+        visits,
+      })),
+    );
   });
 
   /** The last visits of the cars that are asked about, whole: fetched when they are others. */
-  private readonly wanted = computed(() => this.cars().flatMap(({ key, client, visits }) => (visits.done[0] && (this.of() === null || this.of() === client.id) ? [{ key, id: visits.done[0].id }] : [])));
+  private readonly wanted = computed(() =>
+    this.cars().flatMap(({ key, client, visits }) =>
+      visits.done[0] && (this.of() === null || this.of() === client.id) ? [{ key, id: visits.done[0].id }] : [],
+    ),
+  );
   private readonly lasts = signal<ReadonlyMap<string, Job> | null>(null);
   private readonly asked = computed(
     (): readonly DueCar[] | null => {
@@ -62,7 +85,9 @@ export class ClientsDesk {
       if (!lasts) return null;
       return this.cars().flatMap(({ key, visits: { car, done } }): DueCar[] => {
         const last = lasts.get(key);
-        return last && last.id === done[0]?.id ? [{ key, last, lastDay: doneOn(last)!, usual: car.usual, everyDays: car.everyDays }] : [];
+        return last && last.id === done[0]?.id
+          ? [{ key, last, lastDay: doneOn(last)!, usual: car.usual, everyDays: car.everyDays }]
+          : [];
       });
     },
     { equal: sameCars },
@@ -78,7 +103,15 @@ export class ClientsDesk {
       const due = dues.get(key) ?? null;
       const [last] = visits.done;
       const vehicle = vehicles.get(visits.car.vehicleId) ?? last?.vehicle ?? null;
-      return { key, client, visits, vehicle, lastDay: last ? doneOn(last) : null, due, state: due ? dueState(due, day) : 'open' };
+      return {
+        key,
+        client,
+        visits,
+        vehicle,
+        lastDay: last ? doneOn(last) : null,
+        due,
+        state: due ? dueState(due, day) : 'open',
+      };
     });
   });
 
@@ -92,7 +125,9 @@ export class ClientsDesk {
       void untracked(() => this.reads.all(wanted.map(({ id }) => id))).then((jobs) => {
         if (isLate) return;
         const byId = new Map(jobs.map((job) => [job.id, job]));
-        this.lasts.set(new Map(wanted.flatMap(({ key, id }): [string, Job][] => (byId.has(id) ? [[key, byId.get(id)!]] : []))));
+        this.lasts.set(
+          new Map(wanted.flatMap(({ key, id }): [string, Job][] => (byId.has(id) ? [[key, byId.get(id)!]] : []))),
+        );
       });
     });
   }
@@ -109,16 +144,33 @@ export class ClientsDesk {
    */
   async calendar(named: (name: string) => string): Promise<readonly [readonly CalendarStop[], readonly CalendarDue[]]> {
     const day = today();
-    const ahead = this.kept().filter(({ job, archived }) => !archived && job.run === null && !job.refused && job.date >= day);
+    const ahead = this.kept().filter(
+      ({ job, archived }) => !archived && job.run === null && !job.refused && job.date >= day,
+    );
     const whole = await this.reads.all(ahead.map(({ id }) => id));
     const stops = whole.map((job): CalendarStop => {
       const beginAt = Math.round(instantAt(job.date, job.hour, job.site.utcOffsetH));
       const minutes = quoteIn(job)?.minutes ?? job.site.minutes;
-      return { jobId: job.id, name: job.name, note: [job.client, job.note].filter(Boolean).join('\n'), place: job.site, beginAt, endAt: Math.round(beginAt + minutes * MINUTE_MS), changedAt: ahead.find(({ id }) => id === job.id)!.changedAt };
+      return {
+        jobId: job.id,
+        name: job.name,
+        note: [job.client, job.note].filter(Boolean).join('\n'),
+        place: job.site,
+        beginAt,
+        endAt: Math.round(beginAt + minutes * MINUTE_MS),
+        changedAt: ahead.find(({ id }) => id === job.id)!.changedAt,
+      };
     });
     const dues = this.known().flatMap(({ key, client, vehicle, due, visits }): CalendarDue[] => {
       if (!due || due.on === null || visits.ahead.length > 0) return [];
-      return [{ key, name: named([client.name, vehicle?.name ?? ''].filter(Boolean).join(', ')), from: due.on, until: due.agreed ?? due.band!.late }];
+      return [
+        {
+          key,
+          name: named([client.name, vehicle?.name ?? ''].filter(Boolean).join(', ')),
+          from: due.on,
+          until: due.agreed ?? due.band!.late,
+        },
+      ];
     });
     return [stops, dues];
   }
@@ -136,7 +188,16 @@ export class ClientsDesk {
   }
 
   add(): Client {
-    const client: Client = { id: freshId('client'), name: 'New client', email: '', phone: '', note: '', places: [], cars: [], wishes: {} };
+    const client: Client = {
+      id: freshId('client'),
+      name: 'New client',
+      email: '',
+      phone: '',
+      note: '',
+      places: [],
+      cars: [],
+      wishes: {},
+    };
     this.put(client);
     return client;
   }

@@ -41,7 +41,14 @@ export class CollectionDesk {
     }
     return this.asKept()
       .flatMap((entry) => (entry.kind === 'towel' && !known.has(stockItem('towel', entry.item.id)) ? [entry.item] : []))
-      .flatMap(({ id, clean }) => opening(stockItem('towel', id), clean, 'as the library says').map((one) => ({ ...one, id: `first.${id}`, at: this.now(), seq: FIRST })));
+      .flatMap(({ id, clean }) =>
+        opening(stockItem('towel', id), clean, 'as the library says').map((one) => ({
+          ...one,
+          id: `first.${id}`,
+          at: this.now(),
+          seq: FIRST,
+        })),
+      );
   });
   /** In their order, each with what it really moved. */
   readonly movements = computed((): readonly Movement[] => settled([...this.kept(), ...this.openings()]));
@@ -90,7 +97,12 @@ export class CollectionDesk {
    */
   post(drafts: readonly Draft[]): ReturnType<typeof missingFor> {
     let seq = this.movements().at(-1)?.seq ?? 0;
-    const added = drafts.map((one): Movement => ({ ...one, id: freshId('m'), at: this.now(), seq: (seq = orderAfter(seq)) }));
+    const added = drafts.map((one): Movement => ({
+      ...one,
+      id: freshId('m'),
+      at: this.now(),
+      seq: (seq = orderAfter(seq)),
+    }));
     const lacking = missingFor(this.balances(), { entries: drafts.flatMap(({ entries }) => entries) });
     if (lacking.length > 0 || added.length === 0) return lacking;
     this.state.dispatch(collectionActions.post({ movements: [...this.openings(), ...added] }));
@@ -110,7 +122,8 @@ export class CollectionDesk {
   /** The name that an item goes by in the library. */
   readonly nameOf = (item: StockItem): string => {
     const [kind, id = ''] = item.split('/');
-    const name = (of: string, which: string): string => this.library().find((entry) => entry.kind === of && entry.item.id === which)?.item.name ?? which;
+    const name = (of: string, which: string): string =>
+      this.library().find((entry) => entry.kind === of && entry.item.id === which)?.item.name ?? which;
     return kind === 'mix' ? mixName(item, (vessel) => name('vessel', vessel)) : name(kind!, id);
   };
 }

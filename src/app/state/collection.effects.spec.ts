@@ -12,7 +12,10 @@ import { SEEDED } from './seeded';
 import { VanStock } from './van-stock';
 
 describe('the past of a new demo', () => {
-  const withPast = (past: () => Promise<typeof slowRuns>) => ({ provide: PLANNING, useValue: { past, brief: async () => null, plan: async () => ({ kind: 'stale' }) } });
+  const withPast = (past: () => Promise<typeof slowRuns>) => ({
+    provide: PLANNING,
+    useValue: { past, brief: async () => null, plan: async () => ({ kind: 'stale' }) },
+  });
 
   it('is worked out once, and is there without a press', async () => {
     let asked = 0;
@@ -21,7 +24,9 @@ describe('the past of a new demo', () => {
     const { state, settle } = await deskWith(store, [withPast(past)]);
     state.dispatch(collectionActions.load());
     await settle();
-    const ids = state.selectSignal(collectionFeature.selectJobs)().map(({ id }) => id);
+    const ids = state
+      .selectSignal(collectionFeature.selectJobs)()
+      .map(({ id }) => id);
     expect(ids).toEqual(expect.arrayContaining(slowRuns.map(({ id }) => id)));
     expect(await store.setting(SEEDED)).toBe(true);
     state.dispatch(collectionActions.load());
@@ -30,7 +35,9 @@ describe('the past of a new demo', () => {
   });
 
   it('is missed by nobody where it cannot be worked out', async () => {
-    const { state, settle } = await deskWith(memoryStore('for-good'), [withPast(() => Promise.reject(new Error('no worker')))]);
+    const { state, settle } = await deskWith(memoryStore('for-good'), [
+      withPast(() => Promise.reject(new Error('no worker'))),
+    ]);
     state.dispatch(collectionActions.load());
     await settle();
     const desk = TestBed.inject(CollectionDesk);
@@ -46,7 +53,9 @@ describe('the van in two windows', () => {
     state.dispatch(collectionActions.load());
     await settle();
     const stock = TestBed.inject(VanStock);
-    const mine = TestBed.inject(CollectionDesk).library().find(({ kind }) => kind === 'van')!;
+    const mine = TestBed.inject(CollectionDesk)
+      .library()
+      .find(({ kind }) => kind === 'van')!;
     await store.saveEntry({ kind: 'van', archived: false, item: { ...stock.van(), inTankL: 11 } }, mine);
     const problem = state.selectSignal(collectionFeature.selectProblem);
     stock.change({ inTankL: 22 });

@@ -31,14 +31,20 @@ export function faultText(fault: KeepFault): string {
   }
 }
 
-const outcome = (kept: Kept, done: ReturnType<typeof collectionActions.written> | ReturnType<typeof collectionActions.posted>) =>
-  kept.kind === 'kept' ? done : collectionActions.problem({ message: faultText(kept) });
+const outcome = (
+  kept: Kept,
+  done: ReturnType<typeof collectionActions.written> | ReturnType<typeof collectionActions.posted>,
+) => (kept.kind === 'kept' ? done : collectionActions.problem({ message: faultText(kept) }));
 
 export const loadCollection = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
       ofType(collectionActions.load),
-      switchMap(() => from(store.then(contents)).pipe(catchError((error: unknown) => of(collectionActions.unreadable({ message: textOf(error) }))))),
+      switchMap(() =>
+        from(store.then(contents)).pipe(
+          catchError((error: unknown) => of(collectionActions.unreadable({ message: textOf(error) }))),
+        ),
+      ),
     ),
   { functional: true },
 );
@@ -60,7 +66,8 @@ export const writeEntry = createEffect(
             return collectionActions.entrySaved({ stored: saved.stored });
           case 'conflict':
             // Items of the library are compared; what has a page of its own is soon changed once more.
-            if (!isOfLibrary(entry)) return collectionActions.problem({ message: storeText.changedElsewhere(entry.item.name) });
+            if (!isOfLibrary(entry))
+              return collectionActions.problem({ message: storeText.changedElsewhere(entry.item.name) });
             return collectionActions.entryConflict({ mine: saved.mine, theirs: saved.theirs, fields: saved.fields });
           default:
             return collectionActions.problem({ message: faultText(saved) });
@@ -86,7 +93,13 @@ export const sendUnsent = createEffect(
 export const writeChanges = createEffect(
   (actions = inject(Actions), store = inject(STORE), unsent = inject(Unsent)) =>
     actions.pipe(
-      ofType(collectionActions.deleteEntry, collectionActions.addJob, collectionActions.archiveJobs, collectionActions.deleteJobs, collectionActions.post),
+      ofType(
+        collectionActions.deleteEntry,
+        collectionActions.addJob,
+        collectionActions.archiveJobs,
+        collectionActions.deleteJobs,
+        collectionActions.post,
+      ),
       mergeMap(async (action) => {
         const kept = await store;
         switch (action.type) {
@@ -94,7 +107,10 @@ export const writeChanges = createEffect(
             return outcome(await kept.deleteEntry(action.entry), collectionActions.written());
           case collectionActions.addJob.type: {
             const saved = await kept.saveJob(action.job, null);
-            return outcome(saved.kind === 'saved' || saved.kind === 'conflict' ? { kind: 'kept' } : saved, collectionActions.written());
+            return outcome(
+              saved.kind === 'saved' || saved.kind === 'conflict' ? { kind: 'kept' } : saved,
+              collectionActions.written(),
+            );
           }
           case collectionActions.archiveJobs.type:
             return outcome(await kept.archiveJobs(action.ids, action.archived), collectionActions.written());
@@ -123,10 +139,15 @@ export const moveJob = createEffect(
         if (!stored) return collectionActions.written();
         const { site: before } = stored.job;
         // Without the map of time zones the clock stays as it is, and can be set by hand.
-        const site = await import('./place-clock').then(({ onDay }) => onDay(before, stored.job.date, date)).catch(() => before);
+        const site = await import('./place-clock')
+          .then(({ onDay }) => onDay(before, stored.job.date, date))
+          .catch(() => before);
         const saved = await kept.saveJob({ ...stored.job, date, site }, stored.revision);
         // Whoever has saved it meanwhile keeps what they have; it can be moved once more.
-        return outcome(saved.kind === 'saved' || saved.kind === 'conflict' ? { kind: 'kept' } : saved, collectionActions.written());
+        return outcome(
+          saved.kind === 'saved' || saved.kind === 'conflict' ? { kind: 'kept' } : saved,
+          collectionActions.written(),
+        );
       }),
     ),
   { functional: true },
@@ -137,7 +158,11 @@ export const rescueAll = createEffect(
   (actions = inject(Actions), state = inject(State), store = inject(STORE)) =>
     actions.pipe(
       ofType(collectionActions.rescueAll),
-      concatLatestFrom(() => [state.select(collectionFeature.selectLibrary), state.select(collectionFeature.selectMovements), state.select(deskFeature.selectJob)]),
+      concatLatestFrom(() => [
+        state.select(collectionFeature.selectLibrary),
+        state.select(collectionFeature.selectMovements),
+        state.select(deskFeature.selectJob),
+      ]),
       concatMap(async ([, library, movements, job]) => {
         const kept = await store;
         const done = await kept.merge({ library, jobs: job ? [job] : [], movements, photos: [] });
@@ -179,9 +204,21 @@ export const fillLog = createEffect(
 export const reloadAfterWrite = createEffect(
   (actions = inject(Actions), state = inject(State)) =>
     actions.pipe(
-      ofType(collectionActions.loaded, collectionActions.written, collectionActions.posted, collectionActions.entrySaved, collectionActions.entryConflict, collectionActions.problem),
+      ofType(
+        collectionActions.loaded,
+        collectionActions.written,
+        collectionActions.posted,
+        collectionActions.entrySaved,
+        collectionActions.entryConflict,
+        collectionActions.problem,
+      ),
       concatLatestFrom(() => state.select(collectionFeature.selectShelfState)),
-      filter(([{ type }, { stale, writing }]) => type === collectionActions.written.type || type === collectionActions.problem.type || (stale && writing === 0)),
+      filter(
+        ([{ type }, { stale, writing }]) =>
+          type === collectionActions.written.type ||
+          type === collectionActions.problem.type ||
+          (stale && writing === 0),
+      ),
       map(() => collectionActions.load()),
     ),
   { functional: true },

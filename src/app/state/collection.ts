@@ -37,7 +37,12 @@ export const collectionActions = createActionGroup({
   source: 'Collection',
   events: {
     Load: emptyProps(),
-    Loaded: props<{ keeping: Keeping; library: readonly StoredEntry[]; jobs: readonly StoredBrief[]; movements: readonly Movement[] }>(),
+    Loaded: props<{
+      keeping: Keeping;
+      library: readonly StoredEntry[];
+      jobs: readonly StoredBrief[];
+      movements: readonly Movement[];
+    }>(),
     Unreadable: props<{ message: string }>(),
     /** What moves in the stock. */
     Post: props<{ movements: readonly Movement[] }>(),
@@ -89,7 +94,11 @@ export const collectionFeature = createFeature({
     on(collectionActions.load, (state): CollectionState => ({ ...state, touched: state.writing > 0 })),
     on(collectionActions.loaded, (state, { keeping, library, jobs, movements }): CollectionState => {
       if (state.touched && state.ready) return { ...state, stale: true, unreadable: null };
-      const [entries, briefs, moves] = [entryAdapter.setAll([...library], state.entries), briefAdapter.setAll([...jobs], state.briefs), moveAdapter.setAll([...movements], state.moves)];
+      const [entries, briefs, moves] = [
+        entryAdapter.setAll([...library], state.entries),
+        briefAdapter.setAll([...jobs], state.briefs),
+        moveAdapter.setAll([...movements], state.moves),
+      ];
       return { ...state, ready: true, keeping, entries, briefs, moves, stale: state.touched, unreadable: null };
     }),
     on(collectionActions.unreadable, (state, { message }): CollectionState => ({ ...state, unreadable: message })),
@@ -99,17 +108,45 @@ export const collectionFeature = createFeature({
       // Archived or not, it stays: saving does not change that.
       const brief = { ...briefOf(stored), archived: known?.archived ?? stored.archived };
       const others = briefAdapter.removeOne(stored.id, state.briefs);
-      return { ...state, touched: true, briefs: { ids: [stored.id, ...(others.ids as string[])], entities: { ...others.entities, [stored.id]: brief } } };
+      return {
+        ...state,
+        touched: true,
+        briefs: { ids: [stored.id, ...(others.ids as string[])], entities: { ...others.entities, [stored.id]: brief } },
+      };
     }),
     // Shown at once, so that a second tap counts with the first; what could not be kept goes again.
-    on(collectionActions.post, (state, { movements }): CollectionState => ({ ...state, moves: moveAdapter.addMany([...movements], state.moves) })),
-    on(collectionActions.putEntry, (state, { entry }): CollectionState => ({ ...state, entries: entryAdapter.upsertOne({ revision: 0, ...unstamped, ...state.entries.entities[entryId(entry)], ...entry } as StoredEntry, state.entries) })),
+    on(collectionActions.post, (state, { movements }): CollectionState => ({
+      ...state,
+      moves: moveAdapter.addMany([...movements], state.moves),
+    })),
+    on(collectionActions.putEntry, (state, { entry }): CollectionState => ({
+      ...state,
+      entries: entryAdapter.upsertOne(
+        { revision: 0, ...unstamped, ...state.entries.entities[entryId(entry)], ...entry } as StoredEntry,
+        state.entries,
+      ),
+    })),
     on(
-      ...[collectionActions.putEntry, collectionActions.deleteEntry, collectionActions.addJob, collectionActions.archiveJobs, collectionActions.deleteJobs, collectionActions.moveJob, collectionActions.rescueAll, collectionActions.post],
+      ...[
+        collectionActions.putEntry,
+        collectionActions.deleteEntry,
+        collectionActions.addJob,
+        collectionActions.archiveJobs,
+        collectionActions.deleteJobs,
+        collectionActions.moveJob,
+        collectionActions.rescueAll,
+        collectionActions.post,
+      ],
       (state): CollectionState => ({ ...state, writing: state.writing + 1, touched: true }),
     ),
     on(
-      ...[collectionActions.written, collectionActions.posted, collectionActions.problem, collectionActions.entrySaved, collectionActions.entryConflict],
+      ...[
+        collectionActions.written,
+        collectionActions.posted,
+        collectionActions.problem,
+        collectionActions.entrySaved,
+        collectionActions.entryConflict,
+      ],
       (state): CollectionState => ({ ...state, writing: Math.max(0, state.writing - 1) }),
     ),
     on(collectionActions.entrySaved, (state, { stored }): CollectionState => {
@@ -117,7 +154,13 @@ export const collectionFeature = createFeature({
       if (state.writing > 0) return { ...state, stale: true };
       const shown = state.entries.entities[entryId(stored)];
       // A form that shows the very item goes on with it.
-      return { ...state, entries: entryAdapter.upsertOne(shown && same(shown.item, stored.item) ? ({ ...stored, item: shown.item } as StoredEntry) : stored, state.entries) };
+      return {
+        ...state,
+        entries: entryAdapter.upsertOne(
+          shown && same(shown.item, stored.item) ? ({ ...stored, item: shown.item } as StoredEntry) : stored,
+          state.entries,
+        ),
+      };
     }),
     on(collectionActions.entryConflict, (state, { mine, theirs, fields }): CollectionState => ({
       ...state,

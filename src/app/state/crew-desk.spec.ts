@@ -58,7 +58,9 @@ async function desk() {
     const [, code, key] = /crew\/(\w+)#(.+)$/.exec(TestBed.inject(CrewDesk).address())!;
     return crewLine(code!, key!);
   };
-  const all = await deskWith(undefined, [{ provide: SOCKET, useValue: () => (lines.push(new Line(cipher)), lines.at(-1)!) }]);
+  const all = await deskWith(undefined, [
+    { provide: SOCKET, useValue: () => (lines.push(new Line(cipher)), lines.at(-1)!) },
+  ]);
   const [crew, job] = [TestBed.inject(CrewDesk), TestBed.inject(JobDesk)];
   const runs = (): readonly string[] => lines.at(-1)!.said.filter((text) => text.startsWith('{"run"'));
   const opened = async (): Promise<void> => {
@@ -74,7 +76,10 @@ describe('a run on several phones', () => {
   it('is told to whoever comes, and each press after that, so that only they can read it', async () => {
     const { crew, job, line, settle, runs, opened } = await desk();
     await opened();
-    expect(JSON.parse(line().crossed[0] as string)).toEqual({ join: crew.code(), token: expect.stringMatching(/^[\w-]{43}$/) });
+    expect(JSON.parse(line().crossed[0] as string)).toEqual({
+      join: crew.code(),
+      token: expect.stringMatching(/^[\w-]{43}$/),
+    });
     expect(crew.state()).toBe('alone');
     line().relay('{"peers":2}');
     await vi.waitFor(() => expect(line().messages()).toMatchObject([{ kind: 'job', job: { id: deck.id } }]));
@@ -82,9 +87,17 @@ describe('a run on several phones', () => {
     job.edit('begun', (one) => startRun(one, 1000));
     await settle();
     job.edit('ticked', (one) => noteEvent(one, tick(1, 2000)));
-    await vi.waitFor(() => expect(readCrewMessage(runs().at(-1)!)).toMatchObject({ kind: 'run', share: { jobId: deck.id, events: [{ section: 1 }] } }));
-    const crossed = line().crossed.map((data) => (typeof data === 'string' ? data : Buffer.from(data).toString('latin1'))).join('\n');
-    for (const readable of [deck.name, deck.client, deck.vehicle.name, 'section', crew.address().split('#')[1]!]) expect(crossed).not.toContain(readable);
+    await vi.waitFor(() =>
+      expect(readCrewMessage(runs().at(-1)!)).toMatchObject({
+        kind: 'run',
+        share: { jobId: deck.id, events: [{ section: 1 }] },
+      }),
+    );
+    const crossed = line()
+      .crossed.map((data) => (typeof data === 'string' ? data : Buffer.from(data).toString('latin1')))
+      .join('\n');
+    for (const readable of [deck.name, deck.client, deck.vehicle.name, 'section', crew.address().split('#')[1]!])
+      expect(crossed).not.toContain(readable);
   });
 
   it('takes in what others did, without telling them again', async () => {
@@ -100,7 +113,8 @@ describe('a run on several phones', () => {
     expect(runs().length).toBe(before);
     // What is nonsense, of another car, or readable by anybody, changes nothing.
     const now = job.job();
-    for (const bad of ['', '{', '{"run":"{}"}', crewRun({ ...shareOf('another', theirs.run!), jobId: 'another' })]) await line().hear(bad);
+    for (const bad of ['', '{', '{"run":"{}"}', crewRun({ ...shareOf('another', theirs.run!), jobId: 'another' })])
+      await line().hear(bad);
     line().relay(crewRun(shareOf(deck.id, noteEvent(theirs, tick(5, 4000)).run!)));
     line().relay('{"peers":-4}');
     line().onmessage?.call(line() as never, new MessageEvent('message', { data: new Uint8Array(40).buffer }));
@@ -122,9 +136,21 @@ describe('a run on several phones', () => {
     line().open();
     const theirs = noteEvent(startRun(job.job()!, 1000), tick(7, 2500));
     await line().hear(crewRun(joined(shared, shareOf(deck.id, theirs.run!))));
-    await vi.waitFor(() => expect(job.job()!.run!.events.map((event) => ('section' in event ? event.section : 0)).sort()).toEqual([1, 7]));
+    await vi.waitFor(() =>
+      expect(
+        job
+          .job()!
+          .run!.events.map((event) => ('section' in event ? event.section : 0))
+          .sort(),
+      ).toEqual([1, 7]),
+    );
     // They are told what they could not hear.
-    await vi.waitFor(() => expect(line().messages().at(-1)).toMatchObject({ kind: 'run', share: { events: [{ section: 1 }, { section: 7 }] } }));
+    await vi.waitFor(() =>
+      expect(line().messages().at(-1)).toMatchObject({
+        kind: 'run',
+        share: { events: [{ section: 1 }, { section: 7 }] },
+      }),
+    );
   });
 
   it('knows that it is cut when the radio is off, and links again when it is on', async () => {
@@ -150,7 +176,11 @@ describe('a run on several phones', () => {
     await settle();
     expect(job.job()!.run!.events).toEqual(mine.run!.events);
     expect(crew.takenBack()).toEqual([]);
-    await vi.waitFor(() => expect(readCrewMessage(runs().at(-1)!)).toMatchObject({ share: { events: [{ section: 1 }, { section: 2 }], takenBack: [{ value: false }] } }));
+    await vi.waitFor(() =>
+      expect(readCrewMessage(runs().at(-1)!)).toMatchObject({
+        share: { events: [{ section: 1 }, { section: 2 }], takenBack: [{ value: false }] },
+      }),
+    );
     // What is taken back here is nobody else’s doing.
     job.edit('taken back', takeBackEvent);
     await settle();
@@ -174,12 +204,21 @@ describe('a run on several phones', () => {
     const theirs = noteEvent(startRun({ ...deck, id: 'theirs', name: 'Theirs' }, 1000), tick(3, 2000));
     await line().hear(crewJob({ ...deck, id: 'theirs', name: 'Theirs' }));
     await line().hear(crewRun(shareOf('theirs', theirs.run!)));
-    await vi.waitFor(() => expect(crew.offer()).toMatchObject({ job: { name: 'Theirs' }, isHere: false, share: { events: [{ section: 3 }] } }));
+    await vi.waitFor(() =>
+      expect(crew.offer()).toMatchObject({
+        job: { name: 'Theirs' },
+        isHere: false,
+        share: { events: [{ section: 3 }] },
+      }),
+    );
     expect([crew.jobId(), await store.job('theirs')]).toEqual([null, undefined]);
     await crew.take();
     expect(crew.jobId()).toBe('theirs');
     expect((await store.job('theirs'))!.job.name).toBe('Theirs');
-    expect(JSON.parse(sessionStorage.getItem('esmero.crew')!)).toMatchObject({ room: { code: 'ABC234', jobId: 'theirs' }, known: { events: [{ section: 3 }] } });
+    expect(JSON.parse(sessionStorage.getItem('esmero.crew')!)).toMatchObject({
+      room: { code: 'ABC234', jobId: 'theirs' },
+      known: { events: [{ section: 3 }] },
+    });
     expect(job.job()!.id).toBe(deck.id);
   });
 

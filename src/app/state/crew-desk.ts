@@ -1,4 +1,14 @@
-import { DOCUMENT, ErrorHandler, Injectable, InjectionToken, computed, effect, inject, signal, untracked } from '@angular/core';
+import {
+  DOCUMENT,
+  ErrorHandler,
+  Injectable,
+  InjectionToken,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { type SharedRun, followed, isSameShare, joined, putBack, shareOf, takenFrom, withShared } from '@esmero/core';
 import type { Job, Run, RunEvent } from '@esmero/model';
 import { freshId } from '@esmero/records';
@@ -9,8 +19,13 @@ import { JobDesk } from './job-desk';
 import { STORE } from './ports';
 
 /** What a link to the relay is to this page: tests put a stand-in here. */
-export type Socket = Pick<WebSocket, 'send' | 'close' | 'readyState' | 'binaryType' | 'onopen' | 'onmessage' | 'onclose'>;
-export const SOCKET = new InjectionToken<(url: string) => Socket>('socket', { factory: () => (url) => new WebSocket(url) });
+export type Socket = Pick<
+  WebSocket,
+  'send' | 'close' | 'readyState' | 'binaryType' | 'onopen' | 'onmessage' | 'onclose'
+>;
+export const SOCKET = new InjectionToken<(url: string) => Socket>('socket', {
+  factory: () => (url) => new WebSocket(url),
+});
 
 /** A car that several phones work on. */
 interface Room {
@@ -44,7 +59,8 @@ const REASONED = 4400;
 const TOO_MUCH = 4429;
 const KEPT = 'esmero.crew';
 
-const newCode = (): string => [...crypto.getRandomValues(new Uint8Array(CODE_LETTERS))].map((byte) => LETTERS[byte % LETTERS.length]).join('');
+const newCode = (): string =>
+  [...crypto.getRandomValues(new Uint8Array(CODE_LETTERS))].map((byte) => LETTERS[byte % LETTERS.length]).join('');
 
 /**
  * A run on several phones: what is done on one comes to the others, through the relay or as a file, and is put together whatever came when.
@@ -197,7 +213,10 @@ export class CrewDesk {
   /** A page that was loaded anew goes on where it was. */
   private resume(): void {
     try {
-      const kept = JSON.parse(this.window.sessionStorage.getItem(KEPT) ?? 'null') as { readonly room: Room; readonly known: SharedRun | null } | null;
+      const kept = JSON.parse(this.window.sessionStorage.getItem(KEPT) ?? 'null') as {
+        readonly room: Room;
+        readonly known: SharedRun | null;
+      } | null;
       if (!kept || typeof kept.room.code !== 'string' || typeof kept.room.key !== 'string') return;
       this.known = kept.known;
       void this.enter(kept.room);
@@ -229,7 +248,9 @@ export class CrewDesk {
     };
     socket.onmessage = ({ data }: MessageEvent) => {
       this.listen();
-      this.hearing = this.hearing.then(() => this.hear(data as string | ArrayBuffer)).catch((error: unknown) => this.errors.handleError(error));
+      this.hearing = this.hearing
+        .then(() => this.hear(data as string | ArrayBuffer))
+        .catch((error: unknown) => this.errors.handleError(error));
     };
     socket.onclose = ({ code }: CloseEvent) => {
       if (this.socket !== socket) return;
@@ -265,10 +286,12 @@ export class CrewDesk {
   private say(text: string): void {
     const [line, socket] = [this.line, this.socket];
     if (!line || socket?.readyState !== OPEN) return;
-    this.speaking = this.speaking.then(async () => {
-      const sealed = await line.seal(text);
-      if (socket.readyState === OPEN) socket.send(sealed);
-    }).catch((error: unknown) => this.errors.handleError(error));
+    this.speaking = this.speaking
+      .then(async () => {
+        const sealed = await line.seal(text);
+        if (socket.readyState === OPEN) socket.send(sealed);
+      })
+      .catch((error: unknown) => this.errors.handleError(error));
   }
 
   /** Text is the relay’s, bytes are another phone’s. */
@@ -343,7 +366,11 @@ export class CrewDesk {
     if (!run) return this.seen ? this.leave() : this.apply();
     if (run === this.seen || JSON.stringify(run) === JSON.stringify(this.seen)) return;
     const before = this.seen;
-    const now = this.known ? (before ? followed(this.known, before, run) : joined(this.known, shareOf(job.id, run))) : shareOf(job.id, run);
+    const now = this.known
+      ? before
+        ? followed(this.known, before, run)
+        : joined(this.known, shareOf(job.id, run))
+      : shareOf(job.id, run);
     const isNews = !this.known || !isSameShare(now, this.known);
     this.known = now;
     this.seen = run;

@@ -49,15 +49,25 @@ export class DayDesk {
   private readonly minutes = signal(0);
   readonly isToday = computed(() => (this.minutes(), this.date() === dayHere(this.now())));
   /** Minutes from midnight, in steps; null on another day. */
-  readonly nowMin = computed(() => (this.isToday() ? Math.max(this.minutes(), Math.floor((hourHere(this.now()) * 60) / STEP_MIN) * STEP_MIN) : null));
+  readonly nowMin = computed(() =>
+    this.isToday() ? Math.max(this.minutes(), Math.floor((hourHere(this.now()) * 60) / STEP_MIN) * STEP_MIN) : null,
+  );
 
-  readonly setUp = computed((): DaySetUp => this.entries.items('day').find(({ date }) => date === this.date()) ?? usualDay(this.date()));
+  readonly setUp = computed(
+    (): DaySetUp => this.entries.items('day').find(({ date }) => date === this.date()) ?? usualDay(this.date()),
+  );
 
   private readonly jobs = this.state.selectSignal(collectionFeature.selectJobs);
   /** Those of this date that have not been sent away, in brief. */
-  private readonly briefs = computed(() => this.jobs().filter(({ job, archived }) => job.date === this.date() && !archived && !job.refused));
+  private readonly briefs = computed(() =>
+    this.jobs().filter(({ job, archived }) => job.date === this.date() && !archived && !job.refused),
+  );
   /** What there is to fetch: a job that was changed is fetched anew. */
-  private readonly wanted = computed(() => this.briefs().map(({ id, revision }) => `${id} ${revision}`).join('\n'));
+  private readonly wanted = computed(() =>
+    this.briefs()
+      .map(({ id, revision }) => `${id} ${revision}`)
+      .join('\n'),
+  );
   private readonly whole = signal<{ readonly of: string; readonly jobs: readonly Job[] } | null>(null);
   /** null until they are fetched. */
   readonly stops = computed((): readonly Job[] | null => {
@@ -67,7 +77,9 @@ export class DayDesk {
 
   /** When each job that is over was over, minutes from midnight; the last one last. */
   readonly done = computed((): ReadonlyMap<string, number> => {
-    const ran = this.briefs().flatMap(({ job }): [string, number][] => (job.run?.endedAt != null ? [[job.id, hourHere(job.run.endedAt) * 60]] : []));
+    const ran = this.briefs().flatMap(({ job }): [string, number][] =>
+      job.run?.endedAt != null ? [[job.id, hourHere(job.run.endedAt) * 60]] : [],
+    );
     const told = this.setUp().done.map(({ jobId, endHour }): [string, number] => [jobId, endHour * 60]);
     return new Map([...new Map([...told, ...ran])].sort(([, p], [, q]) => p - q));
   });
@@ -78,17 +90,25 @@ export class DayDesk {
   private readonly since = computed((): Since | null => {
     const [day, atMin] = [this.day(), this.nowMin()];
     if (!day || atMin === null) return null;
-    const done = [...this.done().keys()].map((id) => day.stops.findIndex(({ job }) => job.id === id)).filter((i) => i >= 0);
+    const done = [...this.done().keys()]
+      .map((id) => day.stops.findIndex(({ job }) => job.id === id))
+      .filter((i) => i >= 0);
     return { atMin, done, van: withMore(vanNow(this.van(), this.vanStock.stock()), this.setUp()) };
   });
-  readonly asked: Signal<DayAsked | null> = computed(() => {
-    const day = this.day();
-    if (!day || day.stops.length === 0) return null;
-    const put = this.setUp().order.map((id) => day.stops.findIndex(({ job }) => job.id === id)).filter((i) => i >= 0);
-    // What was added since stands after it.
-    const order = put.length === 0 ? null : [...put, ...day.stops.map((_stop, i) => i).filter((i) => !put.includes(i))];
-    return { day, order, since: this.since() };
-  }, { equal: (p, q) => JSON.stringify(p) === JSON.stringify(q) });
+  readonly asked: Signal<DayAsked | null> = computed(
+    () => {
+      const day = this.day();
+      if (!day || day.stops.length === 0) return null;
+      const put = this.setUp()
+        .order.map((id) => day.stops.findIndex(({ job }) => job.id === id))
+        .filter((i) => i >= 0);
+      // What was added since stands after it.
+      const order =
+        put.length === 0 ? null : [...put, ...day.stops.map((_stop, i) => i).filter((i) => !put.includes(i))];
+      return { day, order, since: this.since() };
+    },
+    { equal: (p, q) => JSON.stringify(p) === JSON.stringify(q) },
+  );
 
   readonly plan = questionOf('day', this.asked, true);
   readonly mends = questionOf('day-mends', this.asked);
@@ -107,7 +127,10 @@ export class DayDesk {
         if (!isLate) this.whole.set({ of, jobs });
       });
     });
-    const timer = setInterval(() => this.minutes.set(Math.floor((hourHere(this.now()) * 60) / STEP_MIN) * STEP_MIN), MINUTE_MS / 2);
+    const timer = setInterval(
+      () => this.minutes.set(Math.floor((hourHere(this.now()) * 60) / STEP_MIN) * STEP_MIN),
+      MINUTE_MS / 2,
+    );
     inject(DestroyRef).onDestroy(() => clearInterval(timer));
   }
 
@@ -126,10 +149,20 @@ export class DayDesk {
   finish(says: string, jobId: string, takes: { readonly waterL: number; readonly dirtyL: number } | null): void {
     const [before, van] = [this.setUp(), this.van()];
     const endHour = hourHere(this.now());
-    this.entries.put('day', { ...before, done: [...before.done.filter((one) => one.jobId !== jobId), { jobId, endHour }] });
-    if (takes) this.changeVan({ inTankL: Math.max(0, van.inTankL - takes.waterL), inDirtyL: Math.min(van.dirtyL, van.inDirtyL + takes.dirtyL) });
+    this.entries.put('day', {
+      ...before,
+      done: [...before.done.filter((one) => one.jobId !== jobId), { jobId, endHour }],
+    });
+    if (takes)
+      this.changeVan({
+        inTankL: Math.max(0, van.inTankL - takes.waterL),
+        inDirtyL: Math.min(van.dirtyL, van.inDirtyL + takes.dirtyL),
+      });
     const tanks: Partial<VanSetUp> = { inTankL: van.inTankL, inDirtyL: van.inDirtyL };
-    this.undos.update((all) => [...all, { says, back: () => (this.entries.put('day', before), this.changeVan(tanks)) }]);
+    this.undos.update((all) => [
+      ...all,
+      { says, back: () => (this.entries.put('day', before), this.changeVan(tanks)) },
+    ]);
   }
 
   changeVan(change: Partial<VanSetUp>): void {
@@ -148,7 +181,8 @@ export class DayDesk {
   }
 
   moveJobs(says: string, ids: readonly string[], date: string): void {
-    const to = (day: string): void => ids.forEach((id) => this.state.dispatch(collectionActions.moveJob({ id, date: day })));
+    const to = (day: string): void =>
+      ids.forEach((id) => this.state.dispatch(collectionActions.moveJob({ id, date: day })));
     const from = this.date();
     to(date);
     this.undos.update((all) => [...all, { says, back: () => to(from) }]);
@@ -161,7 +195,10 @@ export class DayDesk {
   block(says: string, item: Blocked): void {
     const before = this.blocked().find(({ id }) => id === item.id);
     this.entries.put('blocked', item);
-    this.undos.update((all) => [...all, { says, back: () => (before ? this.entries.put('blocked', before) : this.entries.archive('blocked', item)) }]);
+    this.undos.update((all) => [
+      ...all,
+      { says, back: () => (before ? this.entries.put('blocked', before) : this.entries.archive('blocked', item)) },
+    ]);
   }
 
   unblock(says: string, item: Blocked): void {

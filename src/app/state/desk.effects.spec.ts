@@ -66,7 +66,8 @@ describe('the desk at work', () => {
     const desk = TestBed.inject(JobDesk);
     desk.edit('Begun', (job) => startRun(job, 1000));
     await settle();
-    const ticked = (job: Job, section: number): Job => noteEvent(job, { kind: 'wipe', zone: 'roof', section, of: 2, by: 0, at: 1000 + section });
+    const ticked = (job: Job, section: number): Job =>
+      noteEvent(job, { kind: 'wipe', zone: 'roof', section, of: 2, by: 0, at: 1000 + section });
     const kept = (await store.job(deck.id))!;
     await store.saveJob(ticked(kept.job, 1), kept.revision);
     desk.edit('Ticked', (job) => ticked(job, 2));

@@ -2,7 +2,20 @@ import { DOCUMENT, inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { concatLatestFrom } from '@ngrx/operators';
 import { Store as State } from '@ngrx/store';
-import { EMPTY, catchError, concatMap, filter, from, map, merge, mergeMap, of, switchMap, tap, throttleTime } from 'rxjs';
+import {
+  EMPTY,
+  catchError,
+  concatMap,
+  filter,
+  from,
+  map,
+  merge,
+  mergeMap,
+  of,
+  switchMap,
+  tap,
+  throttleTime,
+} from 'rxjs';
 import type { Job } from '@esmero/model';
 import type { Store, Tabs } from '@esmero/store';
 import { deskActions, deskFeature } from './desk';
@@ -26,7 +39,9 @@ export const openJob = createEffect(
             if (rescue) return deskActions.rescued({ rescue, stored: stored ?? null });
             return stored ? deskActions.opened({ stored }) : deskActions.missing();
           }),
-          catchError((error: unknown) => of(deskActions.unreadable({ message: error instanceof Error ? error.message : String(error) }))),
+          catchError((error: unknown) =>
+            of(deskActions.unreadable({ message: error instanceof Error ? error.message : String(error) })),
+          ),
         ),
       ),
     ),
@@ -94,7 +109,13 @@ export const saveDesk = createEffect(
       ),
       actions.pipe(
         ofType(
-          ...[deskActions.flush, deskActions.keepMine, deskActions.takeTheirs, deskActions.keepBoth, deskActions.retrySave],
+          ...[
+            deskActions.flush,
+            deskActions.keepMine,
+            deskActions.takeTheirs,
+            deskActions.keepBoth,
+            deskActions.retrySave,
+          ],
           ...[deskActions.theirsFound, deskActions.rescued],
         ),
       ),
@@ -130,7 +151,12 @@ export const rescueDesk = createEffect(
       }),
       // Where nothing outlives the tab, what was saved is not safe either.
       concatMap(([, { job, kept, revision, past }]) =>
-        from(store).pipe(tap((s) => void (job && s.keeping !== 'for-good' && past.length > 0 && leaveBehind({ job, kept, base: revision })))),
+        from(store).pipe(
+          tap(
+            (s) =>
+              void (job && s.keeping !== 'for-good' && past.length > 0 && leaveBehind({ job, kept, base: revision })),
+          ),
+        ),
       ),
     ),
   { functional: true, dispatch: false },
@@ -143,7 +169,9 @@ export const forgetRescue = createEffect(
       ofType(deskActions.saved, deskActions.theirsFound, deskActions.takeTheirs, deskActions.keepMine),
       concatLatestFrom(() => state.select(deskFeature.selectDeskState)),
       concatMap(([, { job, saving }]) =>
-        from(store).pipe(tap((s) => void (job && saving.kind === 'clean' && s.keeping === 'for-good' && forget(job.id)))),
+        from(store).pipe(
+          tap((s) => void (job && saving.kind === 'clean' && s.keeping === 'for-good' && forget(job.id))),
+        ),
       ),
     ),
   { functional: true, dispatch: false },
@@ -183,7 +211,9 @@ export const relistAfterSave = createEffect(
       map((action) => {
         if (action.type === deskActions.opened.type) return collectionActions.listed({ stored: action.stored });
         const { job, revision } = action;
-        return collectionActions.listed({ stored: { id: job.id, job, revision, changedAt: Date.now(), vector: {}, archived: false } });
+        return collectionActions.listed({
+          stored: { id: job.id, job, revision, changedAt: Date.now(), vector: {}, archived: false },
+        });
       }),
     ),
   { functional: true },

@@ -47,10 +47,15 @@ describe('the job on the desk', () => {
   });
 
   const theirs = (change: Partial<Job>, revision = 7) => ({ ...stored, revision, job: { ...deck, ...change } });
-  const found = (state: DeskState, change: Partial<Job>): DeskState => reducer(state, deskActions.theirsFound({ theirs: theirs(change) }));
+  const found = (state: DeskState, change: Partial<Job>): DeskState =>
+    reducer(state, deskActions.theirsFound({ theirs: theirs(change) }));
 
   it('follows what somebody else has saved while it has no change of its own', () => {
-    expect(found(opened, { name: 'Theirs' })).toMatchObject({ job: { name: 'Theirs' }, revision: 7, saving: { kind: 'clean' } });
+    expect(found(opened, { name: 'Theirs' })).toMatchObject({
+      job: { name: 'Theirs' },
+      revision: 7,
+      saving: { kind: 'clean' },
+    });
     const older = reducer(opened, deskActions.theirsFound({ theirs: theirs({ name: 'Old' }, 3) }));
     expect(older).toBe(opened);
   });
@@ -68,16 +73,33 @@ describe('the job on the desk', () => {
     const conflict = found(mine, { client: 'Theirs', note: 'Theirs' });
     expect(conflict.saving).toMatchObject({ kind: 'conflict', fields: ['client'] });
     expect(edit(conflict, strict).saving.kind).toBe('conflict');
-    expect(reducer(conflict, deskActions.takeTheirs())).toMatchObject({ job: { client: 'Theirs', note: 'Theirs', hour: 7 }, revision: 7, saving: { kind: 'dirty' } });
-    expect(reducer(conflict, deskActions.keepMine())).toMatchObject({ job: { client: 'Mine', note: 'Theirs', hour: 7 }, revision: 7, saving: { kind: 'dirty' } });
-    expect(reducer(conflict, deskActions.keepBoth({ id: 'copy', instead: deck.id }))).toMatchObject({ job: { id: 'copy', client: 'Mine' }, revision: 0, kept: null });
+    expect(reducer(conflict, deskActions.takeTheirs())).toMatchObject({
+      job: { client: 'Theirs', note: 'Theirs', hour: 7 },
+      revision: 7,
+      saving: { kind: 'dirty' },
+    });
+    expect(reducer(conflict, deskActions.keepMine())).toMatchObject({
+      job: { client: 'Mine', note: 'Theirs', hour: 7 },
+      revision: 7,
+      saving: { kind: 'dirty' },
+    });
+    expect(reducer(conflict, deskActions.keepBoth({ id: 'copy', instead: deck.id }))).toMatchObject({
+      job: { id: 'copy', client: 'Mine' },
+      revision: 0,
+      kept: null,
+    });
   });
 
   it('takes up what was left behind, beside what was saved since', () => {
     const rescue = { job: { ...deck, client: 'Half done' }, kept: deck, base: 3 };
-    const up = (state: Parameters<typeof deskActions.rescued>[0]['stored']) => reducer(undefined, deskActions.rescued({ rescue, stored: state }));
+    const up = (state: Parameters<typeof deskActions.rescued>[0]['stored']) =>
+      reducer(undefined, deskActions.rescued({ rescue, stored: state }));
     expect(up(null)).toMatchObject({ job: { client: 'Half done' }, opening: 'open', saving: { kind: 'dirty' } });
-    expect(up(theirs({ note: 'Since' }))).toMatchObject({ job: { client: 'Half done', note: 'Since' }, revision: 7, saving: { kind: 'dirty' } });
+    expect(up(theirs({ note: 'Since' }))).toMatchObject({
+      job: { client: 'Half done', note: 'Since' },
+      revision: 7,
+      saving: { kind: 'dirty' },
+    });
     expect(up(theirs({ client: 'Since' })).saving).toMatchObject({ kind: 'conflict', fields: ['client'] });
     expect(up(theirs({ client: 'Half done' })).saving.kind).toBe('clean');
   });

@@ -78,7 +78,8 @@ const fresh = (stored: StoredJob): DeskState => ({
 });
 
 /** Steps back and forth go on from what they have: else to take one's own step back would take theirs back, too. */
-const rebased = (jobs: readonly Job[], kept: Job | null, theirs: Job): readonly Job[] => jobs.map((job) => merged(kept, job, theirs).value);
+const rebased = (jobs: readonly Job[], kept: Job | null, theirs: Job): readonly Job[] =>
+  jobs.map((job) => merged(kept, job, theirs).value);
 
 /** The job on the desk put together with what somebody else has saved of it; where both changed a field, whose `first` is stands. */
 function joined(state: DeskState, theirs: StoredJob, first: 'mine' | 'theirs'): DeskState {
@@ -102,7 +103,9 @@ function joined(state: DeskState, theirs: StoredJob, first: 'mine' | 'theirs'): 
 function met(state: DeskState, theirs: StoredJob): DeskState {
   if (state.job?.id !== theirs.id || theirs.revision <= state.revision) return state;
   const { conflicts } = merged(state.kept, state.job, theirs.job);
-  return conflicts.length > 0 ? { ...state, saving: { kind: 'conflict', theirs, fields: conflicts } } : joined(state, theirs, 'mine');
+  return conflicts.length > 0
+    ? { ...state, saving: { kind: 'conflict', theirs, fields: conflicts } }
+    : joined(state, theirs, 'mine');
 }
 
 /** A conflict is settled by its own buttons; a fault of the disk by the next save that works. */
@@ -163,11 +166,23 @@ export const deskFeature = createFeature({
     on(deskActions.theirsFound, (state, { theirs }): DeskState => met(state, theirs)),
     on(deskActions.rescued, (_state, { rescue, stored }): DeskState => {
       const { job, kept, base } = stored ? arrived(rescue, stored) : rescue;
-      const left: DeskState = { ...initial, job, kept, revision: base, opening: 'open', saving: { kind: 'dirty' }, past: kept ? [kept] : [] };
+      const left: DeskState = {
+        ...initial,
+        job,
+        kept,
+        revision: base,
+        opening: 'open',
+        saving: { kind: 'dirty' },
+        past: kept ? [kept] : [],
+      };
       return stored ? met(left, stored) : left;
     }),
-    on(deskActions.takeTheirs, (state): DeskState => (state.saving.kind === 'conflict' ? joined(state, state.saving.theirs, 'theirs') : state)),
-    on(deskActions.keepMine, (state): DeskState => (state.saving.kind === 'conflict' ? joined(state, state.saving.theirs, 'mine') : state)),
+    on(deskActions.takeTheirs, (state): DeskState =>
+      state.saving.kind === 'conflict' ? joined(state, state.saving.theirs, 'theirs') : state,
+    ),
+    on(deskActions.keepMine, (state): DeskState =>
+      state.saving.kind === 'conflict' ? joined(state, state.saving.theirs, 'mine') : state,
+    ),
     on(deskActions.keepBoth, (state, { id }): DeskState =>
       state.job
         ? {

@@ -13,10 +13,19 @@ export class EyeDesk {
   private readonly picked = signal<string | null>(null);
   /** Who was there last, until somebody says otherwise. */
   readonly person = computed(() => this.picked() ?? this.latest() ?? eyeText.me);
-  readonly persons = computed(() => [...new Set([this.person(), ...this.calibrations().map(({ person }) => person), ...this.sessions().map(({ name }) => name)])]);
+  readonly persons = computed(() => [
+    ...new Set([
+      this.person(),
+      ...this.calibrations().map(({ person }) => person),
+      ...this.sessions().map(({ name }) => name),
+    ]),
+  ]);
 
   private readonly latest = computed(() => {
-    const noted = [...this.calibrations().map(({ person, at }) => ({ person, at })), ...this.sessions().map(({ name, tries }) => ({ person: name, at: tries.at(-1)?.at ?? 0 }))];
+    const noted = [
+      ...this.calibrations().map(({ person, at }) => ({ person, at })),
+      ...this.sessions().map(({ name, tries }) => ({ person: name, at: tries.at(-1)?.at ?? 0 })),
+    ];
     return noted.sort((p, q) => q.at - p.at)[0]?.person ?? null;
   });
 

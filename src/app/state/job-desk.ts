@@ -31,9 +31,7 @@ export class JobDesk {
     const vehicle = this.vehicle();
     return vehicle ? zonesOf(vehicle) : [];
   });
-  readonly zonePlans = computed(
-    () => new Map((this.plan()?.zones ?? []).map((zone) => [zone.zone.id, zone])),
-  );
+  readonly zonePlans = computed(() => new Map((this.plan()?.zones ?? []).map((zone) => [zone.zone.id, zone])));
 
   /** Pieces that are asked for and not drawn. */
   readonly hidden = computed((): readonly Zone[] => {

@@ -1,4 +1,13 @@
-import { DOCUMENT, EnvironmentInjector, ErrorHandler, Injectable, computed, inject, isDevMode, signal } from '@angular/core';
+import {
+  DOCUMENT,
+  EnvironmentInjector,
+  ErrorHandler,
+  Injectable,
+  computed,
+  inject,
+  isDevMode,
+  signal,
+} from '@angular/core';
 import type { SwUpdate } from '@angular/service-worker';
 import { Store as State } from '@ngrx/store';
 import { deskActions } from './desk';
@@ -11,7 +20,9 @@ export type NoticeKind = (typeof noticeKinds)[number];
 
 /** A part of the application is fetched when it is first needed; after a new one was put on the server it is gone. */
 export const isMissingPart = (error: unknown): boolean =>
-  /dynamically imported module|importing a module script|ChunkLoadError|loading chunk/i.test(error instanceof Error ? error.message : String(error));
+  /dynamically imported module|importing a module script|ChunkLoadError|loading chunk/i.test(
+    error instanceof Error ? error.message : String(error),
+  );
 
 /** Notices of the frame: a newer application, data that was deleted underneath, what plain http lacks. */
 @Injectable({ providedIn: 'root' })

@@ -4,7 +4,12 @@ import { degrees } from '@esmero/units';
 import { deck } from '../testing/desk';
 import { clockAt, onDay, withPlaceClock } from './place-clock';
 
-const at = (latitude: number, longitude: number, utcOffsetH = 0): Site => ({ ...deck.site, latitudeDeg: degrees(latitude), longitudeDeg: degrees(longitude), utcOffsetH });
+const at = (latitude: number, longitude: number, utcOffsetH = 0): Site => ({
+  ...deck.site,
+  latitudeDeg: degrees(latitude),
+  longitudeDeg: degrees(longitude),
+  utcOffsetH,
+});
 
 describe('the clock of a place', () => {
   it.each([

@@ -12,7 +12,8 @@ export async function clockAt({ latitudeDeg, longitudeDeg }: Place, day: string)
   return tzOffset(zoneAt(latitudeDeg, longitudeDeg), new Date(`${day}T12:00:00Z`)) / 60;
 }
 
-const isSamePlace = (p: Place, q: Place): boolean => p.latitudeDeg === q.latitudeDeg && p.longitudeDeg === q.longitudeDeg;
+const isSamePlace = (p: Place, q: Place): boolean =>
+  p.latitudeDeg === q.latitudeDeg && p.longitudeDeg === q.longitudeDeg;
 
 /** A site whose clock follows its place, unless the clock was what somebody has set. */
 export async function withPlaceClock(site: Site, before: Site, day: string): Promise<Site> {

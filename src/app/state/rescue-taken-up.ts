@@ -6,7 +6,12 @@ import { type Rescue, type Written, adopted, arrived, keysFor, remove, rescuedId
 function read(key: string): Rescue | null {
   try {
     const { version, job, kept, base, sent } = JSON.parse(localStorage.getItem(key) ?? '{}') as Written;
-    return { job: readDocument(job, version), kept: kept && readDocument(kept, version), base, sent: sent && readDocument(sent, version) };
+    return {
+      job: readDocument(job, version),
+      kept: kept && readDocument(kept, version),
+      base,
+      sent: sent && readDocument(sent, version),
+    };
   } catch {
     return null;
   }
@@ -37,7 +42,9 @@ async function isSound({ job }: Rescue): Promise<boolean> {
 
 /** Pictures of jobs that are not saved yet. */
 export function rescuedPhotos(): ReadonlySet<string> {
-  const jobs = rescuedIds().flatMap(keysFor).flatMap((key) => read(key)?.job ?? []);
+  const jobs = rescuedIds()
+    .flatMap(keysFor)
+    .flatMap((key) => read(key)?.job ?? []);
   return new Set(jobs.flatMap(({ marks, pictures }) => [...marks, ...pictures].flatMap(({ photo }) => photo ?? [])));
 }
 

@@ -51,7 +51,10 @@ describe('a page that goes away in the middle', () => {
   });
 
   it.each<[string, () => Promise<Store>]>([
-    ['the disk is full', async () => ({ ...(await lasting()), saveJob: async (): Promise<Saved> => ({ kind: 'full' }) })],
+    [
+      'the disk is full',
+      async () => ({ ...(await lasting()), saveJob: async (): Promise<Saved> => ({ kind: 'full' }) }),
+    ],
     ['nothing outlives the tab', () => memoryStore()],
     ['a newer Esmero has the data', () => memoryStore('newer')],
   ])('keeps what it held while %s', async (_when, open) => {
@@ -90,7 +93,10 @@ describe('a page that goes away in the middle', () => {
   it('leaves its job behind in every state but saved, and forgets it when it is saved', async () => {
     const inner = await lasting();
     let full = true;
-    const store: Store = { ...inner, saveJob: async (job, base) => (full ? { kind: 'full' } : inner.saveJob(job, base)) };
+    const store: Store = {
+      ...inner,
+      saveJob: async (job, base) => (full ? { kind: 'full' } : inner.saveJob(job, base)),
+    };
     const { state, settle } = await deskWith(store);
     TestBed.inject(JobDesk).edit('Renamed', (job) => ({ ...job, name: 'Renamed' }));
     await settle();

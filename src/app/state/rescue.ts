@@ -94,4 +94,7 @@ export function remove(key: string): void {
 }
 
 /** What this page has left behind or taken up of a job is safe now, or was given up. */
-export const forget = (id: string): void => keysFor(id).filter((key) => adopted.has(key)).forEach(remove);
+export const forget = (id: string): void =>
+  keysFor(id)
+    .filter((key) => adopted.has(key))
+    .forEach(remove);

@@ -14,8 +14,15 @@ export const loadSettings = createEffect(
     actions.pipe(
       ofType(settingsActions.load),
       // The first words are not waited for: a first start lays out the demo before the store answers.
-      switchMap(() => from(store.then((s) => s.setting(KEY))).pipe(catchError(() => of(undefined)), startWith(undefined))),
-      map((kept) => settingsActions.loaded({ settings: settingsFrom(kept, document.defaultView?.navigator.language ?? '') })),
+      switchMap(() =>
+        from(store.then((s) => s.setting(KEY))).pipe(
+          catchError(() => of(undefined)),
+          startWith(undefined),
+        ),
+      ),
+      map((kept) =>
+        settingsActions.loaded({ settings: settingsFrom(kept, document.defaultView?.navigator.language ?? '') }),
+      ),
     ),
   { functional: true },
 );
@@ -24,8 +31,17 @@ export const loadSettings = createEffect(
 export const keepSettings = createEffect(
   (actions = inject(Actions), state = inject(State), store = inject(STORE), tabs = inject(TABS)) =>
     actions.pipe(
-      ofType(settingsActions.setEnglish, settingsActions.setUnits, settingsActions.setTheme, settingsActions.setSound, settingsActions.setSpeech),
-      concatLatestFrom(() => [state.select(settingsFeature.selectSettingsState), state.select(settingsFeature.selectKept)]),
+      ofType(
+        settingsActions.setEnglish,
+        settingsActions.setUnits,
+        settingsActions.setTheme,
+        settingsActions.setSound,
+        settingsActions.setSpeech,
+      ),
+      concatLatestFrom(() => [
+        state.select(settingsFeature.selectSettingsState),
+        state.select(settingsFeature.selectKept),
+      ]),
       concatMap(async ([, { english, units, theme, sound, speech }, kept]) => {
         const settings = { english, units, theme, sound, speech };
         const done = await (await store).keepSetting(KEY, settings, kept ?? undefined);
@@ -55,7 +71,12 @@ export const applyTheme = createEffect(
     const turned = system && 'addEventListener' in system ? fromEvent(system, 'change') : EMPTY;
     return merge(state.select(settingsFeature.selectTheme), turned).pipe(
       concatLatestFrom(() => state.select(settingsFeature.selectTheme)),
-      tap(([, theme]) => document.documentElement.classList.toggle('dark', theme === 'dark' || (theme === 'system' && (system?.matches ?? false)))),
+      tap(([, theme]) =>
+        document.documentElement.classList.toggle(
+          'dark',
+          theme === 'dark' || (theme === 'system' && (system?.matches ?? false)),
+        ),
+      ),
     );
   },
   { functional: true, dispatch: false },

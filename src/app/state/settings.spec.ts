@@ -9,5 +9,12 @@ it.each([
   [undefined, 'en-US', { english: 'us', units: 'us' }],
   [{ english: 'gb', units: 'metric' }, 'en-US', {}],
 ])('takes %j in a browser that speaks %s for settings only where it is', (kept, language, expected) => {
-  expect(settingsFrom(kept, language)).toEqual({ english: 'gb', units: 'metric', theme: 'system', sound: false, speech: 'off', ...expected });
+  expect(settingsFrom(kept, language)).toEqual({
+    english: 'gb',
+    units: 'metric',
+    theme: 'system',
+    sound: false,
+    speech: 'off',
+    ...expected,
+  });
 });

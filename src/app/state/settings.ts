@@ -36,7 +36,14 @@ export const settingsActions = createActionGroup({
   },
 });
 
-const initial: SettingsState = { english: 'gb', units: 'metric', theme: 'system', sound: false, speech: 'off', kept: null };
+const initial: SettingsState = {
+  english: 'gb',
+  units: 'metric',
+  theme: 'system',
+  sound: false,
+  speech: 'off',
+  kept: null,
+};
 
 export const settingsFeature = createFeature({
   name: 'settings',
@@ -58,7 +65,9 @@ export const settingsFeature = createFeature({
  */
 export function settingsFrom(kept: unknown, language: string): Settings {
   const isUs = /^en-US$/i.test(language);
-  const { english, units, theme, sound, speech } = (typeof kept === 'object' && kept !== null ? kept : {}) as Partial<Settings>;
+  const { english, units, theme, sound, speech } = (
+    typeof kept === 'object' && kept !== null ? kept : {}
+  ) as Partial<Settings>;
   return {
     english: englishes.find((known) => known === english) ?? (isUs ? 'us' : 'gb'),
     units: unitSystems.find((known) => known === units) ?? (isUs ? 'us' : 'metric'),

@@ -25,7 +25,10 @@ describe('room on the device', () => {
     expect([...space.orphans()].sort()).toEqual(['dropped', 'loose']);
     wait(20);
     // One of them is shown again.
-    await store.saveJob({ ...deck, pictures: [{ id: 'p', when: 'after', zone: null, note: '', photo: 'loose' }] }, null);
+    await store.saveJob(
+      { ...deck, pictures: [{ id: 'p', when: 'after', zone: null, note: '', photo: 'loose' }] },
+      null,
+    );
     await space.sweep();
     wait(11);
     await space.sweep();
@@ -36,7 +39,10 @@ describe('room on the device', () => {
   it('deletes those that were shown when asked, but not one that is used again meanwhile', async () => {
     const { store, space } = await withPictures();
     await space.sweep();
-    await store.saveJob({ ...deck, pictures: [{ id: 'p', when: 'after', zone: null, note: '', photo: 'loose' }] }, null);
+    await store.saveJob(
+      { ...deck, pictures: [{ id: 'p', when: 'after', zone: null, note: '', photo: 'loose' }] },
+      null,
+    );
     expect(await space.deleteOrphans()).toBe(1);
     expect(await store.photoKeys()).toEqual(['loose', 'shown']);
   });

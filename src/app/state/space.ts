@@ -49,7 +49,10 @@ export class SpaceDesk {
 
   async measure(): Promise<void> {
     if (!this.storage?.estimate) return;
-    const [{ usage = 0, quota = 0 }, lasting] = await Promise.all([this.storage.estimate(), this.storage.persisted?.() ?? false]).catch(() => [{ usage: 0, quota: 0 }, false] as const);
+    const [{ usage = 0, quota = 0 }, lasting] = await Promise.all([
+      this.storage.estimate(),
+      this.storage.persisted?.() ?? false,
+    ]).catch(() => [{ usage: 0, quota: 0 }, false] as const);
     this._space.set({ usedBytes: usage, quotaBytes: quota, lasting });
   }
 

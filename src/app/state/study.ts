@@ -32,12 +32,19 @@ export interface StudyWay {
 }
 
 /** About the job on the desk. */
-export function studyOf<K extends JobStudyKind>(kind: K, { about = (job) => job, atOnce = false }: StudyWay = {}): StudyDesk<K> {
+export function studyOf<K extends JobStudyKind>(
+  kind: K,
+  { about = (job) => job, atOnce = false }: StudyWay = {},
+): StudyDesk<K> {
   const desk = inject(JobDesk);
-  return questionOf(kind, computed(() => {
-    const job = desk.job();
-    return job && (about(job) as About<K>);
-  }), atOnce);
+  return questionOf(
+    kind,
+    computed(() => {
+      const job = desk.job();
+      return job && (about(job) as About<K>);
+    }),
+    atOnce,
+  );
 }
 
 /**

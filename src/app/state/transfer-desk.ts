@@ -68,26 +68,36 @@ export class TransferDesk {
     this.state.dispatch(deskActions.flush());
     const { isSealed } = await import('@esmero/transfer');
     if (await isSealed(file)) return this._sealed.set(file);
-    this.reviewed(file.name, await this.during(`Reading ${file.name}`, (transfer, progress) => transfer.review(file, progress)));
+    this.reviewed(
+      file.name,
+      await this.during(`Reading ${file.name}`, (transfer, progress) => transfer.review(file, progress)),
+    );
   }
 
   /** Opens a file of another program; null where it was called off, or could not be. */
   async openForeign(file: File, encoding: Encoding | null): Promise<Foreign | null> {
     this._refusal.set(null);
-    const answer = await this.during(`Reading ${file.name}`, (transfer, progress) => transfer.openForeign(file, encoding, spanFrom(today()), progress));
+    const answer = await this.during(`Reading ${file.name}`, (transfer, progress) =>
+      transfer.openForeign(file, encoding, spanFrom(today()), progress),
+    );
     return answer.kind === 'failed' || answer.kind === 'stopped' ? this.notRead(file.name, answer) : answer;
   }
 
   /** What the open table comes to; null where it was called off. */
   async lookAtTable(file: string, kind: TableKind, taken: Mapping, currency: string): Promise<TableReview | null> {
-    const answer = await this.during(`Looking ${file} through`, (transfer, progress) => transfer.lookAtTable(kind, taken, currency, progress));
+    const answer = await this.during(`Looking ${file} through`, (transfer, progress) =>
+      transfer.lookAtTable(kind, taken, currency, progress),
+    );
     return answer.kind === 'table' ? answer.review : this.notRead(file, answer);
   }
 
   /** What the open file of another program comes to waits for choices, like any import. */
   async reviewForeign(file: string): Promise<void> {
     this.state.dispatch(deskActions.flush());
-    this.reviewed(file, await this.during(`Looking ${file} through`, (transfer, progress) => transfer.reviewForeign(progress)));
+    this.reviewed(
+      file,
+      await this.during(`Looking ${file} through`, (transfer, progress) => transfer.reviewForeign(progress)),
+    );
   }
 
   private notRead(file: string, answer: Ended): null {
@@ -130,7 +140,9 @@ export class TransferDesk {
     const reviewed = this._review();
     if (!reviewed) return;
     this._review.set(null);
-    const done = await this.during('Bringing it in', (transfer, progress) => transfer.apply(choices, reviewed.file, progress));
+    const done = await this.during('Bringing it in', (transfer, progress) =>
+      transfer.apply(choices, reviewed.file, progress),
+    );
     if (done.kind === 'stopped') return this.say('info', 'Import cancelled', importText.nothingChanged);
     if (done.kind !== 'done') return this.say('error', 'Not imported', importText.fault(faultText(done)));
     await this.followed();
@@ -159,7 +171,11 @@ export class TransferDesk {
     const done = await this.during('Saving a backup', (transfer, progress) => transfer.backup(to, progress));
     if (done.kind === 'stopped') return this.say('info', 'Backup cancelled', 'No file was saved.');
     if (done.kind === 'failed') return this.say('error', 'No backup was saved', done.message);
-    if (done.file) this.handOver(name, passphrase === null ? done.file : await (await import('@esmero/transfer')).sealed(done.file, passphrase));
+    if (done.file)
+      this.handOver(
+        name,
+        passphrase === null ? done.file : await (await import('@esmero/transfer')).sealed(done.file, passphrase),
+      );
     const at = Date.now();
     await (await this.store).keepSetting('backup', { at });
     this._backedUpAt.set(at);
@@ -190,7 +206,10 @@ export class TransferDesk {
     return this.transfer;
   }
 
-  private async during<T>(what: string, work: (transfer: Transfer, progress: (share: number) => void) => Promise<T>): Promise<T> {
+  private async during<T>(
+    what: string,
+    work: (transfer: Transfer, progress: (share: number) => void) => Promise<T>,
+  ): Promise<T> {
     this._busy.set({ what, share: 0 });
     const progress = (share: number): void => {
       if (this._busy()) this._busy.set({ what, share });
@@ -217,7 +236,10 @@ export class TransferDesk {
     const pick = (this.window as unknown as { readonly showSaveFilePicker?: Picker } | null)?.showSaveFilePicker;
     if (!pick) return null;
     try {
-      return await pick.call(this.window, { suggestedName: name, types: [{ description: 'Esmero backup', accept: { 'application/zip': ['.zip'] } }] });
+      return await pick.call(this.window, {
+        suggestedName: name,
+        types: [{ description: 'Esmero backup', accept: { 'application/zip': ['.zip'] } }],
+      });
     } catch (error) {
       return error instanceof DOMException && error.name === 'AbortError' ? 'called-off' : null;
     }
@@ -233,6 +255,11 @@ export class TransferDesk {
   }
 
   private say(severity: 'success' | 'info' | 'warn' | 'error', summary: string, detail: string): void {
-    this.messages.add({ severity, summary, detail, ...(severity === 'success' || severity === 'info' ? { life: 8000 } : { sticky: true }) });
+    this.messages.add({
+      severity,
+      summary,
+      detail,
+      ...(severity === 'success' || severity === 'info' ? { life: 8000 } : { sticky: true }),
+    });
   }
 }

@@ -9,7 +9,8 @@ import { Entries } from './entries';
 import { Unsent } from './unsent';
 
 const posted = collectionActions.post({ movements: [] });
-const lot = async (store: Awaited<ReturnType<typeof memoryStore>>): Promise<LotSetUp> => (await store.library()).find(({ kind }) => kind === 'lot')!.item as LotSetUp;
+const lot = async (store: Awaited<ReturnType<typeof memoryStore>>): Promise<LotSetUp> =>
+  (await store.library()).find(({ kind }) => kind === 'lot')!.item as LotSetUp;
 
 describe('what is on its way to the store', () => {
   beforeEach(() => localStorage.clear());
@@ -58,7 +59,9 @@ describe('what is on its way to the store', () => {
     TestBed.resetTestingModule();
     const left = { version: collectionVersion, sent: [put, put] };
     const page = new Unsent();
-    const { settle } = await deskWith(store, [{ provide: Unsent, useFactory: () => (localStorage.setItem('esmero-unsent/gone', JSON.stringify(left)), page) }]);
+    const { settle } = await deskWith(store, [
+      { provide: Unsent, useFactory: () => (localStorage.setItem('esmero-unsent/gone', JSON.stringify(left)), page) },
+    ]);
     await settle();
     expect((await lot(store)).done).toEqual(changed.done);
     expect(TestBed.inject(Entries).items('lot')[0]!.done).toEqual(changed.done);

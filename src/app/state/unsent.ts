@@ -16,8 +16,15 @@ const PREFIX = 'esmero-unsent/';
 /** Items as they are read today: Esmero may have been renewed meanwhile. */
 function read(text: string): readonly Sent[] {
   const { version, sent } = JSON.parse(text) as Written;
-  const today = (entry: { readonly kind: string; readonly item: object }) => ({ ...entry, item: migrateItem(entry.kind, entry.item, version) });
-  return sent.map((one) => (one.type === collectionActions.putEntry.type ? ({ ...one, entry: today(one.entry), base: one.base && today(one.base) } as Sent) : one));
+  const today = (entry: { readonly kind: string; readonly item: object }) => ({
+    ...entry,
+    item: migrateItem(entry.kind, entry.item, version),
+  });
+  return sent.map((one) =>
+    one.type === collectionActions.putEntry.type
+      ? ({ ...one, entry: today(one.entry), base: one.base && today(one.base) } as Sent)
+      : one,
+  );
 }
 
 /** What is on its way to the store. A page that goes away leaves it where the next one finds it. */
@@ -44,7 +51,11 @@ export class Unsent {
   leaveBehind(): number {
     try {
       if (this.under.size === 0) localStorage.removeItem(this.key);
-      else localStorage.setItem(this.key, JSON.stringify({ version: collectionVersion, sent: [...this.under] } satisfies Written));
+      else
+        localStorage.setItem(
+          this.key,
+          JSON.stringify({ version: collectionVersion, sent: [...this.under] } satisfies Written),
+        );
       this.aside = this.under.size;
     } catch {
       // Full or forbidden: whoever leaves is asked.

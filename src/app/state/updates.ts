@@ -1,4 +1,9 @@
-import { APP_INITIALIZER, type EnvironmentInjector, createEnvironmentInjector, runInInjectionContext } from '@angular/core';
+import {
+  APP_INITIALIZER,
+  type EnvironmentInjector,
+  createEnvironmentInjector,
+  runInInjectionContext,
+} from '@angular/core';
 import { SwUpdate, provideServiceWorker } from '@angular/service-worker';
 
 /**
@@ -6,7 +11,10 @@ import { SwUpdate, provideServiceWorker } from '@angular/service-worker';
  * stands already, so what Angular would do while it starts is done here.
  */
 export function keptForOffline(parent: EnvironmentInjector): SwUpdate {
-  const own = createEnvironmentInjector([provideServiceWorker('ngsw-worker.js', { registrationStrategy: 'registerWhenStable:5000' })], parent);
+  const own = createEnvironmentInjector(
+    [provideServiceWorker('ngsw-worker.js', { registrationStrategy: 'registerWhenStable:5000' })],
+    parent,
+  );
   for (const start of own.get(APP_INITIALIZER)) runInInjectionContext(own, start);
   return own.get(SwUpdate);
 }

@@ -29,15 +29,29 @@ export class VanStock {
       return sum + (balances.has(item) ? amountAt(balances, item, 'shelf') : batteryMin);
     }, 0);
     const towels = (role: TowelRole): number =>
-      this.entries.items('towel').filter((batch) => batch.role === role).reduce((sum, { id }) => sum + clean.reduce((all, place) => all + amountAt(balances, stockItem('towel', id), place), 0), 0);
-    return { batteryMin: battery, towels: Object.fromEntries(towelRoles.map((role) => [role, towels(role)])) as InStock['towels'] };
+      this.entries
+        .items('towel')
+        .filter((batch) => batch.role === role)
+        .reduce(
+          (sum, { id }) =>
+            sum + clean.reduce((all, place) => all + amountAt(balances, stockItem('towel', id), place), 0),
+          0,
+        );
+    return {
+      batteryMin: battery,
+      towels: Object.fromEntries(towelRoles.map((role) => [role, towels(role)])) as InStock['towels'],
+    };
   });
   /** A product that nobody has counted is not known to run out. */
   readonly products = computed((): readonly Brought[] => {
     const balances = this.collection.balances();
-    return this.entries.items('product')
+    return this.entries
+      .items('product')
       .filter(({ id }) => balances.has(stockItem('product', id)))
-      .map(({ id }) => ({ productId: id, ml: clean.reduce((sum, place) => sum + amountAt(balances, stockItem('product', id), place), 0) }));
+      .map(({ id }) => ({
+        productId: id,
+        ml: clean.reduce((sum, place) => sum + amountAt(balances, stockItem('product', id), place), 0),
+      }));
   });
 
   change(change: Partial<VanSetUp>): void {

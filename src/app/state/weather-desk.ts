@@ -26,7 +26,8 @@ export class WeatherDesk {
     this._asking.set(false);
     this._missing.set(found.ok ? null : found.why);
     // Another job may have come onto the desk meanwhile.
-    if (found.ok && this.desk.job()?.id === job.id) this.desk.edit(`Weather: ${found.weather.source}`, (now) => withWeather(now, found.weather));
+    if (found.ok && this.desk.job()?.id === job.id)
+      this.desk.edit(`Weather: ${found.weather.source}`, (now) => withWeather(now, found.weather));
   }
 
   /** Back to what is typed. */

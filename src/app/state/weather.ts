@@ -23,5 +23,7 @@ async function weatherOfServer({ site, date }: Pick<Job, 'site' | 'date'>): Prom
   if (!answer?.ok) return { ok: false, why: 'unreachable' };
   const { rainFrom, readWeather, withoutRain } = await import('@esmero/exchange');
   const read = readWeather(await answer.text());
-  return read.ok ? { ok: true, weather: withoutRain(read.value), rainFromHour: rainFrom(read.value) } : { ok: false, why: 'unreadable' };
+  return read.ok
+    ? { ok: true, weather: withoutRain(read.value), rainFromHour: rainFrom(read.value) }
+    : { ok: false, why: 'unreadable' };
 }

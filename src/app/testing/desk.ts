@@ -18,7 +18,17 @@ import { seeded } from '../state/seeded';
 import { settingsFeature } from '../state/settings';
 import { today } from '../state/today';
 import { collectionActions, collectionFeature } from '../state/collection';
-import { fillLog, loadCollection, moveJob, reloadAfterWrite, rescueAll, sendUnsent, tellAfterWrite, writeEntry, writeChanges } from '../state/collection.effects';
+import {
+  fillLog,
+  loadCollection,
+  moveJob,
+  reloadAfterWrite,
+  rescueAll,
+  sendUnsent,
+  tellAfterWrite,
+  writeEntry,
+  writeChanges,
+} from '../state/collection.effects';
 
 export const deck = demoJobs[0]!;
 /** The same as the demo lays it in today. */
@@ -86,7 +96,17 @@ export async function deskWith(
       provideState(planFeature),
       provideState(collectionFeature),
       provideState(settingsFeature),
-      provideEffects(deskEffects, { fillLog, loadCollection, moveJob, reloadAfterWrite, rescueAll, sendUnsent, tellAfterWrite, writeEntry, writeChanges }),
+      provideEffects(deskEffects, {
+        fillLog,
+        loadCollection,
+        moveJob,
+        reloadAfterWrite,
+        rescueAll,
+        sendUnsent,
+        tellAfterWrite,
+        writeEntry,
+        writeChanges,
+      }),
       provideRouter([]),
       MessageService,
       ConfirmationService,

@@ -4,15 +4,12 @@ import { vi } from 'vitest';
 vi.setConfig({ testTimeout: 120_000 });
 
 /** Stands in for what the test DOM lacks. */
-vi.stubGlobal(
-  'matchMedia',
-  (query: string): Partial<MediaQueryList> => ({
-    matches: false,
-    media: query,
-    addEventListener: () => undefined,
-    removeEventListener: () => undefined,
-  }),
-);
+vi.stubGlobal('matchMedia', (query: string): Partial<MediaQueryList> => ({
+  matches: false,
+  media: query,
+  addEventListener: () => undefined,
+  removeEventListener: () => undefined,
+}));
 
 Element.prototype.scrollIntoView = (): void => undefined;
 

@@ -8,7 +8,12 @@ import { deskWith } from './desk';
 import { pressable } from './pressable';
 
 /** A part of the application on a desk with the first demo job, perhaps changed; buttons are pressed by their text. */
-export async function show<T>(part: Type<T>, providers: readonly Provider[] = [], change?: (job: Job) => Job, inputs: Readonly<Record<string, unknown>> = {}) {
+export async function show<T>(
+  part: Type<T>,
+  providers: readonly Provider[] = [],
+  change?: (job: Job) => Job,
+  inputs: Readonly<Record<string, unknown>> = {},
+) {
   const desk = await deskWith(undefined, providers);
   const job = TestBed.inject(JobDesk);
   if (change) {
@@ -31,5 +36,14 @@ export async function show<T>(part: Type<T>, providers: readonly Provider[] = []
     await settle();
   };
   await settle();
-  return { ...desk, settle, fixture, element, press, job, view: TestBed.inject(ZoneInView), board: TestBed.inject(NetBoard) };
+  return {
+    ...desk,
+    settle,
+    fixture,
+    element,
+    press,
+    job,
+    view: TestBed.inject(ZoneInView),
+    board: TestBed.inject(NetBoard),
+  };
 }

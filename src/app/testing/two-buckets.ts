@@ -6,7 +6,11 @@ import { show } from './show';
 /** Plenty of everything, washed from two buckets. */
 const bucketed = (one: Job): Job =>
   setChoices(
-    { ...one, site: { ...one.site, waterL: 60, minutes: 300 }, towels: one.towels.map((towel) => ({ ...towel, clean: 20 })) },
+    {
+      ...one,
+      site: { ...one.site, waterL: 60, minutes: 300 },
+      towels: one.towels.map((towel) => ({ ...towel, clean: 20 })),
+    },
     { method: 'rinseless', bucket: 'two-buckets' },
   );
 

@@ -71,12 +71,31 @@ const slate = {
 /** Rust: what cannot be taken back. */
 const rust = '#9b2418';
 const danger = (background: string, color: string, hover: string) => ({
-  root: { danger: { background, borderColor: background, color, hoverBackground: hover, hoverBorderColor: hover, hoverColor: color, activeBackground: hover, activeBorderColor: hover, activeColor: color } },
+  root: {
+    danger: {
+      background,
+      borderColor: background,
+      color,
+      hoverBackground: hover,
+      hoverBorderColor: hover,
+      hoverColor: color,
+      activeBackground: hover,
+      activeBorderColor: hover,
+      activeColor: color,
+    },
+  },
   text: { danger: { color: background } },
 });
 
 /** A second action: an outline in ink, so that it does not look switched off. */
-const quiet = { secondary: { color: 'var(--ink)', borderColor: 'var(--line)', hoverBackground: 'var(--sunk)', activeBackground: 'var(--sunk)' } };
+const quiet = {
+  secondary: {
+    color: 'var(--ink)',
+    borderColor: 'var(--line)',
+    hoverBackground: 'var(--sunk)',
+    activeBackground: 'var(--sunk)',
+  },
+};
 
 /** One of several answers: an outline, and filled with ink green once it is chosen. */
 const answer = {
@@ -93,7 +112,32 @@ const chosen = { checkedBackground: 'transparent' };
 
 /** PrimeNG's structure in Esmero's colours, corners and sizes; only the parts that are used. */
 export const esmeroPreset = definePreset(
-  { ...base, components: { button, checkbox, datatable, datepicker, dialog, drawer, iconfield, inputnumber, inputtext, menu, progressbar, select, selectbutton, slider, tabs, tag, textarea, toast, togglebutton, toggleswitch, virtualscroller } },
+  {
+    ...base,
+    components: {
+      button,
+      checkbox,
+      datatable,
+      datepicker,
+      dialog,
+      drawer,
+      iconfield,
+      inputnumber,
+      inputtext,
+      menu,
+      progressbar,
+      select,
+      selectbutton,
+      slider,
+      tabs,
+      tag,
+      textarea,
+      toast,
+      togglebutton,
+      toggleswitch,
+      virtualscroller,
+    },
+  },
   {
     components: {
       button: {
@@ -105,12 +149,20 @@ export const esmeroPreset = definePreset(
       datatable: {
         root: { borderColor: 'var(--line)' },
         header: { background: 'transparent' },
-        headerCell: { background: 'transparent', hoverBackground: 'var(--sunk)', selectedBackground: 'transparent', color: 'var(--ink-soft)', selectedColor: 'var(--ink)' },
+        headerCell: {
+          background: 'transparent',
+          hoverBackground: 'var(--sunk)',
+          selectedBackground: 'transparent',
+          color: 'var(--ink-soft)',
+          selectedColor: 'var(--ink)',
+        },
         row: { background: 'transparent', hoverBackground: 'var(--sunk)' },
         bodyCell: { padding: '0.5rem 0.75rem' },
       },
       tabs: { tablist: { background: 'transparent' }, tabpanel: { background: 'transparent', padding: '0' } },
-      togglebutton: { colorScheme: { light: { root: answer, content: chosen }, dark: { root: answer, content: chosen } } },
+      togglebutton: {
+        colorScheme: { light: { root: answer, content: chosen }, dark: { root: answer, content: chosen } },
+      },
     },
     primitive: { borderRadius: { xs: '4px', sm: '6px', md: '10px', lg: '12px', xl: '16px' } },
     semantic: {

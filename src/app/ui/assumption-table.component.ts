@@ -26,12 +26,25 @@ const originWord = { measured: 'measured', practice: 'common practice', judged: 
               <label [for]="'a-' + row.key">{{ row.note }}</label>
             </td>
             <td class="value">
-              <esm-number [inputId]="'a-' + row.key" [digits]="6" [unit]="row.unit" [bounds]="row.bounds" [value]="row.value" (typed)="set(row.key, $event)" />
+              <esm-number
+                [inputId]="'a-' + row.key"
+                [digits]="6"
+                [unit]="row.unit"
+                [bounds]="row.bounds"
+                [value]="row.value"
+                (typed)="set(row.key, $event)"
+              />
             </td>
             <td class="soft">
               @if (row.own) {
                 yours
-                <button pButton type="button" severity="secondary" outlined (click)="assumed.emit({ key: row.key, value: null })">
+                <button
+                  pButton
+                  type="button"
+                  severity="secondary"
+                  outlined
+                  (click)="assumed.emit({ key: row.key, value: null })"
+                >
                   Back to {{ row.ours }}<span class="sr-only">: {{ row.note }}</span>
                 </button>
               } @else {
@@ -64,11 +77,21 @@ export class AssumptionTableComponent {
     this.keys().map((key) => {
       const { value, unit, origin, min, max } = assumptionTable[key];
       const own = this.overrides()[key];
-      return { key, note: en(assumptionTable[key].note), unit, bounds: { min, max }, ours: value, own: own !== undefined, value: own ?? value, origin: originWord[origin] };
+      return {
+        key,
+        note: en(assumptionTable[key].note),
+        unit,
+        bounds: { min, max },
+        ours: value,
+        own: own !== undefined,
+        value: own ?? value,
+        origin: originWord[origin],
+      };
     }),
   );
 
   protected set(key: AssumptionKey, value: number | null): void {
-    if (value !== null && value !== (this.overrides()[key] ?? assumptionTable[key].value)) this.assumed.emit({ key, value });
+    if (value !== null && value !== (this.overrides()[key] ?? assumptionTable[key].value))
+      this.assumed.emit({ key, value });
   }
 }

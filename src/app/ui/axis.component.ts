@@ -27,7 +27,14 @@ const HALF_A_WORD = 16;
   template: `
     @for (tick of drawn(); track tick.at) {
       <svg:path class="grid" [attr.d]="tick.line" />
-      <svg:text [attr.x]="tick.x" [attr.y]="tick.y" [attr.text-anchor]="tick.anchor" [attr.dominant-baseline]="tick.baseline">{{ tick.text }}</svg:text>
+      <svg:text
+        [attr.x]="tick.x"
+        [attr.y]="tick.y"
+        [attr.text-anchor]="tick.anchor"
+        [attr.dominant-baseline]="tick.baseline"
+      >
+        {{ tick.text }}
+      </svg:text>
     }
   `,
   styles: `
@@ -54,9 +61,18 @@ export class AxisComponent {
   protected readonly drawn = computed(() => {
     const [side, from, to] = [this.side(), this.from(), this.to()];
     return this.ticks().map(({ at, text }) => {
-      if (side === 'left') return { at, text, line: `M${from} ${at}H${to}`, x: from - AWAY, y: at, anchor: 'end', baseline: 'central' };
+      if (side === 'left')
+        return { at, text, line: `M${from} ${at}H${to}`, x: from - AWAY, y: at, anchor: 'end', baseline: 'central' };
       const anchor = at < HALF_A_WORD ? 'start' : at > this.width() - HALF_A_WORD ? 'end' : 'middle';
-      return { at, text, line: `M${at} ${from}V${to}`, x: at, y: side === 'above' ? from - AWAY : to + 2 * AWAY, anchor, baseline: null };
+      return {
+        at,
+        text,
+        line: `M${at} ${from}V${to}`,
+        x: at,
+        y: side === 'above' ? from - AWAY : to + 2 * AWAY,
+        anchor,
+        baseline: null,
+      };
     });
   });
 }

@@ -19,15 +19,45 @@ let cares = 0;
   template: `
     <div class="field paint">
       <span [id]="id + 'paint'">On the paint</span>
-      <p-select [options]="paints" optionValue="value" optionLabel="label" [ariaLabelledBy]="id + 'paint'" [disabled]="disabled()" [ngModel]="paint()" (ngModelChange)="takePaint($event)" appendTo="body" [fluid]="true" />
+      <p-select
+        [options]="paints"
+        optionValue="value"
+        optionLabel="label"
+        [ariaLabelledBy]="id + 'paint'"
+        [disabled]="disabled()"
+        [ngModel]="paint()"
+        (ngModelChange)="takePaint($event)"
+        appendTo="body"
+        [fluid]="true"
+      />
     </div>
     <div class="field">
       <span [id]="id + 'tyres'">{{ words.tyres }}</span>
-      <p-select [options]="tyreTimes" optionValue="value" optionLabel="label" [ariaLabelledBy]="id + 'tyres'" [disabled]="disabled()" [ngModel]="care().tyres ?? 'none'" (ngModelChange)="takeTyres($event)" appendTo="body" [fluid]="true" />
+      <p-select
+        [options]="tyreTimes"
+        optionValue="value"
+        optionLabel="label"
+        [ariaLabelledBy]="id + 'tyres'"
+        [disabled]="disabled()"
+        [ngModel]="care().tyres ?? 'none'"
+        (ngModelChange)="takeTyres($event)"
+        appendTo="body"
+        [fluid]="true"
+      />
     </div>
     <div class="field">
       <span [id]="id + 'trim'">{{ words.trim }}</span>
-      <p-select [options]="trims" optionValue="value" optionLabel="label" [ariaLabelledBy]="id + 'trim'" [disabled]="disabled()" [ngModel]="care().trim" (ngModelChange)="put({ trim: $event })" appendTo="body" [fluid]="true" />
+      <p-select
+        [options]="trims"
+        optionValue="value"
+        optionLabel="label"
+        [ariaLabelledBy]="id + 'trim'"
+        [disabled]="disabled()"
+        [ngModel]="care().trim"
+        (ngModelChange)="put({ trim: $event })"
+        appendTo="body"
+        [fluid]="true"
+      />
     </div>
   `,
   styles: `
@@ -46,7 +76,9 @@ export class CareComponent extends Control<Care> {
   protected readonly paint = computed(() => keyOf(this.care().paint));
   protected readonly paints = [
     { value: 'none', label: careText.nothing },
-    ...paintCares.flatMap((use: PaintCare) => careReaches.map((on) => ({ value: keyOf({ use, on }), label: careReachName(use, on) }))),
+    ...paintCares.flatMap((use: PaintCare) =>
+      careReaches.map((on) => ({ value: keyOf({ use, on }), label: careReachName(use, on) })),
+    ),
   ];
   protected readonly tyreTimes = [
     { value: 'none', label: careText.nothing },

@@ -35,9 +35,19 @@ export interface ChoiceOption<T> {
       <ng-template #item let-option>
         @if (option.level !== undefined) {
           <span class="swatch num" [attr.data-level]="option.level" aria-hidden="true">{{ option.level }}</span>
-          <span class="sr-only">Level {{ option.level }}, @if (option.brief) {{{ option.label }}:}</span>
+          <span class="sr-only"
+            >Level {{ option.level }},
+            @if (option.brief) {
+              {{ option.label }}:
+            }
+          </span>
         }
-        <span class="words" [attr.title]="option.brief ? option.label : null">{{ option.brief ?? option.label }}@if (option.hint) {<small>{{ option.hint }}</small>}</span>
+        <span class="words" [attr.title]="option.brief ? option.label : null"
+          >{{ option.brief ?? option.label }}
+          @if (option.hint) {
+            <small>{{ option.hint }}</small>
+          }
+        </span>
       </ng-template>
     </p-selectbutton>
   `,

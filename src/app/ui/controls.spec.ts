@@ -37,7 +37,12 @@ async function show() {
     await fixture.whenStable();
   }
   const element = fixture.nativeElement as HTMLElement;
-  return { fixture, element, form: fixture.componentInstance, water: element.querySelector<HTMLInputElement>('#water')! };
+  return {
+    fixture,
+    element,
+    form: fixture.componentInstance,
+    water: element.querySelector<HTMLInputElement>('#water')!,
+  };
 }
 
 describe('fields of ours in a reactive form', () => {

@@ -121,7 +121,9 @@ export class DayChartComponent {
   protected readonly now = computed(() => this.x().clamp(true)(this.hour()));
   protected readonly nowText = computed(() => hourText(this.hour()));
   protected readonly hours = computed((): readonly Tick[] =>
-    this.x().ticks(8).map((hour) => ({ at: this.x()(hour), text: hourText(hour) })),
+    this.x()
+      .ticks(8)
+      .map((hour) => ({ at: this.x()(hour), text: hourText(hour) })),
   );
   protected readonly shade = computed(() => {
     const [from, to] = this.span();
@@ -131,7 +133,11 @@ export class DayChartComponent {
   });
 
   protected readonly key = computed(() =>
-    this.day().panels.map(({ zoneId }, i) => ({ name: nameOf(zoneId), dash: dashes[i % dashes.length]!, y: TOP + 10 + i * KEY_LINE })),
+    this.day().panels.map(({ zoneId }, i) => ({
+      name: nameOf(zoneId),
+      dash: dashes[i % dashes.length]!,
+      y: TOP + 10 + i * KEY_LINE,
+    })),
   );
   protected readonly parts = computed(() => [this.temperatures(), this.openTimes()]);
 

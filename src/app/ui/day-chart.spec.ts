@@ -35,7 +35,9 @@ describe('the chart of the day', () => {
   it('crosses out the hours that are too hot, shades those in the shade, and marks the hour of the job', () => {
     const element = chart(noon);
     expect(element.querySelectorAll('.bad').length).toBeGreaterThan(4);
-    expect(element.querySelectorAll('.shade')).toHaveLength(noon.site.shadeHours.filter((hour) => hour >= 6 && hour < 21).length);
+    expect(element.querySelectorAll('.shade')).toHaveLength(
+      noon.site.shadeHours.filter((hour) => hour >= 6 && hour < 21).length,
+    );
     expect(element.querySelector('.now-text')?.textContent).toBe('13:00');
     const cool = chart({ ...noon, site: { ...noon.site, shade: true, sunWm2: 0, airC: celsius(18), shadeHours: [] } });
     expect(cool.querySelectorAll('.bad')).toHaveLength(0);
@@ -68,7 +70,13 @@ describe('cautions', () => {
 describe('the label of a vessel', () => {
   it('says mix, ratio, day and care, and the same in a code', async () => {
     const fixture = TestBed.createComponent(VesselLabelComponent);
-    fixture.componentRef.setInput('label', { content: 'Pre-soak', product: 'Blue', ratio: '1 to 50 water', vessel: 'Pump', date: '2031-07-14' });
+    fixture.componentRef.setInput('label', {
+      content: 'Pre-soak',
+      product: 'Blue',
+      ratio: '1 to 50 water',
+      vessel: 'Pump',
+      date: '2031-07-14',
+    });
     fixture.detectChanges();
     const element = fixture.nativeElement as HTMLElement;
     await vi.waitFor(() => {

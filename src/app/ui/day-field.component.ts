@@ -11,7 +11,8 @@ const dateOf = (day: string): Date | null => {
   const [year, month, date] = day.split('-').map(Number);
   return year && month && date ? new Date(year, month - 1, date) : null;
 };
-const dayOf = (date: Date): string => `${date.getFullYear()}-${twoDigits(date.getMonth() + 1)}-${twoDigits(date.getDate())}`;
+const dayOf = (date: Date): string =>
+  `${date.getFullYear()}-${twoDigits(date.getMonth() + 1)}-${twoDigits(date.getDate())}`;
 
 /** A day to be typed or picked: "2031-07-14". It draws its whole month, shut or open, so it has a task of its own. */
 @Component({

@@ -8,4 +8,5 @@ export function downloadBlob(name: string, blob: Blob): void {
 }
 
 /** The same with a text. */
-export const download = (name: string, text: string, type = 'application/json'): void => downloadBlob(name, new Blob([text], { type }));
+export const download = (name: string, text: string, type = 'application/json'): void =>
+  downloadBlob(name, new Blob([text], { type }));

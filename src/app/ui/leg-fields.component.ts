@@ -14,11 +14,49 @@ const named = <T extends string>(values: readonly T[], names: Readonly<Record<T,
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [FormsModule, NumberComponent, Select],
   template: `
-    <esm-number [name]="name() ? name() + ', days' : 'Days'" unit="days" [bounds]="bounds.legDays" [digits]="0" [value]="leg().days" (typed)="$event !== null && change({ days: $event })" />
-    <esm-number [name]="name() ? name() + ', distance' : 'Distance'" [as]="units().edit.distance" [bounds]="bounds.legKm" [digits]="0" [value]="leg().km" (typed)="$event !== null && change({ km: $event })" />
-    <p-select [options]="roads" optionValue="value" optionLabel="label" ariaLabel="Roads" [ngModel]="leg().road" (ngModelChange)="change({ road: $event })" appendTo="body" />
-    <p-select [options]="places" optionValue="value" optionLabel="label" ariaLabel="Surroundings" [ngModel]="leg().surroundings" (ngModelChange)="change({ surroundings: $event })" appendTo="body" />
-    <p-select [options]="shelters" optionValue="value" optionLabel="label" ariaLabel="Where it stands" [ngModel]="leg().shelter" (ngModelChange)="change({ shelter: $event })" appendTo="body" />
+    <esm-number
+      [name]="name() ? name() + ', days' : 'Days'"
+      unit="days"
+      [bounds]="bounds.legDays"
+      [digits]="0"
+      [value]="leg().days"
+      (typed)="$event !== null && change({ days: $event })"
+    />
+    <esm-number
+      [name]="name() ? name() + ', distance' : 'Distance'"
+      [as]="units().edit.distance"
+      [bounds]="bounds.legKm"
+      [digits]="0"
+      [value]="leg().km"
+      (typed)="$event !== null && change({ km: $event })"
+    />
+    <p-select
+      [options]="roads"
+      optionValue="value"
+      optionLabel="label"
+      ariaLabel="Roads"
+      [ngModel]="leg().road"
+      (ngModelChange)="change({ road: $event })"
+      appendTo="body"
+    />
+    <p-select
+      [options]="places"
+      optionValue="value"
+      optionLabel="label"
+      ariaLabel="Surroundings"
+      [ngModel]="leg().surroundings"
+      (ngModelChange)="change({ surroundings: $event })"
+      appendTo="body"
+    />
+    <p-select
+      [options]="shelters"
+      optionValue="value"
+      optionLabel="label"
+      ariaLabel="Where it stands"
+      [ngModel]="leg().shelter"
+      (ngModelChange)="change({ shelter: $event })"
+      appendTo="body"
+    />
   `,
   styles: `
     :host {

@@ -47,6 +47,9 @@ export class LiquidBarComponent {
     });
   });
   protected readonly says = computed(
-    () => `Of ${this.units().volume(this.liquid().laidMl)} laid: ${this.parts().map(({ text }) => text).join(', ')}`,
+    () =>
+      `Of ${this.units().volume(this.liquid().laidMl)} laid: ${this.parts()
+        .map(({ text }) => text)
+        .join(', ')}`,
   );
 }

@@ -6,7 +6,15 @@ import type { VehicleMethod } from '@esmero/model';
   selector: 'esm-method-mark',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg viewBox="0 0 24 24" aria-hidden="true" fill="none" stroke="currentColor" stroke-width="1.8" stroke-linecap="round" stroke-linejoin="round">
+    <svg
+      viewBox="0 0 24 24"
+      aria-hidden="true"
+      fill="none"
+      stroke="currentColor"
+      stroke-width="1.8"
+      stroke-linecap="round"
+      stroke-linejoin="round"
+    >
       @switch (method()) {
         @case ('waterless') {
           <path d="M12 3.5c3 4 5 6.6 5 9.6a5 5 0 0 1-10 0c0-3 2-5.6 5-9.600z" />

@@ -1,4 +1,12 @@
-import { ChangeDetectionStrategy, Component, booleanAttribute, computed, forwardRef, input, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  booleanAttribute,
+  computed,
+  forwardRef,
+  input,
+  signal,
+} from '@angular/core';
 import { FormsModule, NG_VALIDATORS, NG_VALUE_ACCESSOR, type ValidationErrors, type Validator } from '@angular/forms';
 import { InputNumber } from 'primeng/inputnumber';
 import type { Bounds } from '@esmero/model';

@@ -14,17 +14,50 @@ const LEAST = 8;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, Dialog, FormsModule, Password],
   template: `
-    <p-dialog [header]="isNew() ? 'Backup with a passphrase' : 'A sealed file'" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [draggable]="false" closeAriaLabel="Close" [style]="{ width: 'min(30rem, 96vw)' }">
+    <p-dialog
+      [header]="isNew() ? 'Backup with a passphrase' : 'A sealed file'"
+      [visible]="true"
+      (visibleChange)="closed.emit()"
+      [modal]="true"
+      [draggable]="false"
+      closeAriaLabel="Close"
+      [style]="{ width: 'min(30rem, 96vw)' }"
+    >
       <p>{{ isNew() ? wording.choose : wording.open(file()) }}</p>
       <form class="stack" (submit)="$event.preventDefault(); tell()">
-        <label class="field" for="passphrase">Passphrase<p-password inputId="passphrase" name="passphrase" [toggleMask]="true" [feedback]="false" [fluid]="true" [(ngModel)]="first" (ngModelChange)="typed()" [autocomplete]="isNew() ? 'new-password' : 'current-password'" /></label>
+        <label class="field" for="passphrase"
+          >Passphrase<p-password
+            inputId="passphrase"
+            name="passphrase"
+            [toggleMask]="true"
+            [feedback]="false"
+            [fluid]="true"
+            [(ngModel)]="first"
+            (ngModelChange)="typed()"
+            [autocomplete]="isNew() ? 'new-password' : 'current-password'"
+        /></label>
         @if (isNew()) {
-          <label class="field" for="passphrase-again">Once more<p-password inputId="passphrase-again" name="again" [toggleMask]="true" [feedback]="false" [fluid]="true" [(ngModel)]="again" (ngModelChange)="typed()" autocomplete="new-password" /></label>
+          <label class="field" for="passphrase-again"
+            >Once more<p-password
+              inputId="passphrase-again"
+              name="again"
+              [toggleMask]="true"
+              [feedback]="false"
+              [fluid]="true"
+              [(ngModel)]="again"
+              (ngModelChange)="typed()"
+              autocomplete="new-password"
+          /></label>
         }
         @if (problem(); as why) {
           <p class="note warn" role="alert">{{ why }}</p>
         }
-        <p-button type="submit" [label]="isNew() ? 'Save the backup' : 'Open it'" icon="pi pi-lock" [disabled]="!isReady()" />
+        <p-button
+          type="submit"
+          [label]="isNew() ? 'Save the backup' : 'Open it'"
+          icon="pi pi-lock"
+          [disabled]="!isReady()"
+        />
       </form>
     </p-dialog>
   `,
@@ -41,7 +74,11 @@ export class PassphraseComponent {
   protected first = '';
   protected again = '';
   private readonly both = signal({ first: '', again: '' });
-  protected readonly isReady = computed(() => this.both().first !== '' && (!this.isNew() || (this.both().first.length >= LEAST && this.both().first === this.both().again)));
+  protected readonly isReady = computed(
+    () =>
+      this.both().first !== '' &&
+      (!this.isNew() || (this.both().first.length >= LEAST && this.both().first === this.both().again)),
+  );
   protected readonly problem = computed(() => {
     const { first, again } = this.both();
     if (!this.isNew()) return this.wrong() ? passphraseText.wrong : '';

@@ -11,9 +11,21 @@ import { downloadBlob } from './download';
   imports: [Button],
   template: `
     @if (busy(); as work) {
-      <p-button label="Stop" icon="pi pi-spinner pi-spin" severity="secondary" [outlined]="true" (onClick)="work.abort()" />
+      <p-button
+        label="Stop"
+        icon="pi pi-spinner pi-spin"
+        severity="secondary"
+        [outlined]="true"
+        (onClick)="work.abort()"
+      />
     } @else {
-      <p-button [label]="label()" icon="pi pi-file-pdf" severity="secondary" [outlined]="true" (onClick)="make(false)" />
+      <p-button
+        [label]="label()"
+        icon="pi pi-file-pdf"
+        severity="secondary"
+        [outlined]="true"
+        (onClick)="make(false)"
+      />
       @if (canShare) {
         <p-button label="Share" icon="pi pi-share-alt" severity="secondary" [outlined]="true" (onClick)="make(true)" />
       }
@@ -45,7 +57,9 @@ export class PdfComponent {
   protected readonly wording = partsText;
   protected readonly busy = signal<AbortController | null>(null);
   protected readonly problem = signal<string | null>(null);
-  protected readonly canShare = this.document.defaultView?.navigator.canShare?.({ files: [new File([], 'a.pdf', { type: 'application/pdf' })] }) ?? false;
+  protected readonly canShare =
+    this.document.defaultView?.navigator.canShare?.({ files: [new File([], 'a.pdf', { type: 'application/pdf' })] }) ??
+    false;
 
   protected async make(share: boolean): Promise<void> {
     const work = new AbortController();
@@ -54,7 +68,8 @@ export class PdfComponent {
     try {
       const blob = await pdfOf(this.paper()(), this.document.baseURI, work.signal);
       const name = `${this.name()}.pdf`;
-      if (share) await this.document.defaultView?.navigator.share({ files: [new File([blob], name, { type: blob.type })] });
+      if (share)
+        await this.document.defaultView?.navigator.share({ files: [new File([blob], name, { type: blob.type })] });
       else downloadBlob(name, blob);
     } catch (error) {
       // Whoever stops it, or closes the sheet to share with, knows.

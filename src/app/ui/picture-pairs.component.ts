@@ -31,13 +31,30 @@ const names: Readonly<Record<PictureTime, string>> = { before: 'Before', after: 
                 <p class="soft">{{ wording.pictureElsewhere }}</p>
               }
               <figcaption class="soft">
-                {{ picture.says }} <button pButton type="button" class="no-print" severity="secondary" outlined (click)="dropped.emit(picture.id)">Take off<span class="sr-only"> the picture {{ names[picture.when].toLowerCase() }}</span></button>
+                {{ picture.says }}
+                <button
+                  pButton
+                  type="button"
+                  class="no-print"
+                  severity="secondary"
+                  outlined
+                  (click)="dropped.emit(picture.id)"
+                >
+                  Take off<span class="sr-only"> the picture {{ names[picture.when].toLowerCase() }}</span>
+                </button>
               </figcaption>
             </figure>
           }
           <label class="chip no-print">
             Picture {{ names[column.when].toLowerCase() }}
-            <input type="file" class="sr-only" accept="image/*" capture="environment" #file (change)="add(column.when, file)" />
+            <input
+              type="file"
+              class="sr-only"
+              accept="image/*"
+              capture="environment"
+              #file
+              (change)="add(column.when, file)"
+            />
           </label>
         </section>
       }
@@ -75,7 +92,9 @@ export class PicturePairsComponent {
   readonly dropped = output<string>();
 
   protected readonly names = names;
-  protected readonly columns = computed(() => pictureTimes.map((when) => ({ when, pictures: this.pictures().filter((one) => one.when === when) })));
+  protected readonly columns = computed(() =>
+    pictureTimes.map((when) => ({ when, pictures: this.pictures().filter((one) => one.when === when) })),
+  );
 
   protected add(when: PictureTime, field: HTMLInputElement): void {
     const file = field.files?.[0];

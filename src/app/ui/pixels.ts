@@ -10,7 +10,10 @@ const MOST_PIXELS = 24_000_000;
 export async function pixelsOf(file: Blob): Promise<Raster> {
   const picture = await createImageBitmap(file);
   const scale = Math.min(1, Math.sqrt(MOST_PIXELS / (picture.width * picture.height)));
-  const [width, height] = [Math.max(1, Math.round(picture.width * scale)), Math.max(1, Math.round(picture.height * scale))];
+  const [width, height] = [
+    Math.max(1, Math.round(picture.width * scale)),
+    Math.max(1, Math.round(picture.height * scale)),
+  ];
   const canvas = new OffscreenCanvas(width, height);
   const context = canvas.getContext('2d');
   if (!context) throw new DOMException('No canvas');

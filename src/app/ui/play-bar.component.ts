@@ -13,11 +13,31 @@ const SPEEDS = [1, 3, 10] as const;
   imports: [Button, FormsModule, Slider],
   template: `
     <div class="row" role="group" [attr.aria-label]="label()">
-      <p-button icon="pi pi-step-backward" ariaLabel="One back" severity="secondary" [outlined]="true" (onClick)="step(-1)" [disabled]="at() <= 0" />
+      <p-button
+        icon="pi pi-step-backward"
+        ariaLabel="One back"
+        severity="secondary"
+        [outlined]="true"
+        (onClick)="step(-1)"
+        [disabled]="at() <= 0"
+      />
       @if (!still) {
-        <p-button [icon]="playing() ? 'pi pi-pause' : 'pi pi-play'" [ariaLabel]="playing() ? 'Pause' : 'Play'" severity="secondary" [outlined]="true" (onClick)="play()" />
+        <p-button
+          [icon]="playing() ? 'pi pi-pause' : 'pi pi-play'"
+          [ariaLabel]="playing() ? 'Pause' : 'Play'"
+          severity="secondary"
+          [outlined]="true"
+          (onClick)="play()"
+        />
       }
-      <p-button icon="pi pi-step-forward" ariaLabel="One on" severity="secondary" [outlined]="true" (onClick)="step(1)" [disabled]="at() >= last()" />
+      <p-button
+        icon="pi pi-step-forward"
+        ariaLabel="One on"
+        severity="secondary"
+        [outlined]="true"
+        (onClick)="step(1)"
+        [disabled]="at() >= last()"
+      />
       @if (!still) {
         <p-button [label]="speed() + ' a second'" severity="secondary" [text]="true" (onClick)="faster()" />
       }

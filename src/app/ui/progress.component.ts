@@ -12,7 +12,13 @@ import { ProgressBar } from 'primeng/progressbar';
       display: block;
     }
   `,
-  host: { role: 'progressbar', 'aria-valuemin': '0', 'aria-valuemax': '100', '[attr.aria-valuenow]': 'percent()', '[attr.aria-label]': 'label()' },
+  host: {
+    role: 'progressbar',
+    'aria-valuemin': '0',
+    'aria-valuemax': '100',
+    '[attr.aria-valuenow]': 'percent()',
+    '[attr.aria-label]': 'label()',
+  },
 })
 export class ProgressComponent {
   readonly label = input.required<string>();

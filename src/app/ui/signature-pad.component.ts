@@ -1,4 +1,13 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, effect, input, output, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  effect,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import SignaturePad from 'signature_pad';
@@ -14,8 +23,15 @@ import { HEIGHT, WIDTH, pathOf } from './signature-path';
   template: `
     @if (signed(); as signed) {
       <figure>
-        <svg viewBox="0 0 ${WIDTH} ${HEIGHT}" role="img" [attr.aria-label]="'Signed by ' + signed.by"><path [attr.d]="signed.path" /></svg>
-        <figcaption>{{ signed.by }}, {{ when() }} <button pButton type="button" class="no-print" severity="secondary" outlined (click)="changed.emit(null)">Sign again</button></figcaption>
+        <svg viewBox="0 0 ${WIDTH} ${HEIGHT}" role="img" [attr.aria-label]="'Signed by ' + signed.by">
+          <path [attr.d]="signed.path" />
+        </svg>
+        <figcaption>
+          {{ signed.by }}, {{ when() }}
+          <button pButton type="button" class="no-print" severity="secondary" outlined (click)="changed.emit(null)">
+            Sign again
+          </button>
+        </figcaption>
       </figure>
     } @else {
       <div class="no-print">
@@ -26,7 +42,9 @@ import { HEIGHT, WIDTH, pathOf } from './signature-path';
             <input pInputText required maxlength="160" autocomplete="off" #name />
           </label>
           <button pButton type="submit" severity="secondary" outlined>Sign</button>
-          <button pButton type="button" severity="secondary" outlined [disabled]="path() === ''" (click)="clear()">Clear</button>
+          <button pButton type="button" severity="secondary" outlined [disabled]="path() === ''" (click)="clear()">
+            Clear
+          </button>
         </form>
       </div>
     }
@@ -48,7 +66,15 @@ import { HEIGHT, WIDTH, pathOf } from './signature-path';
       aspect-ratio: 3;
       border: 1px solid var(--line);
       border-radius: 6px;
-      background: linear-gradient(to top, transparent 22%, var(--line) 22%, var(--line) calc(22% + 1px), transparent calc(22% + 1px)), var(--card);
+      background:
+        linear-gradient(
+          to top,
+          transparent 22%,
+          var(--line) 22%,
+          var(--line) calc(22% + 1px),
+          transparent calc(22% + 1px)
+        ),
+        var(--card);
       color: var(--ink);
       touch-action: none;
       cursor: crosshair;

@@ -7,7 +7,8 @@ export const HEIGHT = 100;
 
 /** Strokes of a pen as one path in a box of 300 by 100. */
 export function pathOf(strokes: readonly Pick<PointGroup, 'points'>[], width: number, height: number): string {
-  const at = ({ x, y }: { readonly x: number; readonly y: number }): string => `${((x / width) * WIDTH).toFixed(1)} ${((y / height) * HEIGHT).toFixed(1)}`;
+  const at = ({ x, y }: { readonly x: number; readonly y: number }): string =>
+    `${((x / width) * WIDTH).toFixed(1)} ${((y / height) * HEIGHT).toFixed(1)}`;
   return strokes.map(({ points }) => points.map((point, i) => `${i === 0 ? 'M' : 'L'}${at(point)}`).join('')).join('');
 }
 

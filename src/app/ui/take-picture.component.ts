@@ -8,14 +8,53 @@ import { Button } from 'primeng/button';
   imports: [Button],
   template: `
     <div class="row">
-      <p-button [label]="again() ? 'Take another' : 'Take a picture'" icon="pi pi-camera" [severity]="again() ? 'secondary' : 'primary'" [outlined]="again()" (onClick)="camera.click()" [disabled]="busy()" />
-      <p-button label="From a file" icon="pi pi-image" severity="secondary" [outlined]="true" (onClick)="file.click()" [disabled]="busy()" />
+      <p-button
+        [label]="again() ? 'Take another' : 'Take a picture'"
+        icon="pi pi-camera"
+        [severity]="again() ? 'secondary' : 'primary'"
+        [outlined]="again()"
+        (onClick)="camera.click()"
+        [disabled]="busy()"
+      />
+      <p-button
+        label="From a file"
+        icon="pi pi-image"
+        severity="secondary"
+        [outlined]="true"
+        (onClick)="file.click()"
+        [disabled]="busy()"
+      />
       @if (canSimulate()) {
-        <p-button label="Simulated camera" icon="pi pi-sparkles" severity="secondary" [outlined]="true" (onClick)="simulated.emit()" [disabled]="busy()" />
+        <p-button
+          label="Simulated camera"
+          icon="pi pi-sparkles"
+          severity="secondary"
+          [outlined]="true"
+          (onClick)="simulated.emit()"
+          [disabled]="busy()"
+        />
       }
     </div>
-    <input #camera type="file" class="sr-only" tabindex="-1" aria-hidden="true" accept="image/*" capture="environment" (change)="tell(camera)" />
-    <input #file type="file" class="sr-only" tabindex="-1" aria-hidden="true" accept="image/*" data-picture-file (change)="tell(file)" />
+    <input
+      #camera
+      type="file"
+      class="sr-only"
+      tabindex="-1"
+      aria-hidden="true"
+      accept="image/*"
+      capture="environment"
+      (change)="tell(camera)"
+    />
+    <input
+      #file
+      type="file"
+      class="sr-only"
+      tabindex="-1"
+      aria-hidden="true"
+      accept="image/*"
+      data-picture-file
+      (change)="tell(file)"
+    />
   `,
   styles: `
     :host {

@@ -22,7 +22,14 @@ export const totalTitles: readonly (readonly [keyof Totals, string])[] = [
 ];
 
 /** Smaller changes are rounding, not news. */
-const NEWS: Readonly<Partial<Record<Figure['unit'], number>>> = { min: 0.5, L: 0.05, mL: 0.5, towels: 0.5, index: 0.05, minor: 0.5 };
+const NEWS: Readonly<Partial<Record<Figure['unit'], number>>> = {
+  min: 0.5,
+  L: 0.05,
+  mL: 0.5,
+  towels: 0.5,
+  index: 0.05,
+  minor: 0.5,
+};
 
 /** The plan in one line, with what the last change did to it. */
 @Component({
@@ -76,7 +83,15 @@ export class TotalsStripComponent {
     return totalTitles.flatMap(([key, title]): Shown[] => {
       const figure = plan.totals[key];
       if (!figure) return [];
-      return [{ key, title, figure, text: figureValue(figure, this.units(), this.currency()), change: this.change(key, figure) }];
+      return [
+        {
+          key,
+          title,
+          figure,
+          text: figureValue(figure, this.units(), this.currency()),
+          change: this.change(key, figure),
+        },
+      ];
     });
   });
 

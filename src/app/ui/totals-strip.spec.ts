@@ -12,7 +12,11 @@ const before = planJob(deck);
 const after = planJob(paint(deck, zoneIds, { deposit: { kind: 'dust', level: 0 }, onTop: false }));
 const refused = planJob({ ...deck, choices: { ...deck.choices, method: 'decline' } });
 
-function strip(plan: Plan | null, past: Plan | null, more: { cause?: string; pending?: boolean; failure?: string | null } = {}) {
+function strip(
+  plan: Plan | null,
+  past: Plan | null,
+  more: { cause?: string; pending?: boolean; failure?: string | null } = {},
+) {
   const fixture = TestBed.createComponent(TotalsStripComponent);
   const inputs = { plan, before: past, cause: '', pending: false, failure: null, units: unitsOf('metric'), ...more };
   for (const [name, value] of Object.entries(inputs)) fixture.componentRef.setInput(name, value);

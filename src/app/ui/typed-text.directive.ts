@@ -74,7 +74,8 @@ export class TypedTextDirective {
 
   protected leave(): void {
     this.keep();
-    if (this.element.value !== this.esmTyped() && this.element.value.trim() === this.esmTyped()) this.element.value = this.esmTyped();
+    if (this.element.value !== this.esmTyped() && this.element.value.trim() === this.esmTyped())
+      this.element.value = this.esmTyped();
   }
 
   private keep(): void {

@@ -28,7 +28,13 @@ function show() {
       fixture.detectChanges();
     }
   };
-  return { fixture, input, type, field: fixture.componentInstance, texts: () => fixture.componentInstance.heard.map(({ text }) => text) };
+  return {
+    fixture,
+    input,
+    type,
+    field: fixture.componentInstance,
+    texts: () => fixture.componentInstance.heard.map(({ text }) => text),
+  };
 }
 
 describe('a text field that is kept while it is typed', () => {

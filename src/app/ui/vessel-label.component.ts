@@ -21,13 +21,19 @@ import { codeOf } from './qr-code';
         </p>
       </div>
       @if (code(); as code) {
-        <svg [attr.viewBox]="'-2 -2 ' + (code.size + 4) + ' ' + (code.size + 4)" role="img" [attr.aria-label]="'QR code: ' + text()">
+        <svg
+          [attr.viewBox]="'-2 -2 ' + (code.size + 4) + ' ' + (code.size + 4)"
+          role="img"
+          [attr.aria-label]="'QR code: ' + text()"
+        >
           <rect x="-2" y="-2" [attr.width]="code.size + 4" [attr.height]="code.size + 4" fill="#fff" />
           <path [attr.d]="code.path" fill="#000" />
         </svg>
       }
     </div>
-    <button pButton type="button" class="no-print" severity="secondary" outlined (click)="print()">Print this label</button>
+    <button pButton type="button" class="no-print" severity="secondary" outlined (click)="print()">
+      Print this label
+    </button>
   `,
   styles: `
     .vessel-label {

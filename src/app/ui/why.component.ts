@@ -31,11 +31,14 @@ export interface Asked {
     >
       @if (asked(); as asked) {
         <p>
-          <strong class="num">{{ total() }}</strong>, {{ origin() }}{{ asked.figure.unit === 'index' ? wording.relative : '.' }}
+          <strong class="num">{{ total() }}</strong>, {{ origin()
+          }}{{ asked.figure.unit === 'index' ? wording.relative : '.' }}
         </p>
         @if (parts().length > 0) {
           <table>
-            <caption class="sr-only">Parts of the figure</caption>
+            <caption class="sr-only">
+              Parts of the figure
+            </caption>
             <tbody>
               @for (part of parts(); track part.name) {
                 <tr>

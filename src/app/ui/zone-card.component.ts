@@ -10,7 +10,9 @@ import { forecastWords, soilWords } from './net/looks';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (zone(); as zone) {
-      <p class="num"><strong>{{ name() }}</strong> · {{ area() }}</p>
+      <p class="num">
+        <strong>{{ name() }}</strong> · {{ area() }}
+      </p>
       <p>{{ basis() }}: {{ soil() }}</p>
       <p>Plan: {{ treatment() }}</p>
       <p class="num soft">{{ drying() }}</p>
@@ -45,7 +47,9 @@ export class ZoneCardComponent {
 
   protected readonly name = computed(() => zoneName(this.zone()!.id));
   protected readonly area = computed(() => this.units().area(this.zone()!.areaM2));
-  protected readonly basis = computed(() => (this.seen()?.measured ? 'Measured' : !this.seen() && this.plan()?.soil.basis === 'forecast' ? 'Forecast' : 'Seen'));
+  protected readonly basis = computed(() =>
+    this.seen()?.measured ? 'Measured' : !this.seen() && this.plan()?.soil.basis === 'forecast' ? 'Forecast' : 'Seen',
+  );
   protected readonly soil = computed(() => {
     const soil = this.plan()?.soil;
     return this.seen() || soil?.basis !== 'forecast' ? soilWords(this.seen()) : forecastWords(soil, this.units());
@@ -64,8 +68,6 @@ export class ZoneCardComponent {
     const plan = this.plan();
     if (!plan) return 'being worked out';
     const { option, treatment } = plan;
-    return option
-      ? `${treatmentName(treatment)}, index ${indexText(option.marring.index)}`
-      : plannedName(plan);
+    return option ? `${treatmentName(treatment)}, index ${indexText(option.marring.index)}` : plannedName(plan);
   });
 }

@@ -1,7 +1,7 @@
 import { assumptionTable } from './table';
 
 export { assumptionGroups, assumptionTable } from './table';
-export type {  AssumptionGroup } from './table';
+export type { AssumptionGroup } from './table';
 
 export type AssumptionKey = keyof typeof assumptionTable;
 

@@ -9,8 +9,7 @@ const STOKES_TO = 0.3;
 const viscosity = (c: number): number => 2.414e-5 * 10 ** (247.8 / (c + 273.15 - 140));
 
 /** Schiller and Naumann's correction of Stokes' drag. */
-const drag = (reynolds: number): number =>
-  reynolds > STOKES_TO ? 1 + 0.15 * reynolds ** 0.687 : 1;
+const drag = (reynolds: number): number => (reynolds > STOKES_TO ? 1 + 0.15 * reynolds ** 0.687 : 1);
 
 /**
  * Terminal speed of a quartz grain in still water, m/s: Stokes' law with the Schiller–Naumann

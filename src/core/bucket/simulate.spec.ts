@@ -20,11 +20,21 @@ const zone = fc.record({
   areaM2: fc.double({ min: 0.05, max: 3, noNaN: true }),
   seconds: fc.double({ min: 1, max: 120, noNaN: true }),
   leavesL: fc.double({ min: 0, max: 0.3, noNaN: true }),
-  grit: fc.array(fc.record({ grainUm: fc.constantFrom(15, 40, 150, 300), loadGm2: fc.double({ min: 0, max: 20, noNaN: true }) }), { minLength: 1, maxLength: 3 }),
+  grit: fc.array(
+    fc.record({ grainUm: fc.constantFrom(15, 40, 150, 300), loadGm2: fc.double({ min: 0, max: 20, noNaN: true }) }),
+    { minLength: 1, maxLength: 3 },
+  ),
 });
-const car: fc.Arbitrary<readonly Washed[]> = fc.array(zone, { minLength: 1, maxLength: 20 }).map((zones) => zones.map((one, i) => ({ ...one, zoneId: zoneIds[i]! })));
+const car: fc.Arbitrary<readonly Washed[]> = fc
+  .array(zone, { minLength: 1, maxLength: 20 })
+  .map((zones) => zones.map((one, i) => ({ ...one, zoneId: zoneIds[i]! })));
 const anyHabit = fc
-  .record({ system: fc.constantFrom(...bucketSystems), guards: fc.boolean(), waterC: fc.double({ min: 2, max: 50, noNaN: true }), fresh: fc.integer({ min: 0, max: 25 }) })
+  .record({
+    system: fc.constantFrom(...bucketSystems),
+    guards: fc.boolean(),
+    waterC: fc.double({ min: 2, max: 50, noNaN: true }),
+    fresh: fc.integer({ min: 0, max: 25 }),
+  })
   .map(({ fresh, ...rest }) => habit({ ...rest, freshBefore: zoneIds.slice(fresh, fresh + 1) }));
 
 describe('buckets', () => {
@@ -46,7 +56,11 @@ describe('buckets', () => {
         fc.double({ min: 0, max: 1, noNaN: true }),
         fc.double({ min: 0, max: 900, noNaN: true }),
         (grit, releases, stirs, seconds) => {
-          const bucket = new Bucket(6, Float64Array.from(grainsOf(40, 20, a), ({ sinksMs }) => sinksMs), 0.28);
+          const bucket = new Bucket(
+            6,
+            Float64Array.from(grainsOf(40, 20, a), ({ sinksMs }) => sinksMs),
+            0.28,
+          );
           const medium = { litres: 0.2, grit: Float64Array.from(grit) };
           const before = gramsOf(medium.grit);
           for (const leavesL of [0.1, 0.4]) {
@@ -62,8 +76,11 @@ describe('buckets', () => {
   });
 
   const dirty = (loadGm2: number): readonly Washed[] =>
-    zoneIds.slice(0, 12).map((zoneId) => ({ zoneId, areaM2: 0.9, seconds: 11, leavesL: 0.03, grit: [{ grainUm: 40, loadGm2 }] }));
-  const carried = (rest: Partial<BucketHabit>, load = 2): number => simulateBuckets(dirty(load), habit(rest), a).carriedG;
+    zoneIds
+      .slice(0, 12)
+      .map((zoneId) => ({ zoneId, areaM2: 0.9, seconds: 11, leavesL: 0.03, grit: [{ grainUm: 40, loadGm2 }] }));
+  const carried = (rest: Partial<BucketHabit>, load = 2): number =>
+    simulateBuckets(dirty(load), habit(rest), a).carriedG;
 
   it('bring nothing back with a fresh towel each time, and less with every rinse on the way', () => {
     expect(carried({ system: 'many-towels' })).toBe(0);

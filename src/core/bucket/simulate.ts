@@ -213,7 +213,10 @@ class Simulation {
 
   /** Grit on the medium, in the buckets, and gone: all that was ever picked up. */
   heldG(): number {
-    const inBuckets = [...this.buckets.values()].reduce((sum, { suspended, settled }) => sum + gramsOf(suspended) + gramsOf(settled), 0);
+    const inBuckets = [...this.buckets.values()].reduce(
+      (sum, { suspended, settled }) => sum + gramsOf(suspended) + gramsOf(settled),
+      0,
+    );
     return inBuckets + gramsOf(this.medium.grit) + this.goneG;
   }
 }
@@ -225,7 +228,12 @@ function freshDue(dips: readonly Dip[], a: Assumptions): ZoneId | null {
 }
 
 /** Goes through the zones, round by round. */
-function* roundsOf(zones: readonly Washed[], simulation: Simulation, grains: Grains, { habit, a }: Setting): Generator<readonly [Washed, Round]> {
+function* roundsOf(
+  zones: readonly Washed[],
+  simulation: Simulation,
+  grains: Grains,
+  { habit, a }: Setting,
+): Generator<readonly [Washed, Round]> {
   let last: ZoneId | null = null;
   for (const zone of zones) {
     if (zone.zoneId !== last && habit.freshBefore.includes(zone.zoneId)) simulation.changeRinse();
@@ -246,7 +254,11 @@ interface Setting {
  * is stirred up, and what comes back to the paint. A simulation to compare habits, not a promise.
  * @returns the run, and what the whole holds at its end (for whoever checks that no grit is lost)
  */
-export function simulateBuckets(zones: readonly Washed[], habit: BucketHabit, a: Assumptions): BucketRun & { readonly heldG: number } {
+export function simulateBuckets(
+  zones: readonly Washed[],
+  habit: BucketHabit,
+  a: Assumptions,
+): BucketRun & { readonly heldG: number } {
   const grains = grainsIn(zones, habit.waterC, a);
   const simulation = new Simulation(habit, grains, a);
   const dips: Dip[] = [];
@@ -272,6 +284,7 @@ export function simulateBuckets(zones: readonly Washed[], habit: BucketHabit, a:
 /** What such a wash brings back to the paint in all, g; the same as `simulateBuckets` finds, sooner. */
 export function carriedBack(zones: readonly Washed[], habit: BucketHabit, grains: Grains, a: Assumptions): number {
   let carriedG = 0;
-  for (const [, round] of roundsOf(zones, new Simulation(habit, grains, a), grains, { habit, a })) carriedG += round.carriedG;
+  for (const [, round] of roundsOf(zones, new Simulation(habit, grains, a), grains, { habit, a }))
+    carriedG += round.carriedG;
   return carriedG;
 }

@@ -10,13 +10,46 @@ import { dayAfter, instantAt, minorUnits } from '../units';
 import { type Due, type DueCar, carsOf, dueState, duesOf, isInTime, isOf, newVisit, visitDay } from '.';
 
 const week: Leg = { days: 7, surroundings: 'town', shelter: 'street', km: 150, road: 'dry' };
-const car = (rest: Partial<ClientCar> = {}): ClientCar => ({ vehicleId: 'v', siteId: null, packageId: null, habitsId: null, everyDays: null, usual: week, ...rest });
-const client = (rest: Partial<Client> = {}): Client => ({ id: 'c', name: 'Bay Bakery', email: '', phone: '', note: '', places: [], cars: [car()], wishes: {}, ...rest });
+const car = (rest: Partial<ClientCar> = {}): ClientCar => ({
+  vehicleId: 'v',
+  siteId: null,
+  packageId: null,
+  habitsId: null,
+  everyDays: null,
+  usual: week,
+  ...rest,
+});
+const client = (rest: Partial<Client> = {}): Client => ({
+  id: 'c',
+  name: 'Bay Bakery',
+  email: '',
+  phone: '',
+  note: '',
+  places: [],
+  cars: [car()],
+  wishes: {},
+  ...rest,
+});
 
 const washed = (id: string, date: string, rest: Partial<Job> = {}): Job => {
   const at = instantAt(date, 10, 0);
-  const ended = endRun(startRun({ ...sampleJob({ soil: soilAll('dust', 1) }), id, date, client: 'Bay Bakery', ...rest }, at), at + 3_600_000);
-  return noteUse(ended, { at, because: '', method: 'waterless', doneShare: 1, plannedMin: 60, paces: [], soil: null, waterL: null, runoffL: null, mixes: [], towels: [] });
+  const ended = endRun(
+    startRun({ ...sampleJob({ soil: soilAll('dust', 1) }), id, date, client: 'Bay Bakery', ...rest }, at),
+    at + 3_600_000,
+  );
+  return noteUse(ended, {
+    at,
+    because: '',
+    method: 'waterless',
+    doneShare: 1,
+    plannedMin: 60,
+    paces: [],
+    soil: null,
+    waterL: null,
+    runoffL: null,
+    mixes: [],
+    towels: [],
+  });
 };
 
 describe('jobs of a client', () => {
@@ -46,7 +79,14 @@ describe('jobs of a client', () => {
 });
 
 describe('when a car is due', () => {
-  const asked = (rest: Partial<DueCar> = {}): DueCar => ({ key: 'k', last: washed('a', '2031-05-01'), lastDay: '2031-05-01', usual: week, everyDays: null, ...rest });
+  const asked = (rest: Partial<DueCar> = {}): DueCar => ({
+    key: 'k',
+    last: washed('a', '2031-05-01'),
+    lastDay: '2031-05-01',
+    usual: week,
+    everyDays: null,
+    ...rest,
+  });
   const due = (rest: Partial<DueCar> = {}): Due => finish(duesOf([asked(rest)]))[0]!;
 
   it('follows the forecast: the dirtier its use, the sooner; and by the day of the last wash', () => {
@@ -71,12 +111,23 @@ describe('when a car is due', () => {
   });
 
   it('is this week from the early day on, and overdue once the late one is over', () => {
-    const one: Due = { key: 'k', agreed: null, on: '2031-05-10', band: { method: 'waterless', early: '2031-05-10', likely: '2031-05-15', late: '2031-05-20' } };
-    const states = ['2031-05-01', '2031-05-04', '2031-05-12', '2031-05-20', '2031-05-21'].map((day) => dueState(one, day));
+    const one: Due = {
+      key: 'k',
+      agreed: null,
+      on: '2031-05-10',
+      band: { method: 'waterless', early: '2031-05-10', likely: '2031-05-15', late: '2031-05-20' },
+    };
+    const states = ['2031-05-01', '2031-05-04', '2031-05-12', '2031-05-20', '2031-05-21'].map((day) =>
+      dueState(one, day),
+    );
     expect(states).toEqual(['later', 'this-week', 'this-week', 'this-week', 'overdue']);
     expect(dueState({ ...one, agreed: '2031-05-10' }, '2031-05-11')).toBe('overdue');
     expect(['2031-05-20', '2031-05-21'].map((day) => isInTime(one, day))).toEqual([true, false]);
-    expect([visitDay(one, '2031-05-01'), visitDay(one, '2031-05-15'), visitDay(null, '2031-05-15')]).toEqual(['2031-05-10', '2031-05-15', '2031-05-15']);
+    expect([visitDay(one, '2031-05-01'), visitDay(one, '2031-05-15'), visitDay(null, '2031-05-15')]).toEqual([
+      '2031-05-10',
+      '2031-05-15',
+      '2031-05-15',
+    ]);
     expect(dueState({ ...one, on: null, band: null }, '2031-05-11')).toBe('open');
   });
 });
@@ -87,21 +138,53 @@ describe('the next visit', () => {
     { kind: 'vehicle', archived: false, item: { ...sampleVehicle('van'), id: 'v' } },
     { kind: 'site', archived: false, item: site },
     { kind: 'business', archived: false, item: usualBusiness('USD', (amount) => amount * 100) },
-    { kind: 'package', archived: false, item: { id: 'p', name: 'Body only', scope: ['body'], care: noCare, priceMinor: minorUnits(4000) } },
+    {
+      kind: 'package',
+      archived: false,
+      item: { id: 'p', name: 'Body only', scope: ['body'], care: noCare, priceMinor: minorUnits(4000) },
+    },
   ];
-  const visit = (of: ClientCar, last: Job | null): Job => newVisit({ id: 'n', date: '2031-05-15', client: client({ wishes: { approach: 'cautious' } }), car: of, library, last });
+  const visit = (of: ClientCar, last: Job | null): Job =>
+    newVisit({
+      id: 'n',
+      date: '2031-05-15',
+      client: client({ wishes: { approach: 'cautious' } }),
+      car: of,
+      library,
+      last,
+    });
 
   it('has place, package, wishes and marks as agreed and found, and forecasts the soil since the last one', () => {
     const marks = [{ id: 'm', zone: 'roof', kind: 'chip', note: '', photo: null }] as const;
     const last = { ...washed('a', '2031-05-01'), marks };
     const job = visit(car({ siteId: 'deck', packageId: 'p' }), last);
-    expect(job).toMatchObject({ client: 'Bay Bakery', clientId: 'c', date: '2031-05-15', scope: ['body'], soldAs: { priceMinor: 4000 }, wishes: { approach: 'cautious' }, marks, currency: 'USD', soil: {}, run: null, bills: [] });
+    expect(job).toMatchObject({
+      client: 'Bay Bakery',
+      clientId: 'c',
+      date: '2031-05-15',
+      scope: ['body'],
+      soldAs: { priceMinor: 4000 },
+      wishes: { approach: 'cautious' },
+      marks,
+      currency: 'USD',
+      soil: {},
+      run: null,
+      bills: [],
+    });
     expect(job.site.name).toBe('Deck');
     expect(job.since).toEqual([{ ...week, days: 14, km: 300 }]);
   });
 
   it('of a series counts from the visit before it, whatever was last done', () => {
-    const job = newVisit({ id: 'n', date: '2031-06-12', client: client(), car: car({ everyDays: 14 }), library, last: washed('a', '2031-05-01'), lastDay: '2031-05-29' });
+    const job = newVisit({
+      id: 'n',
+      date: '2031-06-12',
+      client: client(),
+      car: car({ everyDays: 14 }),
+      library,
+      last: washed('a', '2031-05-01'),
+      lastDay: '2031-05-29',
+    });
     expect(job.since).toEqual([{ ...week, days: 14, km: 300 }]);
   });
 

@@ -78,7 +78,8 @@ export function dueState({ on, agreed, band }: Due, today: Day): DueState {
 }
 
 /** Is a visit on that day soon enough? */
-export const isInTime = ({ on, agreed, band }: Due, date: Day): boolean => on === null || date <= (agreed ?? band!.late);
+export const isInTime = ({ on, agreed, band }: Due, date: Day): boolean =>
+  on === null || date <= (agreed ?? band!.late);
 
 /** The day to plan a visit on: when it is due, but not before today; today where nobody knows. */
 export const visitDay = (due: Due | null, today: Day): Day => (due?.on && due.on > today ? due.on : today);

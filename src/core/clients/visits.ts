@@ -3,10 +3,12 @@ import type { Client, ClientCar, JobBrief } from '../model';
 import { type Day, dayAt } from '../units';
 
 /** Is it a job of this client? */
-export const isOf = ({ id, name }: Pick<Client, 'id' | 'name'>, job: Pick<JobBrief, 'client' | 'clientId'>): boolean => isSameClient({ client: name, clientId: id }, job);
+export const isOf = ({ id, name }: Pick<Client, 'id' | 'name'>, job: Pick<JobBrief, 'client' | 'clientId'>): boolean =>
+  isSameClient({ client: name, clientId: id }, job);
 
 /** The day on which a job was done; null where it has not been. */
-export const doneOn = ({ run, site }: Pick<JobBrief, 'run' | 'site'>): Day | null => (run && run.endedAt !== null ? dayAt(run.endedAt, site.utcOffsetH) : null);
+export const doneOn = ({ run, site }: Pick<JobBrief, 'run' | 'site'>): Day | null =>
+  run && run.endedAt !== null ? dayAt(run.endedAt, site.utcOffsetH) : null;
 
 /** One car of a client with its visits. */
 export interface CarVisits<J extends JobBrief = JobBrief> {
@@ -33,7 +35,9 @@ export function carsOf<J extends JobBrief>(client: Client, jobs: readonly J[], t
     return {
       car,
       done: done.sort((p, q) => q.day.localeCompare(p.day)).map(({ job }) => job),
-      ahead: of.filter((job) => !job.refused && job.run === null && job.date >= today).sort((p, q) => p.date.localeCompare(q.date) || p.hour - q.hour),
+      ahead: of
+        .filter((job) => !job.refused && job.run === null && job.date >= today)
+        .sort((p, q) => p.date.localeCompare(q.date) || p.hour - q.hour),
     };
   });
 }

@@ -33,9 +33,12 @@ function later<T>(p: Said<T>, q: Said<T>): Said<T> {
   return JSON.stringify(p.value) >= JSON.stringify(q.value) ? p : q;
 }
 
-const byKey = (events: readonly RunEvent[]): ReadonlyMap<string, RunEvent> => new Map(events.map((event) => [keyOf(event), event]));
-const takenIn = ({ takenBack }: SharedRun): ReadonlyMap<string, SharedRun['takenBack'][number]> => new Map(takenBack.map((said) => [said.key, said]));
-const byId = (punch: SharedRun['punch']): ReadonlyMap<string, Said<PunchItem>> => new Map(punch.map((said) => [said.value.id, said]));
+const byKey = (events: readonly RunEvent[]): ReadonlyMap<string, RunEvent> =>
+  new Map(events.map((event) => [keyOf(event), event]));
+const takenIn = ({ takenBack }: SharedRun): ReadonlyMap<string, SharedRun['takenBack'][number]> =>
+  new Map(takenBack.map((said) => [said.key, said]));
+const byId = (punch: SharedRun['punch']): ReadonlyMap<string, Said<PunchItem>> =>
+  new Map(punch.map((said) => [said.value.id, said]));
 const sorted = (keys: Iterable<string>): readonly string[] => [...new Set(keys)].sort();
 
 /** A run that nobody has shared yet. */
@@ -60,9 +63,18 @@ function laterOf<T extends Said<unknown>>(mine: ReadonlyMap<string, T>, theirs: 
 export function joined(p: SharedRun, q: SharedRun): SharedRun {
   const takenBack = laterOf(takenIn(p), takenIn(q));
   const gone = new Set(takenBack.flatMap(({ key, value }) => (value ? [key] : [])));
-  const events = [...new Map([...byKey(p.events), ...byKey(q.events)])].filter(([key]) => !gone.has(key)).map(([, event]) => event);
+  const events = [...new Map([...byKey(p.events), ...byKey(q.events)])]
+    .filter(([key]) => !gone.has(key))
+    .map(([, event]) => event);
   const punch = laterOf(byId(p.punch), byId(q.punch));
-  return { jobId: p.jobId, startedAt: Math.min(p.startedAt, q.startedAt), events: events.sort(inOrder), takenBack, ended: later(p.ended, q.ended), punch };
+  return {
+    jobId: p.jobId,
+    startedAt: Math.min(p.startedAt, q.startedAt),
+    events: events.sort(inOrder),
+    takenBack,
+    ended: later(p.ended, q.ended),
+    punch,
+  };
 }
 
 /** What is known once somebody on this phone has changed the run: what is new, what was taken back, what was said otherwise. */
@@ -72,7 +84,9 @@ export function followed(known: SharedRun, before: Run, now: Run): SharedRun {
   const said = (key: string, value: boolean) => ({ key, value, turn: orderAfter(taken.get(key)?.turn ?? 0) });
   const gone = [...had.keys()].filter((key) => !has.has(key)).map((key) => said(key, true));
   const back = [...has.keys()].filter((key) => !had.has(key) && taken.get(key)?.value).map((key) => said(key, false));
-  const punched = now.punch.filter((item) => !before.punch.some((one) => one === item || JSON.stringify(one) === JSON.stringify(item)));
+  const punched = now.punch.filter(
+    (item) => !before.punch.some((one) => one === item || JSON.stringify(one) === JSON.stringify(item)),
+  );
   const turnOf = (id: string): number => orderAfter(known.punch.find(({ value }) => value.id === id)?.turn ?? 0);
   return joined(known, {
     jobId: known.jobId,
@@ -100,4 +114,6 @@ export function takenFrom(before: Run, now: Run): readonly RunEvent[] {
 export const putBack = (job: Job, events: readonly RunEvent[]): Job => noteEvents(job, events);
 
 /** Does one know all that the other does? */
-export const isSameShare = (p: SharedRun, q: SharedRun): boolean => JSON.stringify(joined(p, q)) === JSON.stringify(joined(p, p)) && JSON.stringify(joined(p, q)) === JSON.stringify(joined(q, q));
+export const isSameShare = (p: SharedRun, q: SharedRun): boolean =>
+  JSON.stringify(joined(p, q)) === JSON.stringify(joined(p, p)) &&
+  JSON.stringify(joined(p, q)) === JSON.stringify(joined(q, q));

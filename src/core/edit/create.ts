@@ -1,4 +1,20 @@
-import { asPractised, type Choices, type EntryItems, type EntryKind, type Habits, type HabitSet, type Job, type LibraryEntry, type LibraryItems, type LibraryKind, type MeasuringDevice, calmShade, noCare, usualScope, somewhere } from '../model';
+import {
+  asPractised,
+  type Choices,
+  type EntryItems,
+  type EntryKind,
+  type Habits,
+  type HabitSet,
+  type Job,
+  type LibraryEntry,
+  type LibraryItems,
+  type LibraryKind,
+  type MeasuringDevice,
+  calmShade,
+  noCare,
+  usualScope,
+  somewhere,
+} from '../model';
 import { celsius, defaultCurrency, metres, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
 
@@ -176,4 +192,3 @@ export function newJob(id: string, date: string, library: readonly LibraryEntry[
     choices: { ...defaultChoices, ...habitsIn(offered(library, 'habits')[0]) },
   };
 }
-

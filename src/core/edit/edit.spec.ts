@@ -5,7 +5,23 @@ import { planJob } from '../planning/plan-job';
 import { sampleJob, soilAll } from '../testing/sample';
 import { mirrored } from '../vehicle';
 import { celsius } from '../units';
-import { addPicture, copyJob, dropPicture, fixTreatment, keepProof, lift, measure, mirrorSoil, newItem, newJob, paint, setAssumption, setBugs, setSpots, unsee } from '.';
+import {
+  addPicture,
+  copyJob,
+  dropPicture,
+  fixTreatment,
+  keepProof,
+  lift,
+  measure,
+  mirrorSoil,
+  newItem,
+  newJob,
+  paint,
+  setAssumption,
+  setBugs,
+  setSpots,
+  unsee,
+} from '.';
 
 const job = sampleJob({ soil: {} });
 const brush = fc.record({
@@ -33,7 +49,11 @@ describe('painting', () => {
   it('puts a measured load in place of what was guessed, until somebody judges anew or stands on the other side', () => {
     const spotted = setSpots(job, 'left-sill', 'tar', 3);
     const measured = measure(spotted, 'left-sill', { kind: 'road-film', level: 2 }, { loadGm2: 2.6, spread: 1.15 });
-    expect(measured.soil['left-sill']).toEqual({ deposits: [{ kind: 'road-film', level: 2 }], spots: { tar: 3 }, measured: { loadGm2: 2.6, spread: 1.15 } });
+    expect(measured.soil['left-sill']).toEqual({
+      deposits: [{ kind: 'road-film', level: 2 }],
+      spots: { tar: 3 },
+      measured: { loadGm2: 2.6, spread: 1.15 },
+    });
     const again = paint(measured, ['left-sill'], { deposit: { kind: 'dust', level: 1 }, onTop: true });
     expect(again.soil['left-sill']!.measured).toBeUndefined();
     expect(lift(measured, 'left-sill', 'road-film').soil['left-sill']!.measured).toBeUndefined();
@@ -43,9 +63,22 @@ describe('painting', () => {
   });
 
   it('keeps a proof with its pictures, and takes it off with either', () => {
-    const picture = (id: string, when: 'before' | 'after') => ({ id, when, zone: 'bonnet', note: '', photo: `p-${id}` }) as const;
-    const proof = { id: 'one', zone: 'bonnet', at: 5, before: 'b', after: 'a', marksBefore: 4, marksAfter: 6, doubt: 2 } as const;
-    const kept = keepProof(addPicture(job, picture('other', 'before')), proof, [picture('b', 'before'), picture('a', 'after')]);
+    const picture = (id: string, when: 'before' | 'after') =>
+      ({ id, when, zone: 'bonnet', note: '', photo: `p-${id}` }) as const;
+    const proof = {
+      id: 'one',
+      zone: 'bonnet',
+      at: 5,
+      before: 'b',
+      after: 'a',
+      marksBefore: 4,
+      marksAfter: 6,
+      doubt: 2,
+    } as const;
+    const kept = keepProof(addPicture(job, picture('other', 'before')), proof, [
+      picture('b', 'before'),
+      picture('a', 'after'),
+    ]);
     expect(kept.pictures.map(({ id }) => id)).toEqual(['other', 'b', 'a']);
     expect(dropPicture(kept, 'other').proofs).toEqual([proof]);
     expect(dropPicture(kept, 'a').proofs).toEqual([]);
@@ -60,7 +93,9 @@ describe('painting', () => {
       { kind: 'pollen', level: 2 },
       { kind: 'dust', level: 3 },
     ]);
-    expect(paint(more, ['roof'], { deposit: { kind: 'mud', level: 1 }, onTop: false }).soil.roof!.deposits).toHaveLength(1);
+    expect(
+      paint(more, ['roof'], { deposit: { kind: 'mud', level: 1 }, onTop: false }).soil.roof!.deposits,
+    ).toHaveLength(1);
     expect(lift(more, 'roof', 'dust').soil.roof!.deposits).toEqual([{ kind: 'pollen', level: 2 }]);
   });
 
@@ -77,7 +112,12 @@ describe('painting', () => {
 
   it('judges bugs by cover, which neither paint nor spots take off', () => {
     const covered = setBugs(job, 'grille', 'covered');
-    const painted = setSpots(paint(covered, ['grille'], { deposit: { kind: 'dust', level: 1 }, onTop: false }), 'grille', 'tar', 1);
+    const painted = setSpots(
+      paint(covered, ['grille'], { deposit: { kind: 'dust', level: 1 }, onTop: false }),
+      'grille',
+      'tar',
+      1,
+    );
     expect(painted.soil.grille).toEqual({ deposits: [{ kind: 'dust', level: 1 }], spots: { tar: 1 }, bugs: 'covered' });
     expect(setBugs(painted, 'grille', null).soil.grille).not.toHaveProperty('bugs');
   });
@@ -132,10 +172,32 @@ describe('new things', () => {
 
 describe('a copy for another visit', () => {
   it('keeps car, place, marks and habits, and nothing of what was seen, measured, agreed or done', () => {
-    const job = { ...sampleJob(), consent: { by: 'Somebody', on: '2031-01-01', note: '' }, readings: { roof: celsius(40) } };
+    const job = {
+      ...sampleJob(),
+      consent: { by: 'Somebody', on: '2031-01-01', note: '' },
+      readings: { roof: celsius(40) },
+    };
     const copy = copyJob(job, 'other', '2031-06-01');
-    expect(copy).toMatchObject({ id: 'other', date: '2031-06-01', name: `${job.name} (copy)`, vehicle: job.vehicle, site: job.site, choices: job.choices, since: job.since, marks: job.marks });
-    expect(copy).toMatchObject({ soil: {}, readings: {}, weather: null, consent: null, signed: null, refused: null, pictures: [], run: null });
+    expect(copy).toMatchObject({
+      id: 'other',
+      date: '2031-06-01',
+      name: `${job.name} (copy)`,
+      vehicle: job.vehicle,
+      site: job.site,
+      choices: job.choices,
+      since: job.since,
+      marks: job.marks,
+    });
+    expect(copy).toMatchObject({
+      soil: {},
+      readings: {},
+      weather: null,
+      consent: null,
+      signed: null,
+      refused: null,
+      pictures: [],
+      run: null,
+    });
     expect(planJob(copy).zones.every(({ soil }) => soil.basis !== 'seen')).toBe(true);
   });
 });

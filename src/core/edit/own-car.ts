@@ -31,13 +31,24 @@ const places: Readonly<Record<Standing, Place>> = {
 };
 
 /** A job for one's own car with what is in the library; its soil is the forecast of those days on dry roads in town. */
-export function ownCarJob(id: string, date: string, library: readonly LibraryEntry[], { body, colour, standing, days }: OwnCar): Job {
+export function ownCarJob(
+  id: string,
+  date: string,
+  library: readonly LibraryEntry[],
+  { body, colour, standing, days }: OwnCar,
+): Job {
   const { shelter, shade, indoors, mayRunOff } = places[standing];
   return {
     ...newJob(id, date, library),
     name: 'My own car',
     vehicle: { ...newItem.vehicle(`${id}.car`), name: 'My own car', body, colour, dimensions: defaultDimensions(body) },
-    site: { ...newItem.site(`${id}.site`), name: 'Where it stands', shade, indoors, runoff: mayRunOff ? 'allowed' : 'forbidden' },
+    site: {
+      ...newItem.site(`${id}.site`),
+      name: 'Where it stands',
+      shade,
+      indoors,
+      runoff: mayRunOff ? 'allowed' : 'forbidden',
+    },
     since: days > 0 ? [{ days, km: days * defaultAssumptions.kmADay, road: 'dry', surroundings: 'town', shelter }] : [],
   };
 }

@@ -3,7 +3,10 @@ import { type Job, type Noted, type PunchItem, type RunEvent, type RunUse, isTic
 /** Somebody has come to the car: the clock of the visit begins. */
 export const arrive = (job: Job, at: number): Job => ({ ...job, arrivedAt: at });
 
-export const startRun = (job: Job, at: number): Job => ({ ...job, run: { startedAt: at, endedAt: null, events: [], counts: [], punch: [] } });
+export const startRun = (job: Job, at: number): Job => ({
+  ...job,
+  run: { startedAt: at, endedAt: null, events: [], counts: [], punch: [] },
+});
 
 const lastSeq = (events: readonly RunEvent[]): number => events.reduce((last, { seq }) => Math.max(last, seq), 0);
 
@@ -23,7 +26,8 @@ function lastPress(events: readonly RunEvent[]): number {
   while (at > 0 && events[at - 1]!.kind === 'wet') at--;
   const last = events[at - 1];
   if (!last || !isTick(last)) return Math.max(1, events.length - at);
-  const isSame = (one: RunEvent | undefined): boolean => one !== undefined && isTick(one) && one.kind === last.kind && one.at === last.at && one.by === last.by;
+  const isSame = (one: RunEvent | undefined): boolean =>
+    one !== undefined && isTick(one) && one.kind === last.kind && one.at === last.at && one.by === last.by;
   while (isSame(events[at - 1])) at--;
   return events.length - at;
 }
@@ -32,20 +36,31 @@ function lastPress(events: readonly RunEvent[]): number {
 export function takeBackEvent(job: Job): Job {
   if (!job.run) return job;
   const { events, endedAt } = job.run;
-  return { ...job, run: { ...job.run, endedAt: null, events: endedAt === null ? events.slice(0, events.length - Math.min(events.length, lastPress(events))) : events } };
+  return {
+    ...job,
+    run: {
+      ...job.run,
+      endedAt: null,
+      events: endedAt === null ? events.slice(0, events.length - Math.min(events.length, lastPress(events))) : events,
+    },
+  };
 }
 
 export const endRun = (job: Job, at: number): Job => (job.run ? { ...job, run: { ...job.run, endedAt: at } } : job);
 
 /** Notes what was used; counting again keeps what was counted before. */
-export const noteUse = (job: Job, use: RunUse): Job => (job.run ? { ...job, run: { ...job.run, counts: [...job.run.counts, use] } } : job);
+export const noteUse = (job: Job, use: RunUse): Job =>
+  job.run ? { ...job, run: { ...job.run, counts: [...job.run.counts, use] } } : job;
 
 /** Notes something for later, or changes it. */
 export function putPunch(job: Job, item: PunchItem): Job {
   if (!job.run) return job;
   const { punch } = job.run;
   const known = punch.some(({ id }) => id === item.id);
-  return { ...job, run: { ...job.run, punch: known ? punch.map((one) => (one.id === item.id ? item : one)) : [...punch, item] } };
+  return {
+    ...job,
+    run: { ...job.run, punch: known ? punch.map((one) => (one.id === item.id ? item : one)) : [...punch, item] },
+  };
 }
 
 export const dropRun = (job: Job): Job => ({ ...job, run: null });

@@ -4,7 +4,13 @@ import { minorUnits } from '../units';
 import { sampleJob } from '../testing/sample';
 import { sellAs, toggleScope } from './scope';
 
-const shine: Package = { id: 'p', name: 'Show-floor touch-up', scope: ['glass', 'body'], care: noCare, priceMinor: minorUnits(4500) };
+const shine: Package = {
+  id: 'p',
+  name: 'Show-floor touch-up',
+  scope: ['glass', 'body'],
+  care: noCare,
+  priceMinor: minorUnits(4500),
+};
 
 describe('the scope of a job', () => {
   it('is taken from what is sold, with its name and price, in the order of the car', () => {

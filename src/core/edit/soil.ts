@@ -36,17 +36,15 @@ export function measure(job: Job, id: ZoneId, deposit: Deposit, measured: Measur
 
 /** Takes zones back to "not looked at". */
 export const unsee = (job: Job, ids: readonly ZoneId[]): Job =>
-  withSoil(
-    job,
-    Object.fromEntries(
-      Object.entries(job.soil).filter(([id]) => !ids.includes(id as ZoneId)),
-    ) as SoilMap,
-  );
+  withSoil(job, Object.fromEntries(Object.entries(job.soil).filter(([id]) => !ids.includes(id as ZoneId))) as SoilMap);
 
 /** Takes one kind of soil off a zone; the zone stays looked at. */
 export const lift = (job: Job, id: ZoneId, kind: Deposit['kind']): Job => {
   const soil = soilAt(job.soil, id);
-  return withSoil(job, { ...job.soil, [id]: { ...byEye(soil), deposits: soil.deposits.filter((deposit) => deposit.kind !== kind) } });
+  return withSoil(job, {
+    ...job.soil,
+    [id]: { ...byEye(soil), deposits: soil.deposits.filter((deposit) => deposit.kind !== kind) },
+  });
 };
 
 /** Sets how many spots of a kind a zone has; 0 takes them off. */
@@ -69,12 +67,5 @@ export function mirrorSoil(job: Job, from: 'left' | 'right'): Job {
   const copied = Object.entries(job.soil).filter(([id]) => id.startsWith(prefix));
   const mirror = copied.map(([id, soil]) => [mirrored(id as ZoneId), byEye(soil)]);
   const centre = Object.entries(job.soil).filter(([id]) => !/^(left|right)-/.test(id));
-  return withSoil(
-    job,
-    Object.fromEntries([
-      ...centre,
-      ...copied,
-      ...mirror,
-    ]) as SoilMap,
-  );
+  return withSoil(job, Object.fromEntries([...centre, ...copied, ...mirror]) as SoilMap);
 }

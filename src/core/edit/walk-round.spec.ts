@@ -40,7 +40,11 @@ describe('a new job', () => {
 });
 
 describe('another hour', () => {
-  const sunny: Job = sampleJob({ hour: 10, date: '2031-07-14', site: { ...sampleSite, shade: false, sunWm2: 400, latitudeDeg: degrees(43) } });
+  const sunny: Job = sampleJob({
+    hour: 10,
+    date: '2031-07-14',
+    site: { ...sampleSite, shade: false, sunWm2: 400, latitudeDeg: degrees(43) },
+  });
 
   it('keeps the haze of the hour that was typed while the sun moves', () => {
     const noon = atHour(sunny, 12);
@@ -55,11 +59,17 @@ describe('another hour', () => {
     const shaded = atHour(place, 15.5);
     expect(shaded.site).toMatchObject({ shade: true, sunWm2: 0 });
     expect(atHour(shaded, 12).site.sunWm2).toBeGreaterThan(atHour(place, 12).site.sunWm2);
-    expect(atHour({ ...sunny, site: { ...sunny.site, indoors: true } }, 12).site).toMatchObject({ shade: true, sunWm2: 0 });
+    expect(atHour({ ...sunny, site: { ...sunny.site, indoors: true } }, 12).site).toMatchObject({
+      shade: true,
+      sunWm2: 0,
+    });
   });
 
   it('forgets the weather when it is asked to, and keeps what the air was', () => {
-    const weather: DayWeather = { source: 't', hours: [{ hour: 10, airC: celsius(31), humidity: 0.3, windMs: 2, sunWm2: 500 }] };
+    const weather: DayWeather = {
+      source: 't',
+      hours: [{ hour: 10, airC: celsius(31), humidity: 0.3, windMs: 2, sunWm2: 500 }],
+    };
     const told = withWeather(sunny, weather);
     expect(told.site).toMatchObject({ airC: 31, sunWm2: 500 });
     expect(withWeather(told, null)).toEqual({ ...told, weather: null });

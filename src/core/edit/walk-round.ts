@@ -39,7 +39,8 @@ export const sign = (job: Job, signed: Signature | null): Job => ({ ...job, sign
 /** Replaces one stretch of days since the last wash; null takes it out. */
 export const setLeg = (job: Job, index: number, leg: Leg | null): Job => ({
   ...job,
-  since: leg === null ? job.since.filter((_leg, i) => i !== index) : job.since.map((one, i) => (i === index ? leg : one)),
+  since:
+    leg === null ? job.since.filter((_leg, i) => i !== index) : job.since.map((one, i) => (i === index ? leg : one)),
 });
 
 /** An ordinary week in town. */

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import type { RunEvent } from '../model';
 import { elapsedMs } from './elapsed';
 
-const noted = (times: readonly number[]): readonly RunEvent[] => times.map((at, i) => ({ kind: 'again', zone: 'roof', at, seq: i + 1 }));
+const noted = (times: readonly number[]): readonly RunEvent[] =>
+  times.map((at, i) => ({ kind: 'again', zone: 'roof', at, seq: i + 1 }));
 const MINUTE = 60_000;
 
 describe('how long a run took', () => {
@@ -20,11 +21,15 @@ describe('how long a run took', () => {
 
   it('is never negative and never longer than six hours for each thing noted', () => {
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 0, max: 1e13 }), { maxLength: 20 }), fc.integer({ min: 0, max: 1e13 }), (times, until) => {
-        const took = elapsedMs({ startedAt: times[0] ?? 0, events: noted(times) }, until);
-        expect(took).toBeGreaterThanOrEqual(0);
-        expect(took).toBeLessThanOrEqual((times.length + 1) * 6 * 60 * MINUTE);
-      }),
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 1e13 }), { maxLength: 20 }),
+        fc.integer({ min: 0, max: 1e13 }),
+        (times, until) => {
+          const took = elapsedMs({ startedAt: times[0] ?? 0, events: noted(times) }, until);
+          expect(took).toBeGreaterThanOrEqual(0);
+          expect(took).toBeLessThanOrEqual((times.length + 1) * 6 * 60 * MINUTE);
+        },
+      ),
     );
   });
 });

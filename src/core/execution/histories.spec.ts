@@ -15,17 +15,35 @@ const WAIT_MS = 3000;
 
 /** Whatever may turn out otherwise beside a car. */
 const events = fc.oneof(
-  fc.record({ kind: fc.constantFrom('towel-out', 'side-full'), role: fc.constantFrom<TowelRole>('wash', 'finish'), worker: fc.constantFrom(0, 1) }),
+  fc.record({
+    kind: fc.constantFrom('towel-out', 'side-full'),
+    role: fc.constantFrom<TowelRole>('wash', 'finish'),
+    worker: fc.constantFrom(0, 1),
+  }),
   fc.record({ kind: fc.constant('workers'), workers: fc.constantFrom(1, 2) }),
   fc.record({ kind: fc.constant('panels'), panelC: fc.integer({ min: -5, max: 60 }).map((c) => celsius(c)) }),
-  fc.record({ kind: fc.constant('soil'), zone: fc.constantFrom<ZoneId>('bonnet', 'roof', 'left-front-door-upper', 'left-sill'), steps: fc.constantFrom(1, -1) }),
+  fc.record({
+    kind: fc.constant('soil'),
+    zone: fc.constantFrom<ZoneId>('bonnet', 'roof', 'left-front-door-upper', 'left-sill'),
+    steps: fc.constantFrom(1, -1),
+  }),
   fc.record({ kind: fc.constant('weather'), weather: fc.constantFrom(...weatherChanges) }),
-  fc.record({ kind: fc.constant('mix-left'), purpose: fc.constantFrom('waterless', 'wash'), ml: fc.integer({ min: 0, max: 400 }).map((amount) => ml(amount)) }),
-  fc.record({ kind: fc.constant('leave'), zones: fc.constantFrom<readonly ZoneId[]>(['left-sill'], ['boot-sill', 'grille']) }),
+  fc.record({
+    kind: fc.constant('mix-left'),
+    purpose: fc.constantFrom('waterless', 'wash'),
+    ml: fc.integer({ min: 0, max: 400 }).map((amount) => ml(amount)),
+  }),
+  fc.record({
+    kind: fc.constant('leave'),
+    zones: fc.constantFrom<readonly ZoneId[]>(['left-sill'], ['boot-sill', 'grille']),
+  }),
 ) as unknown as fc.Arbitrary<ReplanEvent>;
 
 const jobs = anyJobWith({
-  choices: { pair: fc.constantFrom<Choices['pair']>('lift-finish', 'one-panel', 'sides'), drying: fc.constantFrom<Choices['drying']>('panel', 'body') },
+  choices: {
+    pair: fc.constantFrom<Choices['pair']>('lift-finish', 'one-panel', 'sides'),
+    drying: fc.constantFrom<Choices['drying']>('panel', 'body'),
+  },
 }).map((job) => ({ ...job, site: { ...job.site, minutes: 400 } }) as Job);
 
 /** Ticks off so many passes, turn about. */
@@ -44,22 +62,26 @@ describe('a run, whatever happens when', () => {
   it('goes on with a plan or says why not, and never fails', () => {
     let [planned, declined] = [0, 0];
     fc.assert(
-      fc.property(jobs, fc.array(fc.tuple(fc.nat(12), fc.nat(100), events), { minLength: 1, maxLength: 4 }), (start, steps) => {
-        let [job, at] = [startRun(start, START), START];
-        for (const [count, wait, event] of steps) {
-          const plan = planRun(job);
-          if (plan.method === 'decline') {
-            declined++;
-            expect(plan.verdicts.length).toBeGreaterThan(0);
-            return;
+      fc.property(
+        jobs,
+        fc.array(fc.tuple(fc.nat(12), fc.nat(100), events), { minLength: 1, maxLength: 4 }),
+        (start, steps) => {
+          let [job, at] = [startRun(start, START), START];
+          for (const [count, wait, event] of steps) {
+            const plan = planRun(job);
+            if (plan.method === 'decline') {
+              declined++;
+              expect(plan.verdicts.length).toBeGreaterThan(0);
+              return;
+            }
+            planned++;
+            job = work(job, count, at);
+            at += count * TICK_MS + wait * WAIT_MS;
+            job = noteEvent(job, { ...event, at } as never);
           }
-          planned++;
-          job = work(job, count, at);
-          at += count * TICK_MS + wait * WAIT_MS;
-          job = noteEvent(job, { ...event, at } as never);
-        }
-        planRun(job);
-      }),
+          planRun(job);
+        },
+      ),
       { numRuns: runs(10_000, 30) },
     );
     // Most of them have something to go on with.
@@ -70,9 +92,18 @@ describe('a run, whatever happens when', () => {
     for (const count of [1, 2, 3, 5, 8]) {
       fc.assert(
         fc.property(jobs, (start) => {
-          const job = startRun({ ...start, site: { ...start.site, workers: 2 }, choices: { ...start.choices, pair: 'lift-finish', drying: 'panel' } }, START);
+          const job = startRun(
+            {
+              ...start,
+              site: { ...start.site, workers: 2 },
+              choices: { ...start.choices, pair: 'lift-finish', drying: 'panel' },
+            },
+            START,
+          );
           if (planRun(job).method === 'decline') return;
-          planRun(noteEvent(work(job, count, START), { kind: 'weather', weather: 'rain', at: START + 600_000 } as never));
+          planRun(
+            noteEvent(work(job, count, START), { kind: 'weather', weather: 'rain', at: START + 600_000 } as never),
+          );
         }),
         { numRuns: runs(10), seed: 20310714 + count },
       );

@@ -24,11 +24,21 @@ const takesMore = (now: UsedSide, planned: UsedSide): boolean =>
   now.dirtShare < planned.dirtShare - 1e-9 || now.liquidShare < planned.liquidShare - 1e-9;
 
 /** The towel of a role that a person holds: the one for what is done now, or the last one used. */
-function inHand(plan: Plan, after: readonly UsedTowel[], { open }: Progress, role: TowelRole, worker: number): UsedTowel | undefined {
+function inHand(
+  plan: Plan,
+  after: readonly UsedTowel[],
+  { open }: Progress,
+  role: TowelRole,
+  worker: number,
+): UsedTowel | undefined {
   const zones = new Set(open.find((task) => task.worker === worker)?.parts.map(({ zoneId }) => zoneId));
   const own = plan.towels.flatMap((towel, t) =>
     towel.role === role && towel.worker === worker
-      ? towel.sides.map((side, s) => ({ towel, more: takesMore(after[t]!.sides[s]!, side), here: side.entries.some(({ zoneId }) => zones.has(zoneId)) }))
+      ? towel.sides.map((side, s) => ({
+          towel,
+          more: takesMore(after[t]!.sides[s]!, side),
+          here: side.entries.some(({ zoneId }) => zones.has(zoneId)),
+        }))
       : [],
   );
   const found = own.find(({ more, here }) => more && here) ?? own.find(({ more }) => more) ?? own.at(-1);
@@ -56,7 +66,8 @@ interface Gone {
 }
 
 const FULL = 1 - 1e-9;
-const fullest = ({ dirtShare, liquidShare, reachShare }: UsedSide): number => Math.max(dirtShare, liquidShare, reachShare);
+const fullest = ({ dirtShare, liquidShare, reachShare }: UsedSide): number =>
+  Math.max(dirtShare, liquidShare, reachShare);
 
 /** A towel of a plan as far as it was used; undefined where it was not touched. */
 function goneOf(after: UsedTowel): Gone | undefined {
@@ -67,7 +78,9 @@ function goneOf(after: UsedTowel): Gone | undefined {
   return {
     used: isFull ? last.number : last.number - 1,
     partial: isFull ? 0 : fullest(last),
-    leastClass: Math.max(...touched.flatMap(({ entries }) => entries.map(({ cleanliness }) => cleanliness))) as CleanlinessClass,
+    leastClass: Math.max(
+      ...touched.flatMap(({ entries }) => entries.map(({ cleanliness }) => cleanliness)),
+    ) as CleanlinessClass,
     worn: touched.some(({ number }) => number > last.number),
     slot: last.slot,
     pass: Math.max(...last.entries.map(({ pass }) => pass)),
@@ -84,12 +97,23 @@ export interface TowelBook {
 /** A side more is gone, or all of them. */
 function afterEvent(gone: Gone | undefined, event: TowelEvent, towel: UsedTowel): Gone {
   const first = towel.sides[0]!;
-  const { used, ...rest } = gone ?? { used: first.number - 1, leastClass: 0 as const, worn: false, slot: first.slot, pass: 0 };
+  const { used, ...rest } = gone ?? {
+    used: first.number - 1,
+    leastClass: 0 as const,
+    worn: false,
+    slot: first.slot,
+    pass: 0,
+  };
   return { ...rest, used: event.kind === 'towel-out' ? Infinity : used + 1, partial: 0 };
 }
 
 /** A towel as it is left; undefined where nobody knows its make. */
-function openedNow(towel: UsedTowel, gone: Gone, old: OpenTowel | undefined, { batchOf, sidesOf }: TowelBook): OpenTowel | undefined {
+function openedNow(
+  towel: UsedTowel,
+  gone: Gone,
+  old: OpenTowel | undefined,
+  { batchOf, sidesOf }: TowelBook,
+): OpenTowel | undefined {
   const batch = old?.batch ?? batchOf(towel);
   if (!batch) return undefined;
   const sides = old ? old.used + old.left : sidesOf(batch, towel.wetted);
@@ -110,15 +134,23 @@ function openedNow(towel: UsedTowel, gone: Gone, old: OpenTowel | undefined, { b
 /** In each hand is the towel that was used last; what it was before is put down. */
 function inHands(towels: readonly { readonly towel: OpenTowel; readonly pass: number }[]): readonly OpenTowel[] {
   const last = new Map<string, OpenTowel>();
-  for (const { towel } of [...towels].sort((p, q) => p.pass - q.pass)) if (towel.slot) last.set(`${towel.worker}/${towel.slot}`, towel);
-  return towels.map(({ towel }) => (towel.slot && last.get(`${towel.worker}/${towel.slot}`) !== towel ? { ...towel, slot: null } : towel));
+  for (const { towel } of [...towels].sort((p, q) => p.pass - q.pass))
+    if (towel.slot) last.set(`${towel.worker}/${towel.slot}`, towel);
+  return towels.map(({ towel }) =>
+    towel.slot && last.get(`${towel.worker}/${towel.slot}`) !== towel ? { ...towel, slot: null } : towel,
+  );
 }
 
 /**
  * Towels that are open after what was done, with the sides that are left of them. Towels that are
  * used up stay in the list, so that no number comes twice.
  */
-export function openTowelsNow(plan: Plan, progress: Progress, turn: Noted | null, book: TowelBook): readonly OpenTowel[] {
+export function openTowelsNow(
+  plan: Plan,
+  progress: Progress,
+  turn: Noted | null,
+  book: TowelBook,
+): readonly OpenTowel[] {
   const after = filled(plan, progress);
   const event = turn && isTowelEvent(turn) ? turn : undefined;
   const hand = event && inHand(plan, after, progress, event.role, event.worker);

@@ -9,7 +9,8 @@ const TOGETHER_MS = 3000;
 const NOT_THE_WORK = 5;
 
 /** So long may what was planned have taken: nobody was called away, and it was noted in its time. */
-export const isTheWork = (tookS: number, plannedS: number): boolean => tookS > plannedS / NOT_THE_WORK && tookS < plannedS * NOT_THE_WORK;
+export const isTheWork = (tookS: number, plannedS: number): boolean =>
+  tookS > plannedS / NOT_THE_WORK && tookS < plannedS * NOT_THE_WORK;
 
 /** What was ticked off in one go, with the tick before it. */
 interface Bout {
@@ -45,7 +46,10 @@ function plannedOf({ timeline: { steps } }: Plan, tasks: readonly Task[]): Plann
   const seconds = new Map<string, number>();
   for (const step of steps) {
     // Walking there belongs to the pass.
-    const key = step.kind === 'walk' && step.zoneId ? actKey({ act: 'wipe', zoneId: step.zoneId, section: step.section }) : keyOfStep(step);
+    const key =
+      step.kind === 'walk' && step.zoneId
+        ? actKey({ act: 'wipe', zoneId: step.zoneId, section: step.section })
+        : keyOfStep(step);
     if (key) seconds.set(key, (seconds.get(key) ?? 0) + step.endS - step.startS);
   }
   return { seconds, waits: new Map(tasks.flatMap((task) => actsOf(task).map((one) => [actKey(one), task.waitS]))) };
@@ -56,7 +60,9 @@ function beganAt({ before, ticks: [first] }: Bout, { ticked }: Progress, { zones
   const { kind, zone: id, section } = first!;
   const wettedAt = kind === 'wipe' ? ticked.get(actKey({ act: 'wet', zoneId: id, section })) : undefined;
   const dwellS = zones.find(({ zone }) => zone.id === id)?.option?.dwellS ?? 0;
-  return wettedAt === undefined ? before.at + (waits.get(keyOfTick(first!)) ?? 0) * 1000 : Math.max(before.at, wettedAt + dwellS * 1000);
+  return wettedAt === undefined
+    ? before.at + (waits.get(keyOfTick(first!)) ?? 0) * 1000
+    : Math.max(before.at, wettedAt + dwellS * 1000);
 }
 
 /** Seconds of what was ticked off; what is wiped was wetted in the same go, unless it was noted before. */
@@ -71,7 +77,9 @@ function secondsFor(ticks: readonly Tick[], { seconds }: Planned, wettedBefore: 
 /** What a bout tells of one act; null where it tells nothing. */
 function paceOf(bout: Bout, planned: Planned, progress: Progress, plan: Plan): Pace | null {
   // What was wetted ahead was done in the same time.
-  const acts = new Set(bout.ticks.map(({ kind }) => kind).filter((kind, _i, all) => kind !== 'wet' || !all.includes('wipe')));
+  const acts = new Set(
+    bout.ticks.map(({ kind }) => kind).filter((kind, _i, all) => kind !== 'wet' || !all.includes('wipe')),
+  );
   const [act] = acts;
   const plannedS = secondsFor(bout.ticks, planned, (key) => progress.ticked.has(key));
   const tookS = (Math.max(...bout.ticks.map(({ at }) => at)) - beganAt(bout, progress, plan, planned)) / 1000;

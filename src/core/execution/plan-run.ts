@@ -33,7 +33,10 @@ function planLeft({ job, begun }: Remaining, minutesLeft: number): Plan {
 
 /** A zone without a treatment is left, unless there was no plan at all. */
 const isOver = ({ zones, method }: Plan, { job, begun }: Remaining): boolean =>
-  zones.every(({ zone, option }) => (!option && method !== 'decline') || begun.done.has(zone.id) || job.choices.fixed[zone.id] === 'leave');
+  zones.every(
+    ({ zone, option }) =>
+      (!option && method !== 'decline') || begun.done.has(zone.id) || job.choices.fixed[zone.id] === 'leave',
+  );
 
 /** All is done that is to be done: nothing to open, to mix or to wait for. */
 const nothingMore = (before: Plan, { begun }: Remaining): Plan => ({
@@ -43,7 +46,17 @@ const nothingMore = (before: Plan, { begun }: Remaining): Plan => ({
   towels: [],
   mitts: [],
   mix: { ...before.mix, mixes: [], litres: 0, productMl: 0 },
-  timeline: { ...before.timeline, steps: [], passes: [], walkedM: 0, elapsedS: 0, waitingS: 0, late: [], byWorker: [], refused: [] },
+  timeline: {
+    ...before.timeline,
+    steps: [],
+    passes: [],
+    walkedM: 0,
+    elapsedS: 0,
+    waitingS: 0,
+    late: [],
+    byWorker: [],
+    refused: [],
+  },
 });
 
 /** The plan of the rest, with the zones that are done as they were planned. */
@@ -69,7 +82,8 @@ const lastTurn = (events: readonly RunEvent[]): number => {
   return -1;
 };
 
-const keyOf = ({ job, run }: Question): string => JSON.stringify([job, run.startedAt, run.events.slice(0, lastTurn(run.events) + 1)]);
+const keyOf = ({ job, run }: Question): string =>
+  JSON.stringify([job, run.startedAt, run.events.slice(0, lastTurn(run.events) + 1)]);
 
 /** Only turns ask for a new plan: what is ticked off goes by the plan that there is. */
 const stretchOf: (question: Question) => Stretch = recent(KEPT, keyOf, ({ job, run }: Question): Stretch => {

@@ -18,7 +18,8 @@ export interface Progress {
 }
 
 /** Ticks that came after the plan. */
-export const ticksSince = ({ begun }: Plan, { events }: Run): readonly Tick[] => events.slice(begun.events).filter(isTick);
+export const ticksSince = ({ begun }: Plan, { events }: Run): readonly Tick[] =>
+  events.slice(begun.events).filter(isTick);
 
 /** Sections that were wetted before the plan, and go on being wet in it: the first of their zone. */
 const carried = ({ begun, zones }: Plan): readonly (readonly [string, number])[] =>
@@ -50,7 +51,8 @@ function asGoingOn({ begun, zones }: Plan, open: readonly Task[], wet: ReturnTyp
       const at = wetted.get(actKey({ act: 'wet', zoneId, section }));
       return at !== undefined && at + dwell.get(zoneId)! <= begun.at!;
     });
-  const inHand = ({ act, parts }: Task): boolean => begun.inHand.some((one) => one.act === act && parts.some(({ zoneId }) => zoneId === one.zoneId));
+  const inHand = ({ act, parts }: Task): boolean =>
+    begun.inHand.some((one) => one.act === act && parts.some(({ zoneId }) => zoneId === one.zoneId));
   const rank = (task: Task): number => (inHand(task) ? 0 : isReady(task) ? 1 : 2);
   return [...open].sort((p, q) => rank(p) - rank(q));
 }
@@ -73,7 +75,11 @@ function sharesOf(keys: readonly Weighed[], openKeys: ReadonlySet<string>): Prog
 const beforeWiping = ({ timeline }: Plan): readonly Weighed[] =>
   timeline.steps.flatMap(({ kind, zoneId, section }): Weighed[] => {
     if (!zoneId || section === 0) return [];
-    return kind === 'spray' ? [{ act: 'wet', zoneId, section, share: 1 }] : kind === 'flush' ? [{ act: 'flush', zoneId, section, share: 1 }] : [];
+    return kind === 'spray'
+      ? [{ act: 'wet', zoneId, section, share: 1 }]
+      : kind === 'flush'
+        ? [{ act: 'flush', zoneId, section, share: 1 }]
+        : [];
   });
 
 /** How far a plan has come by what was ticked off after it was made. */
@@ -90,9 +96,21 @@ export function progressOf(plan: Plan, run: Run): Progress {
   // What is wiped was wetted, noted or not.
   const openFirst = first.filter((one) => isOpen(one) && openActs.has(actKey({ ...one, act: 'wipe' })));
   const openKeys = new Set([...openActs, ...openFirst.map(actKey)]);
-  const open = asGoingOn(plan, tasks.filter((task) => actsOf(task).some((one) => openActs.has(actKey(one)))), before);
-  return { tasks, open, ticked, openKeys, done: tasks.filter((task) => !open.includes(task)), shares: sharesOf([...acts, ...first], openKeys) };
+  const open = asGoingOn(
+    plan,
+    tasks.filter((task) => actsOf(task).some((one) => openActs.has(actKey(one)))),
+    before,
+  );
+  return {
+    tasks,
+    open,
+    ticked,
+    openKeys,
+    done: tasks.filter((task) => !open.includes(task)),
+    shares: sharesOf([...acts, ...first], openKeys),
+  };
 }
 
 /** Share of an act on a zone that is done, of what the plan has of it. */
-export const shareDone = ({ shares }: Progress, act: RunAct, zoneId: ZoneId): number => shares.get(`${act}/${zoneId}`) ?? 0;
+export const shareDone = ({ shares }: Progress, act: RunAct, zoneId: ZoneId): number =>
+  shares.get(`${act}/${zoneId}`) ?? 0;

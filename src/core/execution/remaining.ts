@@ -1,8 +1,26 @@
 import { resolveAssumptions } from '../assumptions';
 import { type InVessel, type Mix, isFromBucket, towelsDrink } from '../mix';
-import { type Job, type MixPurpose, type Noted, type Run, type RunAct, type TowelRole, type ZoneId, runActs } from '../model';
+import {
+  type Job,
+  type MixPurpose,
+  type Noted,
+  type Run,
+  type RunAct,
+  type TowelRole,
+  type ZoneId,
+  runActs,
+} from '../model';
 import type { Plan, ZonePlan } from '../planning';
-import { type BegunZone, type Option, type Spent, type StartState, actFor, choicesOf, isThrough, rinsedS } from '../rules';
+import {
+  type BegunZone,
+  type Option,
+  type Spent,
+  type StartState,
+  actFor,
+  choicesOf,
+  isThrough,
+  rinsedS,
+} from '../rules';
 import type { Step } from '../schedule';
 import { type OpenTowel, sidesUsed, WETTED_SIDES } from '../towel';
 import { openTowelsNow } from './open-towels';
@@ -22,7 +40,10 @@ const none: Acts = { flush: 0, wet: 0, wipe: 0, dry: 0, glass: 0, protect: 0 };
 
 /** What of each act of a plan is done on a zone; what is finished in its pass counts as dried. */
 function actsDone(progress: Progress, zoneId: ZoneId, { finishing, rest }: Option): Acts {
-  const done = Object.fromEntries(runActs.map((act) => [act, shareDone(progress, act, zoneId)])) as Record<RunAct, number>;
+  const done = Object.fromEntries(runActs.map((act) => [act, shareDone(progress, act, zoneId)])) as Record<
+    RunAct,
+    number
+  >;
   if (finishing !== 'in-pass') return done;
   const unfinished = rest?.unfinished ?? 0;
   return { ...done, dry: unfinished * done.dry + (1 - unfinished) * done.wipe };
@@ -74,7 +95,10 @@ function laidBy(plan: Plan, progress: Progress): Map<string, number> {
   return laid;
 }
 
-const added = <K extends string>(to: Readonly<Partial<Record<K, number>>>, more: Iterable<readonly [K, number]>): Partial<Record<K, number>> => {
+const added = <K extends string>(
+  to: Readonly<Partial<Record<K, number>>>,
+  more: Iterable<readonly [K, number]>,
+): Partial<Record<K, number>> => {
   const sum: Partial<Record<K, number>> = { ...to };
   for (const [key, value] of more) sum[key] = (sum[key] ?? 0) + value;
   return sum;
@@ -111,7 +135,12 @@ const drunkBy = (towels: readonly OpenTowel[], a: Parameters<typeof towelsDrink>
 
 /** What somebody is at, zone by zone. */
 const inHandOf = (task: Task | undefined): StartState['inHand'] =>
-  [...new Set(task?.parts.map(({ zoneId }) => zoneId))].map((zoneId) => ({ act: task!.act, zoneId, place: task!.place, worker: task!.worker }));
+  [...new Set(task?.parts.map(({ zoneId }) => zoneId))].map((zoneId) => ({
+    act: task!.act,
+    zoneId,
+    place: task!.place,
+    worker: task!.worker,
+  }));
 
 /** How much is left when so much of a plan is done. */
 export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null): Remaining {
@@ -131,9 +160,18 @@ export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null):
   const zones = new Map(plan.zones.map((one) => [one.zone.id, zoneNow(one, plan, progress)]));
   const spent: Spent = {
     laidMl: added(begun.spent.laidMl, laid as Map<keyof Spent['laidMl'], number>),
-    madeMl: added(begun.spent.madeMl, plan.mix.mixes.map((mix) => [mix.content, made(mix)] as const)),
-    productMl: added(begun.spent.productMl, plan.mix.mixes.map((mix) => [mix.content, mix.productMl] as const)),
-    opened: added(begun.spent.opened, news.map(({ batch }): [TowelRole, number] => [batch.role, 1])),
+    madeMl: added(
+      begun.spent.madeMl,
+      plan.mix.mixes.map((mix) => [mix.content, made(mix)] as const),
+    ),
+    productMl: added(
+      begun.spent.productMl,
+      plan.mix.mixes.map((mix) => [mix.content, mix.productMl] as const),
+    ),
+    opened: added(
+      begun.spent.opened,
+      news.map(({ batch }): [TowelRole, number] => [batch.role, 1]),
+    ),
     batteryMin: begun.spent.batteryMin + off.batteryMin,
     litres: begun.spent.litres + litres + (laid.get('bay') ?? 0) / 1000,
     runoffMl: begun.spent.runoffMl + off.runoffMl,
@@ -150,7 +188,11 @@ export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null):
       at: begun.at,
       ticked,
       done: new Set([...begun.done, ...[...zones].filter(([, now]) => now === 'done').map(([id]) => id)]),
-      zones: new Map([...zones].flatMap(([id, now]): [ZoneId, BegunZone][] => (now && now !== 'done' && !begun.done.has(id) ? [[id, now]] : []))),
+      zones: new Map(
+        [...zones].flatMap(([id, now]): [ZoneId, BegunZone][] =>
+          now && now !== 'done' && !begun.done.has(id) ? [[id, now]] : [],
+        ),
+      ),
       inHand: [0, 1].flatMap((worker) => inHandOf(progress.open.find((task) => task.worker === worker))),
       kits: [...new Set([...begun.kits, ...plan.kits])],
       vessels: vesselsNow(plan, laid, a.wasteFactor),
@@ -192,7 +234,18 @@ interface Taken extends ReturnType<typeof flushedOff> {
 /** The job with what is left of its water, drain, batteries and clean towels. */
 const withLess = (job: Job, { litres, runoffMl, batteryMin, towels }: Taken): Job => ({
   ...job,
-  site: { ...job.site, waterL: Math.max(0, job.site.waterL - litres), captureL: Math.max(0, job.site.captureL - runoffMl / 1000) },
-  towels: job.towels.map((batch) => ({ ...batch, clean: Math.max(0, batch.clean - towels.filter((one) => one.batch.id === batch.id).length) })),
-  gear: job.gear.map((one) => (one.batteryMin === null || one.kind !== 'cordless-wand' ? one : { ...one, batteryMin: Math.max(0, one.batteryMin - batteryMin) })),
+  site: {
+    ...job.site,
+    waterL: Math.max(0, job.site.waterL - litres),
+    captureL: Math.max(0, job.site.captureL - runoffMl / 1000),
+  },
+  towels: job.towels.map((batch) => ({
+    ...batch,
+    clean: Math.max(0, batch.clean - towels.filter((one) => one.batch.id === batch.id).length),
+  })),
+  gear: job.gear.map((one) =>
+    one.batteryMin === null || one.kind !== 'cordless-wand'
+      ? one
+      : { ...one, batteryMin: Math.max(0, one.batteryMin - batteryMin) },
+  ),
 });

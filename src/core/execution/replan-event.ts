@@ -1,6 +1,16 @@
 import { assumptionTable, resolveAssumptions } from '../assumptions';
 import { leaving, withChange } from '../edit';
-import { type Job, type ReplanEvent, type SoilLevel, type WeatherChange, type ZoneId, approaches, dwellHabits, soilLevels, sprayHabits } from '../model';
+import {
+  type Job,
+  type ReplanEvent,
+  type SoilLevel,
+  type WeatherChange,
+  type ZoneId,
+  approaches,
+  dwellHabits,
+  soilLevels,
+  sprayHabits,
+} from '../model';
 import { type StartState, choicesOf } from '../rules';
 import { byEye } from '../soil';
 import { clearSkyWm2, sunAt } from '../sun';
@@ -13,7 +23,11 @@ const CALM_MS = 0.5;
 const RAIN_HUMIDITY = 0.95;
 
 /** Panels warm and cool with the sun: what was read off them before no longer counts. */
-const unread = (job: Job, site: Partial<Job['site']>): Job => ({ ...job, site: { ...job.site, ...site, panelC: null }, readings: {} });
+const unread = (job: Job, site: Partial<Job['site']>): Job => ({
+  ...job,
+  site: { ...job.site, ...site, panelC: null },
+  readings: {},
+});
 
 const outdoors = ({ date, hour, site, choices }: Job): number =>
   clearSkyWm2(sunAt(site, date, hour).altitudeDeg, resolveAssumptions(choices.assumptions));
@@ -33,13 +47,16 @@ function weathered(job: Job, weather: WeatherChange): Job {
   }
 }
 
-const stepped = (level: SoilLevel, steps: number): SoilLevel => soilLevels[Math.min(soilLevels.length - 1, Math.max(0, level + steps))]!;
+const stepped = (level: SoilLevel, steps: number): SoilLevel =>
+  soilLevels[Math.min(soilLevels.length - 1, Math.max(0, level + steps))]!;
 
 /** A zone that is worse or lighter than marked; one that nobody looked at has a film of dust on it. */
 function soiled(job: Job, zone: ZoneId, steps: 1 | -1): Job {
   const seen = job.soil[zone] ?? { deposits: [], spots: {} };
   const deposits = seen.deposits.length > 0 ? seen.deposits : [{ kind: 'dust', level: 0 } as const];
-  const changed = deposits.map(({ kind, level }) => ({ kind, level: stepped(level, steps) })).filter(({ level }) => level > 0);
+  const changed = deposits
+    .map(({ kind, level }) => ({ kind, level: stepped(level, steps) }))
+    .filter(({ level }) => level > 0);
   return { ...job, soil: { ...job.soil, [zone]: { ...byEye(seen), deposits: changed } } };
 }
 
@@ -57,18 +74,31 @@ const SMALLER = 0.7;
 function wetter(job: Job): Job {
   const { largestSection } = resolveAssumptions(job.choices.assumptions);
   const more = wishing(job, { spray: after(sprayHabits, choicesOf(job).spray) });
-  return { ...more, choices: { ...more.choices, assumptions: { ...more.choices.assumptions, largestSection: Math.max(assumptionTable.largestSection.min, largestSection * SMALLER) } } };
+  return {
+    ...more,
+    choices: {
+      ...more.choices,
+      assumptions: {
+        ...more.choices.assumptions,
+        largestSection: Math.max(assumptionTable.largestSection.min, largestSection * SMALLER),
+      },
+    },
+  };
 }
 
 /** What crackles is grit of level 2 at least, besides what was marked. */
 function gritty(job: Job, zone: ZoneId): Job {
   const seen = job.soil[zone] ?? { deposits: [], spots: {} };
-  const [known, others] = [seen.deposits.find(({ kind }) => kind === 'grit'), seen.deposits.filter(({ kind }) => kind !== 'grit')];
+  const [known, others] = [
+    seen.deposits.find(({ kind }) => kind === 'grit'),
+    seen.deposits.filter(({ kind }) => kind !== 'grit'),
+  ];
   const level = known && known.level > 2 ? known.level : 2;
   return { ...job, soil: { ...job.soil, [zone]: { ...byEye(seen), deposits: [...others, { kind: 'grit', level }] } } };
 }
 
-const without = <K, V>(map: ReadonlyMap<K, V>, key: K): ReadonlyMap<K, V> => new Map([...map].filter(([one]) => one !== key));
+const without = <K, V>(map: ReadonlyMap<K, V>, key: K): ReadonlyMap<K, V> =>
+  new Map([...map].filter(([one]) => one !== key));
 
 /** A zone to be done from the beginning. */
 const anew = (begun: StartState, zone: ZoneId): StartState => ({
@@ -84,8 +114,12 @@ function handedOver(begun: StartState): StartState {
   const last = Math.max(0, ...towels.filter(({ worker }) => worker === 0).map(({ number }) => number));
   return {
     ...begun,
-    towels: towels.map((towel) => (towel.worker === 0 ? towel : { ...towel, worker: 0, number: last + towel.number, slot: null })),
-    zones: new Map([...zones].map(([id, zone]) => [id, { ...zone, wet: zone.wet.map((one) => ({ ...one, worker: 0 })) }])),
+    towels: towels.map((towel) =>
+      towel.worker === 0 ? towel : { ...towel, worker: 0, number: last + towel.number, slot: null },
+    ),
+    zones: new Map(
+      [...zones].map(([id, zone]) => [id, { ...zone, wet: zone.wet.map((one) => ({ ...one, worker: 0 })) }]),
+    ),
     inHand: inHand.map((one) => ({ ...one, worker: 0 })),
   };
 }
@@ -111,10 +145,22 @@ export function afterEvent({ job, begun }: Remaining, turn: ReplanEvent): Remain
     case 'weather':
       return { job: weathered(job, turn.weather), begun };
     case 'mix-left':
-      return { job, begun: { ...begun, vessels: begun.vessels.map((one) => (one.content === turn.purpose ? { ...one, ml: turn.ml } : one)) } };
+      return {
+        job,
+        begun: {
+          ...begun,
+          vessels: begun.vessels.map((one) => (one.content === turn.purpose ? { ...one, ml: turn.ml } : one)),
+        },
+      };
     case 'product-out':
       return {
-        job: { ...job, products: job.products.map((product) => ({ ...product, uses: product.uses.filter(({ purpose }) => purpose !== turn.purpose) })) },
+        job: {
+          ...job,
+          products: job.products.map((product) => ({
+            ...product,
+            uses: product.uses.filter(({ purpose }) => purpose !== turn.purpose),
+          })),
+        },
         begun: { ...begun, vessels: begun.vessels.filter(({ content }) => content !== turn.purpose) },
       };
     case 'water-left':
@@ -126,7 +172,10 @@ export function afterEvent({ job, begun }: Remaining, turn: ReplanEvent): Remain
     case 'crackles':
       return { job: gritty(job, turn.zone), begun };
     case 'new-marks':
-      return { job: wishing(job, { approach: before(approaches, choicesOf(job).approach), dirtLimit: 'only-dust' }), begun };
+      return {
+        job: wishing(job, { approach: before(approaches, choicesOf(job).approach), dirtLimit: 'only-dust' }),
+        begun,
+      };
     case 'leave':
       return { job: leaving(job, turn.zones), begun };
   }

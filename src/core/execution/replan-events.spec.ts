@@ -18,7 +18,13 @@ const START = 1_900_000_000_000;
 const MINUTE = 60_000;
 
 const begun = (workers: 1 | 2, level: 1 | 2): Job =>
-  startRun(sampleJob({ soil: soilAll(level === 1 ? 'dust' : 'road-film', level), site: { ...sampleSite, workers, minutes: 400 } }), START);
+  startRun(
+    sampleJob({
+      soil: soilAll(level === 1 ? 'dust' : 'road-film', level),
+      site: { ...sampleSite, workers, minutes: 400 },
+    }),
+    START,
+  );
 
 /** Ticks off so many tasks, whoever has one. */
 function work(job: Job, count: number, at = START + MINUTE): Job {
@@ -37,24 +43,49 @@ const workAll = (job: Job): Job => work(job, Infinity);
 /** Seconds still to be worked on a zone. */
 function openOn(plan: Plan, job: Job, zone: ZoneId): number {
   const { openKeys } = progressOf(plan, job.run!);
-  return plan.timeline.steps.filter((step) => step.zoneId === zone && openKeys.has(keyOfStep(step) ?? '')).reduce((sum, { startS, endS }) => sum + endS - startS, 0);
+  return plan.timeline.steps
+    .filter((step) => step.zoneId === zone && openKeys.has(keyOfStep(step) ?? ''))
+    .reduce((sum, { startS, endS }) => sum + endS - startS, 0);
 }
 
-const turns: fc.Arbitrary<ReplanEvent> = fc.oneof(
-  fc.record({ kind: fc.constantFrom('towel-out' as const, 'side-full' as const), role: fc.constantFrom<TowelRole>('wash', 'finish'), worker: fc.constantFrom(0, 1) }),
-  fc.record({ kind: fc.constant('workers' as const), workers: fc.constantFrom<1 | 2>(1, 2) }),
-  fc.record({ kind: fc.constant('panels' as const), panelC: fc.integer({ min: 5, max: 38 }).map((c) => celsius(c)) }),
-  fc.record({ kind: fc.constant('soil' as const), zone: fc.constantFrom('bonnet' as const, 'roof' as const, 'left-front-door-upper' as const), steps: fc.constantFrom<1 | -1>(1, -1) }),
-  fc.record({ kind: fc.constant('weather' as const), weather: fc.constantFrom('cloud' as const, 'wind' as const, 'calm' as const, 'rain' as const) }),
-  fc.record({ kind: fc.constant('mix-left' as const), purpose: fc.constantFrom('waterless' as const, 'wash' as const), ml: fc.integer({ min: 0, max: 400 }).map((amount) => ml(amount)) }),
-  fc.record({ kind: fc.constant('leave' as const), zones: fc.constantFrom(['left-sill' as const], ['boot-sill' as const, 'grille' as const]) }),
-).map((turn) => ({ ...turn, at: START + 2 * MINUTE }) as ReplanEvent);
+const turns: fc.Arbitrary<ReplanEvent> = fc
+  .oneof(
+    fc.record({
+      kind: fc.constantFrom('towel-out' as const, 'side-full' as const),
+      role: fc.constantFrom<TowelRole>('wash', 'finish'),
+      worker: fc.constantFrom(0, 1),
+    }),
+    fc.record({ kind: fc.constant('workers' as const), workers: fc.constantFrom<1 | 2>(1, 2) }),
+    fc.record({ kind: fc.constant('panels' as const), panelC: fc.integer({ min: 5, max: 38 }).map((c) => celsius(c)) }),
+    fc.record({
+      kind: fc.constant('soil' as const),
+      zone: fc.constantFrom('bonnet' as const, 'roof' as const, 'left-front-door-upper' as const),
+      steps: fc.constantFrom<1 | -1>(1, -1),
+    }),
+    fc.record({
+      kind: fc.constant('weather' as const),
+      weather: fc.constantFrom('cloud' as const, 'wind' as const, 'calm' as const, 'rain' as const),
+    }),
+    fc.record({
+      kind: fc.constant('mix-left' as const),
+      purpose: fc.constantFrom('waterless' as const, 'wash' as const),
+      ml: fc.integer({ min: 0, max: 400 }).map((amount) => ml(amount)),
+    }),
+    fc.record({
+      kind: fc.constant('leave' as const),
+      zones: fc.constantFrom(['left-sill' as const], ['boot-sill' as const, 'grille' as const]),
+    }),
+  )
+  .map((turn) => ({ ...turn, at: START + 2 * MINUTE }) as ReplanEvent);
 
 const course = fc.array(fc.tuple(fc.integer({ min: 0, max: 8 }), turns), { minLength: 1, maxLength: 4 });
 const starts = fc.tuple(fc.constantFrom<1 | 2>(1, 2), fc.constantFrom<1 | 2>(1, 2));
 
 /** Every turn of a course with the plan before it and after it. */
-function* courseOf(start: Job, steps: readonly (readonly [number, ReplanEvent])[]): Generator<{ readonly before: Job; readonly turn: ReplanEvent; readonly after: Job; readonly plan: Plan }> {
+function* courseOf(
+  start: Job,
+  steps: readonly (readonly [number, ReplanEvent])[],
+): Generator<{ readonly before: Job; readonly turn: ReplanEvent; readonly after: Job; readonly plan: Plan }> {
   let job = start;
   for (const [count, turn] of steps) {
     const before = work(job, count);
@@ -96,11 +127,20 @@ describe('a turn of events', () => {
             if (!open) continue;
             expect(sides.length).toBeLessThanOrEqual(open.left);
             sides.forEach(({ cleanliness }) => expect(cleanliness).toBeGreaterThanOrEqual(open.leastClass));
-            sides.forEach(({ dirtShare, liquidShare, reachShare }) => expect(Math.max(dirtShare, liquidShare, reachShare)).toBeLessThanOrEqual(1 + defaultAssumptions.sideOver + 1e-6));
+            sides.forEach(({ dirtShare, liquidShare, reachShare }) =>
+              expect(Math.max(dirtShare, liquidShare, reachShare)).toBeLessThanOrEqual(
+                1 + defaultAssumptions.sideOver + 1e-6,
+              ),
+            );
           }
           for (const role of towelRoles) {
-            const [had, before] = [after.towels.filter((one) => one.role === role).reduce((sum, { clean }) => sum + clean, 0), plan.begun.towels.filter(({ batch }) => batch.role === role).length];
-            expect(before + plan.towels.filter((towel) => towel.role === role && !towel.begun).length).toBeLessThanOrEqual(had);
+            const [had, before] = [
+              after.towels.filter((one) => one.role === role).reduce((sum, { clean }) => sum + clean, 0),
+              plan.begun.towels.filter(({ batch }) => batch.role === role).length,
+            ];
+            expect(
+              before + plan.towels.filter((towel) => towel.role === role && !towel.begun).length,
+            ).toBeLessThanOrEqual(had);
           }
         }
       }),
@@ -131,7 +171,14 @@ describe('a turn of events', () => {
   it('keeps what is begun through a time without a plan, so that leaving what waits gives one', () => {
     const plain = begun(1, 2);
     const job: Job = { ...plain, choices: { ...plain.choices, bucket: 'many-towels' } };
-    const few: Job = { ...job, towels: job.towels.map((batch) => (batch.role === 'wash' ? { ...batch, clean: planRun(job).towels.filter(({ role }) => role === 'wash').length } : batch)) };
+    const few: Job = {
+      ...job,
+      towels: job.towels.map((batch) =>
+        batch.role === 'wash'
+          ? { ...batch, clean: planRun(job).towels.filter(({ role }) => role === 'wash').length }
+          : batch,
+      ),
+    };
     let checked = 0;
     for (let count = 4; count < 60; count += 3) {
       const before = work(few, count);
@@ -159,7 +206,23 @@ describe('a turn of events', () => {
 
   it('is told of by every kind', () => {
     const zones = ['roof'] as const;
-    const one = { 'again': { zone: 'roof' }, 'towel-out': { role: 'wash', worker: 0 }, 'side-full': { role: 'wash', worker: 0 }, workers: { workers: 2 }, panels: { panelC: 20 }, soil: { zone: 'roof', steps: 1 }, weather: { weather: 'wind' }, 'mix-left': { purpose: 'waterless', ml: 0 }, 'product-out': { purpose: 'waterless' }, 'water-left': { litres: 2 }, leave: { zones }, drags: {}, smears: {}, crackles: { zone: 'roof' }, 'new-marks': {} } as const;
+    const one = {
+      again: { zone: 'roof' },
+      'towel-out': { role: 'wash', worker: 0 },
+      'side-full': { role: 'wash', worker: 0 },
+      workers: { workers: 2 },
+      panels: { panelC: 20 },
+      soil: { zone: 'roof', steps: 1 },
+      weather: { weather: 'wind' },
+      'mix-left': { purpose: 'waterless', ml: 0 },
+      'product-out': { purpose: 'waterless' },
+      'water-left': { litres: 2 },
+      leave: { zones },
+      drags: {},
+      smears: {},
+      crackles: { zone: 'roof' },
+      'new-marks': {},
+    } as const;
     for (const kind of replanEventKinds) {
       const job = noteEvent(work(begun(1, 1), 5), { kind, at: START, ...one[kind] } as ReplanEvent);
       expect(planRun(job).begun).toMatchObject({ events: job.run!.events.length, at: START });
@@ -183,9 +246,16 @@ describe('what is left', () => {
   });
 
   it('has drawn and let run off as much water as was planned, whatever is flushed, once all is done', () => {
-    for (const [kind, level] of [['mud', 2], ['salt', 3], ['road-film', 3]] as const)
+    for (const [kind, level] of [
+      ['mud', 2],
+      ['salt', 3],
+      ['road-film', 3],
+    ] as const)
       for (const count of [0, 5, 14]) {
-        const plain = sampleJob({ soil: soilAll(kind, level), site: { ...sampleSite, runoff: 'allowed', waterL: 60, minutes: 900 } });
+        const plain = sampleJob({
+          soil: soilAll(kind, level),
+          site: { ...sampleSite, runoff: 'allowed', waterL: 60, minutes: 900 },
+        });
         const whole = planJob(plain);
         if (whole.method === 'decline') continue;
         const before = work(startRun(plain, START), count);
@@ -197,17 +267,33 @@ describe('what is left', () => {
   });
 
   it('leaves as much to do on zones that are begun as was left before, in every approach', () => {
-    const approaches = fc.record({ glass: fc.constantFrom('first' as const, 'last' as const), drying: fc.constantFrom('panel' as const, 'body' as const), pair: fc.constantFrom('sides' as const, 'lift-finish' as const, 'one-panel' as const), order: fc.constantFrom('top-down' as const, 'dirtiest-first' as const) });
-    const soils = fc.constantFrom(['dust', 1], ['road-film', 2], ['salt', 3], ['mud', 2]) as fc.Arbitrary<['dust' | 'road-film' | 'salt' | 'mud', 1 | 2 | 3]>;
+    const approaches = fc.record({
+      glass: fc.constantFrom('first' as const, 'last' as const),
+      drying: fc.constantFrom('panel' as const, 'body' as const),
+      pair: fc.constantFrom('sides' as const, 'lift-finish' as const, 'one-panel' as const),
+      order: fc.constantFrom('top-down' as const, 'dirtiest-first' as const),
+    });
+    const soils = fc.constantFrom(['dust', 1], ['road-film', 2], ['salt', 3], ['mud', 2]) as fc.Arbitrary<
+      ['dust' | 'road-film' | 'salt' | 'mud', 1 | 2 | 3]
+    >;
     fc.assert(
-      fc.property(approaches, soils, fc.constantFrom<1 | 2>(1, 2), fc.integer({ min: 1, max: 22 }), (approach, [kind, level], workers, count) => {
-        const plain = sampleJob({ soil: soilAll(kind, level), site: { ...sampleSite, workers, runoff: 'allowed', waterL: 60, minutes: 900 } });
-        const before = work(startRun({ ...plain, choices: { ...plain.choices, ...approach } }, START), count);
-        const after = noteEvent(before, { kind: 'workers', workers: 1, at: START });
-        const [was, is] = [planRun(before), planRun(after)];
-        if (was.method === 'decline') return;
-        for (const id of is.begun.zones.keys()) expect(openOn(is, after, id)).toBeCloseTo(openOn(was, before, id), 6);
-      }),
+      fc.property(
+        approaches,
+        soils,
+        fc.constantFrom<1 | 2>(1, 2),
+        fc.integer({ min: 1, max: 22 }),
+        (approach, [kind, level], workers, count) => {
+          const plain = sampleJob({
+            soil: soilAll(kind, level),
+            site: { ...sampleSite, workers, runoff: 'allowed', waterL: 60, minutes: 900 },
+          });
+          const before = work(startRun({ ...plain, choices: { ...plain.choices, ...approach } }, START), count);
+          const after = noteEvent(before, { kind: 'workers', workers: 1, at: START });
+          const [was, is] = [planRun(before), planRun(after)];
+          if (was.method === 'decline') return;
+          for (const id of is.begun.zones.keys()) expect(openOn(is, after, id)).toBeCloseTo(openOn(was, before, id), 6);
+        },
+      ),
       { numRuns: runs(30) },
     );
   });
@@ -220,7 +306,9 @@ describe('what is left', () => {
         for (const role of towelRoles) {
           const planned = was.towels.filter((towel) => towel.role === role).length;
           const opened = is.begun.towels.filter(({ batch }) => batch.role === role).length;
-          expect(opened + is.towels.filter((towel) => towel.role === role && !towel.begun).length).toBeLessThanOrEqual(planned + (workers === 2 ? 1 : 0));
+          expect(opened + is.towels.filter((towel) => towel.role === role && !towel.begun).length).toBeLessThanOrEqual(
+            planned + (workers === 2 ? 1 : 0),
+          );
         }
       }),
       { numRuns: runs(25) },
@@ -237,7 +325,8 @@ describe('what is left', () => {
         const [was, plan] = [runStatusOf(planRun(before), before.run!), planRun(after)];
         const now = runStatusOf(plan, after.run!);
         for (const { worker, now: task } of was.hands) {
-          const isOn = (one: Task): boolean => one.act === task!.act && one.parts.some(({ zoneId }) => task!.parts.some((part) => part.zoneId === zoneId));
+          const isOn = (one: Task): boolean =>
+            one.act === task!.act && one.parts.some(({ zoneId }) => task!.parts.some((part) => part.zoneId === zoneId));
           if (!task || !progressOf(plan, after.run!).open.some(isOn)) continue;
           checked++;
           const own = now.hands.find((one) => one.worker === worker)?.now;
@@ -253,13 +342,22 @@ describe('what is left', () => {
     let checked = 0;
     for (let count = 2; count < 20; count++) {
       const before = work(begun(2, 1), count);
-            const [same, alone] = ([2, 1] as const).map((workers) => planRun(noteEvent(before, { kind: 'workers', workers, at: START })));
+      const [same, alone] = ([2, 1] as const).map((workers) =>
+        planRun(noteEvent(before, { kind: 'workers', workers, at: START })),
+      );
       for (const [id, { wet }] of same!.begun.zones) {
         if (wet.length === 0) continue;
         checked++;
-        const wiping = (plan: Plan): readonly number[] => plan.timeline.steps.filter(({ kind, zoneId }) => kind === 'wipe' && zoneId === id).map(({ worker }) => worker);
+        const wiping = (plan: Plan): readonly number[] =>
+          plan.timeline.steps
+            .filter(({ kind, zoneId }) => kind === 'wipe' && zoneId === id)
+            .map(({ worker }) => worker);
         // Halves may be whose they are; what was wetted stays with its person.
-        const own = same!.timeline.byWorker.flatMap((list, worker) => list.flatMap(({ pieces }) => pieces.filter(({ zone }) => zone.id === id).map(({ section }) => [section, worker] as const)));
+        const own = same!.timeline.byWorker.flatMap((list, worker) =>
+          list.flatMap(({ pieces }) =>
+            pieces.filter(({ zone }) => zone.id === id).map(({ section }) => [section, worker] as const),
+          ),
+        );
         wet.forEach(({ worker }, i) => expect(own).toContainEqual([i + 1, worker]));
         expect(new Set(wiping(alone!))).toEqual(new Set([0]));
       }
@@ -278,9 +376,13 @@ describe('what is left', () => {
     const as = { role: 'wash', worker: 0, at: START } as const;
     const given = Array.from({ length: 8 }, (_, i) => {
       const now = work(start, 2 * i + 1);
-      const left = (turn: ReplanEvent): number => planRun(noteEvent(now, turn)).begun.towels.reduce((sum, one) => sum + one.left, 0);
+      const left = (turn: ReplanEvent): number =>
+        planRun(noteEvent(now, turn)).begun.towels.reduce((sum, one) => sum + one.left, 0);
       const untouched = left({ kind: 'workers', workers: 1, at: START });
-      return { side: untouched - left({ kind: 'side-full', ...as }), towel: untouched - left({ kind: 'towel-out', ...as }) };
+      return {
+        side: untouched - left({ kind: 'side-full', ...as }),
+        towel: untouched - left({ kind: 'towel-out', ...as }),
+      };
     });
     // On its last side a towel has no more to give up than that.
     for (const { side, towel } of given) expect([side >= 0, side <= 1, towel >= side]).toEqual([true, true, true]);
@@ -294,7 +396,9 @@ describe('what is left', () => {
     const empty = planRun(noteEvent(half, { kind: 'mix-left', purpose: 'waterless', ml: ml(0), at: START }));
     expect(empty.mix.mixes.find(({ content }) => content === 'waterless')!.fills.length).toBeGreaterThan(0);
     const without = planRun(noteEvent(half, { kind: 'product-out', purpose: 'waterless', at: START }));
-    const open = without.zones.filter(({ zone }) => !without.begun.done.has(zone.id) && !without.begun.zones.has(zone.id));
+    const open = without.zones.filter(
+      ({ zone }) => !without.begun.done.has(zone.id) && !without.begun.zones.has(zone.id),
+    );
     expect(open.length).toBeGreaterThan(0);
     open.forEach(({ treatment }) => expect(treatment).not.toContain('waterless'));
   });

@@ -19,11 +19,15 @@ describe('tasks', () => {
   it('are all the work of the plan, each step in one of them', () => {
     fc.assert(
       fc.property(fc.constantFrom(...bodies), fc.constantFrom<1 | 2>(1, 2), (body, workers) => {
-        const one = planJob(sampleJob({ vehicle: sampleVehicle(body), soil: soilAll('road-film', 2), site: { ...sampleSite, workers } }));
+        const one = planJob(
+          sampleJob({ vehicle: sampleVehicle(body), soil: soilAll('road-film', 2), site: { ...sampleSite, workers } }),
+        );
         const steps = one.timeline.steps.filter(({ kind, zoneId }) => zoneId && kind !== 'wait');
         const worked = steps.reduce((sum, { startS, endS }) => sum + endS - startS, 0);
         expect(tasksOf(one).reduce((sum, { seconds }) => sum + seconds, 0)).toBeCloseTo(worked, 6);
-        expect(new Set(tasksOf(one).flatMap(({ parts }) => parts.map(({ zoneId }) => zoneId)))).toEqual(new Set(steps.map(({ zoneId }) => zoneId)));
+        expect(new Set(tasksOf(one).flatMap(({ parts }) => parts.map(({ zoneId }) => zoneId)))).toEqual(
+          new Set(steps.map(({ zoneId }) => zoneId)),
+        );
       }),
       { numRuns: runs(12) },
     );
@@ -35,7 +39,9 @@ describe('tasks', () => {
     expect(wets.length).toBeGreaterThan(0);
     for (const wet of wets) {
       expect(wet.at).toBeLessThanOrEqual(START);
-      const wiped = noted.findIndex(({ kind, zone, section }) => kind === 'wipe' && zone === wet.zone && section === wet.section);
+      const wiped = noted.findIndex(
+        ({ kind, zone, section }) => kind === 'wipe' && zone === wet.zone && section === wet.section,
+      );
       expect(wiped).toBeGreaterThan(noted.indexOf(wet));
     }
     // Nothing is noted twice.
@@ -68,7 +74,8 @@ describe('a run', () => {
 
   it('shows both clocks of a pass that was wetted ahead, from the time it was', () => {
     let job = dusty;
-    for (let i = 0; i < 40 && !standing(job).hands[0]!.clocks; i++) job = tick(job, standing(job).hands[0]!.now!, START + 60_000);
+    for (let i = 0; i < 40 && !standing(job).hands[0]!.clocks; i++)
+      job = tick(job, standing(job).hands[0]!.now!, START + 60_000);
     const { now, clocks } = standing(job).hands[0]!;
     const options = now!.parts.map(({ zoneId }) => plan.zones.find(({ zone }) => zone.id === zoneId)!.option!);
     const wets = job.run!.events.filter((event) => event.kind === 'wet');

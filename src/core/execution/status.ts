@@ -43,11 +43,21 @@ function clocksOf({ act, parts }: Task, ticked: ReadonlyMap<string, number>, { z
     const [wettedAt, option] = [ticked.get(actKey({ act: 'wet', zoneId, section })), options.get(zoneId)];
     if (wettedAt === undefined || !option) return [];
     const { windowS } = option.drying;
-    return [{ wetAt: wettedAt, readyAt: wettedAt + option.dwellS * 1000, dryAt: windowS === Infinity ? null : wettedAt + windowS * 1000 }];
+    return [
+      {
+        wetAt: wettedAt,
+        readyAt: wettedAt + option.dwellS * 1000,
+        dryAt: windowS === Infinity ? null : wettedAt + windowS * 1000,
+      },
+    ];
   });
   if (clocks.length === 0) return null;
   const dry = clocks.flatMap(({ dryAt }) => dryAt ?? []);
-  return { wetAt: Math.min(...clocks.map(({ wetAt }) => wetAt)), readyAt: Math.max(...clocks.map(({ readyAt }) => readyAt)), dryAt: dry.length > 0 ? Math.min(...dry) : null };
+  return {
+    wetAt: Math.min(...clocks.map(({ wetAt }) => wetAt)),
+    readyAt: Math.max(...clocks.map(({ readyAt }) => readyAt)),
+    dryAt: dry.length > 0 ? Math.min(...dry) : null,
+  };
 }
 
 /** Wheels and door shuts are no panels to compare. */
@@ -73,7 +83,8 @@ export function runStatusOf(plan: Plan, run: Run): RunStatus {
       leftS: sum(own.map(({ seconds }) => seconds)),
     };
   });
-  const zonesOf = (list: readonly Task[]): readonly ZoneId[] => list.flatMap(({ parts }) => parts.map(({ zoneId }) => zoneId));
+  const zonesOf = (list: readonly Task[]): readonly ZoneId[] =>
+    list.flatMap(({ parts }) => parts.map(({ zoneId }) => zoneId));
   const waiting = new Set(zonesOf(open));
   const before = sum(plan.begun.ticked.values());
   return {

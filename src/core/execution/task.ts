@@ -74,15 +74,31 @@ export function ticksOf({ timeline: { steps, passes } }: Plan, task: Task, at: n
   if (act !== 'wipe') return done;
   const own = steps.filter((step) => step.worker === worker);
   const [startS, endS] = [
-    Math.max(0, ...own.filter((step) => step.pass !== null && step.pass < pass && (step.kind === 'wipe' || step.kind === 'finish')).map((step) => step.endS)),
+    Math.max(
+      0,
+      ...own
+        .filter((step) => step.pass !== null && step.pass < pass && (step.kind === 'wipe' || step.kind === 'finish'))
+        .map((step) => step.endS),
+    ),
     Math.max(...own.filter((step) => step.pass === pass).map((step) => step.endS)),
   ];
   const ofPass = new Map(passes.map((one) => [one.number, one.parts]));
   const ahead = own
-    .filter((step) => step.kind === 'spray' && step.pass !== pass && step.startS >= startS - 1e-6 && step.endS <= endS + 1e-6)
+    .filter(
+      (step) => step.kind === 'spray' && step.pass !== pass && step.startS >= startS - 1e-6 && step.endS <= endS + 1e-6,
+    )
     .map((step): Tick => {
-      const of = ofPass.get(step.pass!)!.find(({ zoneId, section }) => zoneId === step.zoneId && section === step.section)!.of;
-      return { kind: 'wet', zone: step.zoneId!, section: step.section, of, by: worker, at: at - Math.round((endS - step.startS) * 1000) };
+      const of = ofPass
+        .get(step.pass!)!
+        .find(({ zoneId, section }) => zoneId === step.zoneId && section === step.section)!.of;
+      return {
+        kind: 'wet',
+        zone: step.zoneId!,
+        section: step.section,
+        of,
+        by: worker,
+        at: at - Math.round((endS - step.startS) * 1000),
+      };
     });
   return [...done, ...ahead];
 }

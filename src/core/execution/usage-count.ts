@@ -1,4 +1,13 @@
-import { type Job, type Pace, type RunUse, type TowelRole, type VehicleMethod, isBottled, mixPurposes, towelRoles } from '../model';
+import {
+  type Job,
+  type Pace,
+  type RunUse,
+  type TowelRole,
+  type VehicleMethod,
+  isBottled,
+  mixPurposes,
+  towelRoles,
+} from '../model';
 import type { Spent, StartState } from '../rules';
 import { seenBesideForecast } from '../soil';
 import { stretchNow } from './plan-run';
@@ -31,22 +40,52 @@ export function usageAccount(job: Job): UsageAccount | null {
   if (!run) return null;
   const now = stretchNow(job);
   const { spent, vessels } = remainingOf(now.job, now.plan, run, null).begun;
-  const left = Object.entries(spent.madeMl).map(([content, ml]) => [content, Math.round(ml - (spent.laidMl[content as keyof Spent['laidMl']] ?? 0))]);
+  const left = Object.entries(spent.madeMl).map(([content, ml]) => [
+    content,
+    Math.round(ml - (spent.laidMl[content as keyof Spent['laidMl']] ?? 0)),
+  ]);
   const standing = runStatusOf(now.plan, run);
   const { done, all } = standing;
   const visit = visitPaces(now.plan, job, standing);
-  return { spent, vessels, expected: { leftMl: Object.fromEntries(left), opened: spent.opened }, doneShare: all > 0 ? done / all : 1, method: now.plan.method, soil: seenBesideForecast(job), visit };
+  return {
+    spent,
+    vessels,
+    expected: { leftMl: Object.fromEntries(left), opened: spent.opened },
+    doneShare: all > 0 ? done / all : 1,
+    method: now.plan.method,
+    soil: seenBesideForecast(job),
+    visit,
+  };
 }
 
 /** What a run took, from what was counted after it; more left than was made counts as nothing used. */
-export function useOf({ spent, expected, doneShare, method, soil, visit }: UsageAccount, { leftMl, opened }: Counted, at: number, because = ''): RunUse {
+export function useOf(
+  { spent, expected, doneShare, method, soil, visit }: UsageAccount,
+  { leftMl, opened }: Counted,
+  at: number,
+  because = '',
+): RunUse {
   const mixes = mixPurposes.flatMap((purpose): RunUse['mixes'][number][] => {
     const [madeMl, plannedMl] = isBottled(purpose) ? [0, 0] : [spent.madeMl[purpose] ?? 0, spent.laidMl[purpose] ?? 0];
-    return madeMl > 0 ? [{ purpose, plannedMl, usedMl: Math.max(0, madeMl - (leftMl[purpose] ?? expected.leftMl[purpose] ?? 0)) }] : [];
+    return madeMl > 0
+      ? [{ purpose, plannedMl, usedMl: Math.max(0, madeMl - (leftMl[purpose] ?? expected.leftMl[purpose] ?? 0)) }]
+      : [];
   });
   const towels = towelRoles.flatMap((role): RunUse['towels'][number][] => {
     const [planned, count] = [spent.opened[role] ?? 0, opened[role] ?? spent.opened[role] ?? 0];
     return planned > 0 || count > 0 ? [{ role, planned, opened: count }] : [];
   });
-  return { at, because, method, doneShare, plannedMin: spent.plannedS / 60, waterL: spent.litres, runoffL: spent.runoffMl / 1000, paces: [...spent.paces, ...visit], soil, mixes, towels };
+  return {
+    at,
+    because,
+    method,
+    doneShare,
+    plannedMin: spent.plannedS / 60,
+    waterL: spent.litres,
+    runoffL: spent.runoffMl / 1000,
+    paces: [...spent.paces, ...visit],
+    soil,
+    mixes,
+    towels,
+  };
 }

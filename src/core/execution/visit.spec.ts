@@ -57,10 +57,15 @@ describe('a visit on the clock', () => {
 
   it('has less to go the later it is, and never less than nothing', () => {
     fc.assert(
-      fc.property(fc.constantFrom(job, here, begun, through, over), fc.double({ min: 66, max: 300, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (of, at, later) => {
-        expect(visit(of, at + later).toGoS).toBeLessThanOrEqual(visit(of, at).toGoS + 1e-6);
-        expect(visit(of, at + later).toGoS).toBeGreaterThanOrEqual(0);
-      }),
+      fc.property(
+        fc.constantFrom(job, here, begun, through, over),
+        fc.double({ min: 66, max: 300, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        (of, at, later) => {
+          expect(visit(of, at + later).toGoS).toBeLessThanOrEqual(visit(of, at).toGoS + 1e-6);
+          expect(visit(of, at + later).toGoS).toBeGreaterThanOrEqual(0);
+        },
+      ),
       { numRuns: runs(30) },
     );
   });

@@ -31,10 +31,12 @@ export interface Visit {
 const partOf = ({ slot }: Plan, code: string): number => slot.parts.find((one) => one.code === code)?.value ?? 0;
 
 /** Packing comes after the last panel, with the second look. */
-const packingS = ({ timeline: { steps } }: Plan): number => steps.reduce((sum, { kind, startS, endS }) => sum + (kind === 'pack' ? endS - startS : 0), 0);
+const packingS = ({ timeline: { steps } }: Plan): number =>
+  steps.reduce((sum, { kind, startS, endS }) => sum + (kind === 'pack' ? endS - startS : 0), 0);
 
 /** Set-up by the plan: all of it stands before the first panel, s. */
-export const setUpS = ({ timeline: { steps } }: Plan): number => Math.max(0, ...steps.map(({ kind, endS }) => (kind === 'setup' ? endS : 0)));
+export const setUpS = ({ timeline: { steps } }: Plan): number =>
+  Math.max(0, ...steps.map(({ kind, endS }) => (kind === 'setup' ? endS : 0)));
 
 function plannedFor(stage: VisitStage, plan: Plan): number {
   switch (stage) {
@@ -50,7 +52,11 @@ function plannedFor(stage: VisitStage, plan: Plan): number {
 }
 
 /** When a stage begins and ends, milliseconds since 1970; null where it has not, or nobody noted it. */
-function timesOf(stage: VisitStage, { arrivedAt, run }: Pick<Job, 'arrivedAt' | 'run'>, isThrough: boolean): readonly [number | null, number | null] {
+function timesOf(
+  stage: VisitStage,
+  { arrivedAt, run }: Pick<Job, 'arrivedAt' | 'run'>,
+  isThrough: boolean,
+): readonly [number | null, number | null] {
   const lastAt = isThrough ? (run?.events.at(-1)?.at ?? run?.startedAt ?? null) : null;
   switch (stage) {
     case 'before':
@@ -75,7 +81,12 @@ function leftOf({ stage, plannedS, tookS, state }: StageOfVisit, standing: Stand
  * @param standing of the run; null before it is begun
  * @param now milliseconds since 1970
  */
-export function visitOf(plan: Plan, job: Pick<Job, 'arrivedAt' | 'run'>, standing: Standing | null, now: number): Visit {
+export function visitOf(
+  plan: Plan,
+  job: Pick<Job, 'arrivedAt' | 'run'>,
+  standing: Standing | null,
+  now: number,
+): Visit {
   const isThrough = standing !== null && standing.done === standing.all;
   const stages = visitStages.map((stage): StageOfVisit => {
     const [from, to] = timesOf(stage, job, isThrough);

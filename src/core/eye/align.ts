@@ -78,7 +78,8 @@ export function corners({ width, height, values }: Grey): readonly Point[] {
 }
 
 function isHighest(response: Float32Array, width: number, x: number, y: number, r: number): boolean {
-  for (let dy = -3; dy <= 3; dy++) for (let dx = -3; dx <= 3; dx++) if (response[(y + dy) * width + x + dx]! > r) return false;
+  for (let dy = -3; dy <= 3; dy++)
+    for (let dx = -3; dx <= 3; dx++) if (response[(y + dy) * width + x + dx]! > r) return false;
   return true;
 }
 
@@ -86,7 +87,8 @@ function isHighest(response: Float32Array, width: number, x: number, y: number, 
 function patchAt({ width, values }: Grey, { x, y }: Point): Float32Array {
   const patch = new Float32Array((2 * HALF + 1) ** 2);
   let [sum, i] = [0, 0];
-  for (let dy = -HALF; dy <= HALF; dy++) for (let dx = -HALF; dx <= HALF; dx++) sum += patch[i++] = values[(y + dy) * width + x + dx]!;
+  for (let dy = -HALF; dy <= HALF; dy++)
+    for (let dx = -HALF; dx <= HALF; dx++) sum += patch[i++] = values[(y + dy) * width + x + dx]!;
   const mean = sum / patch.length;
   let squares = 0;
   for (let k = 0; k < patch.length; k++) squares += (patch[k]! -= mean) ** 2;
@@ -106,7 +108,11 @@ function pairsOf(one: Grey, other: Grey): readonly Pair[] {
   const [from, to] = [corners(one), corners(other)];
   const [mine, theirs] = [from.map((point) => patchAt(one, point)), to.map((point) => patchAt(other, point))];
   const far = FURTHEST * one.width;
-  const table = mine.map((patch, i) => theirs.map((another, j) => (Math.hypot(from[i]!.x - to[j]!.x, from[i]!.y - to[j]!.y) > far ? -1 : likeness(patch, another))));
+  const table = mine.map((patch, i) =>
+    theirs.map((another, j) =>
+      Math.hypot(from[i]!.x - to[j]!.x, from[i]!.y - to[j]!.y) > far ? -1 : likeness(patch, another),
+    ),
+  );
   return table.flatMap((row, i): readonly Pair[] => {
     let [best, second] = [-1, -1];
     row.forEach((like, j) => {
@@ -122,8 +128,14 @@ function pairsOf(one: Grey, other: Grey): readonly Pair[] {
 /** The homography through pairs: exact for four, least squares for more. null where they lie in a line. */
 export function homographyThrough(pairs: readonly Pair[]): Homography | null {
   const normal = Array.from({ length: 8 }, () => new Array<number>(9).fill(0));
-  for (const { from: { x, y }, to: { x: u, y: v } } of pairs) {
-    for (const [row, value] of [[[x, y, 1, 0, 0, 0, -u * x, -u * y], u], [[0, 0, 0, x, y, 1, -v * x, -v * y], v]] as const) {
+  for (const {
+    from: { x, y },
+    to: { x: u, y: v },
+  } of pairs) {
+    for (const [row, value] of [
+      [[x, y, 1, 0, 0, 0, -u * x, -u * y], u],
+      [[0, 0, 0, x, y, 1, -v * x, -v * y], v],
+    ] as const) {
       for (let p = 0; p < 8; p++) {
         for (let q = 0; q < 8; q++) normal[p]![q]! += row[p]! * row[q]!;
         normal[p]![8]! += row[p]! * value;

@@ -25,7 +25,8 @@ const OTHER_KIND = 0.12;
 export const onTowelByScale = (grams: number, sideM2: number): number => grams / sideM2;
 
 /** The same from the level that somebody gives the panel. */
-export const onTowelByLevel = (level: SoilLevel, patchM2: number, sideM2: number, a: Assumptions): number => (loadOfLevel(level, a) * patchM2 * a.wipePickUp) / sideM2;
+export const onTowelByLevel = (level: SoilLevel, patchM2: number, sideM2: number, a: Assumptions): number =>
+  (loadOfLevel(level, a) * patchM2 * a.wipePickUp) / sideM2;
 
 const isOf = (one: Calibration, whose: Whose): boolean => one.person === whose.person && one.name === whose.cloth;
 

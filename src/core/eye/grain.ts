@@ -24,9 +24,14 @@ export interface GrainScale {
  * Slow changes fall out against the neighbours, the weave by what clean cloth shows. null where
  * too little of the mark can be read.
  */
-export function grainMass(light: Light, { pixels, reflectance }: Pick<Illumination, 'pixels' | 'reflectance'>, { gaugeGm2, pixelM2 }: GrainScale): number | null {
+export function grainMass(
+  light: Light,
+  { pixels, reflectance }: Pick<Illumination, 'pixels' | 'reflectance'>,
+  { gaugeGm2, pixelM2 }: GrainScale,
+): number | null {
   const { across, counts, sums } = inSquares(light, pixels, [reflectance[1]], SQUARE);
-  const meanAt = (square: number): number => (counts[square] === SQUARE * SQUARE ? sums[0]![square]! / counts[square]! : NaN);
+  const meanAt = (square: number): number =>
+    counts[square] === SQUARE * SQUARE ? sums[0]![square]! / counts[square]! : NaN;
   const marked: (readonly [own: number, around: number])[] = [];
   let [clean, weave] = [0, 0];
   for (let square = across; square < counts.length - across; square++) {

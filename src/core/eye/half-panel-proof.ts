@@ -85,8 +85,28 @@ function counted(lines: readonly Line[], { width, height }: Grey): Counted {
 }
 
 const inverse = (h: Homography): Homography => {
-  const [a, b, c, d, e, f, g, i, j] = h as readonly [number, number, number, number, number, number, number, number, number];
-  const adjoint = [e * j - f * i, c * i - b * j, b * f - c * e, f * g - d * j, a * j - c * g, c * d - a * f, d * i - e * g, b * g - a * i, a * e - b * d];
+  const [a, b, c, d, e, f, g, i, j] = h as readonly [
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
+  ];
+  const adjoint = [
+    e * j - f * i,
+    c * i - b * j,
+    b * f - c * e,
+    f * g - d * j,
+    a * j - c * g,
+    c * d - a * f,
+    d * i - e * g,
+    b * g - a * i,
+    a * e - b * d,
+  ];
   return adjoint.map((one) => one / adjoint[8]!);
 };
 
@@ -123,5 +143,10 @@ export function* halfPanelProof({ before, after }: ProofAsked): Study<ProofAnswe
   const hangs = Math.max(...([0, 1] as const).map((i) => Math.abs(lax[i].length - strict[i].length) / 2));
   const most = Math.max(usual[0].length, usual[1].length);
   const chance = Math.hypot(0.5 * Math.sqrt(most), CROWDED * most);
-  return { kind: 'counted', before: counted(usual[0], one), after: counted(usual[1], other), doubt: Math.max(1, Math.round(Math.hypot(hangs, chance))) };
+  return {
+    kind: 'counted',
+    before: counted(usual[0], one),
+    after: counted(usual[1], other),
+    doubt: Math.max(1, Math.round(Math.hypot(hangs, chance))),
+  };
 }

@@ -49,9 +49,11 @@ function fit(rows: readonly Terms[], values: readonly number[], weights: readonl
   return solved(m) ?? new Array<number>(TERMS).fill(0);
 }
 
-const valueAt = ([c, p, q, r, s, t]: Terms, x: number, y: number): number => c! + p! * x + q! * y + r! * x * x + s! * x * y + t! * y * y;
+const valueAt = ([c, p, q, r, s, t]: Terms, x: number, y: number): number =>
+  c! + p! * x + q! * y + r! * x * x + s! * x * y + t! * y * y;
 
-const spreadOf = (values: readonly number[]): number => (values.length === 0 ? 0 : quantileOf(values.map(Math.abs), 0.5) / 0.6745);
+const spreadOf = (values: readonly number[]): number =>
+  values.length === 0 ? 0 : quantileOf(values.map(Math.abs), 0.5) / 0.6745;
 
 /**
  * The light over the towel, as a smooth surface through its clean cloth: begun with the rim, then
@@ -73,9 +75,16 @@ export function illuminationOn(light: Light, outline: Outline): Illumination {
   const green = logs[1]!;
   // Begun with the brighter half of the rim: a mark lies in the middle, a shadow comes in from one side.
   const isRim = rows.map(([, x, y]) => Math.max(Math.abs(x!), Math.abs(y!)) > 0.36);
-  const bright = quantileOf(green.filter((_value, i) => isRim[i]), 0.5);
+  const bright = quantileOf(
+    green.filter((_value, i) => isRim[i]),
+    0.5,
+  );
   let weights = green.map((value, i) => (isRim[i] && value >= bright - 0.02 ? 1 : 0));
-  let terms = fit(rows.map(([one, x, y]) => [one!, x!, y!, 0, 0, 0]), green, weights);
+  let terms = fit(
+    rows.map(([one, x, y]) => [one!, x!, y!, 0, 0, 0]),
+    green,
+    weights,
+  );
   for (let round = 0; round < ROUNDS; round++) {
     const off = green.map((value, i) => value - rows[i]!.reduce((sum, one, p) => sum + one * terms[p]!, 0));
     const about = Math.max(0.004, spreadOf(off.filter((value, i) => weights[i]! > 0 || value > 0)));

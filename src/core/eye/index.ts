@@ -3,7 +3,6 @@ export type { Gauge } from './calibration';
 export { halfPanelProof, marksIn } from './half-panel-proof';
 export type { Counted, ProofAnswer, ProofAsked, ProofFault } from './half-panel-proof';
 export type { PictureFault } from './picture-faults';
-;
 export { linearOf, quickByteOf } from './raster';
 export type { Raster, Rgb } from './raster';
 export { dyeStudy, sideMeter } from './side-meter';

@@ -26,7 +26,10 @@ export interface Likely {
   readonly share: number;
 }
 
-const colour = ([r, g, b]: Rgb): readonly [number, number] => [Math.log(Math.max(1e-6, r) / Math.max(1e-6, g)), Math.log(Math.max(1e-6, b) / Math.max(1e-6, g))];
+const colour = ([r, g, b]: Rgb): readonly [number, number] => [
+  Math.log(Math.max(1e-6, r) / Math.max(1e-6, g)),
+  Math.log(Math.max(1e-6, b) / Math.max(1e-6, g)),
+];
 
 /** Squared distance of a mark's colour from that of a kind, in deviations. */
 function distance(kind: SeenKind, { tint, tintSpread }: MarkLooks): number {
@@ -48,7 +51,9 @@ function grainPenalty(kind: SeenKind, looks: MarkLooks, a: Assumptions): number 
 
 /** Kinds by how likely they are, the likeliest first: what was expected there, by colour and grain. */
 export function likelyKinds(looks: MarkLooks, expected: Expected, a: Assumptions): readonly Likely[] {
-  const scores = seenKinds.map((kind) => Math.log(expected[kind]) - 0.5 * (distance(kind, looks) + grainPenalty(kind, looks, a)));
+  const scores = seenKinds.map(
+    (kind) => Math.log(expected[kind]) - 0.5 * (distance(kind, looks) + grainPenalty(kind, looks, a)),
+  );
   const best = Math.max(...scores);
   const weights = scores.map((score) => Math.exp(score - best));
   const sum = weights.reduce((total, one) => total + one, 0);

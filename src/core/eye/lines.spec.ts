@@ -21,28 +21,55 @@ function panel(draw: (put: (x: number, y: number, light: number) => void) => voi
   return { width: WIDTH, height: HEIGHT, values };
 }
 
-const arc = (put: (x: number, y: number, light: number) => void, cx: number, cy: number, radius: number, length: number, light = 0.2): void => {
-  for (let t = 0; t < length; t += 0.3) put(cx + radius * Math.cos(t / radius), cy + radius * Math.sin(t / radius), light);
+const arc = (
+  put: (x: number, y: number, light: number) => void,
+  cx: number,
+  cy: number,
+  radius: number,
+  length: number,
+  light = 0.2,
+): void => {
+  for (let t = 0; t < length; t += 0.3)
+    put(cx + radius * Math.cos(t / radius), cy + radius * Math.sin(t / radius), light);
 };
-const streak = (put: (x: number, y: number, light: number) => void, x: number, y: number, turn: number, length: number): void => {
+const streak = (
+  put: (x: number, y: number, light: number) => void,
+  x: number,
+  y: number,
+  turn: number,
+  length: number,
+): void => {
   for (let t = 0; t < length; t += 0.3) put(x + t * Math.cos(turn), y + t * Math.sin(turn), 0.2);
 };
 const anywhere = (): boolean => false;
 
 describe('fine lines', () => {
   it('are none on a panel that has none', () => {
-    expect(linesIn(panel(() => undefined), anywhere)).toEqual([]);
+    expect(
+      linesIn(
+        panel(() => undefined),
+        anywhere,
+      ),
+    ).toEqual([]);
   });
 
   it('are told apart: arcs are bent, streaks are not', () => {
-    const found = linesIn(panel((put) => (arc(put, 100, 100, 40, 50), streak(put, 200, 60, 0.4, 60), streak(put, 60, 200, 0, 40))), anywhere);
+    const found = linesIn(
+      panel((put) => (arc(put, 100, 100, 40, 50), streak(put, 200, 60, 0.4, 60), streak(put, 60, 200, 0, 40))),
+      anywhere,
+    );
     expect(found).toHaveLength(3);
     expect(found.filter(({ isArc }) => isArc)).toHaveLength(1);
     for (const { length } of found) expect(length).toBeGreaterThan(30);
   });
 
   it('stay two where they cross', () => {
-    expect(linesIn(panel((put) => (streak(put, 100, 100, 0.2, 70), streak(put, 130, 80, 1.5, 60))), anywhere)).toHaveLength(2);
+    expect(
+      linesIn(
+        panel((put) => (streak(put, 100, 100, 0.2, 70), streak(put, 130, 80, 1.5, 60))),
+        anywhere,
+      ),
+    ).toHaveLength(2);
   });
 
   it('are neither specks, nor steps, nor tape, nor what is masked', () => {
@@ -74,6 +101,12 @@ describe('corners', () => {
     const box = panel(() => undefined);
     for (let y = 90; y < 150; y++) for (let x = 120; x < 200; x++) box.values[y * WIDTH + x] = 0.8;
     const found = corners(box).slice(0, 4);
-    for (const [x, y] of [[120, 90], [199, 90], [120, 149], [199, 149]]) expect(found.some((one) => Math.hypot(one.x - x!, one.y - y!) < 4)).toBe(true);
+    for (const [x, y] of [
+      [120, 90],
+      [199, 90],
+      [120, 149],
+      [199, 149],
+    ])
+      expect(found.some((one) => Math.hypot(one.x - x!, one.y - y!) < 4)).toBe(true);
   });
 });

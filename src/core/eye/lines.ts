@@ -38,7 +38,14 @@ function smoothed({ width, height, values }: Grey): Float32Array {
   const out = values.slice();
   for (let y = 1; y < height - 1; y++) {
     for (let x = 1, at = y * width + 1; x < width - 1; x++, at++) {
-      out[at] = (4 * values[at]! + 2 * (values[at - 1]! + values[at + 1]! + values[at - width]! + values[at + width]!) + values[at - width - 1]! + values[at - width + 1]! + values[at + width - 1]! + values[at + width + 1]!) / 16;
+      out[at] =
+        (4 * values[at]! +
+          2 * (values[at - 1]! + values[at + 1]! + values[at - width]! + values[at + width]!) +
+          values[at - width - 1]! +
+          values[at - width + 1]! +
+          values[at + width - 1]! +
+          values[at + width + 1]!) /
+        16;
     }
   }
   return out;
@@ -118,12 +125,20 @@ const unit = (x: number, y: number): Point => {
 
 function pieceOf(pixels: readonly number[], width: number): Piece {
   const points = pixels.map((at) => ({ x: at % width, y: Math.floor(at / width) }));
-  const far = (from: Point): Point => points.reduce((best, one) => (Math.hypot(one.x - from.x, one.y - from.y) > Math.hypot(best.x - from.x, best.y - from.y) ? one : best), from);
+  const far = (from: Point): Point =>
+    points.reduce(
+      (best, one) =>
+        Math.hypot(one.x - from.x, one.y - from.y) > Math.hypot(best.x - from.x, best.y - from.y) ? one : best,
+      from,
+    );
   const a = far(points[0]!);
   const b = far(a);
   const near = (end: Point): Point => {
     const close = points.filter((one) => Math.hypot(one.x - end.x, one.y - end.y) < 9);
-    const middle = { x: close.reduce((sum, { x }) => sum + x, 0) / close.length, y: close.reduce((sum, { y }) => sum + y, 0) / close.length };
+    const middle = {
+      x: close.reduce((sum, { x }) => sum + x, 0) / close.length,
+      y: close.reduce((sum, { y }) => sum + y, 0) / close.length,
+    };
     return unit(end.x - middle.x, end.y - middle.y);
   };
   return { points, ends: [a, b], out: [near(a), near(b)], length: Math.hypot(b.x - a.x, b.y - a.y) };
@@ -190,10 +205,15 @@ export function linesIn(grey: Grey, masked: (at: number) => boolean, times = 1):
   const on = crests(ridges, grey.width, STILL * noise * times);
   const broad = broadIn(grey);
   for (let at = 0; at < on.length; at++) if (on[at] && (broad[at] || masked(at))) on[at] = 0;
-  const parts = pieces(on, ridges, grey.width, CLEARLY * noise * times).filter((piece) => piece.length >= 5).map((piece) => pieceOf(piece, grey.width));
+  const parts = pieces(on, ridges, grey.width, CLEARLY * noise * times)
+    .filter((piece) => piece.length >= 5)
+    .map((piece) => pieceOf(piece, grey.width));
   return joined(parts).flatMap((group): readonly Line[] => {
     const points = group.flatMap((piece) => piece.points);
-    const whole = pieceOf(points.map(({ x, y }) => y * grey.width + x), grey.width);
+    const whole = pieceOf(
+      points.map(({ x, y }) => y * grey.width + x),
+      grey.width,
+    );
     if (whole.length < SHORTEST || whole.length > LONGEST * grey.width) return [];
     return [{ points, length: whole.length, isArc: bow(points, whole.ends) > Math.max(BOW_PX, BOW * whole.length) }];
   });

@@ -36,7 +36,9 @@ function cellsOf(light: Light): Cells {
   const [across, down] = [Math.floor(light.width / CELL), Math.floor(light.height / CELL)];
   const values = new Float32Array(across * down);
   for (let y = 0; y < down * CELL; y++)
-    for (let x = 0; x < across * CELL; x++) values[Math.floor(y / CELL) * across + Math.floor(x / CELL)]! += brightness(light, y * light.width + x) / (CELL * CELL);
+    for (let x = 0; x < across * CELL; x++)
+      values[Math.floor(y / CELL) * across + Math.floor(x / CELL)]! +=
+        brightness(light, y * light.width + x) / (CELL * CELL);
   return { across, down, values };
 }
 
@@ -95,7 +97,12 @@ export function hull(points: readonly Point[]): readonly Point[] {
 
 /** Shoelace formula. */
 export const areaOf = (points: readonly Point[]): number =>
-  Math.abs(points.reduce((sum, p, i) => sum + p.x * points[(i + 1) % points.length]!.y - points[(i + 1) % points.length]!.x * p.y, 0)) / 2;
+  Math.abs(
+    points.reduce(
+      (sum, p, i) => sum + p.x * points[(i + 1) % points.length]!.y - points[(i + 1) % points.length]!.x * p.y,
+      0,
+    ),
+  ) / 2;
 
 /** Centre of the area of a polygon. */
 function centroid(points: readonly Point[]): Point {
@@ -126,14 +133,20 @@ function boxArea(points: readonly Point[]): number {
 }
 
 /** Where a value between two neighbouring cells crosses the threshold, as a share of the way to the outer one. */
-const crossing = (inner: number, outer: number, threshold: number): number => (inner - threshold) / Math.max(1e-6, inner - outer);
+const crossing = (inner: number, outer: number, threshold: number): number =>
+  (inner - threshold) / Math.max(1e-6, inner - outer);
 
 /** Points of the towel's edge to a fraction of a cell: where brightness, cell to cell, crosses the threshold. */
 function edgePoints({ across, down, values }: Cells, patch: readonly number[], threshold: number): readonly Point[] {
   const points: Point[] = [];
   for (const at of patch) {
     const [x, y] = [at % across, Math.floor(at / across)];
-    for (const [dx, dy] of [[-1, 0], [1, 0], [0, -1], [0, 1]] as const) {
+    for (const [dx, dy] of [
+      [-1, 0],
+      [1, 0],
+      [0, -1],
+      [0, 1],
+    ] as const) {
       const [nx, ny] = [x + dx, y + dy];
       if (nx < 0 || ny < 0 || nx >= across || ny >= down) continue;
       const outer = values[ny * across + nx]!;
@@ -159,7 +172,9 @@ export function findOutline(light: Light): Outline | NoOutline {
   const threshold = (clean + around) / 2;
   const patch = largestPatch(cells, threshold);
   const { across, down } = cells;
-  const touching = patch.filter((at) => at % across === 0 || at % across === across - 1 || at < across || at >= across * (down - 1)).length;
+  const touching = patch.filter(
+    (at) => at % across === 0 || at % across === across - 1 || at < across || at >= across * (down - 1),
+  ).length;
   const points = hull(edgePoints(cells, patch, threshold));
   const area = points.length < 3 ? 0 : areaOf(points);
   if (area < LEAST_SHARE * light.width * light.height) return 'no-towel';
@@ -173,7 +188,11 @@ export const scaled = ({ points, centre }: Outline, share: number): readonly Poi
   points.map(({ x, y }) => ({ x: centre.x + share * (x - centre.x), y: centre.y + share * (y - centre.y) }));
 
 /** Calls back for every pixel within a convex outline, row by row. */
-export function within(points: readonly Point[], { width, height }: Pick<Light, 'width' | 'height'>, each: (at: number, x: number, y: number) => void): void {
+export function within(
+  points: readonly Point[],
+  { width, height }: Pick<Light, 'width' | 'height'>,
+  each: (at: number, x: number, y: number) => void,
+): void {
   const top = Math.max(0, Math.ceil(Math.min(...points.map(({ y }) => y)) - 0.5));
   const bottom = Math.min(height - 1, Math.floor(Math.max(...points.map(({ y }) => y)) - 0.5));
   for (let y = top; y <= bottom; y++) {

@@ -3,7 +3,19 @@ import { type Outline, type Point, quantileOf, scaled, within } from './outline'
 import { type Light, brightness } from './raster';
 
 /** Why a picture tells nothing of the soil. */
-export type PictureFault = 'no-towel' | 'pale-ground' | 'cut-off' | 'blurred' | 'too-bright' | 'too-dark' | 'uneven-light' | 'shadow' | 'no-clean-rim' | 'coloured' | 'coarse' | 'too-soiled';
+export type PictureFault =
+  | 'no-towel'
+  | 'pale-ground'
+  | 'cut-off'
+  | 'blurred'
+  | 'too-bright'
+  | 'too-dark'
+  | 'uneven-light'
+  | 'shadow'
+  | 'no-clean-rim'
+  | 'coloured'
+  | 'coarse'
+  | 'too-soiled';
 
 /** An edge may be so wide at most, as a share of the towel's width (judged). */
 const WIDEST_EDGE = 0.028;
@@ -23,7 +35,14 @@ const NEUTRAL = 0.06;
 const LEAST_CLEAN = 0.15;
 
 /** Distance over which an edge goes from a fifth to four fifths, across a line through it; null where there is none. */
-function edgeWidth(light: Light, { x, y }: Point, [nx, ny]: readonly [number, number], reach: number, low: number, high: number): number | null {
+function edgeWidth(
+  light: Light,
+  { x, y }: Point,
+  [nx, ny]: readonly [number, number],
+  reach: number,
+  low: number,
+  high: number,
+): number | null {
   let dark: number | null = null;
   let pale: number | null = null;
   const sample = (t: number): number => {
@@ -33,7 +52,10 @@ function edgeWidth(light: Light, { x, y }: Point, [nx, ny]: readonly [number, nu
   let before = sample(-reach);
   for (let t = -reach + 0.5; t <= reach; t += 0.5) {
     const now = sample(t);
-    for (const [level, isDark] of [[low + 0.2 * (high - low), true], [low + 0.8 * (high - low), false]] as const) {
+    for (const [level, isDark] of [
+      [low + 0.2 * (high - low), true],
+      [low + 0.8 * (high - low), false],
+    ] as const) {
       if (before < level && now >= level) {
         const at = t - 0.5 * ((now - level) / Math.max(1e-6, now - before));
         if (isDark) dark = at;
@@ -62,7 +84,11 @@ export function edgeBlur(light: Light, outline: Outline): number {
     for (let along = 1; along < length - 1; along += 2) {
       const at = { x: p.x + (along / length) * (q.x - p.x), y: p.y + (along / length) * (q.y - p.y) };
       const inner = { x: Math.round(at.x + reach * normal[0]), y: Math.round(at.y + reach * normal[1]) };
-      const high = brightness(light, Math.min(light.height - 1, Math.max(0, inner.y)) * light.width + Math.min(light.width - 1, Math.max(0, inner.x)));
+      const high = brightness(
+        light,
+        Math.min(light.height - 1, Math.max(0, inner.y)) * light.width +
+          Math.min(light.width - 1, Math.max(0, inner.x)),
+      );
       const width = edgeWidth(light, at, normal, reach, outline.around, high);
       if (width !== null) bySide[side]!.push(width);
     }
@@ -72,7 +98,8 @@ export function edgeBlur(light: Light, outline: Outline): number {
 }
 
 /** Share of the towel that is clean. */
-const cleanShare = ({ clean }: Pick<Illumination, 'clean'>): number => clean.reduce((sum, one) => sum + one, 0) / Math.max(1, clean.length);
+const cleanShare = ({ clean }: Pick<Illumination, 'clean'>): number =>
+  clean.reduce((sum, one) => sum + one, 0) / Math.max(1, clean.length);
 
 /** What makes a picture useless before anything is measured in it; null where nothing does. */
 export function faultOf(light: Light, outline: Outline, on: Illumination, wholeRim: boolean): PictureFault | null {

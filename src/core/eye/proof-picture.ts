@@ -18,7 +18,16 @@ export interface ProofScene {
   readonly lineSeed: number;
 }
 
-export const plainProof: ProofScene = { width: 640, height: 480, arcs: 20, streaks: 5, seen: null, noise: 0.006, panelSeed: 1, lineSeed: 1 };
+export const plainProof: ProofScene = {
+  width: 640,
+  height: 480,
+  arcs: 20,
+  streaks: 5,
+  seen: null,
+  noise: 0.006,
+  panelSeed: 1,
+  lineSeed: 1,
+};
 
 /** The lamp's reflection, as shares of the panel. */
 const LAMP = { x: 0.5, y: 0.45 } as const;
@@ -49,7 +58,10 @@ function fixtures({ width, height, panelSeed }: ProofScene, plane: Float32Array)
         const light = draw() < 0.4 ? 0.12 : 0.4 + 0.2 * draw();
         for (let dy = 0; dy < LETTER; dy++) {
           for (let dx = 0; dx < LETTER; dx++) {
-            const [px, py] = [Math.round(x * width) + LETTER * (column - (w >> 1)) + dx, Math.round(y * height) + LETTER * (row - (h >> 1)) + dy];
+            const [px, py] = [
+              Math.round(x * width) + LETTER * (column - (w >> 1)) + dx,
+              Math.round(y * height) + LETTER * (row - (h >> 1)) + dy,
+            ];
             if (px >= 0 && py >= 0 && px < width && py < height) plane[py * width + px] = light;
           }
         }
@@ -76,10 +88,27 @@ function lines({ width, height, arcs, streaks, lineSeed }: ProofScene, plane: Fl
   for (let i = 0; i < arcs + streaks; i++) {
     const light = 0.1 + 0.12 * draw();
     const [radius, from, length] = [60 + 130 * draw(), 2 * Math.PI * draw(), 22 + 40 * draw()];
-    if (i < arcs) for (let t = 0; t < length; t += 0.4) dab(plane, width, height, cx + radius * Math.cos(from + t / radius), cy + 0.8 * radius * Math.sin(from + t / radius), light);
+    if (i < arcs)
+      for (let t = 0; t < length; t += 0.4)
+        dab(
+          plane,
+          width,
+          height,
+          cx + radius * Math.cos(from + t / radius),
+          cy + 0.8 * radius * Math.sin(from + t / radius),
+          light,
+        );
     else {
       const turn = Math.PI * draw();
-      for (let t = 0; t < length; t += 0.4) dab(plane, width, height, cx + radius * Math.cos(from) + t * Math.cos(turn), cy + 0.8 * radius * Math.sin(from) + t * Math.sin(turn), light);
+      for (let t = 0; t < length; t += 0.4)
+        dab(
+          plane,
+          width,
+          height,
+          cx + radius * Math.cos(from) + t * Math.cos(turn),
+          cy + 0.8 * radius * Math.sin(from) + t * Math.sin(turn),
+          light,
+        );
     }
   }
 }
@@ -110,5 +139,7 @@ function at(plane: Float32Array, width: number, height: number, x: number, y: nu
   const [left, top] = [Math.floor(x), Math.floor(y)];
   if (left < 0 || top < 0 || left >= width - 1 || top >= height - 1) return 0.02;
   const [s, t, i] = [x - left, y - top, top * width + left];
-  return (1 - t) * ((1 - s) * plane[i]! + s * plane[i + 1]!) + t * ((1 - s) * plane[i + width]! + s * plane[i + width + 1]!);
+  return (
+    (1 - t) * ((1 - s) * plane[i]! + s * plane[i + 1]!) + t * ((1 - s) * plane[i + width]! + s * plane[i + width + 1]!)
+  );
 }

@@ -37,7 +37,8 @@ const STEPS = 1 << 14;
 const bytes = Float32Array.from({ length: STEPS + 1 }, (_unused, step) => byteOf(step / STEPS));
 
 /** The same out of a table: pictures have hundreds of thousands of them. */
-export const quickByteOf = (light: number): number => bytes[light <= 0 ? 0 : light >= 1 ? STEPS : Math.round(light * STEPS)]!;
+export const quickByteOf = (light: number): number =>
+  bytes[light <= 0 ? 0 : light >= 1 ? STEPS : Math.round(light * STEPS)]!;
 
 const linear = Float32Array.from({ length: 256 }, (_unused, byte) => linearOf(byte));
 
@@ -55,7 +56,11 @@ const ROWS = 16;
 export function* inLight({ width, height, rgba }: Raster, side = WORKING_SIDE): Generator<number, Light> {
   const factor = Math.max(1, Math.floor(Math.max(width, height) / side));
   const [across, down] = [Math.floor(width / factor), Math.floor(height / factor)];
-  const planes = [new Float32Array(across * down), new Float32Array(across * down), new Float32Array(across * down)] as const;
+  const planes = [
+    new Float32Array(across * down),
+    new Float32Array(across * down),
+    new Float32Array(across * down),
+  ] as const;
   const clipped = new Float32Array(across * down);
   const parts = 1 / (factor * factor);
   for (let y = 0; y < down; y++) {
@@ -83,4 +88,5 @@ export function* inLight({ width, height, rgba }: Raster, side = WORKING_SIDE): 
 }
 
 /** How bright a pixel looks, Y of Rec. 709. */
-export const brightness = ({ planes }: Light, at: number): number => 0.2126 * planes[0][at]! + 0.7152 * planes[1][at]! + 0.0722 * planes[2][at]!;
+export const brightness = ({ planes }: Light, at: number): number =>
+  0.2126 * planes[0][at]! + 0.7152 * planes[1][at]! + 0.0722 * planes[2][at]!;

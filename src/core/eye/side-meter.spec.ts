@@ -6,11 +6,26 @@ import { dyeFrom, withoutDye } from './dye';
 import { type SideAsked, type SideAnswer, dyeStudy, sideMeter } from './side-meter';
 import { type TowelScene, plainScene, renderTowel } from './wipe-picture';
 
-const asked: SideAsked = { person: 'Ada', cloth: 'white', calibrations: [], dye: null, sidesLeft: 3, cleanliness: 1, assumptions: a };
+const asked: SideAsked = {
+  person: 'Ada',
+  cloth: 'white',
+  calibrations: [],
+  dye: null,
+  sidesLeft: 3,
+  cleanliness: 1,
+  assumptions: a,
+};
 
 /** A side with so much on it, g/m² of towel. */
-const side = (onTowelGm2: number, rest: Partial<TowelScene> = {}): TowelScene => ({ ...plainScene, kind: 'road-film', loadGm2: (onTowelGm2 * plainScene.sideM2) / (plainScene.patchM2 * a.wipePickUp), mark: 0.75, ...rest });
-const read = (scene: TowelScene, how: Partial<SideAsked> = {}): SideAnswer => finish(sideMeter(renderTowel(scene, a), { ...asked, ...how }));
+const side = (onTowelGm2: number, rest: Partial<TowelScene> = {}): TowelScene => ({
+  ...plainScene,
+  kind: 'road-film',
+  loadGm2: (onTowelGm2 * plainScene.sideM2) / (plainScene.patchM2 * a.wipePickUp),
+  mark: 0.75,
+  ...rest,
+});
+const read = (scene: TowelScene, how: Partial<SideAsked> = {}): SideAnswer =>
+  finish(sideMeter(renderTowel(scene, a), { ...asked, ...how }));
 
 describe('the side meter', () => {
   it('reads what is on a side, and when to turn', () => {

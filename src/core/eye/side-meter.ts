@@ -54,15 +54,23 @@ export function* sideMeter(picture: Raster, asked: SideAsked): Study<SideAnswer>
   const [all, absorbed] = [seen[0] + seen[1] + seen[2], (soil[0] + soil[1] + soil[2]) / 3];
   const looks: MarkLooks = { tint: soil, tintSpread: TINT_SPREAD, grainG: null };
   const there = expected(asked.cleanliness);
-  if (!asked.dye && absorbed > 0.02 && foreignness(looks, there) > FOREIGN) return { kind: 'refused', fault: 'coloured', outline: [] };
-  const kind = likelyKinds(looks, there, asked.assumptions).map((one) => one.kind).find(isWiped)!;
+  if (!asked.dye && absorbed > 0.02 && foreignness(looks, there) > FOREIGN)
+    return { kind: 'refused', fault: 'coloured', outline: [] };
+  const kind = likelyKinds(looks, there, asked.assumptions)
+    .map((one) => one.kind)
+    .find(isWiped)!;
   const gauge = gaugeFor(kind, asked, asked.calibrations, asked.assumptions);
   const onTowelGm2 = gauge.gm2 * absorbed;
   const reach = Math.exp(Z * Math.hypot(gauge.sd, KIND_SPREAD));
   const limitGm2 = asked.assumptions.sideDirt;
   const full = onTowelGm2 >= limitGm2;
   return {
-    kind: 'measured', onTowelGm2, low: onTowelGm2 / reach, high: onTowelGm2 * reach, limitGm2, gauge,
+    kind: 'measured',
+    onTowelGm2,
+    low: onTowelGm2 / reach,
+    high: onTowelGm2 * reach,
+    limitGm2,
+    gauge,
     verdict: !full ? 'go-on' : asked.sidesLeft > 0 ? 'turn' : 'done',
     dyeShare: all > 0 ? 1 - (3 * absorbed) / all : 0,
   };

@@ -4,7 +4,13 @@ import { grainOf } from '../soil';
 import type { Rgb } from './raster';
 
 /** Kinds that a wiped towel tells the amount of. Salt dissolves and leaves no colour; grit and mud must not be wiped. */
-export const wipedKinds = ['dust', 'pollen', 'road-film', 'fallout', 'brake-dust'] as const satisfies readonly SoilKind[];
+export const wipedKinds = [
+  'dust',
+  'pollen',
+  'road-film',
+  'fallout',
+  'brake-dust',
+] as const satisfies readonly SoilKind[];
 export type WipedKind = (typeof wipedKinds)[number];
 
 /** Kinds whose grains stand proud of any film: a towel must not be drawn over them. */
@@ -44,11 +50,19 @@ export const gaugeOf = (kind: WipedKind, a: Assumptions): number => a[gaugeKeys[
 const DENSITY = 2.6;
 
 /** Mass of one grain, g: a ball of half the kind's coarsest size. */
-export const grainG = (kind: SeenKind, a: Assumptions): number => (Math.PI / 6) * (grainOf(kind, a) * 0.5e-4) ** 3 * DENSITY;
-
+export const grainG = (kind: SeenKind, a: Assumptions): number =>
+  (Math.PI / 6) * (grainOf(kind, a) * 0.5e-4) ** 3 * DENSITY;
 
 /** What one expects where the patch was wiped, before the picture is looked at (judged): brake dust is found on wheels, coarse soil low down. */
 export function expected(cleanliness: CleanlinessClass): Readonly<Record<SeenKind, number>> {
   const [wheel, low] = [cleanliness >= cleanlinessOf.faces, cleanliness >= cleanlinessOf.lowers];
-  return { dust: 3, pollen: 2, 'road-film': low ? 4 : 3, fallout: 1.5, grit: low ? 0.6 : 0.3, mud: low ? 0.6 : 0.2, 'brake-dust': wheel ? 8 : low ? 0.3 : 0 };
+  return {
+    dust: 3,
+    pollen: 2,
+    'road-film': low ? 4 : 3,
+    fallout: 1.5,
+    grit: low ? 0.6 : 0.3,
+    mud: low ? 0.6 : 0.2,
+    'brake-dust': wheel ? 8 : low ? 0.3 : 0,
+  };
 }

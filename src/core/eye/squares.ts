@@ -13,7 +13,12 @@ export interface Squares {
  * @param values each with one figure a pixel
  * @param size pixels along the edge of a square, at most 15
  */
-export function inSquares({ width, height }: { readonly width: number; readonly height: number }, pixels: readonly number[], values: readonly ArrayLike<number>[], size: number): Squares {
+export function inSquares(
+  { width, height }: { readonly width: number; readonly height: number },
+  pixels: readonly number[],
+  values: readonly ArrayLike<number>[],
+  size: number,
+): Squares {
   const across = Math.ceil(width / size);
   const all = across * Math.ceil(height / size);
   const counts = new Uint8Array(all);

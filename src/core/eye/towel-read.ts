@@ -52,7 +52,11 @@ export function absorbedBy({ light, outline, on }: TowelRead): Absorbed {
     }
     if (squares.sums[1]![square]! / n < DARKEST) dark += n;
   });
-  return { rgb: sums.map((sum) => Math.max(0, sum / count)) as unknown as Rgb, slope: slope / count, dark: dark / on.pixels.length };
+  return {
+    rgb: sums.map((sum) => Math.max(0, sum / count)) as unknown as Rgb,
+    slope: slope / count,
+    dark: dark / on.pixels.length,
+  };
 }
 
 /** The outline as shares of the picture. */
@@ -78,5 +82,7 @@ export function* readTowel(picture: Raster, wholeRim: boolean): Study<TowelRead 
   const on = illuminationOn(light, outline);
   const fault = faultOf(light, outline, on, wholeRim);
   yield 0.9;
-  return fault ? { kind: 'refused', fault, outline: outlineIn({ outline, light }) } : { kind: 'read', light, outline, on };
+  return fault
+    ? { kind: 'refused', fault, outline: outlineIn({ outline, light }) }
+    : { kind: 'read', light, outline, on };
 }

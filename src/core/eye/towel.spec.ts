@@ -56,7 +56,10 @@ describe('the outline of a towel', () => {
   });
 
   it('is convex: it holds all of its points and is no smaller than any of their triangles', () => {
-    const point = fc.record({ x: fc.double({ min: 0, max: 100, noNaN: true }), y: fc.double({ min: 0, max: 100, noNaN: true }) });
+    const point = fc.record({
+      x: fc.double({ min: 0, max: 100, noNaN: true }),
+      y: fc.double({ min: 0, max: 100, noNaN: true }),
+    });
     fc.assert(
       fc.property(fc.array(point, { minLength: 3, maxLength: 30 }), (points) => {
         const around = hull(points);
@@ -84,7 +87,11 @@ describe('the outline of a towel', () => {
 
 describe('the light on a towel', () => {
   it('is evened out: clean cloth is 1 everywhere, whatever the slope and the colour of the light', () => {
-    for (const slope of [[0, 0], [0.2, 0], [-0.15, 0.2]] as const) {
+    for (const slope of [
+      [0, 0],
+      [0.2, 0],
+      [-0.15, 0.2],
+    ] as const) {
       const light = lightOf({ slope, white: [0.5, 0.4, 0.3], loadGm2: 0.001, share: 0.6 });
       const on = illuminationOn(light, outlineOf(light));
       for (const plane of on.reflectance) expect(quantileOf(plane, 0.5)).toBeCloseTo(1, 2);
@@ -115,7 +122,11 @@ describe('the light on a towel', () => {
 });
 
 describe('the kind of a mark', () => {
-  const looks = (kind: (typeof seenKinds)[number]): MarkLooks => ({ tint: tintOf(kind), tintSpread: 0.02, grainG: grainG(kind, a) });
+  const looks = (kind: (typeof seenKinds)[number]): MarkLooks => ({
+    tint: tintOf(kind),
+    tintSpread: 0.02,
+    grainG: grainG(kind, a),
+  });
 
   it('is told by colour and grain', () => {
     for (const kind of seenKinds) expect(likelyKinds(looks(kind), expected(4), a)[0]!.kind).toBe(kind);
@@ -123,14 +134,17 @@ describe('the kind of a mark', () => {
 
   it('is a share of one each, and leans to what is found there', () => {
     const vague: MarkLooks = { tint: [1, 1, 1], tintSpread: 0.3, grainG: null };
-    const share = (cleanliness: 1 | 4) => likelyKinds(vague, expected(cleanliness), a).find(({ kind }) => kind === 'brake-dust')!.share;
+    const share = (cleanliness: 1 | 4) =>
+      likelyKinds(vague, expected(cleanliness), a).find(({ kind }) => kind === 'brake-dust')!.share;
     expect(likelyKinds(vague, expected(1), a).reduce((sum, one) => sum + one.share, 0)).toBeCloseTo(1);
     expect(share(4)).toBeGreaterThan(share(1));
     expect(share(1)).toBe(0);
   });
 
   it('is none of ours where the colour is a dye', () => {
-    expect(foreignness({ tint: [1.6, 0.9, 0.5], tintSpread: 0.02, grainG: null }, expected(1))).toBeGreaterThan(FOREIGN);
+    expect(foreignness({ tint: [1.6, 0.9, 0.5], tintSpread: 0.02, grainG: null }, expected(1))).toBeGreaterThan(
+      FOREIGN,
+    );
     expect(foreignness(looks('dust'), expected(1))).toBeLessThan(1);
   });
 
@@ -154,7 +168,8 @@ describe('the kind of a mark', () => {
 
 describe('small tools', () => {
   it('bends the curve as its slope says', () => {
-    for (const r of [0.1, 0.4, 0.8]) expect((absorption(r - 1e-5) - absorption(r + 1e-5)) / 2e-5).toBeCloseTo(steepness(r), 2);
+    for (const r of [0.1, 0.4, 0.8])
+      expect((absorption(r - 1e-5) - absorption(r + 1e-5)) / 2e-5).toBeCloseTo(steepness(r), 2);
   });
 
   it('blurs without making light or losing it', () => {
@@ -172,6 +187,11 @@ describe('small tools', () => {
   });
 
   it('finds quantiles', () => {
-    expect([quantileOf([3, 1, 2], 0), quantileOf([3, 1, 2], 0.5), quantileOf([3, 1, 2], 1), quantileOf([], 0.5)]).toEqual([1, 2, 3, 0]);
+    expect([
+      quantileOf([3, 1, 2], 0),
+      quantileOf([3, 1, 2], 0.5),
+      quantileOf([3, 1, 2], 1),
+      quantileOf([], 0.5),
+    ]).toEqual([1, 2, 3, 0]);
   });
 });

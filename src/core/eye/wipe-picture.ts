@@ -42,14 +42,33 @@ export interface TowelScene {
 
 /** A quiet scene under daylight: what is not said otherwise. */
 export const plainScene: TowelScene = {
-  width: 480, height: 360, kind: 'dust', loadGm2: 0.5, patchM2: 0.04, sideM2: 0.04, gaugeFactor: 1, tinge: [1, 1, 1], dye: [0, 0, 0],
-  white: [0.7, 0.7, 0.7], slope: [0, 0], ground: [0.07, 0.07, 0.08], weave: 0.015, noise: 0.008, blur: 0.6, turnDeg: 0, share: 0.8, mark: 0.6, shadow: null, seed: 1,
+  width: 480,
+  height: 360,
+  kind: 'dust',
+  loadGm2: 0.5,
+  patchM2: 0.04,
+  sideM2: 0.04,
+  gaugeFactor: 1,
+  tinge: [1, 1, 1],
+  dye: [0, 0, 0],
+  white: [0.7, 0.7, 0.7],
+  slope: [0, 0],
+  ground: [0.07, 0.07, 0.08],
+  weave: 0.015,
+  noise: 0.008,
+  blur: 0.6,
+  turnDeg: 0,
+  share: 0.8,
+  mark: 0.6,
+  shadow: null,
+  seed: 1,
 };
 
 /** Coarse grains darken a towel little for what they weigh. */
 const COARSE_GM2 = 25;
 
-const gaugeIn = ({ kind, gaugeFactor }: TowelScene, a: Assumptions): number => (isWiped(kind) ? gaugeOf(kind, a) : COARSE_GM2) * gaugeFactor;
+const gaugeIn = ({ kind, gaugeFactor }: TowelScene, a: Assumptions): number =>
+  (isWiped(kind) ? gaugeOf(kind, a) : COARSE_GM2) * gaugeFactor;
 
 /** Normal figures, drawn once: a picture needs hundreds of thousands. */
 const TABLE = 1 << 16;
@@ -82,11 +101,21 @@ const smooth = (edge: number): number => {
 function strokes(u: number, v: number, mark: number, phase: number): number {
   const [a, b] = [(2 * u) / mark, (2 * v) / mark];
   if (Math.abs(a) >= 1 || Math.abs(b) >= 1) return 0;
-  return smooth((1 - Math.abs(a)) / 0.25) * smooth((1 - Math.abs(b)) / 0.25) * (1 + 0.35 * Math.sin(9 * b + phase) + 0.15 * Math.sin(5 * a + 2 * phase));
+  return (
+    smooth((1 - Math.abs(a)) / 0.25) *
+    smooth((1 - Math.abs(b)) / 0.25) *
+    (1 + 0.35 * Math.sin(9 * b + phase) + 0.15 * Math.sin(5 * a + 2 * phase))
+  );
 }
 
 /** One box pass along lines: of `length` values `step` apart, each line `jump` on from the one before. */
-function boxPass(from: Float32Array, to: Float32Array, radius: number, [lines, length]: readonly [number, number], [jump, step]: readonly [number, number]): void {
+function boxPass(
+  from: Float32Array,
+  to: Float32Array,
+  radius: number,
+  [lines, length]: readonly [number, number],
+  [jump, step]: readonly [number, number],
+): void {
   const [window, last] = [2 * radius + 1, length - 1];
   for (let line = 0; line < lines; line++) {
     const start = line * jump;
@@ -94,7 +123,9 @@ function boxPass(from: Float32Array, to: Float32Array, radius: number, [lines, l
     for (let i = 0; i <= radius; i++) sum += from[start + Math.min(last, i) * step]!;
     for (let i = 0; i < length; i++) {
       to[start + i * step] = sum / window;
-      sum += from[start + (i + radius < last ? i + radius + 1 : last) * step]! - from[start + (i > radius ? i - radius : 0) * step]!;
+      sum +=
+        from[start + (i + radius < last ? i + radius + 1 : last) * step]! -
+        from[start + (i > radius ? i - radius : 0) * step]!;
     }
   }
 }
@@ -118,7 +149,9 @@ function softened(plane: Float32Array, width: number, height: number, sigma: num
   const out = plane.slice();
   for (let y = 1; y < height - 1; y++) {
     for (let x = 1, at = y * width + 1; x < width - 1; x++, at++) {
-      out[at] = (1 - 4 * part) * plane[at]! + part * (plane[at - 1]! + plane[at + 1]! + plane[at - width]! + plane[at + width]!);
+      out[at] =
+        (1 - 4 * part) * plane[at]! +
+        part * (plane[at - 1]! + plane[at + 1]! + plane[at - width]! + plane[at + width]!);
     }
   }
   return out;
@@ -143,7 +176,9 @@ export function renderTowel(scene: TowelScene, a: Assumptions): Raster {
   const onTowelG = scene.loadGm2 * scene.patchM2 * a.wipePickUp;
   let shape = 0;
   const steps = 80;
-  for (let i = 0; i < steps; i++) for (let j = 0; j < steps; j++) shape += strokes((i + 0.5) / steps - 0.5, (j + 0.5) / steps - 0.5, mark, phase) / (steps * steps);
+  for (let i = 0; i < steps; i++)
+    for (let j = 0; j < steps; j++)
+      shape += strokes((i + 0.5) / steps - 0.5, (j + 0.5) / steps - 0.5, mark, phase) / (steps * steps);
   const meanGm2 = onTowelG / sideM2 / shape;
   const [tint, gauge, grain] = [tintOf(scene.kind), gaugeIn(scene, a), grainG(scene.kind, a)];
   const planes = [0, 1, 2].map(() => new Float32Array(width * height));
@@ -152,22 +187,31 @@ export function renderTowel(scene: TowelScene, a: Assumptions): Raster {
       const [dx, dy] = [(x + 0.5 - cx) / size, (y + 0.5 - cy) / size];
       const [u, v] = [dx * cos + dy * sin, dy * cos - dx * sin];
       const cover = smooth((0.5 - Math.max(Math.abs(u), Math.abs(v))) * (size / 2) + 0.5);
-      const lit = Math.exp(scene.slope[0] * (x / width - 0.5) * 2 + scene.slope[1] * (y / height - 0.5) * 2) * (scene.shadow && x / width + 0.2 * (y / height) > scene.shadow.from ? scene.shadow.lets : 1);
+      const lit =
+        Math.exp(scene.slope[0] * (x / width - 0.5) * 2 + scene.slope[1] * (y / height - 0.5) * 2) *
+        (scene.shadow && x / width + 0.2 * (y / height) > scene.shadow.from ? scene.shadow.lets : 1);
       const thick = cover > 0 ? strokes(u, v, mark, phase) : 0;
       const meanG = thick * meanGm2 * pixelM2;
       const soilGm2 = meanG > 0 ? (grainsIn(meanG / grain, random, normal()) * grain) / pixelM2 : 0;
       const cloth = 1 + scene.weave * normal();
       const earth = 1 + 0.25 * normal();
       for (let c = 0; c < 3; c++) {
-        const towel = reflectance((soilGm2 / gauge) * tint[c]! * scene.tinge[c]! + (thick > 0 ? scene.dye[c]! * Math.min(1, thick) : 0)) * cloth * scene.white[c]!;
-        planes[c]![y * width + x] = lit * (cover * towel + (1 - cover) * Math.max(0, scene.ground[c]! * earth * scene.white[c]!));
+        const towel =
+          reflectance(
+            (soilGm2 / gauge) * tint[c]! * scene.tinge[c]! + (thick > 0 ? scene.dye[c]! * Math.min(1, thick) : 0),
+          ) *
+          cloth *
+          scene.white[c]!;
+        planes[c]![y * width + x] =
+          lit * (cover * towel + (1 - cover) * Math.max(0, scene.ground[c]! * earth * scene.white[c]!));
       }
     }
   }
   const rgba = new Uint8ClampedArray(4 * width * height);
   planes.forEach((plane, c) => {
     const seen = blurred(plane, width, height, scene.blur);
-    for (let i = 0; i < seen.length; i++) rgba[4 * i + c] = quickByteOf(seen[i]! + scene.noise * Math.sqrt(0.1 + Math.max(0, seen[i]!)) * normal());
+    for (let i = 0; i < seen.length; i++)
+      rgba[4 * i + c] = quickByteOf(seen[i]! + scene.noise * Math.sqrt(0.1 + Math.max(0, seen[i]!)) * normal());
   });
   for (let i = 3; i < rgba.length; i += 4) rgba[i] = 255;
   return { width, height, rgba };

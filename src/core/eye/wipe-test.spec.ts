@@ -13,13 +13,30 @@ import { type WipeAnswer, type WipeMeasured, wipeTest } from './wipe-test';
 
 /** A hand that has weighed often: its gauge is known. */
 const practised: readonly Calibration[] = wipedKinds.flatMap((kind) =>
-  Array.from({ length: 60 }, (_unused, i): Calibration => ({ id: `${kind}-${i}`, name: 'white', person: 'Ada', kind, by: 'scale', at: 0, onTowelGm2: gaugeOf(kind, a), absorbed: 1 })),
+  Array.from({ length: 60 }, (_unused, i): Calibration => ({
+    id: `${kind}-${i}`,
+    name: 'white',
+    person: 'Ada',
+    kind,
+    by: 'scale',
+    at: 0,
+    onTowelGm2: gaugeOf(kind, a),
+    absorbed: 1,
+  })),
 );
 
 function read(scene: TowelScene, calibrations: readonly Calibration[] = practised): WipeAnswer {
   return finish(
     wipeTest(renderTowel(scene, a), {
-      patchM2: scene.patchM2, sideM2: scene.sideM2, cleanliness: scene.kind === 'brake-dust' ? 4 : 1, kind: null, person: 'Ada', cloth: 'white', calibrations, dye: null, assumptions: a,
+      patchM2: scene.patchM2,
+      sideM2: scene.sideM2,
+      cleanliness: scene.kind === 'brake-dust' ? 4 : 1,
+      kind: null,
+      person: 'Ada',
+      cloth: 'white',
+      calibrations,
+      dye: null,
+      assumptions: a,
     }),
   );
 }
@@ -32,7 +49,12 @@ function measured(scene: TowelScene): WipeMeasured {
 
 describe('the curve of Kubelka and Munk', () => {
   it('goes there and back, and rises as the cloth darkens', () => {
-    fc.assert(fc.property(fc.double({ min: 0.01, max: 1, noNaN: true }), (r) => Math.abs(reflectance(absorption(r)) - r) < 1e-9));
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.01, max: 1, noNaN: true }),
+        (r) => Math.abs(reflectance(absorption(r)) - r) < 1e-9,
+      ),
+    );
     expect(absorption(0.5)).toBe(0.25);
   });
 });
@@ -57,13 +79,17 @@ describe('the wipe test', () => {
   });
 
   it('says how sure it is: eight of ten lie within what it states', () => {
-    const inside = found.filter(({ answer, scene }) => scene.loadGm2 > answer.low && scene.loadGm2 < answer.high).length / found.length;
+    const inside =
+      found.filter(({ answer, scene }) => scene.loadGm2 > answer.low && scene.loadGm2 < answer.high).length /
+      found.length;
     expect(inside).toBeGreaterThan(0.75 - chance(0.8));
     expect(inside).toBeLessThan(0.85 + chance(0.8));
   });
 
   it('names the kind', () => {
-    expect(found.filter(({ answer, scene }) => answer.soil === scene.kind).length).toBeGreaterThan((0.95 - chance(0.95)) * found.length);
+    expect(found.filter(({ answer, scene }) => answer.soil === scene.kind).length).toBeGreaterThan(
+      (0.95 - chance(0.95)) * found.length,
+    );
   });
 
   it('never finds less where there is more, in the same light', () => {
@@ -80,7 +106,11 @@ describe('the wipe test', () => {
 
   it('does not mind how bright the light is, nor its colour', () => {
     const plain = measured(plainScene).loadGm2;
-    for (const white of [[0.3, 0.3, 0.3], [0.85, 0.7, 0.5], [0.5, 0.65, 0.85]] as const) {
+    for (const white of [
+      [0.3, 0.3, 0.3],
+      [0.85, 0.7, 0.5],
+      [0.5, 0.65, 0.85],
+    ] as const) {
       expect(measured({ ...plainScene, white }).loadGm2 / plain).toBeCloseTo(1, 1);
     }
   });
@@ -97,7 +127,17 @@ describe('the wipe test', () => {
 
   it('says how far it is', () => {
     const shares: number[] = [];
-    const test = wipeTest(renderTowel({ ...plainScene, width: 960, height: 720 }, a), { patchM2: 0.04, sideM2: 0.04, cleanliness: 1, kind: null, person: '', cloth: '', calibrations: [], dye: null, assumptions: a });
+    const test = wipeTest(renderTowel({ ...plainScene, width: 960, height: 720 }, a), {
+      patchM2: 0.04,
+      sideM2: 0.04,
+      cleanliness: 1,
+      kind: null,
+      person: '',
+      cloth: '',
+      calibrations: [],
+      dye: null,
+      assumptions: a,
+    });
     for (let step = test.next(); !step.done; step = test.next()) shares.push(step.value);
     expect(shares.length).toBeGreaterThan(4);
     expect(shares).toEqual([...shares].sort((p, q) => p - q));
@@ -106,7 +146,9 @@ describe('the wipe test', () => {
 
 describe('pictures that tell nothing', () => {
   it.each(Object.keys(spoilt) as Spoilt[])('refuses what is %s, nine times in ten', (what) => {
-    const answers = Array.from({ length: runs(20, 5) }, (_unused, i) => read(spoilt[what](anyScene(1000 + i, 360), (i * 0.618) % 1)));
+    const answers = Array.from({ length: runs(20, 5) }, (_unused, i) =>
+      read(spoilt[what](anyScene(1000 + i, 360), (i * 0.618) % 1)),
+    );
     expect(answers.filter(({ kind }) => kind === 'refused').length).toBeGreaterThanOrEqual(0.9 * answers.length);
   });
 
@@ -115,12 +157,24 @@ describe('pictures that tell nothing', () => {
       const answer = read(spoilt[what]({ ...plainScene, share: 0.6 }, 0.5));
       return answer.kind === 'refused' ? answer.fault : answer.kind;
     };
-    for (const what of ['blurred', 'too-bright', 'too-dark', 'coloured', 'no-clean-rim', 'pale-ground', 'coarse'] as const) expect(why(what)).toBe(what);
+    for (const what of [
+      'blurred',
+      'too-bright',
+      'too-dark',
+      'coloured',
+      'no-clean-rim',
+      'pale-ground',
+      'coarse',
+    ] as const)
+      expect(why(what)).toBe(what);
   });
 
   it('refuses what is no towel', () => {
     expect(read({ ...plainScene, share: 0.05 })).toMatchObject({ kind: 'refused', fault: 'pale-ground' });
-    expect(read({ ...plainScene, white: [0.01, 0.01, 0.01], noise: 0 })).toMatchObject({ kind: 'refused', fault: 'no-towel' });
+    expect(read({ ...plainScene, white: [0.01, 0.01, 0.01], noise: 0 })).toMatchObject({
+      kind: 'refused',
+      fault: 'no-towel',
+    });
   });
 });
 
@@ -131,7 +185,16 @@ describe('calibration', () => {
       Array.from({ length: count }, (_unused, i) => {
         const scene = { ...plainScene, loadGm2: 0.4 + 0.3 * i, gaugeFactor: truth, seed: i + 3 };
         const answer = read(scene, []) as WipeMeasured;
-        return { id: `${i}`, name: 'white', person: 'Ada', kind: 'dust', by, at: i, absorbed: answer.absorbed, onTowelGm2: (scene.loadGm2 * scene.patchM2 * a.wipePickUp) / scene.sideM2 };
+        return {
+          id: `${i}`,
+          name: 'white',
+          person: 'Ada',
+          kind: 'dust',
+          by,
+          at: i,
+          absorbed: answer.absorbed,
+          onTowelGm2: (scene.loadGm2 * scene.patchM2 * a.wipePickUp) / scene.sideM2,
+        };
       });
     const of = (all: readonly Calibration[]) => gaugeFor('dust', { person: 'Ada', cloth: 'white' }, all, a);
     const [none, levels, scale] = [of([]), of(weighed('levels', 5)), of(weighed('scale', 5))];
@@ -144,7 +207,8 @@ describe('calibration', () => {
 
   it('keeps hands and cloths apart, and lets one kind speak for another, less surely', () => {
     const mine = practised.filter(({ kind }) => kind === 'dust').map((one) => ({ ...one, absorbed: 0.8 }));
-    const for_ = (person: string, cloth: string, kind: 'dust' | 'pollen' = 'dust') => gaugeFor(kind, { person, cloth }, mine, a);
+    const for_ = (person: string, cloth: string, kind: 'dust' | 'pollen' = 'dust') =>
+      gaugeFor(kind, { person, cloth }, mine, a);
     expect(for_('Bo', 'white').gm2).toBe(a.gaugeDust);
     expect(for_('Ada', 'grey').gm2).toBe(a.gaugeDust);
     expect(for_('Ada', 'white').gm2).toBeCloseTo(a.gaugeDust / 0.8, 0);

@@ -74,21 +74,44 @@ function measured(towel: TowelRead, asked: WipeAsked): WipeAnswer {
   const lightSpread = (slope * Math.max(0.004, on.unevenness)) / Math.max(1e-6, absorbed);
   const rough = gaugeFor(asked.kind ?? 'dust', asked, asked.calibrations, a).gm2;
   const there = expected(asked.cleanliness);
-  const looks: MarkLooks = { tint: rgb, tintSpread: 0.4 * lightSpread, grainG: grainMass(light, on, { gaugeGm2: rough, pixelM2: sideM2 / outline.area }) };
+  const looks: MarkLooks = {
+    tint: rgb,
+    tintSpread: 0.4 * lightSpread,
+    grainG: grainMass(light, on, { gaugeGm2: rough, pixelM2: sideM2 / outline.area }),
+  };
   if (!asked.dye && absorbed > 0.01 && foreignness(looks, there) > FOREIGN) return refuse('coloured');
   const likely: readonly Likely[] = asked.kind ? [{ kind: asked.kind, share: 1 }] : likelyKinds(looks, there, a);
   const wiped = likely.flatMap(({ kind, share }) => (isWiped(kind) ? [{ kind, share }] : []));
   if (wiped.reduce((sum, { share }) => sum + share, 0) < 0.5) return refuse('coarse');
   const toPanel = sideM2 / (asked.patchM2 * a.wipePickUp);
   const others = Math.hypot(Math.log(a.wipeScatter), OUTLINE_SPREAD, lightSpread);
-  const parts = wiped.filter(({ share }) => share > 0.005).map(({ kind, share }) => {
-    const gauge = gaugeFor(kind, asked, asked.calibrations, a);
-    return { share, gauge, log: Math.log(Math.max(1e-4, gauge.gm2 * absorbed * toPanel)), sd: Math.hypot(gauge.sd, others) };
-  });
-  const [low, middle, high] = [0.1, 0.5, 0.9].map((share) => Math.exp(quantileOfMix(parts, share))) as [number, number, number];
+  const parts = wiped
+    .filter(({ share }) => share > 0.005)
+    .map(({ kind, share }) => {
+      const gauge = gaugeFor(kind, asked, asked.calibrations, a);
+      return {
+        share,
+        gauge,
+        log: Math.log(Math.max(1e-4, gauge.gm2 * absorbed * toPanel)),
+        sd: Math.hypot(gauge.sd, others),
+      };
+    });
+  const [low, middle, high] = [0.1, 0.5, 0.9].map((share) => Math.exp(quantileOfMix(parts, share))) as [
+    number,
+    number,
+    number,
+  ];
   return {
-    kind: 'measured', loadGm2: middle, low, high, spread: Math.exp(Math.log(high / low) / (2 * Z)),
-    soil: wiped[0]!.kind, likely, gauge: parts[0]!.gauge, absorbed, outline: outlineIn(towel),
+    kind: 'measured',
+    loadGm2: middle,
+    low,
+    high,
+    spread: Math.exp(Math.log(high / low) / (2 * Z)),
+    soil: wiped[0]!.kind,
+    likely,
+    gauge: parts[0]!.gauge,
+    absorbed,
+    outline: outlineIn(towel),
   };
 }
 
@@ -96,12 +119,18 @@ function measured(towel: TowelRead, asked: WipeAsked): WipeAnswer {
 function normalBelow(z: number): number {
   const x = Math.abs(z) / Math.SQRT2;
   const t = 1 / (1 + 0.3275911 * x);
-  const tail = t * (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) * Math.exp(-x * x);
+  const tail =
+    t *
+    (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
+    Math.exp(-x * x);
   return z < 0 ? tail / 2 : 1 - tail / 2;
 }
 
 /** Quantile of a mixture of normals, by halving. */
-function quantileOfMix(parts: readonly { readonly share: number; readonly log: number; readonly sd: number }[], share: number): number {
+function quantileOfMix(
+  parts: readonly { readonly share: number; readonly log: number; readonly sd: number }[],
+  share: number,
+): number {
   const sum = parts.reduce((total, one) => total + one.share, 0);
   let low = Math.min(...parts.map(({ log, sd }) => log - 6 * sd));
   let high = Math.max(...parts.map(({ log, sd }) => log + 6 * sd));

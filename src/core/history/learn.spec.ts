@@ -74,7 +74,9 @@ describe('learning from runs', () => {
     const { leftMl, opened } = reckoning.expected;
     const mixes = plan.mix.mixes;
     const counted = {
-      leftMl: Object.fromEntries(mixes.map(({ content, demandMl }) => [content, leftMl[content]! - (times - 1) * demandMl])),
+      leftMl: Object.fromEntries(
+        mixes.map(({ content, demandMl }) => [content, leftMl[content]! - (times - 1) * demandMl]),
+      ),
       opened: Object.fromEntries(Object.entries(opened).map(([role, count]) => [role, Math.round(count * times)])),
     };
     return noteUse(ended, useOf(reckoning, counted, START));
@@ -89,7 +91,12 @@ describe('learning from runs', () => {
       expect(one.factor).toBeCloseTo(1.2, 1);
     }
     const counted = run(1);
-    expect(learn([{ ...counted, run: { ...counted.run!, counts: [] } }, { ...counted, run: { ...counted.run!, endedAt: null } }])).toEqual([]);
+    expect(
+      learn([
+        { ...counted, run: { ...counted.run!, counts: [] } },
+        { ...counted, run: { ...counted.run!, endedAt: null } },
+      ]),
+    ).toEqual([]);
     // Broken off before anything was done.
     const stopped = endRun(startRun(job, START), START + 1000);
     const reckoning = usageAccount(stopped)!;
@@ -102,7 +109,8 @@ describe('learning from runs', () => {
       { lesson: 'ml.waterless', jobs: 9, factor: 1.2, low: 1, high: 1.4 },
     ];
     const then = withLearned(job, taught);
-    const laid = (of: typeof job): number => planJob(of).mix.mixes.find(({ content }) => content === 'waterless')!.demandMl;
+    const laid = (of: typeof job): number =>
+      planJob(of).mix.mixes.find(({ content }) => content === 'waterless')!.demandMl;
     expect(laid(then) / laid(job)).toBeCloseTo(1.2, 2);
     expect(planJob(then).totals.minutes.value).toBeGreaterThan(1.1 * plan.totals.minutes.value);
     expect(withoutLearned(then)).toEqual(job);
@@ -114,7 +122,12 @@ describe('learning from runs', () => {
       { lesson: 'minutes', jobs: 9, factor: 1.3, low: 1.1, high: 1.5 },
     ];
     const then = withLearned(job, taught);
-    for (const [key, factor] of [['rateWipeBase', 0.8], ['rateFinish', 0.8], ['rateTriggerSpray', 1.3], ['rateGlassFinish', 1.3]] as const)
+    for (const [key, factor] of [
+      ['rateWipeBase', 0.8],
+      ['rateFinish', 0.8],
+      ['rateTriggerSpray', 1.3],
+      ['rateGlassFinish', 1.3],
+    ] as const)
       expect(then.choices.assumptions[key]! / assumptionTable[key].value).toBeCloseTo(factor, 9);
     expect(withoutLearned(then)).toEqual(job);
     const whole = run(1);
@@ -130,7 +143,8 @@ describe('learning from runs', () => {
     const normal = randomNormal.source(randomLcg(0.31))(0, 1);
     const visits = (['dust', 'road-film', 'pollen'] as const).map((kind) => sampleJob({ soil: soilAll(kind, 1) }));
     const plans = visits.map((visit) => planJob(visit));
-    const seconds = (act: RunAct, v: number): number => tasksOf(plans[v]!).reduce((sum, task) => sum + (task.act === act ? task.seconds : 0), 0);
+    const seconds = (act: RunAct, v: number): number =>
+      tasksOf(plans[v]!).reduce((sum, task) => sum + (task.act === act ? task.seconds : 0), 0);
     const worked = ['wet', 'wipe', 'glass'] as const;
     const misses = [0, 2, 8, 30].map(() => 0);
     for (let detailer = 0; detailer < 60; detailer++) {
@@ -138,14 +152,30 @@ describe('learning from runs', () => {
       const took = (act: RunAct, v: number): number => seconds(act, v) * rate[act] * Math.exp(normal() * 0.15);
       const done = Array.from({ length: 30 }, (_, i): Job => {
         const v = i % 3;
-        const paces = worked.filter((act) => seconds(act, v) > 0).map((act) => ({ act, plannedS: seconds(act, v), tookS: took(act, v) }));
-        const use: RunUse = { at: i, because: '', method: null, doneShare: 1, plannedMin: 30, paces, soil: null, waterL: null, runoffL: null, mixes: [], towels: [] };
+        const paces = worked
+          .filter((act) => seconds(act, v) > 0)
+          .map((act) => ({ act, plannedS: seconds(act, v), tookS: took(act, v) }));
+        const use: RunUse = {
+          at: i,
+          because: '',
+          method: null,
+          doneShare: 1,
+          plannedMin: 30,
+          paces,
+          soil: null,
+          waterL: null,
+          runoffL: null,
+          mixes: [],
+          towels: [],
+        };
         return noteUse(endRun(startRun(visits[v]!, START), START + 1_800_000), use);
       });
       [0, 2, 8, 30].forEach((count, i) => {
         const learned = learn(done.slice(0, count));
         const factor = (act: RunAct): number => learned.find(({ lesson }) => lesson === `pace.${act}`)?.factor ?? 1;
-        const [truth, planned] = [rate, null].map((by) => worked.reduce((sum, act) => sum + seconds(act, 0) * (by ? by[act] : factor(act)), 0));
+        const [truth, planned] = [rate, null].map((by) =>
+          worked.reduce((sum, act) => sum + seconds(act, 0) * (by ? by[act] : factor(act)), 0),
+        );
         misses[i]! += Math.abs(Math.log(planned! / truth!)) / 60;
       });
     }
@@ -157,14 +187,21 @@ describe('learning from runs', () => {
     const taught = withLearned(job, [{ lesson: 'minutes', jobs: 9, factor: 1.2, low: 1, high: 1.4 }]);
     // As quick as that plan says, which is a fifth slower than our own figures.
     const minutes = planJob(taught).totals.minutes.value;
-    const one = noteUse(endRun(worked(startRun(taught, START)), START + minutes * 60_000), { ...usedIn(run(1).run!)!, plannedMin: minutes });
+    const one = noteUse(endRun(worked(startRun(taught, START)), START + minutes * 60_000), {
+      ...usedIn(run(1).run!)!,
+      plannedMin: minutes,
+    });
     const [learned] = learn(Array.from({ length: 60 }, () => one)).filter(({ lesson }) => lesson === 'minutes');
     expect(learned!.factor).toBeCloseTo(1.2, 1);
   });
 
   it('holds the last count, and keeps the others', () => {
     const first = run(1);
-    const again = noteUse(first, { ...usedIn(first.run!)!, because: 'miscounted', towels: [{ role: 'wash', planned: 2, opened: 4 }] });
+    const again = noteUse(first, {
+      ...usedIn(first.run!)!,
+      because: 'miscounted',
+      towels: [{ role: 'wash', planned: 2, opened: 4 }],
+    });
     expect(again.run!.counts).toHaveLength(2);
     expect(learn([again]).find(({ lesson }) => lesson === 'towels.wash')!.factor).toBeGreaterThan(1);
   });
@@ -173,7 +210,8 @@ describe('learning from runs', () => {
     const since: readonly Leg[] = [{ days: 14, surroundings: 'town', shelter: 'street', km: 200, road: 'dry' }];
     const { seenG, forecastG } = seenBesideForecast({ ...job, since, soil: soilAll('dust', 2) })!;
     const forecast = seenG / forecastG;
-    const visit = (client: string, level: 1 | 2): Job => run(1, { ...job, client, since, soil: soilAll('dust', level) });
+    const visit = (client: string, level: 1 | 2): Job =>
+      run(1, { ...job, client, since, soil: soilAll('dust', level) });
     const jobs = [visit('Bay Bakery', 2), visit('Bay Bakery', 2), visit('Bay Bakery', 2), visit('Somebody else', 1)];
     const soil = learn(jobs, { client: 'Bay Bakery', clientId: null }).find(({ lesson }) => lesson === 'soil')!;
     expect(soil.jobs).toBe(3);

@@ -67,7 +67,10 @@ export function learn(jobs: readonly JobBrief[], whose: Whose = nobodys): readon
     if (soil && soil.seenG > 0 && soil.forecastG > 0) put('soil', soil.seenG / soil.forecastG);
   }
   const { spreadForecast } = resolveAssumptions({});
-  return [...samples].map(([lesson, ratios]) => ({ lesson, ...estimate(ratios, lesson === 'soil' ? spreadForecast : undefined) }));
+  return [...samples].map(([lesson, ratios]) => ({
+    lesson,
+    ...estimate(ratios, lesson === 'soil' ? spreadForecast : undefined),
+  }));
 }
 
 /** Figures that a lesson is about: more liquid, more time; or less that a side takes. What comes later is the more exact. */
@@ -81,13 +84,39 @@ const about: Readonly<Partial<Record<Lesson, { readonly keys: readonly Assumptio
   'towels.drying': { keys: ['dryingShare'], power: -1 },
   soil: { keys: ['soilPace'], power: 1 },
   minutes: {
-    keys: ['rateTriggerSpray', 'ratePumpSpray', 'rateFoam', 'rinsePace', 'rateWipeBase', 'rateWipePerLoad', 'rateFinish', 'rateWash', 'rateDry', 'rateGlassFinish', 'wheelLight', 'wheelHeavy', 'shutSeconds'],
+    keys: [
+      'rateTriggerSpray',
+      'ratePumpSpray',
+      'rateFoam',
+      'rinsePace',
+      'rateWipeBase',
+      'rateWipePerLoad',
+      'rateFinish',
+      'rateWash',
+      'rateDry',
+      'rateGlassFinish',
+      'wheelLight',
+      'wheelHeavy',
+      'shutSeconds',
+    ],
     power: 1,
   },
   'pace.flush': { keys: ['rinsePace'], power: 1 },
   'pace.wet': { keys: ['rateTriggerSpray', 'ratePumpSpray', 'rateFoam'], power: 1 },
   // A panel is dried with its wipe, unless the whole body is dried later.
-  'pace.wipe': { keys: ['rateWipeBase', 'rateWipePerLoad', 'rateFinish', 'rateWash', 'rateDry', 'wheelLight', 'wheelHeavy', 'shutSeconds'], power: 1 },
+  'pace.wipe': {
+    keys: [
+      'rateWipeBase',
+      'rateWipePerLoad',
+      'rateFinish',
+      'rateWash',
+      'rateDry',
+      'wheelLight',
+      'wheelHeavy',
+      'shutSeconds',
+    ],
+    power: 1,
+  },
   'pace.dry': { keys: ['rateDry'], power: 1 },
   'pace.glass': { keys: ['rateGlassFinish'], power: 1 },
   'pace.before': { keys: ['arriving', 'lookSeconds'], power: 1 },

@@ -26,7 +26,8 @@ export interface LogEntry<J extends JobBrief = JobBrief> {
 
 const MINUTE_MS = 60_000;
 
-const stateOf = (used: RunUse | null): RunState => (!used ? 'not-counted' : used.doneShare < 1 ? 'broken-off' : 'counted');
+const stateOf = (used: RunUse | null): RunState =>
+  !used ? 'not-counted' : used.doneShare < 1 ? 'broken-off' : 'counted';
 
 /** What is searched of a job, in small letters. */
 const textOf = ({ name, client, vehicle, site, date, note, marks }: JobBrief): string =>
@@ -37,7 +38,17 @@ const dayOf = (at: number, { site }: JobBrief): Day => dayAt(at, site.utcOffsetH
 function ranEntry<J extends JobBrief>(job: J, run: Run, endedAt: number): LogEntry<J> {
   const used = usedIn(run);
   const { startedAt } = run;
-  return { job, run, used, at: startedAt, day: dayOf(endedAt, job), minutes: elapsedMs(run, endedAt) / MINUTE_MS, method: used?.method ?? null, state: stateOf(used), text: textOf(job) };
+  return {
+    job,
+    run,
+    used,
+    at: startedAt,
+    day: dayOf(endedAt, job),
+    minutes: elapsedMs(run, endedAt) / MINUTE_MS,
+    method: used?.method ?? null,
+    state: stateOf(used),
+    text: textOf(job),
+  };
 }
 
 const refusedEntry = <J extends JobBrief>(job: J, at: number): LogEntry<J> => ({
@@ -53,7 +64,8 @@ function entriesOf<J extends JobBrief>(job: J): readonly LogEntry<J>[] {
 }
 
 /** All runs that are over and all cars that were sent away, the last one first. */
-export const logOf = <J extends JobBrief>(jobs: readonly J[]): readonly LogEntry<J>[] => jobs.flatMap(entriesOf).sort((p, q) => q.at - p.at);
+export const logOf = <J extends JobBrief>(jobs: readonly J[]): readonly LogEntry<J>[] =>
+  jobs.flatMap(entriesOf).sort((p, q) => q.at - p.at);
 
 /** What is looked for; null and no words let everything through. */
 export interface LogQuery {
@@ -78,7 +90,10 @@ export function hasWords(job: JobBrief, words: readonly string[]): boolean {
 }
 
 /** Entries that have every word and all that is asked for. */
-export function searchLog(log: readonly LogEntry[], { words, state, method, day, vehicle }: LogQuery): readonly LogEntry[] {
+export function searchLog(
+  log: readonly LogEntry[],
+  { words, state, method, day, vehicle }: LogQuery,
+): readonly LogEntry[] {
   const wanted = wordsOf(words);
   return log.filter(
     (entry) =>

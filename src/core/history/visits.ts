@@ -26,10 +26,14 @@ function soilOf({ job }: LogEntry<Job>): Pick<Visit, 'loadGm2' | 'kinds'> {
   for (const zone of zonesIn(job)) {
     if (!job.soil[zone.id]) continue;
     area += zone.areaM2;
-    for (const { kind, loadGm2 } of soilOn(zone, job, a).loads) grams.set(kind, (grams.get(kind) ?? 0) + loadGm2 * zone.areaM2);
+    for (const { kind, loadGm2 } of soilOn(zone, job, a).loads)
+      grams.set(kind, (grams.get(kind) ?? 0) + loadGm2 * zone.areaM2);
   }
   const total = [...grams.values()].reduce((sum, one) => sum + one, 0);
-  const kinds = [...grams].sort((p, q) => q[1] - p[1]).slice(0, KINDS).map(([kind]) => kind);
+  const kinds = [...grams]
+    .sort((p, q) => q[1] - p[1])
+    .slice(0, KINDS)
+    .map(([kind]) => kind);
   return { loadGm2: area > 0 ? total / area : null, kinds };
 }
 

@@ -23,8 +23,20 @@ export function waterOfYear(jobs: readonly JobBrief[], year: number): readonly W
   return Array.from({ length: MONTHS }, (_, i): WaterMonth => {
     const month = `${year}-${String(i + 1).padStart(2, '0')}`;
     const washes = log.filter(({ day }) => monthOf(day) === month);
-    const counted = washes.flatMap(({ job, used }) => (used?.waterL == null ? [] : [{ waterL: used.waterL, offL: used.runoffL ?? 0, isCaught: job.site.runoff === 'captured' }]));
-    const sum = (of: (one: (typeof counted)[number]) => number): number => counted.reduce((all, one) => all + of(one), 0);
-    return { month, washes: washes.length, counted: counted.length, waterL: sum(({ waterL }) => waterL), runoffL: sum(({ offL, isCaught }) => (isCaught ? 0 : offL)), caughtL: sum(({ offL, isCaught }) => (isCaught ? offL : 0)) };
+    const counted = washes.flatMap(({ job, used }) =>
+      used?.waterL == null
+        ? []
+        : [{ waterL: used.waterL, offL: used.runoffL ?? 0, isCaught: job.site.runoff === 'captured' }],
+    );
+    const sum = (of: (one: (typeof counted)[number]) => number): number =>
+      counted.reduce((all, one) => all + of(one), 0);
+    return {
+      month,
+      washes: washes.length,
+      counted: counted.length,
+      waterL: sum(({ waterL }) => waterL),
+      runoffL: sum(({ offL, isCaught }) => (isCaught ? 0 : offL)),
+      caughtL: sum(({ offL, isCaught }) => (isCaught ? offL : 0)),
+    };
   });
 }

@@ -1,5 +1,14 @@
 import type { UsageAccount } from '../execution';
-import { type Job, type Movement, type MovementKind, type Place, type RunUse, type StockItem, bottled, isBottled } from '../model';
+import {
+  type Job,
+  type Movement,
+  type MovementKind,
+  type Place,
+  type RunUse,
+  type StockItem,
+  bottled,
+  isBottled,
+} from '../model';
 import { productShare, readDilution } from '../mix';
 import type { Plan } from '../planning';
 import { toNumber } from '../units';
@@ -8,7 +17,11 @@ import { type Balances, EPS, amountAt, balancesOf, moved, stockItem } from './le
 /** A movement before it has a name and a time. */
 export type Draft = Pick<Movement, 'kind' | 'job' | 'note' | 'expiresOn' | 'entries' | 'counts'>;
 
-export const draft = (kind: MovementKind, entries: Draft['entries'], more: Partial<Omit<Draft, 'kind' | 'entries'>> = {}): Draft => ({
+export const draft = (
+  kind: MovementKind,
+  entries: Draft['entries'],
+  more: Partial<Omit<Draft, 'kind' | 'entries'>> = {},
+): Draft => ({
   kind,
   job: null,
   note: '',
@@ -21,40 +34,55 @@ export const draft = (kind: MovementKind, entries: Draft['entries'], more: Parti
 const some = (balances: Balances, item: StockItem, from: Place, to: Place, amount: number): Draft['entries'] =>
   moved(item, from, to, from === 'outside' ? amount : Math.min(amount, Math.max(0, amountAt(balances, item, from))));
 
-const added = (to: Map<StockItem, number>, item: StockItem, amount: number): void => void to.set(item, (to.get(item) ?? 0) + amount);
+const added = (to: Map<StockItem, number>, item: StockItem, amount: number): void =>
+  void to.set(item, (to.get(item) ?? 0) + amount);
 
 /** Product that a plan measures out, and towels that it opens. */
 function takenBy(plan: Plan, { products }: Job): ReadonlyMap<StockItem, number> {
   const taken = new Map<StockItem, number>();
   for (const { content, productName, productMl } of plan.mix.mixes) {
-    const product = products.find(({ name, uses }) => name === productName && uses.some(({ purpose }) => purpose === (content === 'water' ? 'wash' : content)));
+    const product = products.find(
+      ({ name, uses }) =>
+        name === productName && uses.some(({ purpose }) => purpose === (content === 'water' ? 'wash' : content)),
+    );
     if (product && productMl > 0) added(taken, stockItem('product', product.id), productMl);
   }
   for (const { purpose, productName, productMl } of plan.bottles) {
-    const product = products.find(({ name, uses }) => name === productName && uses.some((use) => use.purpose === purpose));
+    const product = products.find(
+      ({ name, uses }) => name === productName && uses.some((use) => use.purpose === purpose),
+    );
     if (product && productMl > 0) added(taken, stockItem('product', product.id), productMl);
   }
-  for (const { batchId, missing, begun } of plan.towels) if (!missing && !begun) added(taken, stockItem('towel', batchId), 1);
+  for (const { batchId, missing, begun } of plan.towels)
+    if (!missing && !begun) added(taken, stockItem('towel', batchId), 1);
   return taken;
 }
 
 /** What is set aside for a job by now. */
 export function reservedFor(movements: readonly Movement[], job: string): ReadonlyMap<StockItem, number> {
   const own = balancesOf(movements.filter((one) => one.job === job));
-  return new Map([...own.keys()].flatMap((item): [StockItem, number][] => (amountAt(own, item, 'reserved') > 0 ? [[item, amountAt(own, item, 'reserved')]] : [])));
+  return new Map(
+    [...own.keys()].flatMap((item): [StockItem, number][] =>
+      amountAt(own, item, 'reserved') > 0 ? [[item, amountAt(own, item, 'reserved')]] : [],
+    ),
+  );
 }
 
 /** Sets aside for a job what its plan takes, as far as it is in stock; what was set aside for it before goes back first. */
 export function reserving(job: Job, plan: Plan, movements: readonly Movement[]): readonly Draft[] {
   const back = releasing(job.id, movements);
   const balances = balancesOf([...movements, ...back]);
-  const entries = [...takenBy(plan, job)].flatMap(([item, amount]) => some(balances, item, 'shelf', 'reserved', amount));
+  const entries = [...takenBy(plan, job)].flatMap(([item, amount]) =>
+    some(balances, item, 'shelf', 'reserved', amount),
+  );
   return entries.length > 0 ? [...back, draft('reserved', entries, { job: job.id })] : back;
 }
 
 /** Puts back what was set aside for a job. */
 export function releasing(job: string, movements: readonly Movement[]): readonly Draft[] {
-  const entries = [...reservedFor(movements, job)].flatMap(([item, amount]) => moved(item, 'reserved', 'shelf', amount));
+  const entries = [...reservedFor(movements, job)].flatMap(([item, amount]) =>
+    moved(item, 'reserved', 'shelf', amount),
+  );
   return entries.length > 0 ? [draft('released', entries, { job })] : [];
 }
 
@@ -86,7 +114,8 @@ function productUsed({ products }: Job, { spent }: UsageAccount, { mixes }: RunU
     const laid = spent.laidMl[purpose] ?? 0;
     const product = products.find(({ uses }) => uses.some((use) => use.purpose === purpose));
     const read = product && readDilution(product.uses.find((use) => use.purpose === purpose)!.dilution);
-    if (product && read?.ok && laid > 0) added(taken, stockItem('product', product.id), laid * toNumber(productShare(read.dilution)));
+    if (product && read?.ok && laid > 0)
+      added(taken, stockItem('product', product.id), laid * toNumber(productShare(read.dilution)));
   }
   return taken;
 }
@@ -142,21 +171,40 @@ const standing = (left: ReturnType<typeof leftIn>, by: Balances, balances: Balan
  * mixes stands in its vessels. All that was measured out is gone from the bottle, poured or not.
  * After a corrected count only the difference moves.
  */
-export function bookingOut(job: Job, reckoning: UsageAccount, use: RunUse, movements: readonly Movement[]): readonly Draft[] {
+export function bookingOut(
+  job: Job,
+  reckoning: UsageAccount,
+  use: RunUse,
+  movements: readonly Movement[],
+): readonly Draft[] {
   const back = releasing(job.id, movements);
   const by = (kind: MovementKind): Balances => bookedAs(kind, movements, job.id);
   const before = balancesOf([...movements, ...back]);
-  const emptied = isBooked(movements, job.id) ? [] : standingIn(reckoning.vessels.map(({ vesselId }) => vesselId), before);
+  const emptied = isBooked(movements, job.id)
+    ? []
+    : standingIn(
+        reckoning.vessels.map(({ vesselId }) => vesselId),
+        before,
+      );
   const balances = balancesOf([...movements, ...back, { entries: emptied }]);
   const wand = job.gear.find(({ kind }) => kind === 'cordless-wand');
   const drained = new Map(wand ? [[stockItem('gear', wand.id), reckoning.spent.batteryMin]] : []);
   const booked: readonly (readonly [MovementKind, Draft['entries']])[] = [
     ['poured-away', emptied],
-    ['used', [...settling(productUsed(job, reckoning, use), 'outside', by('used'), balances), ...settling(towelsUsed(job, use), 'dirty', by('used'), balances)]],
+    [
+      'used',
+      [
+        ...settling(productUsed(job, reckoning, use), 'outside', by('used'), balances),
+        ...settling(towelsUsed(job, use), 'dirty', by('used'), balances),
+      ],
+    ],
     ['drained', settling(drained, 'outside', by('drained'), balances)],
     ['kept', standing(leftIn(reckoning, use), by('kept'), balances)],
   ];
-  return [...back, ...booked.flatMap(([kind, entries]) => (entries.length > 0 ? [draft(kind, entries, { job: job.id })] : []))];
+  return [
+    ...back,
+    ...booked.flatMap(([kind, entries]) => (entries.length > 0 ? [draft(kind, entries, { job: job.id })] : [])),
+  ];
 }
 
 /**
@@ -164,10 +212,18 @@ export function bookingOut(job: Job, reckoning: UsageAccount, use: RunUse, movem
  * @param movement as it was settled: of a count, what it changed
  */
 export const takingBack = ({ kind, job, expiresOn, entries }: Movement): Draft =>
-  draft(kind, entries.map((entry) => ({ ...entry, amount: -entry.amount })), { job, expiresOn, note: 'taken back' });
+  draft(
+    kind,
+    entries.map((entry) => ({ ...entry, amount: -entry.amount })),
+    { job, expiresOn, note: 'taken back' },
+  );
 
 /** There is so much of it at a place now, whatever was noted until now. */
-export const counting = (item: StockItem, place: Place, amount: number, kind: MovementKind = 'counted'): Draft => ({ ...draft(kind, []), counts: [{ item, place, amount }] });
+export const counting = (item: StockItem, place: Place, amount: number, kind: MovementKind = 'counted'): Draft => ({
+  ...draft(kind, []),
+  counts: [{ item, place, amount }],
+});
 
 /** What the library says of something that was never moved. */
-export const opening = (item: StockItem, amount: number, note: string): readonly Draft[] => (amount > 0 ? [draft('counted', moved(item, 'outside', 'shelf', amount), { note })] : []);
+export const opening = (item: StockItem, amount: number, note: string): readonly Draft[] =>
+  amount > 0 ? [draft('counted', moved(item, 'outside', 'shelf', amount), { note })] : [];

@@ -5,7 +5,17 @@ import { type Movement, type Place, type RunUse, type StockItem, places } from '
 import { planJob } from '../planning/plan-job';
 import { planRun, usageAccount, runStatusOf, ticksOf, useOf } from '../execution';
 import { sampleJob, soilAll } from '../testing/sample';
-import { type Draft, bookingOut, counting, draft, isBooked, releasing, reservedFor, reserving, takingBack } from './booking';
+import {
+  type Draft,
+  bookingOut,
+  counting,
+  draft,
+  isBooked,
+  releasing,
+  reservedFor,
+  reserving,
+  takingBack,
+} from './booking';
 import { laundering, laundrySteps, retiring } from './laundry';
 import { amountAt, balancesOf, missingFor, moved, movementsByItem, stockItem } from './ledger';
 import { settled } from './settled';
@@ -14,14 +24,21 @@ import { expiry, lotsOf, outlookOf, shoppingList, washesOf } from './outlook';
 
 const DAY = 86_400_000;
 let names = 0;
-const posted = (drafts: readonly Draft[], at = 0): readonly Movement[] => drafts.map((one) => ({ ...one, id: `m-${++names}`, seq: names, at }));
+const posted = (drafts: readonly Draft[], at = 0): readonly Movement[] =>
+  drafts.map((one) => ({ ...one, id: `m-${++names}`, seq: names, at }));
 
 const job = sampleJob({ soil: soilAll('dust', 1) });
 const [product] = job.products;
 const bottle = stockItem('product', product!.id);
 const stocked = posted([
-  draft('bought', job.products.flatMap(({ id }) => moved(stockItem('product', id), 'outside', 'shelf', 1000))),
-  draft('counted', job.towels.flatMap(({ id, clean }) => moved(stockItem('towel', id), 'outside', 'shelf', clean))),
+  draft(
+    'bought',
+    job.products.flatMap(({ id }) => moved(stockItem('product', id), 'outside', 'shelf', 1000)),
+  ),
+  draft(
+    'counted',
+    job.towels.flatMap(({ id, clean }) => moved(stockItem('towel', id), 'outside', 'shelf', clean)),
+  ),
 ]);
 
 /** The job run to its end. */
@@ -41,18 +58,29 @@ describe('a movement dated years ahead, by a clock that was wrong', () => {
   it('changes neither how long a bottle lasts nor what has gone off today', () => {
     const now = 100 * DAY;
     const used = (at: number) => posted([draft('used', moved(bottle, 'shelf', 'outside', 100))], at);
-    const bought = posted([draft('bought', moved(bottle, 'outside', 'shelf', 1000), { expiresOn: '1971-01-01' })], 80 * DAY);
+    const bought = posted(
+      [draft('bought', moved(bottle, 'outside', 'shelf', 1000), { expiresOn: '1971-01-01' })],
+      80 * DAY,
+    );
     const all = [...bought, ...used(90 * DAY)];
     const wrong = [...all, ...posted([draft('used', moved(bottle, 'shelf', 'outside', 0.5))], Date.UTC(2036, 0, 1))];
     const pace = (movements: readonly Movement[]) => outlookOf(bottle, movements, balancesOf(movements), now).perDay;
     expect(pace(wrong)).toBe(pace(all));
-    expect(shoppingList(job.products, [], { byItem: movementsByItem(wrong), balances: balancesOf(wrong) }, 100, { now, today: dayAt(now, 0) }).filter(({ why }) => why === 'expired')).toEqual([]);
+    expect(
+      shoppingList(job.products, [], { byItem: movementsByItem(wrong), balances: balancesOf(wrong) }, 100, {
+        now,
+        today: dayAt(now, 0),
+      }).filter(({ why }) => why === 'expired'),
+    ).toEqual([]);
   });
 });
 
 describe('the ledger', () => {
   const item = fc.constantFrom<StockItem>('product/a', 'towel/b', 'mix/c/wash');
-  const steps = fc.array(fc.tuple(item, fc.constantFrom(...places), fc.constantFrom(...places), fc.integer({ min: 1, max: 50 })), { maxLength: 40 });
+  const steps = fc.array(
+    fc.tuple(item, fc.constantFrom(...places), fc.constantFrom(...places), fc.integer({ min: 1, max: 50 })),
+    { maxLength: 40 },
+  );
 
   it('always sums to nothing, and no place inside is ever below it', () => {
     fc.assert(
@@ -73,8 +101,12 @@ describe('the ledger', () => {
   it('comes to the same in whatever order it is read, and to nothing when each is taken back', () => {
     fc.assert(
       fc.property(steps, fc.nat(), (all, seed) => {
-        const movements = all.flatMap(([of, from, to, amount]) => posted([draft('counted', moved(of, from, to, amount))]));
-        const turned = [...movements].sort((p, q) => ((p.id.length + p.id.charCodeAt(2) * seed) % 7) - ((q.id.length + q.id.charCodeAt(2) * seed) % 7));
+        const movements = all.flatMap(([of, from, to, amount]) =>
+          posted([draft('counted', moved(of, from, to, amount))]),
+        );
+        const turned = [...movements].sort(
+          (p, q) => ((p.id.length + p.id.charCodeAt(2) * seed) % 7) - ((q.id.length + q.id.charCodeAt(2) * seed) % 7),
+        );
         const both = [...movements, ...posted(movements.map(takingBack))];
         for (const [of] of balancesOf(movements))
           for (const place of places) {
@@ -86,7 +118,9 @@ describe('the ledger', () => {
   });
 
   it('says what is short, and where', () => {
-    expect(missingFor(balancesOf(stocked), draft('used', moved(bottle, 'shelf', 'outside', 1200)))).toEqual([{ item: bottle, place: 'shelf', amount: 200 }]);
+    expect(missingFor(balancesOf(stocked), draft('used', moved(bottle, 'shelf', 'outside', 1200)))).toEqual([
+      { item: bottle, place: 'shelf', amount: 200 },
+    ]);
   });
 
   it('holds what a stock-take counted, wherever it was before', () => {
@@ -101,7 +135,10 @@ describe('the ledger', () => {
 
 describe('a job and the stock', () => {
   const plan = planJob(job);
-  const total = (movements: readonly Movement[], place: Place): number => [...balancesOf(movements).keys()].filter((one) => one.startsWith('towel/')).reduce((sum, one) => sum + amountAt(balancesOf(movements), one, place), 0);
+  const total = (movements: readonly Movement[], place: Place): number =>
+    [...balancesOf(movements).keys()]
+      .filter((one) => one.startsWith('towel/'))
+      .reduce((sum, one) => sum + amountAt(balancesOf(movements), one, place), 0);
 
   it('sets aside what its plan takes, once, and puts it back', () => {
     const once = [...stocked, ...posted(reserving(job, plan, stocked))];
@@ -120,10 +157,17 @@ describe('a job and the stock', () => {
     expect(reservedFor(after, job.id).size).toBe(0);
     expect(total(after, 'dirty')).toBe(use.towels.reduce((sum, { opened }) => sum + opened, 0));
     expect(total(after, 'shelf') + total(after, 'dirty')).toBe(total(stocked, 'shelf'));
-    const out = job.products.reduce((sum, { id }) => sum + 1000 - amountAt(balancesOf(after), stockItem('product', id), 'shelf'), 0);
+    const out = job.products.reduce(
+      (sum, { id }) => sum + 1000 - amountAt(balancesOf(after), stockItem('product', id), 'shelf'),
+      0,
+    );
     expect(out).toBeCloseTo(plan.mix.productMl, 6);
     for (const { content, vessel, leftoverMl, productName } of plan.mix.mixes)
-      if (productName) expect(amountAt(balancesOf(after), stockItem('mix', `${vessel.id}/${content}`), 'shelf')).toBeCloseTo(leftoverMl, -1);
+      if (productName)
+        expect(amountAt(balancesOf(after), stockItem('mix', `${vessel.id}/${content}`), 'shelf')).toBeCloseTo(
+          leftoverMl,
+          -1,
+        );
   });
 
   it('pours a vessel out before it is filled anew, so that it never holds two fillings', () => {
@@ -131,7 +175,8 @@ describe('a job and the stock', () => {
     const twice = [...once, ...posted(bookingOut({ ...done, id: 'the-next' }, reckoning, use, once))];
     const mixes = [...balancesOf(once).keys()].filter((item) => item.startsWith('mix/'));
     expect(mixes.length).toBeGreaterThan(0);
-    for (const item of mixes) expect(amountAt(balancesOf(twice), item, 'shelf')).toBe(amountAt(balancesOf(once), item, 'shelf'));
+    for (const item of mixes)
+      expect(amountAt(balancesOf(twice), item, 'shelf')).toBe(amountAt(balancesOf(once), item, 'shelf'));
   });
 
   it('moves only the difference after a corrected count, there and back, and nothing when nothing changed', () => {
@@ -150,7 +195,8 @@ describe('a job and the stock', () => {
         expect(amountAt(balancesOf(corrected), item, place)).toBeCloseTo(amountAt(balancesOf(atOnce), item, place), 6);
         expect(amountAt(balancesOf(again), item, place)).toBeCloseTo(amountAt(balancesOf(booked), item, place), 6);
       }
-    for (const [item, at] of balancesOf(atOnce)) if (item.startsWith('mix/')) expect(amountAt(balancesOf(corrected), item, 'shelf')).toBe(at.shelf);
+    for (const [item, at] of balancesOf(atOnce))
+      if (item.startsWith('mix/')) expect(amountAt(balancesOf(corrected), item, 'shelf')).toBe(at.shelf);
     const back = [...booked, ...posted(booked.filter(({ kind }) => kind === 'used').map(takingBack))];
     expect(isBooked(back, job.id)).toBe(false);
   });
@@ -158,7 +204,10 @@ describe('a job and the stock', () => {
   it('leaves a vessel alone that was poured away since, and books the next run of the job in full', () => {
     const booked = [...stocked, ...posted(bookingOut(done, reckoning, use, stocked))];
     const [mix] = [...balancesOf(booked)].find(([item, { shelf = 0 }]) => item.startsWith('mix/') && shelf > 0)!;
-    const poured = [...booked, ...posted([draft('poured-away', moved(mix, 'shelf', 'outside', amountAt(balancesOf(booked), mix, 'shelf')))])];
+    const poured = [
+      ...booked,
+      ...posted([draft('poured-away', moved(mix, 'shelf', 'outside', amountAt(balancesOf(booked), mix, 'shelf')))]),
+    ];
     const less: RunUse = { ...use, mixes: use.mixes.map((one) => ({ ...one, usedMl: one.usedMl * 0.5 })) };
     const corrected = [...poured, ...posted(bookingOut(done, reckoning, less, poured))];
     expect(amountAt(balancesOf(corrected), mix, 'shelf')).toBe(0);
@@ -169,9 +218,15 @@ describe('a job and the stock', () => {
   });
 
   it('never takes more than there is', () => {
-    const bare = posted([draft('counted', job.towels.flatMap(({ id }) => moved(stockItem('towel', id), 'outside', 'shelf', 1)))]);
+    const bare = posted([
+      draft(
+        'counted',
+        job.towels.flatMap(({ id }) => moved(stockItem('towel', id), 'outside', 'shelf', 1)),
+      ),
+    ]);
     const after = [...bare, ...posted(bookingOut(done, reckoning, use, bare))];
-    for (const [item] of balancesOf(after)) expect(amountAt(balancesOf(after), item, 'shelf')).toBeGreaterThanOrEqual(0);
+    for (const [item] of balancesOf(after))
+      expect(amountAt(balancesOf(after), item, 'shelf')).toBeGreaterThanOrEqual(0);
   });
 });
 
@@ -179,7 +234,15 @@ describe('the laundry', () => {
   const wash = job.towels.find(({ role }) => role === 'wash')!;
   const wheels = job.towels.find(({ role }) => role === 'wheels')!;
   const item = stockItem('towel', wash.id);
-  const used = [...stocked, ...posted([draft('used', [...moved(item, 'shelf', 'dirty', 2), ...moved(stockItem('towel', wheels.id), 'shelf', 'dirty', 1)])])];
+  const used = [
+    ...stocked,
+    ...posted([
+      draft('used', [
+        ...moved(item, 'shelf', 'dirty', 2),
+        ...moved(stockItem('towel', wheels.id), 'shelf', 'dirty', 1),
+      ]),
+    ]),
+  ];
 
   it('brings towels back step by step, wheel towels apart, and counts the wash', () => {
     let now = used;
@@ -200,7 +263,10 @@ describe('the laundry', () => {
 });
 
 describe('the outlook', () => {
-  const weekly = Array.from({ length: 4 }, (_, i) => posted([draft('used', moved(bottle, 'shelf', 'outside', 210))], (i + 1) * 7 * DAY)[0]!);
+  const weekly = Array.from(
+    { length: 4 },
+    (_, i) => posted([draft('used', moved(bottle, 'shelf', 'outside', 210))], (i + 1) * 7 * DAY)[0]!,
+  );
   const all = [...stocked, ...weekly];
 
   it('lasts as long as the pace says', () => {
@@ -211,9 +277,28 @@ describe('the outlook', () => {
   });
 
   it('buys what runs out soon, for some weeks ahead, and no more', () => {
-    const list = shoppingList(job.products, job.towels, { byItem: movementsByItem(all), balances: balancesOf(all) }, 100, { now: 28 * DAY, today: dayAt(28 * DAY, 0) });
-    expect(list).toEqual([{ item: bottle, name: product!.name, count: Math.ceil((45 * 30 - 160) / product!.sizeMl), why: 'runs-out', costMinor: expect.any(Number) }]);
-    expect(shoppingList(job.products, job.towels, { byItem: movementsByItem(stocked), balances: balancesOf(stocked) }, 100, { now: 28 * DAY, today: dayAt(28 * DAY, 0) })).toEqual([]);
+    const list = shoppingList(
+      job.products,
+      job.towels,
+      { byItem: movementsByItem(all), balances: balancesOf(all) },
+      100,
+      { now: 28 * DAY, today: dayAt(28 * DAY, 0) },
+    );
+    expect(list).toEqual([
+      {
+        item: bottle,
+        name: product!.name,
+        count: Math.ceil((45 * 30 - 160) / product!.sizeMl),
+        why: 'runs-out',
+        costMinor: expect.any(Number),
+      },
+    ]);
+    expect(
+      shoppingList(job.products, job.towels, { byItem: movementsByItem(stocked), balances: balancesOf(stocked) }, 100, {
+        now: 28 * DAY,
+        today: dayAt(28 * DAY, 0),
+      }),
+    ).toEqual([]);
   });
 
   it('takes from the oldest bottle first, and knows when each was opened and goes off', () => {
@@ -224,7 +309,10 @@ describe('the outlook', () => {
     ];
     expect(lotsOf(bottle, lots)).toEqual([{ at: DAY, expiresOn: '1971-01-01', left: 400, openedAt: 2 * DAY }]);
     const [lot] = lotsOf(bottle, lots);
-    const more = [...lots, ...posted([draft('bought', moved(bottle, 'outside', 'shelf', 750), { expiresOn: '1972-01-01' })], 3 * DAY)];
+    const more = [
+      ...lots,
+      ...posted([draft('bought', moved(bottle, 'outside', 'shelf', 750), { expiresOn: '1972-01-01' })], 3 * DAY),
+    ];
     expect(lotsOf(bottle, [...more, ...posted([takingBack(more.at(-1)!)], 3 * DAY)])).toEqual([lot]);
     const use = posted([draft('used', moved(bottle, 'shelf', 'outside', 100))], 4 * DAY);
     expect(lotsOf(bottle, [...lots, ...use, ...posted(use.map(takingBack), 4 * DAY)])).toEqual([lot]);
@@ -236,7 +324,21 @@ describe('the outlook', () => {
   it('asks for towels in place of those that are worn out', () => {
     const wash = job.towels.find(({ role }) => role === 'wash')!;
     const item = stockItem('towel', wash.id);
-    const worn = [...stocked, ...Array.from({ length: 5 }, () => posted(laundrySteps.map(({ kind, from, to }, i) => draft(kind, moved(item, i === 0 ? 'shelf' : from, to, wash.clean))))).flat()];
-    expect(shoppingList([], job.towels, { byItem: movementsByItem(worn), balances: balancesOf(worn) }, 5, { now: DAY, today: dayAt(DAY, 0) }).map(({ why, name }) => [why, name])).toEqual([['worn-out', wash.name]]);
+    const worn = [
+      ...stocked,
+      ...Array.from({ length: 5 }, () =>
+        posted(
+          laundrySteps.map(({ kind, from, to }, i) =>
+            draft(kind, moved(item, i === 0 ? 'shelf' : from, to, wash.clean)),
+          ),
+        ),
+      ).flat(),
+    ];
+    expect(
+      shoppingList([], job.towels, { byItem: movementsByItem(worn), balances: balancesOf(worn) }, 5, {
+        now: DAY,
+        today: dayAt(DAY, 0),
+      }).map(({ why, name }) => [why, name]),
+    ).toEqual([['worn-out', wash.name]]);
   });
 });

@@ -12,7 +12,12 @@ export const laundrySteps = [
 export type LaundryStep = (typeof laundrySteps)[number];
 
 /** All towels of a group one step on; nothing where there are none. */
-export function laundering(group: LaundryGroup, { kind, from, to }: LaundryStep, batches: readonly TowelBatch[], balances: Balances): readonly Draft[] {
+export function laundering(
+  group: LaundryGroup,
+  { kind, from, to }: LaundryStep,
+  batches: readonly TowelBatch[],
+  balances: Balances,
+): readonly Draft[] {
   const entries = batches
     .filter(({ role }) => groupOf[role] === group)
     .flatMap(({ id }) => {
@@ -26,5 +31,8 @@ export function laundering(group: LaundryGroup, { kind, from, to }: LaundryStep,
 export function retiring(batch: TowelBatch, wheels: TowelBatch | undefined, count: number): Draft {
   const item = stockItem('towel', batch.id);
   if (batch.role === 'wheels' || !wheels) return draft('retired', moved(item, 'shelf', 'retired', count));
-  return draft('handed-down', [...moved(item, 'shelf', 'outside', count), ...moved(stockItem('towel', wheels.id), 'outside', 'shelf', count)]);
+  return draft('handed-down', [
+    ...moved(item, 'shelf', 'outside', count),
+    ...moved(stockItem('towel', wheels.id), 'outside', 'shelf', count),
+  ]);
 }

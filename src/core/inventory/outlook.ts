@@ -126,15 +126,25 @@ export function washesOf(batch: TowelBatch, movements: readonly Movement[], bala
     .flatMap(({ entries }) => entries)
     .filter((entry) => entry.item === item && entry.amount > 0)
     .reduce((sum, { amount }) => sum + amount, 0);
-  const owned = (['shelf', 'reserved', 'dirty', 'soaking', 'drying'] as const).reduce((sum, place) => sum + amountAt(balances, item, place), 0);
+  const owned = (['shelf', 'reserved', 'dirty', 'soaking', 'drying'] as const).reduce(
+    (sum, place) => sum + amountAt(balances, item, place),
+    0,
+  );
   return owned > 0 ? washed / owned : 0;
 }
 
 /** @param movements of this product */
-function productWanted(product: Product, movements: readonly Movement[], balances: Balances, { now, today }: When): readonly ToBuy[] {
+function productWanted(
+  product: Product,
+  movements: readonly Movement[],
+  balances: Balances,
+  { now, today }: When,
+): readonly ToBuy[] {
   const item = stockItem('product', product.id);
   const { inStock, reserved, perDay, daysLeft } = outlookOf(item, movements, balances, now);
-  const gone = lotsOf(item, movements).filter((lot) => expiry(lot, today) === 'over').reduce((sum, { left }) => sum + left, 0);
+  const gone = lotsOf(item, movements)
+    .filter((lot) => expiry(lot, today) === 'over')
+    .reduce((sum, { left }) => sum + left, 0);
   const lacking = Math.max(0, perDay * ENOUGH_DAYS - (inStock + reserved - gone));
   const soon = daysLeft !== null && daysLeft < SOON_DAYS;
   if (!soon && gone === 0) return [];
@@ -153,12 +163,20 @@ export function shoppingList(
 ): readonly ToBuy[] {
   const { byItem, balances } = stock;
   const of = (item: StockItem): readonly Movement[] => byItem.get(item) ?? [];
-  const worn = batches.filter((batch) => batch.role !== 'wheels' && washesOf(batch, of(stockItem('towel', batch.id)), balances) >= lifeWashes);
+  const worn = batches.filter(
+    (batch) => batch.role !== 'wheels' && washesOf(batch, of(stockItem('towel', batch.id)), balances) >= lifeWashes,
+  );
   return [
     ...products.flatMap((product) => productWanted(product, of(stockItem('product', product.id)), balances, when)),
     ...worn.map((batch): ToBuy => {
       const item = stockItem('towel', batch.id);
-      return { item, name: batch.name, count: Math.max(1, amountAt(balances, item, 'shelf')), why: 'worn-out', costMinor: null };
+      return {
+        item,
+        name: batch.name,
+        count: Math.max(1, amountAt(balances, item, 'shelf')),
+        why: 'worn-out',
+        costMinor: null,
+      };
     }),
   ];
 }

@@ -58,7 +58,12 @@ describe('stock that two tabs count', () => {
   });
 
   type Step = readonly ['buy' | 'use' | 'launder' | 'count', number, number, boolean];
-  const step: fc.Arbitrary<Step> = fc.tuple(fc.constantFrom('buy', 'use', 'launder', 'count'), fc.integer({ min: 0, max: 20 }), fc.nat(2), fc.boolean());
+  const step: fc.Arbitrary<Step> = fc.tuple(
+    fc.constantFrom('buy', 'use', 'launder', 'count'),
+    fc.integer({ min: 0, max: 20 }),
+    fc.nat(2),
+    fc.boolean(),
+  );
   const drafts: Readonly<Record<Step[0], (amount: number) => Draft>> = {
     buy: (amount) => draft('bought', moved(ITEM, 'outside', 'shelf', amount)),
     use: (amount) => draft('used', moved(ITEM, 'shelf', 'dirty', amount)),
@@ -77,14 +82,17 @@ describe('stock that two tabs count', () => {
           if (isHeard) for (const movement of all) tabs[(who + 1) % 3]!.hear(movement);
         });
         for (const tab of tabs) {
-          const order = [...all].map((movement) => ({ movement, key: chance.next().value as number })).sort((p, q) => p.key - q.key);
+          const order = [...all]
+            .map((movement) => ({ movement, key: chance.next().value as number }))
+            .sort((p, q) => p.key - q.key);
           for (const { movement } of order) tab.hear(movement);
         }
         const [first, ...others] = tabs.map(({ heard }) => settled(heard));
         for (const other of others) expect(other).toEqual(first);
         for (let i = 0; i <= first!.length; i++) {
           const balances = balancesOf(first!.slice(0, i));
-          for (const place of places) if (place !== 'outside') expect(amountAt(balances, ITEM, place)).toBeGreaterThanOrEqual(0);
+          for (const place of places)
+            if (place !== 'outside') expect(amountAt(balances, ITEM, place)).toBeGreaterThanOrEqual(0);
           expect(places.reduce((sum, place) => sum + amountAt(balances, ITEM, place), 0)).toBeCloseTo(0, 9);
         }
         // What was counted last is there, with what was done since.

@@ -43,7 +43,11 @@ describe('the strength that a day asks for', () => {
         fc.double({ min: 0, max: 30, noNaN: true }),
         fc.boolean(),
         (strongest, more, hottestC, meanLoadGm2, shade) => {
-          const found = adviseStrength(use(strongest, strongest + more), day({ shade, sunWm2: 800 }, { hottestC, meanLoadGm2 }), a)!;
+          const found = adviseStrength(
+            use(strongest, strongest + more),
+            day({ shade, sunWm2: 800 }, { hottestC, meanLoadGm2 }),
+            a,
+          )!;
           expect(found.waterParts).toBeGreaterThanOrEqual(strongest);
           expect(found.waterParts).toBeLessThanOrEqual(strongest + more);
         },

@@ -36,10 +36,20 @@ function reasonsFor({ hottestC, meanLoadGm2, site }: AdviceContext, a: Assumptio
  * stronger in the cool and on heavy dirt, from the middle of the band (in ratio). Our judgement.
  * @returns null where the label sets no band on both sides
  */
-export function adviseStrength({ purpose, weakest, strongest }: ProductUse, context: AdviceContext, a: Assumptions): Advice | null {
+export function adviseStrength(
+  { purpose, weakest, strongest }: ProductUse,
+  context: AdviceContext,
+  a: Assumptions,
+): Advice | null {
   if (weakest === null || strongest === null || strongest <= 0) return null;
   const reasons = reasonsFor(context, a);
-  const share = Math.min(1, Math.max(0, reasons.reduce((sum, reason) => sum + a.adviceStep * weight[reason], 0.5)));
+  const share = Math.min(
+    1,
+    Math.max(
+      0,
+      reasons.reduce((sum, reason) => sum + a.adviceStep * weight[reason], 0.5),
+    ),
+  );
   const parts = strongest * (weakest / strongest) ** share;
   return { purpose, waterParts: Math.min(weakest, Math.max(strongest, Math.round(parts))), reasons };
 }

@@ -22,7 +22,13 @@ export const cooledC = (startC: number, airC: number, contentMl: number, seconds
   airC + (startC - airC) * Math.exp(-seconds / coolingTimeS(contentMl, a));
 
 /** Minutes until it has fallen to a temperature; null where the air is no colder than that. */
-export function minutesAbove(leastC: number, startC: number, airC: number, contentMl: number, a: Assumptions): number | null {
+export function minutesAbove(
+  leastC: number,
+  startC: number,
+  airC: number,
+  contentMl: number,
+  a: Assumptions,
+): number | null {
   if (airC >= leastC) return null;
   if (startC <= leastC) return 0;
   return (coolingTimeS(contentMl, a) * Math.log((startC - airC) / (leastC - airC))) / 60;

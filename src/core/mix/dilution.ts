@@ -1,5 +1,17 @@
 import type { DilutionLabel, LabelReading } from '../model';
-import { type Rational, add, divide, fromDecimal, isPositive, multiply, parseRational, rational, rationalToString, subtract, toNumber } from '../units';
+import {
+  type Rational,
+  add,
+  divide,
+  fromDecimal,
+  isPositive,
+  multiply,
+  parseRational,
+  rational,
+  rationalToString,
+  subtract,
+  toNumber,
+} from '../units';
 
 /** Exactly so many parts of water to one part of product; 0 is ready to use. */
 export interface Dilution {
@@ -14,8 +26,7 @@ type DilutionFault =
   | { readonly code: 'over-100-percent'; readonly label: string };
 
 export type DilutionResult =
-  | { readonly ok: true; readonly dilution: Dilution }
-  | { readonly ok: false; readonly fault: DilutionFault };
+  { readonly ok: true; readonly dilution: Dilution } | { readonly ok: false; readonly fault: DilutionFault };
 
 const ONE = rational(1);
 const ZERO = rational(0);
@@ -64,8 +75,7 @@ export function readDilution({ label, reading }: DilutionLabel): DilutionResult 
 }
 
 /** Product's share of the whole mix, exactly. */
-export const productShare = ({ waterParts: parts }: Dilution): Rational =>
-  divide(ONE, add(parts, ONE));
+export const productShare = ({ waterParts: parts }: Dilution): Rational => divide(ONE, add(parts, ONE));
 
 /** The same strength in every way a label may say it. */
 export interface DilutionNotations {

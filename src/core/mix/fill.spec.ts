@@ -38,7 +38,8 @@ describe('fillings of a vessel', () => {
 
   it('are held against the band of the label on both sides', () => {
     const band = { weakest: 300, strongest: 200 };
-    const of = (step: number, volume: number) => fillWith(poured('256', band), 'intoWater', volume, device(step)).dose!.band;
+    const of = (step: number, volume: number) =>
+      fillWith(poured('256', band), 'intoWater', volume, device(step)).dose!.band;
     expect(of(1, 5120)).toBe('within');
     expect(of(15, 5120)).toBe('too-weak');
     expect(of(30, 5120)).toBe('too-strong');

@@ -10,7 +10,6 @@ export type { Dosed, Fill } from './fill';
 export { mixPlan, towelsDrink } from './mix-plan';
 export type { Mix, MixPlan, Wetted } from './mix-plan';
 export { countFor, strengthPoured } from './poured';
-;
 export { recipesOf } from './recipe';
 export type { Recipes } from './recipe';
 export { assignVessels, chargeOf, isFromBucket, rinseBuckets, smallestFor } from './vessels';

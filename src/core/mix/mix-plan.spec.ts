@@ -31,8 +31,7 @@ describe('filling vessels', () => {
         const [mix] = plan('presoak', demand).mixes;
         const poured = mix!.fills.reduce((sum, fill) => sum + fill.totalMl, 0);
         expect(poured).toBeGreaterThanOrEqual(demand * a.wasteFactor + mix!.chargeMl - 1e-6);
-        for (const fill of mix!.fills)
-          expect(fill.totalMl).toBeLessThanOrEqual(workingVolume(mix!.vessel) + 1e-6);
+        for (const fill of mix!.fills) expect(fill.totalMl).toBeLessThanOrEqual(workingVolume(mix!.vessel) + 1e-6);
       }),
     );
   });
@@ -71,10 +70,12 @@ describe('filling vessels', () => {
 describe('vessels', () => {
   it('are never used twice', () => {
     const contents: Content[] = ['water', 'presoak', 'waterless', 'glass', 'wash', 'rinse'];
-    const assigned = assignVessels(contents.map((content) => ({ content, demandMl: 0 })), job.vessels);
+    const assigned = assignVessels(
+      contents.map((content) => ({ content, demandMl: 0 })),
+      job.vessels,
+    );
     expect(assigned.ok).toBe(true);
-    if (assigned.ok)
-      expect(new Set(assigned.vessels.map(({ vessel }) => vessel.id)).size).toBe(contents.length);
+    if (assigned.ok) expect(new Set(assigned.vessels.map(({ vessel }) => vessel.id)).size).toBe(contents.length);
   });
 
   it('names the kind that is missing', () => {
@@ -90,7 +91,8 @@ describe('vessels', () => {
       const job = sampleJob({ choices: { ...sampleJob().choices, strength } });
       const bucket = job.vessels.find(({ kind }) => kind === 'bucket')!;
       const plan = mixPlan([{ content: 'wash', demandMl: 5 * bucket.capacityMl }], recipesOf(job, a), job, a)!;
-      for (const { totalMl } of plan.mixes[0]!.fills) expect(totalMl).toBeLessThanOrEqual(workingVolume(bucket) + job.device.stepMl);
+      for (const { totalMl } of plan.mixes[0]!.fills)
+        expect(totalMl).toBeLessThanOrEqual(workingVolume(bucket) + job.device.stepMl);
     }
   });
 });

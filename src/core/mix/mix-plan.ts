@@ -4,7 +4,15 @@ import { type MinorUnits, minorUnits } from '../units';
 import { type DilutionNotations, type FillMode, notations } from './dilution';
 import { type Fill, LEAST_FILL, fillVolumes, fillWith } from './fill';
 import type { Recipe, Recipes } from './recipe';
-import { type Content, type Assigned, type InVessel, type Wanted, assignVessels, chargeOf, workingVolume } from './vessels';
+import {
+  type Content,
+  type Assigned,
+  type InVessel,
+  type Wanted,
+  assignVessels,
+  chargeOf,
+  workingVolume,
+} from './vessels';
 
 /** One vessel for the job: what is in it, how much of it, how it is mixed. */
 export interface Mix {
@@ -37,7 +45,6 @@ export interface MixPlan {
   readonly costMinor: MinorUnits | null;
 }
 
-
 const roundUp = (volume: number, step: number): number => Math.ceil(volume / step - 1e-9) * step;
 
 function mixOf(assigned: Assigned, haveMl: number, recipe: Recipe | undefined, job: Job, a: Assumptions): Mix {
@@ -48,11 +55,16 @@ function mixOf(assigned: Assigned, haveMl: number, recipe: Recipe | undefined, j
   const rounded = roundUp(wanted, bucket ? a.batchBucket : a.batchSpray);
   const fillMode: FillMode = bucket ? 'intoWater' : 'finalVolume';
   // Product that is poured into the water stays below the line, too.
-  const room = { ...vessel, workingShare: vessel.workingShare * (fillMode === 'intoWater' ? 1 - (recipe?.share ?? 0) : 1) };
+  const room = {
+    ...vessel,
+    workingShare: vessel.workingShare * (fillMode === 'intoWater' ? 1 - (recipe?.share ?? 0) : 1),
+  };
   const line = workingVolume(room);
   const least = vessel.kind === 'pump-sprayer' && wanted > 0 ? LEAST_FILL * line : 0;
   const makeMl = Math.max(least, wanted <= line ? Math.min(rounded, line) : rounded);
-  const fills = (makeMl > 0 ? fillVolumes(makeMl, room) : []).map((v) => fillWith(recipe ?? null, fillMode, v, job.device));
+  const fills = (makeMl > 0 ? fillVolumes(makeMl, room) : []).map((v) =>
+    fillWith(recipe ?? null, fillMode, v, job.device),
+  );
   const productMl = fills.reduce((sum, fill) => sum + (fill.dose?.measured.deliveredMl ?? 0), 0);
   const price = recipe?.product.priceMinor ?? null;
   return {
@@ -97,8 +109,7 @@ export function mixPlan(
 }
 
 function sumMixes(mixes: readonly Mix[]): MixPlan {
-  const total = (value: (mix: Mix) => number): number =>
-    mixes.reduce((sum, mix) => sum + value(mix), 0);
+  const total = (value: (mix: Mix) => number): number => mixes.reduce((sum, mix) => sum + value(mix), 0);
   const priced = mixes.every(({ costMinor }) => costMinor !== null);
   return {
     mixes,

@@ -42,6 +42,7 @@ describe('labels by the gallon', () => {
   });
 
   it('say nothing where they say nought', () => {
-    for (const reading of ['flOzPerGallon', 'mLPerGallon'] as const) expect(readDilution({ label: '0', reading }).ok).toBe(false);
+    for (const reading of ['flOzPerGallon', 'mLPerGallon'] as const)
+      expect(readDilution({ label: '0', reading }).ok).toBe(false);
   });
 });

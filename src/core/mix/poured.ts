@@ -23,7 +23,10 @@ export function strengthPoured(poured: Poured): Dilution | null {
 }
 
 /** How many of the measure that water wants for a strength; null for a product that is used as it comes. */
-export function countFor({ waterParts }: Dilution, { eachMl, waterMl }: Pick<Poured, 'eachMl' | 'waterMl'>): number | null {
+export function countFor(
+  { waterParts }: Dilution,
+  { eachMl, waterMl }: Pick<Poured, 'eachMl' | 'waterMl'>,
+): number | null {
   if (!isPositive(waterParts) || !(eachMl > 0)) return null;
   return toNumber(multiply(divide(fromDecimal(waterMl), fromDecimal(eachMl)), divide(ONE, waterParts)));
 }

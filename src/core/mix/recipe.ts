@@ -68,5 +68,7 @@ function weakRinse(job: Job, { rinseParts }: Assumptions): Recipe | undefined {
 /** Every mix that a job has the product for. */
 export function recipesOf(job: Job, a: Assumptions): Recipes {
   const found = mixPurposes.map((purpose) => [purpose, recipeFor(job, purpose)] as const);
-  return Object.fromEntries([...found, ['water', weakRinse(job, a)] as const].filter(([, recipe]) => recipe !== undefined));
+  return Object.fromEntries(
+    [...found, ['water', weakRinse(job, a)] as const].filter(([, recipe]) => recipe !== undefined),
+  );
 }

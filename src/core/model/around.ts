@@ -1,5 +1,14 @@
 /** What is round the car or in it and asks for care before the first drop. */
-export const surroundingsToMind = ['boot-belongings', 'open-roof', 'soft-top', 'child-seat', 'electronics', 'people', 'traffic-left', 'traffic-right'] as const;
+export const surroundingsToMind = [
+  'boot-belongings',
+  'open-roof',
+  'soft-top',
+  'child-seat',
+  'electronics',
+  'people',
+  'traffic-left',
+  'traffic-right',
+] as const;
 export type ToMind = (typeof surroundingsToMind)[number];
 
 /** Covered before anything is wetted. */

@@ -5,7 +5,15 @@ export const brushKinds = ['wheel-brush', 'barrel-brush', 'tyre-brush', 'detail-
 export type BrushKind = (typeof brushKinds)[number];
 
 /** Kit that a van may hold, powered or not; sprayers, foamers and buckets are vessels. */
-export const gearKinds = ['heater', 'cordless-wand', 'mains-wand', 'steamer', 'blower', 'air-gun', ...brushKinds] as const;
+export const gearKinds = [
+  'heater',
+  'cordless-wand',
+  'mains-wand',
+  'steamer',
+  'blower',
+  'air-gun',
+  ...brushKinds,
+] as const;
 export type GearKind = (typeof gearKinds)[number];
 
 export const isBrush = (kind: GearKind): kind is BrushKind => (brushKinds as readonly GearKind[]).includes(kind);

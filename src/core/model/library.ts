@@ -29,7 +29,17 @@ export interface LibraryItems {
 }
 
 /** What is kept like items of the library, but has pages of its own. */
-export const entryKinds = [...libraryKinds, 'van', 'day', 'lot', 'client', 'business', 'blocked', 'calibration', 'practice'] as const;
+export const entryKinds = [
+  ...libraryKinds,
+  'van',
+  'day',
+  'lot',
+  'client',
+  'business',
+  'blocked',
+  'calibration',
+  'practice',
+] as const;
 export type EntryKind = (typeof entryKinds)[number];
 
 export interface EntryItems extends LibraryItems {

@@ -1,7 +1,17 @@
 import type { ZoneId } from './zone';
 
 /** What was there before the wash began, and would else be blamed on it. */
-export const markKinds = ['scratch', 'swirls', 'chip', 'dent', 'water-spots', 'etching', 'stain', 'residue', 'other'] as const;
+export const markKinds = [
+  'scratch',
+  'swirls',
+  'chip',
+  'dent',
+  'water-spots',
+  'etching',
+  'stain',
+  'residue',
+  'other',
+] as const;
 export type MarkKind = (typeof markKinds)[number];
 
 export interface Mark {

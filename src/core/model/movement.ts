@@ -57,4 +57,5 @@ export interface Movement {
 }
 
 /** By their numbers, which two tabs may have given alike; then by their time. */
-export const byOrder = (p: Movement, q: Movement): number => p.seq - q.seq || p.at - q.at || (p.id < q.id ? -1 : p.id > q.id ? 1 : 0);
+export const byOrder = (p: Movement, q: Movement): number =>
+  p.seq - q.seq || p.at - q.at || (p.id < q.id ? -1 : p.id > q.id ? 1 : 0);

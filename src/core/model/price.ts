@@ -46,7 +46,18 @@ export interface Business {
 }
 
 /** Costs of a visit, in the order in which they are shown. */
-export const costKinds = ['labour', 'driving', 'distance', 'product', 'towel-wear', 'laundry', 'water', 'waste', 'battery', 'overhead'] as const;
+export const costKinds = [
+  'labour',
+  'driving',
+  'distance',
+  'product',
+  'towel-wear',
+  'laundry',
+  'water',
+  'waste',
+  'battery',
+  'overhead',
+] as const;
 export type CostKind = (typeof costKinds)[number];
 
 /** How dirty the car may turn out to be, against what was expected. */
@@ -101,7 +112,8 @@ interface Billed {
   readonly bills: readonly Bill[];
 }
 
-const lastOf = ({ bills }: Billed, kind: BillKind): Bill | null => bills.reduce<Bill | null>((last, bill) => (bill.kind === kind ? bill : last), null);
+const lastOf = ({ bills }: Billed, kind: BillKind): Bill | null =>
+  bills.reduce<Bill | null>((last, bill) => (bill.kind === kind ? bill : last), null);
 
 /** The quote that holds, and the invoice that went out: the last one of each. */
 export const quoteIn = (job: Billed): Bill | null => lastOf(job, 'quote');

@@ -14,7 +14,14 @@ export type MixPurpose = (typeof mixPurposes)[number];
 export const isBottled = (purpose: string): purpose is Bottled => (bottled as readonly string[]).includes(purpose);
 
 /** How a number on a label is to be read. */
-export const labelReadings = ['water', 'whole', 'percent', 'mLPerLitreOfWater', 'flOzPerGallon', 'mLPerGallon'] as const;
+export const labelReadings = [
+  'water',
+  'whole',
+  'percent',
+  'mLPerLitreOfWater',
+  'flOzPerGallon',
+  'mLPerGallon',
+] as const;
 export type LabelReading = (typeof labelReadings)[number];
 
 /** A dilution as the label says it: the digits as text, so that nothing is lost. */
@@ -47,7 +54,12 @@ export interface ProductUse {
 }
 
 /** As practice has it: nothing of its own on the label, never in the sun. */
-export const asPractised = { mLPerM2: null, dwellS: null, rinseAfter: false, inSun: false } as const satisfies Partial<ProductUse>;
+export const asPractised = {
+  mLPerM2: null,
+  dwellS: null,
+  rinseAfter: false,
+  inSun: false,
+} as const satisfies Partial<ProductUse>;
 
 /** What a product absorbs of each colour; the mean is 1. */
 export interface Dye {

@@ -40,41 +40,58 @@ export interface Pace {
 }
 
 /** What turned out otherwise beside the car: the rest is planned again from what is left. */
-export type ReplanEvent = { readonly at: number } & (
+export type ReplanEvent = { readonly at: number } &
   /** Dirt came off on the drying towel: the zone is done once more. */
-  | { readonly kind: 'again'; readonly zone: ZoneId }
-  /** The towel in use fell on the ground, or is soaked through. */
-  | { readonly kind: 'towel-out'; readonly role: TowelRole; readonly worker: number }
-  /** The side in use takes no more, whatever was reckoned. */
-  | { readonly kind: 'side-full'; readonly role: TowelRole; readonly worker: number }
-  | { readonly kind: 'workers'; readonly workers: Site['workers'] }
-  | { readonly kind: 'panels'; readonly panelC: Celsius }
-  /** A zone is worse than marked, or lighter, by so many steps of the scale for the eye. */
-  | { readonly kind: 'soil'; readonly zone: ZoneId; readonly steps: 1 | -1 }
-  | { readonly kind: 'weather'; readonly weather: WeatherChange }
-  /** What a vessel still holds. */
-  | { readonly kind: 'mix-left'; readonly purpose: VesselMix; readonly ml: Millilitres }
-  /** There is no more of the product to mix this from, and the vessel is empty. */
-  | { readonly kind: 'product-out'; readonly purpose: VesselMix }
-  /** What the tank still holds, besides what stands mixed. */
-  | { readonly kind: 'water-left'; readonly litres: number }
-  /** The towel drags: more liquid and smaller sections from here on. */
-  | { readonly kind: 'drags' }
-  /** It smears, nothing lifts: a longer dwell from here on. */
-  | { readonly kind: 'smears' }
-  /** It crackles under the towel: there is grit on it. */
-  | { readonly kind: 'crackles'; readonly zone: ZoneId }
-  /** The washed half shows marks that the other has not: more careful from here on. */
-  | { readonly kind: 'new-marks' }
-  /** Zones that are left for another time. */
-  | { readonly kind: 'leave'; readonly zones: readonly ZoneId[] }
-);
+  (
+    | { readonly kind: 'again'; readonly zone: ZoneId }
+    /** The towel in use fell on the ground, or is soaked through. */
+    | { readonly kind: 'towel-out'; readonly role: TowelRole; readonly worker: number }
+    /** The side in use takes no more, whatever was reckoned. */
+    | { readonly kind: 'side-full'; readonly role: TowelRole; readonly worker: number }
+    | { readonly kind: 'workers'; readonly workers: Site['workers'] }
+    | { readonly kind: 'panels'; readonly panelC: Celsius }
+    /** A zone is worse than marked, or lighter, by so many steps of the scale for the eye. */
+    | { readonly kind: 'soil'; readonly zone: ZoneId; readonly steps: 1 | -1 }
+    | { readonly kind: 'weather'; readonly weather: WeatherChange }
+    /** What a vessel still holds. */
+    | { readonly kind: 'mix-left'; readonly purpose: VesselMix; readonly ml: Millilitres }
+    /** There is no more of the product to mix this from, and the vessel is empty. */
+    | { readonly kind: 'product-out'; readonly purpose: VesselMix }
+    /** What the tank still holds, besides what stands mixed. */
+    | { readonly kind: 'water-left'; readonly litres: number }
+    /** The towel drags: more liquid and smaller sections from here on. */
+    | { readonly kind: 'drags' }
+    /** It smears, nothing lifts: a longer dwell from here on. */
+    | { readonly kind: 'smears' }
+    /** It crackles under the towel: there is grit on it. */
+    | { readonly kind: 'crackles'; readonly zone: ZoneId }
+    /** The washed half shows marks that the other has not: more careful from here on. */
+    | { readonly kind: 'new-marks' }
+    /** Zones that are left for another time. */
+    | { readonly kind: 'leave'; readonly zones: readonly ZoneId[] }
+  );
 
 /** How weather turns: each is read as the site would be set for it. */
 export const weatherChanges = ['sun', 'cloud', 'wind', 'calm', 'rain'] as const;
 export type WeatherChange = (typeof weatherChanges)[number];
 
-export const replanEventKinds = ['again', 'towel-out', 'side-full', 'workers', 'panels', 'soil', 'weather', 'mix-left', 'product-out', 'water-left', 'drags', 'smears', 'crackles', 'new-marks', 'leave'] as const satisfies readonly ReplanEvent['kind'][];
+export const replanEventKinds = [
+  'again',
+  'towel-out',
+  'side-full',
+  'workers',
+  'panels',
+  'soil',
+  'weather',
+  'mix-left',
+  'product-out',
+  'water-left',
+  'drags',
+  'smears',
+  'crackles',
+  'new-marks',
+  'leave',
+] as const satisfies readonly ReplanEvent['kind'][];
 
 /** Something that happened beside the car. */
 export type Noted = Tick | ReplanEvent;
@@ -82,7 +99,8 @@ export type Noted = Tick | ReplanEvent;
 /** Something that was noted. Its number says what came after what, even where the clock was set meanwhile. */
 export type RunEvent = Noted & { readonly seq: number };
 
-export const isTick = <E extends Noted>(event: E): event is E & Tick => (runActs as readonly string[]).includes(event.kind);
+export const isTick = <E extends Noted>(event: E): event is E & Tick =>
+  (runActs as readonly string[]).includes(event.kind);
 
 /** What was really used, beside what the plan had of it. */
 export interface RunUse {

@@ -1,15 +1,6 @@
 import type { ZoneId } from './zone';
 
-export const soilKinds = [
-  'dust',
-  'pollen',
-  'road-film',
-  'fallout',
-  'salt',
-  'grit',
-  'mud',
-  'brake-dust',
-] as const;
+export const soilKinds = ['dust', 'pollen', 'road-film', 'fallout', 'salt', 'grit', 'mud', 'brake-dust'] as const;
 export type SoilKind = (typeof soilKinds)[number];
 
 /** Steps of the scale for the eye, 0 clean to 5 caked. */

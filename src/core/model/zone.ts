@@ -83,14 +83,7 @@ export const zoneIds: readonly ZoneId[] = [
 export const views = ['left', 'right', 'top', 'front', 'rear'] as const;
 export type View = (typeof views)[number];
 
-export const surfaces = [
-  'paint',
-  'glass',
-  'bright-metal',
-  'bare-plastic',
-  'wheel-finish',
-  'rubber',
-] as const;
+export const surfaces = ['paint', 'glass', 'bright-metal', 'bare-plastic', 'wheel-finish', 'rubber'] as const;
 export type Surface = (typeof surfaces)[number];
 
 /**
@@ -100,7 +93,10 @@ export type Surface = (typeof surfaces)[number];
 export type CleanlinessClass = 0 | 1 | 2 | 3 | 4 | 5;
 
 /** The classes by name, the cleanest first: `cleanliness <= cleanlinessOf.lowers` is the body, from `faces` on it is wheels. */
-export const cleanlinessOf = { glass: 0, uppers: 1, lowers: 2, shuts: 3, faces: 4, tyres: 5 } as const satisfies Record<string, CleanlinessClass>;
+export const cleanlinessOf = { glass: 0, uppers: 1, lowers: 2, shuts: 3, faces: 4, tyres: 5 } as const satisfies Record<
+  string,
+  CleanlinessClass
+>;
 
 /** A point of a view in metres. Flanks: from the nose, above the ground. */
 export type Point = readonly [x: number, y: number];

@@ -1,4 +1,2 @@
-;
-;
 export { cheapestSelection, isFound, selecting, shortBudgets } from './selection';
 export type { FacilitySet, Option, Selecting, Selection } from './selection';

@@ -18,7 +18,14 @@ function exhaustive(groups: readonly (readonly Item[])[], capacity: readonly num
     if (left.some((room) => room < 0)) return Infinity;
     if (g === groups.length) return 0;
     return Math.min(
-      ...groups[g]!.map((one) => one.cost + go(g + 1, left.map((room, b) => room - one.use[b]!))),
+      ...groups[g]!.map(
+        (one) =>
+          one.cost +
+          go(
+            g + 1,
+            left.map((room, b) => room - one.use[b]!),
+          ),
+      ),
     );
   };
   return go(0, capacity);
@@ -47,7 +54,10 @@ describe('one item from every group within the budgets', () => {
     fc.assert(
       fc.property(problem, fc.integer({ min: 0, max: 10 }), ({ groups, capacity }, more) => {
         const before = pickOnePerGroup(groups, capacity);
-        const after = pickOnePerGroup(groups, capacity.map((cap) => cap + more));
+        const after = pickOnePerGroup(
+          groups,
+          capacity.map((cap) => cap + more),
+        );
         if (typeof before !== 'string') expect((after as Picked).cost).toBeLessThanOrEqual(before.cost + 1e-9);
       }),
     );

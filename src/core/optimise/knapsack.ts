@@ -179,7 +179,8 @@ class Search {
   /** The same; of what it shares out, the item that takes least of the budgets. */
   private frugal(basis: Basis, shared: readonly number[]): Int32Array {
     const { group, use, budgets } = this.flat;
-    const takes = (item: number): number => use.subarray(item * budgets, (item + 1) * budgets).reduce((sum, used) => sum + used, 0);
+    const takes = (item: number): number =>
+      use.subarray(item * budgets, (item + 1) * budgets).reduce((sum, used) => sum + used, 0);
     const picks = this.rounded(basis);
     for (const item of [...shared].sort((p, q) => takes(q) - takes(p))) picks[group[item]!] = item;
     return picks;

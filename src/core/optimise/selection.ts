@@ -60,7 +60,8 @@ function leastTaken<T, S>({ use, provides }: FacilitySet<S>, groups: Groups<T>):
   for (const options of groups) {
     least.fill(Infinity);
     for (const one of options)
-      if (serves(one, provides)) for (let b = 0; b < least.length; b++) if (one.use[b]! < least[b]!) least[b] = one.use[b]!;
+      if (serves(one, provides))
+        for (let b = 0; b < least.length; b++) if (one.use[b]! < least[b]!) least[b] = one.use[b]!;
     for (let b = 0; b < least.length; b++) takes[b]! += least[b]!;
   }
   return takes;
@@ -80,9 +81,7 @@ function bounded<T, S>(set: FacilitySet<S>, groups: Groups<T>): Bounded<S> | und
 
 export const selecting = <T, S>(groups: Groups<T>, sets: readonly FacilitySet<S>[]): Selecting<T, S> => ({
   groups,
-  sets: sets
-    .flatMap((set) => bounded(set, groups) ?? [])
-    .sort((p, q) => p.bound - q.bound),
+  sets: sets.flatMap((set) => bounded(set, groups) ?? []).sort((p, q) => p.bound - q.bound),
 });
 
 /** What was found; that there is none; or that none was found, though there may be one. */
@@ -128,10 +127,19 @@ export function cheapestSelection<T, S>({ groups, sets }: Selecting<T, S>, capac
  * are named.
  * @param free the selection without limits
  */
-export function shortBudgets<T, S>(of: Selecting<T, S>, capacity: readonly number[], free: Selection<T, S>): readonly Short[] {
-  const broken = capacity.flatMap((have, budget) => (free.use[budget]! > have ? [{ budget, need: free.use[budget]!, have }] : []));
+export function shortBudgets<T, S>(
+  of: Selecting<T, S>,
+  capacity: readonly number[],
+  free: Selection<T, S>,
+): readonly Short[] {
+  const broken = capacity.flatMap((have, budget) =>
+    free.use[budget]! > have ? [{ budget, need: free.use[budget]!, have }] : [],
+  );
   const alone = broken.flatMap(({ budget, have }): Short[] => {
-    const found = cheapestSelection(of, capacity.map((cap, b) => (b === budget ? Number.MAX_VALUE : cap)));
+    const found = cheapestSelection(
+      of,
+      capacity.map((cap, b) => (b === budget ? Number.MAX_VALUE : cap)),
+    );
     return isFound(found) ? [{ budget, need: found.use[budget]!, have }] : [];
   });
   return alone.length > 0 ? alone : broken;

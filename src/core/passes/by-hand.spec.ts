@@ -4,19 +4,30 @@ import { type Plan, planJob } from '../planning';
 import { sampleJob, sampleSite, soilAll } from '../testing/sample';
 import { celsius } from '../units';
 
-const planned = (job: Job, passes: readonly PassChange[], choices: Partial<Job['choices']> = {}): Plan => planJob({ ...job, choices: { ...job.choices, ...choices, passes } });
-const filmed = (passes: readonly PassChange[] = []): Plan => planned(sampleJob({ soil: soilAll('road-film', 1) }), passes);
+const planned = (job: Job, passes: readonly PassChange[], choices: Partial<Job['choices']> = {}): Plan =>
+  planJob({ ...job, choices: { ...job.choices, ...choices, passes } });
+const filmed = (passes: readonly PassChange[] = []): Plan =>
+  planned(sampleJob({ soil: soilAll('road-film', 1) }), passes);
 /** A dusty car in warm wind, with little of the window used. */
 const drying = (passes: readonly PassChange[] = []): Plan =>
-  planned(sampleJob({ soil: soilAll('dust', 1), site: { ...sampleSite, airC: celsius(30), humidity: 0.4, windMs: 1 } }), passes, { assumptions: { windowShare: 0.4 } });
+  planned(
+    sampleJob({ soil: soilAll('dust', 1), site: { ...sampleSite, airC: celsius(30), humidity: 0.4, windMs: 1 } }),
+    passes,
+    { assumptions: { windowShare: 0.4 } },
+  );
 const wiped = ({ timeline }: Plan) => timeline.passes.filter(({ act }) => act === 'wipe');
-const inPass = (plan: Plan, zone: ZoneId) => wiped(plan).find(({ parts }) => parts.some(({ zoneId }) => zoneId === zone))!;
+const inPass = (plan: Plan, zone: ZoneId) =>
+  wiped(plan).find(({ parts }) => parts.some(({ zoneId }) => zoneId === zone))!;
 const part = (plan: Plan, zone: ZoneId): PartOfZone => {
   const { section, of } = inPass(plan, zone).parts.find(({ zoneId }) => zoneId === zone)!;
   return { zone, section, of };
 };
-const all = (plan: Plan) => wiped(plan).flatMap(({ parts }) => parts.map(({ zoneId, section }) => `${zoneId}/${section}`)).sort();
-const names = (plan: Plan) => wiped(plan).map(({ parts }) => parts.map(({ zoneId, section }) => `${zoneId}/${section}`).join('+'));
+const all = (plan: Plan) =>
+  wiped(plan)
+    .flatMap(({ parts }) => parts.map(({ zoneId, section }) => `${zoneId}/${section}`))
+    .sort();
+const names = (plan: Plan) =>
+  wiped(plan).map(({ parts }) => parts.map(({ zoneId, section }) => `${zoneId}/${section}`).join('+'));
 
 describe('passes by hand', () => {
   const plan = filmed();
@@ -45,7 +56,11 @@ describe('passes by hand', () => {
   it('are moved before another one of about the same dirt, and the towels follow', () => {
     const rows = wiped(plan);
     const [first, then] = [rows[1]!, rows[2]!];
-    const at = ({ parts: [one] }: typeof first): PartOfZone => ({ zone: one!.zoneId, section: one!.section, of: one!.of });
+    const at = ({ parts: [one] }: typeof first): PartOfZone => ({
+      zone: one!.zoneId,
+      section: one!.section,
+      of: one!.of,
+    });
     const moved = filmed([{ kind: 'move', part: at(then), before: at(first) }]);
     expect(names(moved).slice(1, 3)).toEqual([names(plan)[2], names(plan)[1]]);
     expect(all(moved)).toEqual(all(plan));
@@ -54,7 +69,11 @@ describe('passes by hand', () => {
   });
 
   it('are not joined across the car, and wheels are not moved before the roof: the plan says why', () => {
-    const across: PassChange = { kind: 'join', part: part(plan, 'left-front-door-upper'), with: part(plan, 'right-front-door-upper') };
+    const across: PassChange = {
+      kind: 'join',
+      part: part(plan, 'left-front-door-upper'),
+      with: part(plan, 'right-front-door-upper'),
+    };
     const wheels: PassChange = { kind: 'move', part: part(plan, 'left-front-wheel'), before: part(plan, 'roof') };
     const gone: PassChange = { kind: 'split', part: { zone: 'roof', section: 9, of: 9 } };
     const refused = filmed([across, wheels, gone]);
@@ -67,7 +86,11 @@ describe('passes by hand', () => {
     const sides = wiped(before).filter(({ place, lap }) => place === 'left' && lap === 'uppers');
     const joins = sides.slice(1).map(({ parts: [one] }, i): PassChange => {
       const [other] = sides[i]!.parts;
-      return { kind: 'join', part: { zone: one!.zoneId, section: one!.section, of: one!.of }, with: { zone: other!.zoneId, section: other!.section, of: other!.of } };
+      return {
+        kind: 'join',
+        part: { zone: one!.zoneId, section: one!.section, of: one!.of },
+        with: { zone: other!.zoneId, section: other!.section, of: other!.of },
+      };
     });
     const after = drying(joins);
     expect(after.timeline.late).toEqual([]);

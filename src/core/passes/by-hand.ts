@@ -14,10 +14,13 @@ export interface RefusedChange {
 /** Passes of each worker, in order. */
 export type Rows = readonly (readonly Pass[])[];
 
-const isPart = ({ zone, section, of }: PartOfZone): ((piece: Pass['pieces'][number]) => boolean) => (piece) =>
-  piece.zone.id === zone && piece.section === section && piece.of === of;
+const isPart =
+  ({ zone, section, of }: PartOfZone): ((piece: Pass['pieces'][number]) => boolean) =>
+  (piece) =>
+    piece.zone.id === zone && piece.section === section && piece.of === of;
 
-const passWith = (row: readonly Pass[], part: PartOfZone): Pass | undefined => row.find(({ pieces }) => pieces.some(isPart(part)));
+const passWith = (row: readonly Pass[], part: PartOfZone): Pass | undefined =>
+  row.find(({ pieces }) => pieces.some(isPart(part)));
 
 const classes = ({ pieces }: Pass): readonly [number, number] => {
   const all = pieces.map(({ zone }) => zone.cleanliness);
@@ -31,7 +34,10 @@ function split(row: readonly Pass[], part: PartOfZone, a: Assumptions): readonly
   const pass = passWith(row, part);
   const at = pass?.pieces.findIndex(isPart(part)) ?? 0;
   if (!pass || at === 0) return 'gone';
-  const halves = [pass.pieces.slice(0, at), pass.pieces.slice(at)].map((pieces) => ({ ...passOf(pieces, a), lap: pass.lap }));
+  const halves = [pass.pieces.slice(0, at), pass.pieces.slice(at)].map((pieces) => ({
+    ...passOf(pieces, a),
+    lap: pass.lap,
+  }));
   return row.flatMap((one) => (one === pass ? halves : [one]));
 }
 
@@ -39,10 +45,13 @@ function join(row: readonly Pass[], part: PartOfZone, to: PartOfZone, a: Assumpt
   const [pass, other] = [passWith(row, part), passWith(row, to)];
   if (!pass || !other || pass === other) return 'gone';
   if (handledAs(pass.pieces[0]!) !== handledAs(other.pieces[0]!)) return 'place';
-  const pieces = row.indexOf(pass) < row.indexOf(other) ? [...pass.pieces, ...other.pieces] : [...other.pieces, ...pass.pieces];
+  const pieces =
+    row.indexOf(pass) < row.indexOf(other) ? [...pass.pieces, ...other.pieces] : [...other.pieces, ...pass.pieces];
   const one: Pass = { ...passOf(pieces, a), lap: other.lap };
   const [cleanest, dirtiest] = classes(one);
-  return dirtiest - cleanest > 1 ? 'class' : row.flatMap((each) => (each === pass ? [] : each === other ? [one] : [each]));
+  return dirtiest - cleanest > 1
+    ? 'class'
+    : row.flatMap((each) => (each === pass ? [] : each === other ? [one] : [each]));
 }
 
 function move(row: readonly Pass[], part: PartOfZone, before: PartOfZone): readonly Pass[] | NotChanged {
@@ -51,7 +60,10 @@ function move(row: readonly Pass[], part: PartOfZone, before: PartOfZone): reado
   const others = row.filter((one) => one !== pass);
   const to = others.indexOf(next);
   const from = row.indexOf(pass);
-  const [passed, isAllowed] = to < from ? [row.slice(to, from), (one: Pass) => mayPrecede(pass, one)] : [row.slice(from + 1, to + 1), (one: Pass) => mayPrecede(one, pass)];
+  const [passed, isAllowed] =
+    to < from
+      ? [row.slice(to, from), (one: Pass) => mayPrecede(pass, one)]
+      : [row.slice(from + 1, to + 1), (one: Pass) => mayPrecede(one, pass)];
   return passed.every(isAllowed) ? [...others.slice(0, to), pass, ...others.slice(to)] : 'class';
 }
 
@@ -70,7 +82,12 @@ function changed(row: readonly Pass[], change: PassChange, a: Assumptions): read
  * Passes as somebody has changed them, one change after the other, as far as places, classes and windows allow.
  * @param lateS seconds by which a row of passes dries before it is done
  */
-export function byHand(rows: Rows, changes: readonly PassChange[], lateS: (row: readonly Pass[]) => number, a: Assumptions): { readonly rows: Rows; readonly refused: readonly RefusedChange[] } {
+export function byHand(
+  rows: Rows,
+  changes: readonly PassChange[],
+  lateS: (row: readonly Pass[]) => number,
+  a: Assumptions,
+): { readonly rows: Rows; readonly refused: readonly RefusedChange[] } {
   let now = rows;
   const refused: RefusedChange[] = [];
   for (const change of changes) {

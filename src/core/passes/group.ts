@@ -36,8 +36,21 @@ interface Span {
 type Growing = { -readonly [K in keyof Span]: Span[K] };
 
 const nothing = (): Growing => ({
-  count: 0, areaM2: 0, fromM: Infinity, toM: -Infinity, cleanest: Infinity, dirtiest: -Infinity, uppers: 0, uppersM2: 0, isEnd: false,
-  handS: 0, longestS: 0, sprayS: 0, dwellS: 0, windowS: Infinity, washSides: 0,
+  count: 0,
+  areaM2: 0,
+  fromM: Infinity,
+  toM: -Infinity,
+  cleanest: Infinity,
+  dirtiest: -Infinity,
+  uppers: 0,
+  uppersM2: 0,
+  isEnd: false,
+  handS: 0,
+  longestS: 0,
+  sprayS: 0,
+  dwellS: 0,
+  windowS: Infinity,
+  washSides: 0,
 });
 
 /** In place: rows are spanned from every piece to every other, and this is done for each step. */
@@ -66,7 +79,8 @@ function grow(span: Growing, { areaM2, fromM, toM, zone: { cleanliness }, lap, w
 const spanOf = (pieces: readonly Piece[]): Span => pieces.reduce(grow, nothing());
 
 /** Upper panels keep to themselves, but for small ones and at nose and tail, which are done whole. */
-const keepsUppersClean = ({ uppers, count, isEnd, uppersM2 }: Span): boolean => uppers === 0 || uppers === count || isEnd || uppersM2 <= TAKEN_ALONG_M2;
+const keepsUppersClean = ({ uppers, count, isEnd, uppersM2 }: Span): boolean =>
+  uppers === 0 || uppers === count || isEnd || uppersM2 <= TAKEN_ALONG_M2;
 
 /** What is wetted before waits for all of it; what is wetted as it is wiped, only for its own piece. */
 function staysWet({ dwellS, sprayS, longestS, windowS }: Span, pieces: () => readonly Piece[]): boolean {
@@ -85,14 +99,17 @@ const fits = (span: Span, pieces: () => readonly Piece[], a: Assumptions, furthe
     staysWet(span, pieces));
 
 /** By how much a pass is too short to be worth one, 0 to 1. */
-const shortness = ({ handS }: Pick<Span, 'handS'>, a: Assumptions): number => (a.passLeast > 0 ? Math.max(0, 1 - handS / a.passLeast) : 0);
+const shortness = ({ handS }: Pick<Span, 'handS'>, a: Assumptions): number =>
+  a.passLeast > 0 ? Math.max(0, 1 - handS / a.passLeast) : 0;
 
 /** On glass and upper paint the next pass begins on a fresh side: what is left of the last one is lost. A lost side against one more pass. */
 const LOST_SIDE = 0.1;
 
-const lostSides = ({ uppers, count, washSides }: Span): number => (uppers < count ? 0 : Math.ceil(washSides - EPSILON) - washSides);
+const lostSides = ({ uppers, count, washSides }: Span): number =>
+  uppers < count ? 0 : Math.ceil(washSides - EPSILON) - washSides;
 
-const costOf = (span: Span, a: Assumptions): number => 1 + SHORT * shortness(span, a) ** 2 + LOST_SIDE * lostSides(span);
+const costOf = (span: Span, a: Assumptions): number =>
+  1 + SHORT * shortness(span, a) ** 2 + LOST_SIDE * lostSides(span);
 
 /** Pieces of one pass, and what all of them together cost. */
 interface Cut {
@@ -175,7 +192,8 @@ function withoutShort(groups: readonly Group[], a: Assumptions, tried: Tried = n
   const fresh = Math.max(0, ...groups.map(({ id }) => id)) + 1;
   const short = groups.filter(({ span }) => shortness(span, a) > 0).sort((p, q) => p.span.handS - q.span.handS);
   for (const one of short) {
-    const far = (set: readonly Group[]): number => Math.max(...set.map(({ lap }) => Math.abs(lapAt[lap] - lapAt[one.lap])));
+    const far = (set: readonly Group[]): number =>
+      Math.max(...set.map(({ lap }) => Math.abs(lapAt[lap] - lapAt[one.lap])));
     const ways = [...otherWays(one, groups)]
       .flatMap((set) => {
         const anew = triedAnew(set, a, tried);
@@ -184,7 +202,15 @@ function withoutShort(groups: readonly Group[], a: Assumptions, tried: Tried = n
       })
       .sort((p, q) => p.far - q.far || p.set.length - q.set.length || q.saves - p.saves);
     const [best] = ways;
-    if (best) return withoutShort([...groups.filter((group) => !best.set.includes(group)), ...best.anew.parts.map((pieces, i) => groupOf(pieces, fresh + i))], a, tried);
+    if (best)
+      return withoutShort(
+        [
+          ...groups.filter((group) => !best.set.includes(group)),
+          ...best.anew.parts.map((pieces, i) => groupOf(pieces, fresh + i)),
+        ],
+        a,
+        tried,
+      );
   }
   return groups;
 }

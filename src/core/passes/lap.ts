@@ -2,7 +2,19 @@ import { type Choices, type View, type Zone, type ZoneId, cleanlinessOf, isHidde
 import type { Option } from '../rules';
 
 /** What is blown out with air; then once round the car each, from the cleanest down; a side that traffic goes by is done in one go, so that nobody goes back to it. */
-export const laps = ['blow-out', 'wheels-first', 'top', 'road-glass', 'road-uppers', 'road-lowers', 'uppers', 'ends', 'lowers', 'shuts', 'wheels-last'] as const;
+export const laps = [
+  'blow-out',
+  'wheels-first',
+  'top',
+  'road-glass',
+  'road-uppers',
+  'road-lowers',
+  'uppers',
+  'ends',
+  'lowers',
+  'shuts',
+  'wheels-last',
+] as const;
 export type Lap = (typeof laps)[number];
 /** The place of each lap in their order. */
 export const lapAt = Object.fromEntries(laps.map((lap, at) => [lap, at])) as Readonly<Record<Lap, number>>;
@@ -27,7 +39,11 @@ export function lapOf(zone: Zone, wheelsFirst: boolean, roadSides: readonly View
  * Wheels come first when they are rinsed, or their water would sit drying on clean paint; last, with the tiredest
  * towels, when they are only wiped. Either way can be asked for.
  */
-export function wheelsGoFirst(picks: ReadonlyMap<ZoneId, Option>, zones: readonly Zone[], { wheels }: Pick<Choices, 'wheels'>): boolean {
+export function wheelsGoFirst(
+  picks: ReadonlyMap<ZoneId, Option>,
+  zones: readonly Zone[],
+  { wheels }: Pick<Choices, 'wheels'>,
+): boolean {
   if (wheels !== 'auto') return wheels === 'first';
   return zones.some((zone) => {
     const option = picks.get(zone.id);

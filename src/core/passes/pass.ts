@@ -42,14 +42,28 @@ function aheadM2(contact: Contact, a: Assumptions): number {
   }
 }
 
-const kinds = ['flush', 'pretreat', 'spray', 'rinseBefore', 'wipe', 'rinseOff', 'finish', 'glass', 'protect'] as const satisfies readonly (keyof WorkSeconds)[];
+const kinds = [
+  'flush',
+  'pretreat',
+  'spray',
+  'rinseBefore',
+  'wipe',
+  'rinseOff',
+  'finish',
+  'glass',
+  'protect',
+] as const satisfies readonly (keyof WorkSeconds)[];
 
 const together = (pieces: readonly Piece[]): WorkSeconds =>
-  Object.fromEntries(kinds.map((kind) => [kind, pieces.reduce((sum, { work }) => sum + work[kind], 0)])) as Record<keyof WorkSeconds, number>;
+  Object.fromEntries(kinds.map((kind) => [kind, pieces.reduce((sum, { work }) => sum + work[kind], 0)])) as Record<
+    keyof WorkSeconds,
+    number
+  >;
 
 /** In frost, where a mist cools it and where steam loosens it, a panel is rinsed when its turn comes. */
 export const rinsedAtTurn = ({ option }: Pick<Piece, 'option'>): boolean =>
-  option.work.flush > 0 && (option.drying.freezeS !== null || ['mist', 'steam'].includes(partsOf(option.treatment).flush));
+  option.work.flush > 0 &&
+  (option.drying.freezeS !== null || ['mist', 'steam'].includes(partsOf(option.treatment).flush));
 
 /** What cannot be in one pass: another place, another contact, other towels, a rinse of its own. */
 export const handledAs = ({ place, holder, option }: Piece): string =>
@@ -59,7 +73,8 @@ export const handledAs = ({ place, holder, option }: Piece): string =>
 export const kindOf = (piece: Piece): string => `${handledAs(piece)}/${piece.zone.surface === 'glass'}`;
 
 /** All pieces are wiped in the order of the hand, and then finished, unless that is left to the end. */
-const finishedAt = (finishing: Finishing, wipedS: number, allWipedS: number, finishedS: number): number => (finishing === 'body' ? wipedS : allWipedS + finishedS);
+const finishedAt = (finishing: Finishing, wipedS: number, allWipedS: number, finishedS: number): number =>
+  finishing === 'body' ? wipedS : allWipedS + finishedS;
 
 /**
  * Seconds after wetting begins within which the wipe has to begin. A piece is wet from its own spray on; it has to be
@@ -69,7 +84,10 @@ const finishedAt = (finishing: Finishing, wipedS: number, allWipedS: number, fin
 export function startsWithinS(pieces: readonly Piece[], finishing: Finishing): number {
   const allWipedS = pieces.reduce((sum, { work }) => sum + washS(work), 0);
   let [sprayedS, wipedS, finishedS, leastS] = [0, 0, 0, Infinity];
-  for (const { work, option: { drying } } of pieces) {
+  for (const {
+    work,
+    option: { drying },
+  } of pieces) {
     const beginsS = wipedS;
     wipedS += washS(work);
     finishedS += work.finish;
@@ -81,7 +99,8 @@ export function startsWithinS(pieces: readonly Piece[], finishing: Finishing): n
 }
 
 /** What has nothing to finish goes with the others. */
-export const finishingOf = (pieces: readonly Piece[]): Finishing => pieces.map(({ option }) => option.finishing).find((one) => one !== 'in-pass') ?? 'in-pass';
+export const finishingOf = (pieces: readonly Piece[]): Finishing =>
+  pieces.map(({ option }) => option.finishing).find((one) => one !== 'in-pass') ?? 'in-pass';
 
 /** @param pieces of one kind, at least one */
 export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
@@ -96,7 +115,11 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
     areaM2: pieces.reduce((sum, piece) => sum + piece.areaM2, 0),
     work: together(pieces),
     dwellS: Math.max(...options.map(({ dwellS }) => dwellS)),
-    softensS: Math.max(...options.map(({ spots, bugs, cleaner }) => Math.max(spotDwellS(spots), bugs?.dwellS ?? 0, cleaner?.dwellS ?? 0))),
+    softensS: Math.max(
+      ...options.map(({ spots, bugs, cleaner }) =>
+        Math.max(spotDwellS(spots), bugs?.dwellS ?? 0, cleaner?.dwellS ?? 0),
+      ),
+    ),
     startsWithinS: startsWithinS(pieces, finishing),
     finishing,
     rinsedAtTurn: atTurn,
@@ -108,4 +131,5 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
 export const dwells = ({ work }: Pick<Pass, 'work'>): boolean => work.spray > 0;
 
 /** Seconds of wiping, and of finishing where that is done in the pass. */
-export const handS = ({ work, finishing }: Pick<Pass, 'work' | 'finishing'>): number => washS(work) + (finishing === 'in-pass' ? work.finish : 0);
+export const handS = ({ work, finishing }: Pick<Pass, 'work' | 'finishing'>): number =>
+  washS(work) + (finishing === 'in-pass' ? work.finish : 0);

@@ -1,6 +1,15 @@
 import type { Assumptions } from '../assumptions';
 import type { Zone } from '../model';
-import { type Cuts, type Held, type Option, type StandingPlace, type WorkSeconds, cutsOf, extentOf, holderOf } from '../rules';
+import {
+  type Cuts,
+  type Held,
+  type Option,
+  type StandingPlace,
+  type WorkSeconds,
+  cutsOf,
+  extentOf,
+  holderOf,
+} from '../rules';
 import type { Lap } from './lap';
 
 /** A zone with what is done to it and when. */
@@ -27,7 +36,13 @@ export interface Piece extends Chosen {
 }
 
 /** Where a section of a zone is reached from, and its stretch from the nose backwards. */
-function standingFor(zone: Zone, { across }: Cuts, section: number, of: number, lengthM: number): Pick<Piece, 'place' | 'fromM' | 'toM'> {
+function standingFor(
+  zone: Zone,
+  { across }: Cuts,
+  section: number,
+  of: number,
+  lengthM: number,
+): Pick<Piece, 'place' | 'fromM' | 'toM'> {
   if (zone.view === 'front') return { place: 'front', fromM: 0, toM: 0 };
   if (zone.view === 'rear') return { place: 'rear', fromM: lengthM, toM: lengthM };
   const [from, to] = extentOf(zone, 0);

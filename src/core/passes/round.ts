@@ -19,7 +19,8 @@ export class Round {
 
   /** Where somebody stands for a pass, m along the way from the left front corner over the tail. */
   at({ place, pieces }: Pass): number {
-    const middle = this.a.walkingDistance + pieces.reduce((sum, { fromM, toM }) => sum + (fromM + toM) / 2, 0) / pieces.length;
+    const middle =
+      this.a.walkingDistance + pieces.reduce((sum, { fromM, toM }) => sum + (fromM + toM) / 2, 0) / pieces.length;
     switch (place) {
       case 'left':
         return middle;

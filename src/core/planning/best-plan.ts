@@ -7,7 +7,9 @@ import { type PlanningProblem, capacityOf, methodOf } from './problem';
 import { waitingOf } from './waiting';
 
 /** A plan with what it leaves out of the car, or why there is none; then also, where that was looked for, the parts that would have to wait for the rest to be done. */
-export type Parted = (Fitted & { readonly ok: true; readonly left: LeftOut }) | (Fitted & { readonly ok: false; readonly waits?: readonly ZoneId[] });
+export type Parted =
+  | (Fitted & { readonly ok: true; readonly left: LeftOut })
+  | (Fitted & { readonly ok: false; readonly waits?: readonly ZoneId[] });
 
 /** What becomes of a problem with its parts left out, within the budgets of a job. */
 export function fitted(all: PlanningProblem, job: Job, carried = carrying(contextFor(all, job))): Parted {
@@ -17,7 +19,10 @@ export function fitted(all: PlanningProblem, job: Job, carried = carrying(contex
 }
 
 /** Budgets of that job, choices of the one that was weighed. */
-const contextFor = ({ context }: PlanningProblem, job: Job): PlanningContext => ({ ...context, job: { ...job, choices: context.job.choices } });
+const contextFor = ({ context }: PlanningProblem, job: Job): PlanningContext => ({
+  ...context,
+  job: { ...job, choices: context.job.choices },
+});
 
 /**
  * The best plan with every freedom for a job that differs from the one that was weighed in its
@@ -39,8 +44,15 @@ const CARRIED_OUT = { times: 2, minutes: 20, litres: 10, towels: 6 } as const;
 /** There is so much of everything that what the choice counts in fractions fits when it is carried out. */
 function isPlenty(usage: Capacity, have: Capacity): boolean {
   const { times, minutes, litres, towels } = CARRIED_OUT;
-  const room: Capacity = { ...have, minutes: have.minutes - minutes, litres: have.litres - litres, ...Object.fromEntries(towelRoles.map((role) => [role, have[role] - (usage[role] > 0 ? towels : 0)])) };
-  return (Object.keys(have) as (keyof Capacity)[]).every((budget) => usage[budget] * times <= room[budget] || usage[budget] === 0);
+  const room: Capacity = {
+    ...have,
+    minutes: have.minutes - minutes,
+    litres: have.litres - litres,
+    ...Object.fromEntries(towelRoles.map((role) => [role, have[role] - (usage[role] > 0 ? towels : 0)])),
+  };
+  return (Object.keys(have) as (keyof Capacity)[]).every(
+    (budget) => usage[budget] * times <= room[budget] || usage[budget] === 0,
+  );
 }
 
 /** What comes out: the method, and how many parts are left out. */
@@ -53,9 +65,12 @@ export interface Answer {
 export function answerWithin(all: PlanningProblem, job: Job): Answer {
   const capacity = capacityOf(job, all.context.begun);
   const first = chooseByPaint(all.prepared, capacity);
-  if (first.ok && isPlenty(first.choice.usage, capacity)) return { method: methodOf([...first.choice.picks.values()]), left: all.left.size };
+  if (first.ok && isPlenty(first.choice.usage, capacity))
+    return { method: methodOf([...first.choice.picks.values()]), left: all.left.size };
   const best = bestPlan(all, job);
-  return best.ok ? { method: methodOf([...best.realised.choice.picks.values()]), left: best.left.size } : { method: 'decline', left: 0 };
+  return best.ok
+    ? { method: methodOf([...best.realised.choice.picks.values()]), left: best.left.size }
+    : { method: 'decline', left: 0 };
 }
 
 /** The plan of what the budgets reach, the rest left out; the refusal where that is too much of the car. */
@@ -63,7 +78,10 @@ export function withinBudgets(all: PlanningProblem, job: Job, refused: Parted & 
   const [shortage] = refused.shortages;
   if (!shortage || all.context.job.choices.parts === 'all') return refused;
   const waits = waitingOf(all, job, refused.shortages);
-  const left: LeftOut = new Map([...all.left, ...waits.map((id): [ZoneId, LeftBecause] => [id, { kind: 'budget', shortage }])]);
+  const left: LeftOut = new Map([
+    ...all.left,
+    ...waits.map((id): [ZoneId, LeftBecause] => [id, { kind: 'budget', shortage }]),
+  ]);
   if (waits.length === 0 || isTooMuch(left, all.context)) return { ...refused, waits };
   const problem = { ...all.problem, fixed: leavingOut(all.problem.fixed, left) };
   return fitted({ ...all, problem, prepared: prepare(problem), left }, job);

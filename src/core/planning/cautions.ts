@@ -9,7 +9,12 @@ const FREEZING_AIR_C = 3;
 const HOT_PANEL_C = 45;
 
 /** What to be careful about, from what the plan really uses. */
-export function cautionsOf(job: Job, hottestC: number, reachM: number, { choice, mix, runoffL, bottledMl }: Realised): readonly Caution[] {
+export function cautionsOf(
+  job: Job,
+  hottestC: number,
+  reachM: number,
+  { choice, mix, runoffL, bottledMl }: Realised,
+): readonly Caution[] {
   const uses = (...kits: readonly Kit[]): boolean => kits.some((kit) => choice.kitSet.kits.includes(kit));
   const applies: readonly [Caution, boolean][] = [
     ['chemicals', mix.productMl > 0],

@@ -41,22 +41,41 @@ describe('the choice of treatments', () => {
   });
 
   it('works out both sides as one, and each as if it stood alone', () => {
-    const context = contextOf(sampleJob({ choices: { ...sampleJob().choices, dirtLimit: 'index' }, soil: { ...soilAll('dust', 1), 'left-sill': { deposits: [{ kind: 'salt', level: 2 }], spots: {} } } }));
+    const context = contextOf(
+      sampleJob({
+        choices: { ...sampleJob().choices, dirtLimit: 'index' },
+        soil: { ...soilAll('dust', 1), 'left-sill': { deposits: [{ kind: 'salt', level: 2 }], spots: {} } },
+      }),
+    );
     const all = zoneOptions(context);
     context.zones.forEach((soiled, i) => {
       const alone = optionsOn(soiled, context);
       // Of a treatment with a pre-rinse there may be several amounts to choose from; the account has the best of them.
-      for (const option of alone.filter(({ gates }) => gates.length === 0)) expect(all[i]!.options).toContainEqual(option);
-      for (const { treatment } of all[i]!.options) expect(alone.find((option) => option.treatment === treatment)!.gates).toEqual([]);
+      for (const option of alone.filter(({ gates }) => gates.length === 0))
+        expect(all[i]!.options).toContainEqual(option);
+      for (const { treatment } of all[i]!.options)
+        expect(alone.find((option) => option.treatment === treatment)!.gates).toEqual([]);
       // What is shut is shut for a reason that the full account has, too.
       for (const { treatment, gates } of all[i]!.shut)
-        expect(alone.find((option) => option.treatment === treatment)!.gates).toEqual(expect.arrayContaining([...gates]));
+        expect(alone.find((option) => option.treatment === treatment)!.gates).toEqual(
+          expect.arrayContaining([...gates]),
+        );
     });
   });
 
   it('never gets dearer with more of any budget', () => {
     const prepared = preparedFor(sampleJob({ soil: soilAll('road-film', 2) }));
-    const caps = { litres: 12, runoffL: 5, minutes: 60, batteryMin: 20, wash: 8, finish: 8, drying: 2, glass: 3, wheels: 4 };
+    const caps = {
+      litres: 12,
+      runoffL: 5,
+      minutes: 60,
+      batteryMin: 20,
+      wash: 8,
+      finish: 8,
+      drying: 2,
+      glass: 3,
+      wheels: 4,
+    };
     const before = choose(prepared, caps);
     for (const budget of budgets) {
       const after = choose(prepared, { ...caps, [budget]: caps[budget] * 2 });

@@ -1,7 +1,26 @@
 import type { TreatmentId, Working, ZoneId } from '../model';
-import { type FacilitySet, type Option as Pickable, type Selecting, type Selection, cheapestSelection, isFound, selecting, shortBudgets } from '../optimise';
+import {
+  type FacilitySet,
+  type Option as Pickable,
+  type Selecting,
+  type Selection,
+  cheapestSelection,
+  isFound,
+  selecting,
+  shortBudgets,
+} from '../optimise';
 import { type Budget, type Gate, type ShortBudget, budgets } from '../reasons';
-import { type Kit, type KitSet, type KitSetResult, type Option, type Shut, type Usage, type ZoneOptions, kits, vectorOf } from '../rules';
+import {
+  type Kit,
+  type KitSet,
+  type KitSetResult,
+  type Option,
+  type Shut,
+  type Usage,
+  type ZoneOptions,
+  kits,
+  vectorOf,
+} from '../rules';
 
 export type Capacity = Usage;
 
@@ -59,9 +78,19 @@ function considered({ zones, fixed, allows }: Problem): readonly ZoneOptions[] {
 /** Kits as bits, so that "all of these are set up" is one comparison. */
 const bitsOf = (list: readonly Kit[]): number => list.reduce((bits, kit) => bits | (1 << kits.indexOf(kit)), 0);
 
-const pickable = (option: Option): Pickable<Option> => ({ value: option, cost: option.cost, use: option.use, needs: bitsOf(option.kits) });
+const pickable = (option: Option): Pickable<Option> => ({
+  value: option,
+  cost: option.cost,
+  use: option.use,
+  needs: bitsOf(option.kits),
+});
 
-const facilities = (set: KitSet): FacilitySet<KitSet> => ({ value: set, provides: bitsOf(set.kits), cost: set.cost, use: vectorOf(set.usage) });
+const facilities = (set: KitSet): FacilitySet<KitSet> => ({
+  value: set,
+  provides: bitsOf(set.kits),
+  cost: set.cost,
+  use: vectorOf(set.usage),
+});
 
 /** The problem as it is solved, for any capacity. */
 export interface Prepared {
@@ -75,7 +104,10 @@ export interface Prepared {
 const preparedFrom = (zones: readonly ZoneOptions[], rest: Pick<Prepared, 'sets' | 'missing' | 'body'>): Prepared => ({
   ...rest,
   zones,
-  selecting: selecting(zones.map(({ options }) => options.map(pickable)), rest.sets),
+  selecting: selecting(
+    zones.map(({ options }) => options.map(pickable)),
+    rest.sets,
+  ),
 });
 
 export const prepare = (problem: Problem): Prepared =>
@@ -93,10 +125,21 @@ function withoutIdle(kitSet: KitSet, picks: readonly Option[], sets: Prepared['s
   return exact?.value ?? kitSet;
 }
 
-function choiceOf({ picks, facilities, use, cost, atLeast }: Selection<Option, KitSet>, { zones, sets }: Prepared): Choice {
+function choiceOf(
+  { picks, facilities, use, cost, atLeast }: Selection<Option, KitSet>,
+  { zones, sets }: Prepared,
+): Choice {
   const kitSet = withoutIdle(facilities, picks, sets);
-  const usage = Object.fromEntries(budgets.map((budget, b) => [budget, use[b]! - facilities.usage[budget] + kitSet.usage[budget]])) as Record<Budget, number>;
-  return { picks: new Map(picks.map((option, z) => [zones[z]!.zoneId, option])), kitSet, usage, cost: cost - facilities.cost + kitSet.cost, atLeast };
+  const usage = Object.fromEntries(
+    budgets.map((budget, b) => [budget, use[b]! - facilities.usage[budget] + kitSet.usage[budget]]),
+  ) as Record<Budget, number>;
+  return {
+    picks: new Map(picks.map((option, z) => [zones[z]!.zoneId, option])),
+    kitSet,
+    usage,
+    cost: cost - facilities.cost + kitSet.cost,
+    atLeast,
+  };
 }
 
 const unlimited = budgets.map(() => Number.MAX_VALUE);
@@ -120,7 +163,15 @@ export function choose(prepared: Prepared, capacity: Capacity): ChoiceResult {
   if (blocked.length > 0) return refusal(blocked, [], []);
   const free = cheapestSelection(prepared.selecting, unlimited);
   return isFound(free)
-    ? refusal([], [], shortBudgets(prepared.selecting, have, free).map((short) => ({ ...short, budget: budgets[short.budget]!, proved: best === 'none' })))
+    ? refusal(
+        [],
+        [],
+        shortBudgets(prepared.selecting, have, free).map((short) => ({
+          ...short,
+          budget: budgets[short.budget]!,
+          proved: best === 'none',
+        })),
+      )
     : refusal([], prepared.missing.slice(0, 1), []);
 }
 
@@ -133,7 +184,8 @@ const blockedZones = (zones: readonly ZoneOptions[]): readonly BlockedZone[] =>
     }));
 
 /** The same problem with only some of its zones. */
-const only = (prepared: Prepared, isIn: (zone: ZoneOptions) => boolean): Prepared => preparedFrom(prepared.zones.filter(isIn), prepared);
+const only = (prepared: Prepared, isIn: (zone: ZoneOptions) => boolean): Prepared =>
+  preparedFrom(prepared.zones.filter(isIn), prepared);
 
 /**
  * The choice on the body first, and wheels and door shuts by what it leaves them: they never decide how paint and glass
@@ -184,7 +236,12 @@ function takenAlong(zones: readonly ZoneOptions[], picks: ReadonlyMap<ZoneId, Op
  * where none keeps the others.
  * @param dear what all of a budget counts; Infinity: nothing else counts
  */
-export function leastOf(prepared: Prepared, capacity: Capacity, short: readonly Budget[], dear = Infinity): Choice | undefined {
+export function leastOf(
+  prepared: Prepared,
+  capacity: Capacity,
+  short: readonly Budget[],
+  dear = Infinity,
+): Choice | undefined {
   const places = short.map((budget) => budgets.indexOf(budget));
   const have = vectorOf(capacity);
   const counted = (cost: number, use: readonly number[]): number => {
@@ -193,7 +250,9 @@ export function leastOf(prepared: Prepared, capacity: Capacity, short: readonly 
   };
   const best = cheapestSelection(
     selecting(
-      prepared.zones.map(({ options }) => options.map((option) => ({ ...pickable(option), cost: counted(option.cost, option.use) }))),
+      prepared.zones.map(({ options }) =>
+        options.map((option) => ({ ...pickable(option), cost: counted(option.cost, option.use) })),
+      ),
       prepared.sets.map((set) => ({ ...set, cost: counted(set.cost, set.use) })),
     ),
     have,

@@ -1,12 +1,18 @@
 import { type Budget, budgets } from '../reasons';
 import type { PlanningContext } from '../rules';
 import { towelRoles } from '../model';
-import { type Capacity, type Choice, type ChoiceResult, type Prepared, type Shortage, chooseByPaint, leastOf } from './choose';
+import {
+  type Capacity,
+  type Choice,
+  type ChoiceResult,
+  type Prepared,
+  type Shortage,
+  chooseByPaint,
+  leastOf,
+} from './choose';
 import { type Realised, realise } from './realise';
 
-export type Fitted =
-  | { readonly ok: true; readonly realised: Realised }
-  | (ChoiceResult & { readonly ok: false });
+export type Fitted = { readonly ok: true; readonly realised: Realised } | (ChoiceResult & { readonly ok: false });
 
 /** Rounds of tightening; each makes at least one budget smaller. */
 const ROUNDS = 6;
@@ -27,7 +33,8 @@ export function carrying(context: PlanningContext): Carry {
   };
   const known = new Map<string, Realised>();
   return (choice) => {
-    const key = [...choice.picks].map(([zone, option]) => `${zone}${nameOf(option)}`).join() + choice.kitSet.kits.join();
+    const key =
+      [...choice.picks].map(([zone, option]) => `${zone}${nameOf(option)}`).join() + choice.kitSet.kits.join();
     const realised = known.get(key) ?? realise(choice, context);
     known.set(key, realised);
     return { ...realised, choice };
@@ -42,7 +49,13 @@ export function carrying(context: PlanningContext): Carry {
  * short is tried. A shortage is proved where even the fractions do not fit; else it says that it is not.
  * @param isRough only budgets are tightened: where many are asked about one after the other
  */
-export function fit(prepared: Prepared, have: Capacity, context: PlanningContext, isRough = false, carried = carrying(context)): Fitted {
+export function fit(
+  prepared: Prepared,
+  have: Capacity,
+  context: PlanningContext,
+  isRough = false,
+  carried = carrying(context),
+): Fitted {
   const first = chooseByPaint(prepared, have);
   if (!first.ok) return { ...first, shortages: first.shortages.map((short) => doubted(short, context)) };
   let last = carried(first.choice);
@@ -67,10 +80,24 @@ function doubted(short: Shortage, { a }: PlanningContext): Shortage {
 }
 
 /** Tightened too far: something between may fit. */
-function between(prepared: Prepared, enough: Capacity, little: Capacity, have: Capacity, carried: Carry, before: Realised): Fitted {
+function between(
+  prepared: Prepared,
+  enough: Capacity,
+  little: Capacity,
+  have: Capacity,
+  carried: Carry,
+  before: Realised,
+): Fitted {
   let [more, less, last] = [enough, little, before];
   for (let round = 0; round < HALVINGS; round++) {
-    const middle = Object.fromEntries(budgets.map((budget) => [budget, more[budget] === less[budget] ? more[budget] : (Math.min(more[budget], last.choice.usage[budget]) + less[budget]) / 2])) as Record<Budget, number>;
+    const middle = Object.fromEntries(
+      budgets.map((budget) => [
+        budget,
+        more[budget] === less[budget]
+          ? more[budget]
+          : (Math.min(more[budget], last.choice.usage[budget]) + less[budget]) / 2,
+      ]),
+    ) as Record<Budget, number>;
     const next = chooseByPaint(prepared, middle);
     if (!next.ok) {
       less = middle;
@@ -100,7 +127,12 @@ const DEAR = [3, 30, 300, Infinity] as const;
  * A closer look where a plan was refused for a shortage that is not proved: what is short, and then all that may become
  * short, is made dearer step by step.
  */
-export function searchedFit(prepared: Prepared, have: Capacity, carried: Carry, refusal: Fitted & { readonly ok: false }): Fitted {
+export function searchedFit(
+  prepared: Prepared,
+  have: Capacity,
+  carried: Carry,
+  refusal: Fitted & { readonly ok: false },
+): Fitted {
   const short = refusal.shortages.filter(({ proved }) => !proved).map(({ budget }) => budget);
   if (short.length === 0) return refusal;
   const bounded = budgets.filter((budget) => have[budget] < Number.MAX_VALUE);
@@ -120,17 +152,11 @@ const exceeded = ({ takes }: Realised, have: Capacity): readonly Budget[] =>
 const excess = (realised: Realised, have: Capacity): number =>
   exceeded(realised, have).reduce((sum, budget) => sum + realised.takes[budget] / Math.max(EPS, have[budget]) - 1, 0);
 
-const tighten = (
-  capacity: Capacity,
-  { takes, choice }: Realised,
-  have: Capacity,
-  over: readonly Budget[],
-): Capacity =>
+const tighten = (capacity: Capacity, { takes, choice }: Realised, have: Capacity, over: readonly Budget[]): Capacity =>
   over.reduce(
     (next, budget) => ({
       ...next,
-      [budget]:
-        Math.min(next[budget], choice.usage[budget]) - (takes[budget] - have[budget]) - EPS,
+      [budget]: Math.min(next[budget], choice.usage[budget]) - (takes[budget] - have[budget]) - EPS,
     }),
     capacity,
   );

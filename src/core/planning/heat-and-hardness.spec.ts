@@ -7,7 +7,13 @@ import { planJob } from './plan-job';
 
 const verdict = (job: Job, code: string) => planJob(job).verdicts.find((one) => one.code === code);
 const noon = (rest: Partial<Job> = {}): Job =>
-  sampleJob({ soil: soilAll('dust', 1), vehicle: { ...sampleVehicle(), colour: 'black' }, hour: 13, site: { ...sampleSite, airC: celsius(26), shade: false, sunWm2: 700, waterL: 200 }, ...rest });
+  sampleJob({
+    soil: soilAll('dust', 1),
+    vehicle: { ...sampleVehicle(), colour: 'black' },
+    hour: 13,
+    site: { ...sampleSite, airC: celsius(26), shade: false, sunWm2: 700, waterL: 200 },
+    ...rest,
+  });
 
 describe('hot panels', () => {
   it('that are cooled are named, with the hottest', () => {

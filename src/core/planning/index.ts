@@ -1,8 +1,7 @@
-export { answerWithin,  } from './best-plan';
-export type { Answer,  } from './best-plan';
+export { answerWithin } from './best-plan';
+export type { Answer } from './best-plan';
 export { capacityOf, isPure, methodOf, planningProblem } from './problem';
 export type { PlanningProblem } from './problem';
-;
 export { prepare } from './choose';
 export type { BlockedZone, Shortage } from './choose';
 export { fit } from './fit';

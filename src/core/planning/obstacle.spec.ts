@@ -3,7 +3,10 @@ import type { Shut } from '../rules';
 import { obstacleOf } from './obstacle';
 
 const hot: Shut = { treatment: 'none/waterless', gates: [{ code: 'panel-too-hot', panelC: 55, maxC: 45 }] };
-const marring: Shut = { treatment: 'none/waterless', gates: [{ code: 'index-over-limit', index: 40, limit: 30, approach: 'balanced' }] };
+const marring: Shut = {
+  treatment: 'none/waterless',
+  gates: [{ code: 'index-over-limit', index: 40, limit: 30, approach: 'balanced' }],
+};
 const open: Shut = { treatment: 'none/rinseless', gates: [] };
 
 describe('what stands in the way', () => {

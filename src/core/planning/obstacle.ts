@@ -15,7 +15,9 @@ const obstacles: readonly (readonly [Obstacle, readonly Gate['code'][]])[] = [
  */
 export function obstacleOf(blocked: readonly (readonly Shut[])[]): Obstacle {
   const found = obstacles.find(([, codes]) =>
-    blocked.every((zone) => zone.some(({ gates }) => gates.length > 0 && gates.every(({ code }) => codes.includes(code)))),
+    blocked.every((zone) =>
+      zone.some(({ gates }) => gates.length > 0 && gates.every(({ code }) => codes.includes(code))),
+    ),
   );
   return found?.[0] ?? 'soil';
 }

@@ -14,7 +14,6 @@ export type LeftOut = ReadonlyMap<ZoneId, LeftBecause>;
 
 export const nothingLeft: LeftOut = new Map();
 
-
 /** Glass, wheels and door shuts are not what a client means by the car’s paint. */
 const isPaint = ({ cleanliness, surface }: Zone): boolean => cleanliness <= cleanlinessOf.lowers && surface !== 'glass';
 
@@ -31,13 +30,20 @@ export function paintLeft(left: ReadonlySet<ZoneId> | LeftOut, { zones, job: { c
 export function isTooMuch(left: ReadonlySet<ZoneId> | LeftOut, context: PlanningContext): boolean {
   if (left.size === 0) return false;
   const asked = context.zones.filter(({ zone }) => context.job.choices.fixed[zone.id] !== 'leave');
-  return context.job.choices.parts === 'all' || left.size >= asked.length || paintLeft(left, context) > context.a.notTodayShare;
+  return (
+    context.job.choices.parts === 'all' ||
+    left.size >= asked.length ||
+    paintLeft(left, context) > context.a.notTodayShare
+  );
 }
 
 /** The treatment that the fewest things forbid. */
 function nearest(shut: readonly Shut[]): Shut | undefined {
   const forbidden = shut.filter(({ gates }) => gates.length > 0);
-  return forbidden.reduce<Shut | undefined>((best, one) => (best && best.gates.length <= one.gates.length ? best : one), undefined);
+  return forbidden.reduce<Shut | undefined>(
+    (best, one) => (best && best.gates.length <= one.gates.length ? best : one),
+    undefined,
+  );
 }
 
 /** Gates named in a refusal: more are not read. */
@@ -53,7 +59,10 @@ export function decidingGates(zones: readonly (readonly Shut[])[]): readonly Gat
     if (known) known.count++;
     else found.set(gate.code, { gate, count: 1 });
   }
-  return [...found.values()].sort((p, q) => q.count - p.count).slice(0, MOST_GATES).map(({ gate }) => gate);
+  return [...found.values()]
+    .sort((p, q) => q.count - p.count)
+    .slice(0, MOST_GATES)
+    .map(({ gate }) => gate);
 }
 
 /** Zones that are asked for and that nothing may touch here and now. */

@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Job, type SoilKind, type SoilLevel, type VehicleMethod, type Working, type ZoneId, bodies, approaches, soilKinds } from '../model';
+import {
+  type Job,
+  type SoilKind,
+  type SoilLevel,
+  type VehicleMethod,
+  type Working,
+  type ZoneId,
+  bodies,
+  approaches,
+  soilKinds,
+} from '../model';
 import { celsius } from '../units';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { planJob } from './plan-job';
@@ -75,7 +85,6 @@ describe('planning a job', () => {
       { numRuns: runs(20) },
     );
   });
-
 });
 
 describe('gates', () => {
@@ -107,9 +116,14 @@ describe('gates', () => {
   });
 
   it('keeps a product off hot panels and off finishes that its label excludes', () => {
-    expect(gatesOn(withSite({ panelC: celsius(60) }), 'roof', 'none/waterless')).toContainEqual(expect.objectContaining({ code: 'panel-too-hot', panelC: 60 }));
+    expect(gatesOn(withSite({ panelC: celsius(60) }), 'roof', 'none/waterless')).toContainEqual(
+      expect.objectContaining({ code: 'panel-too-hot', panelC: 60 }),
+    );
     // What no label says forbids nothing.
-    const unlabelled = { ...withSite({ panelC: celsius(60) }), products: dusty.products.map((p) => ({ ...p, maxPanelC: null })) };
+    const unlabelled = {
+      ...withSite({ panelC: celsius(60) }),
+      products: dusty.products.map((p) => ({ ...p, maxPanelC: null })),
+    };
     expect(gatesOn(unlabelled, 'roof', 'none/waterless').map(({ code }) => code)).not.toContain('panel-too-hot');
     const matte = sampleJob({
       vehicle: sampleVehicle('sedan', 'matte'),
@@ -146,11 +160,14 @@ describe('the method', () => {
 
   it('refuses grit on matte black paint where nothing may run off, under every approach', () => {
     for (const approach of approaches) {
-      const job = withChoices({ approach }, {
-        vehicle: { ...sampleVehicle('van', 'matte'), colour: 'black' },
-        soil: soilAll('grit', 4),
-        site: { ...sampleSite, runoff: 'forbidden' },
-      });
+      const job = withChoices(
+        { approach },
+        {
+          vehicle: { ...sampleVehicle('van', 'matte'), colour: 'black' },
+          soil: soilAll('grit', 4),
+          site: { ...sampleSite, runoff: 'forbidden' },
+        },
+      );
       const plan = planJob(job);
       expect(plan.method).toBe('decline');
       expect(plan.verdicts.map(({ code }) => code)).toContain('zones-blocked');
@@ -166,7 +183,10 @@ describe('the method', () => {
   });
 
   it('says which budget stands in the way', () => {
-    expect(outcome(withSite({ waterL: 2 }), 'rinseless')).toMatchObject({ kind: 'blocked', shortages: [{ budget: 'litres', have: 2 }] });
+    expect(outcome(withSite({ waterL: 2 }), 'rinseless')).toMatchObject({
+      kind: 'blocked',
+      shortages: [{ budget: 'litres', have: 2 }],
+    });
     expect(outcome(withSite({ minutes: 5 }), 'waterless')).toMatchObject({ shortages: [{ budget: 'minutes' }] });
     const noTowels = sampleJob({ towels: dusty.towels.map((b) => ({ ...b, clean: 0 })) });
     const plan = planJob(noTowels);
@@ -177,7 +197,13 @@ describe('the method', () => {
   it('names a vessel that is missing', () => {
     const plan = planJob(sampleJob({ vessels: dusty.vessels.filter(({ kind }) => kind === 'pump-sprayer') }));
     expect(plan.method).toBe('decline');
-    expect(plan.verdicts).toContainEqual(expect.objectContaining({ code: 'zones-blocked', because: 'kit', gates: [expect.objectContaining({ code: 'no-vessel' })] }));
+    expect(plan.verdicts).toContainEqual(
+      expect.objectContaining({
+        code: 'zones-blocked',
+        because: 'kit',
+        gates: [expect.objectContaining({ code: 'no-vessel' })],
+      }),
+    );
   });
 
   it('counts zones that nobody has looked at', () => {
@@ -192,14 +218,19 @@ describe('weather', () => {
     const noon = (shade: boolean): Job =>
       withSite(
         { airC: celsius(31), humidity: 0.4, windMs: 1, shade, sunWm2: shade ? 0 : 850 },
-        { vehicle: { ...sampleVehicle(), colour: 'black' }, vessels: dusty.vessels.filter(({ kind }) => kind !== 'pump-sprayer') },
+        {
+          vehicle: { ...sampleVehicle(), colour: 'black' },
+          vessels: dusty.vessels.filter(({ kind }) => kind !== 'pump-sprayer'),
+        },
       );
     expect(verdict(noon(false))).toMatchObject({ because: 'heat' });
     expect(planJob(noon(true)).method).not.toBe('decline');
   });
 
   it('names frost where only that stands in the way, and soil where it does', () => {
-    expect(verdict(withSite({ airC: celsius(-9), liquidC: celsius(6), power: false }))).toMatchObject({ because: 'frost' });
+    expect(verdict(withSite({ airC: celsius(-9), liquidC: celsius(6), power: false }))).toMatchObject({
+      because: 'frost',
+    });
     expect(verdict(withSite({ runoff: 'forbidden' }, { soil: soilAll('mud', 3) }))).toMatchObject({ because: 'soil' });
     expect(verdict(sampleJob({ products: [] }))).toMatchObject({ because: 'kit' });
   });
@@ -208,7 +239,11 @@ describe('weather', () => {
     fc.assert(
       fc.property(
         anyJob,
-        fc.record({ airC: fc.integer({ min: -5, max: 38 }), sunWm2: fc.integer({ min: 0, max: 900 }), windMs: fc.integer({ min: 0, max: 5 }) }),
+        fc.record({
+          airC: fc.integer({ min: -5, max: 38 }),
+          sunWm2: fc.integer({ min: 0, max: 900 }),
+          windMs: fc.integer({ min: 0, max: 5 }),
+        }),
         (job, air) => {
           const site = { ...job.site, ...air, airC: celsius(air.airC), shade: air.sunWm2 === 0 };
           for (const { option } of planJob({ ...job, site }).zones) {
@@ -236,7 +271,9 @@ describe('weather', () => {
 
 describe('approaches of order', () => {
   const order = (job: Job): string[] =>
-    planJob(job).timeline.steps.filter(({ kind }) => kind === 'wipe').map(({ zoneId }) => zoneId!);
+    planJob(job)
+      .timeline.steps.filter(({ kind }) => kind === 'wipe')
+      .map(({ zoneId }) => zoneId!);
 
   it('wipes wheels last, and first when asked or flushed', () => {
     expect(order(dusty).at(-1)).toMatch(/wheel|tyre|arch/);

@@ -1,8 +1,24 @@
 import { type Advice, adviseStrength, notations } from '../mix';
-import { type Bottled, type Job, type VehicleMethod, type ZoneId, bottled, isShampooed, vehicleMethods } from '../model';
+import {
+  type Bottled,
+  type Job,
+  type VehicleMethod,
+  type ZoneId,
+  bottled,
+  isShampooed,
+  vehicleMethods,
+} from '../model';
 import type { CareLeft, Verdict } from '../reasons';
 import { isInScope } from '../vehicle';
-import { type Option, type PlanningContext, type StartState, type ZoneOptions, freshStart, limitOf, noUsage } from '../rules';
+import {
+  type Option,
+  type PlanningContext,
+  type StartState,
+  type ZoneOptions,
+  freshStart,
+  limitOf,
+  noUsage,
+} from '../rules';
 import { type Parted, bestPlan, fitted, withinBudgets } from './best-plan';
 import { cautionsOf } from './cautions';
 import { heatAndHardness } from './heat-and-hardness';
@@ -27,7 +43,9 @@ interface MethodPlan {
 
 /** A shampoo wash stands beside the others where it is at hand, or asked for. */
 const offered = ({ context: { treatments, job } }: PlanningProblem): readonly VehicleMethod[] =>
-  vehicleMethods.filter((method) => method !== 'shampoo' || job.choices.method === 'shampoo' || treatments.some(isShampooed));
+  vehicleMethods.filter(
+    (method) => method !== 'shampoo' || job.choices.method === 'shampoo' || treatments.some(isShampooed),
+  );
 
 /** The best plan of each kind; nothing is fitted for "not today". */
 function methodPlansOf(all: PlanningProblem): readonly MethodPlan[] {
@@ -96,7 +114,13 @@ function adviceFor(context: PlanningContext, { mix }: Realised): readonly Advice
 /** Nothing is done: the plan of a refusal. */
 const nothing = (context: PlanningContext): Realised =>
   realise(
-    { picks: new Map(), kitSet: { kits: [], usage: noUsage, minor: 0, wasteL: 0, cost: 0 }, usage: noUsage, cost: 0, atLeast: 0 },
+    {
+      picks: new Map(),
+      kitSet: { kits: [], usage: noUsage, minor: 0, wasteL: 0, cost: 0 },
+      usage: noUsage,
+      cost: 0,
+      atLeast: 0,
+    },
     { ...context, job: { ...context.job, choices: { ...context.job.choices, glass: 'first' } } },
   );
 
@@ -113,10 +137,7 @@ function pick({ context }: PlanningProblem, candidates: readonly MethodPlan[]): 
   return best ?? null;
 }
 
-function zonePlans(
-  context: PlanningContext,
-  found: Found | null,
-): readonly ZonePlan[] {
+function zonePlans(context: PlanningContext, found: Found | null): readonly ZonePlan[] {
   const realised = found?.realised;
   const laps = new Map(realised?.chosen.map(({ zone, lap }) => [zone.id, lap]));
   return context.zones.map(({ zone, soil }) => {
@@ -142,14 +163,17 @@ function refusalReasons({ outcome }: Alternative, zones: readonly ZoneOptions[])
   const shut = zones.filter(({ zoneId }) => blocked.has(zoneId)).map(({ explain }) => explain());
   const because = obstacleOf(shut);
   return [
-    ...(blocked.size > 0 ? [{ code: 'zones-blocked', zones: [...blocked], because, gates: decidingGates(shut) } as const] : []),
+    ...(blocked.size > 0
+      ? [{ code: 'zones-blocked', zones: [...blocked], because, gates: decidingGates(shut) } as const]
+      : []),
     ...outcome.missing.map((gate) => ({ code: 'missing', gate }) as const),
     ...outcome.shortages.map((shortage) => ({ code: 'over-budget', ...shortage }) as const),
   ];
 }
 
 /** What a part is left out for, so that those that are left for the same are said together. */
-const leftKey = (because: LeftBecause): string => (because.kind === 'budget' ? because.shortage.budget : (because.gates[0]?.code ?? 'nothing'));
+const leftKey = (because: LeftBecause): string =>
+  because.kind === 'budget' ? because.shortage.budget : (because.gates[0]?.code ?? 'nothing');
 
 /** Parts that the plan leaves out, by why, the largest first. */
 function partsLeft({ zones }: PlanningContext, found: Found | null): Verdict[] {
@@ -175,7 +199,10 @@ function partsLeft({ zones }: PlanningContext, found: Found | null): Verdict[] {
 /** What is used out of its own bottle, and where. */
 /** As much again for bugs, sap and tar that get one go. */
 const secondGoMl = ({ bugs, spots }: Option, purpose: Bottled): number =>
-  [...spots, ...(bugs ? [bugs] : [])].reduce((sum, one) => sum + (one.purpose === purpose && one.rounds === 1 ? one.ml : 0), 0);
+  [...spots, ...(bugs ? [bugs] : [])].reduce(
+    (sum, one) => sum + (one.purpose === purpose && one.rounds === 1 ? one.ml : 0),
+    0,
+  );
 
 function bottlesOf({ recipes }: PlanningContext, { choice, bottledMl }: Realised): readonly Bottle[] {
   const picks = [...choice.picks];
@@ -252,7 +279,8 @@ function lateIn(realised: Realised | null): Verdict[] {
 }
 
 /** The method whose refusal is told: what was asked for, or the one with every freedom. */
-const wishedOf = ({ choices: { method } }: Job): VehicleMethod => (method === 'auto' || method === 'decline' ? 'hybrid' : method);
+const wishedOf = ({ choices: { method } }: Job): VehicleMethod =>
+  method === 'auto' || method === 'decline' ? 'hybrid' : method;
 
 /** Where budgets stand in the way, what would have to wait for the rest to be done. */
 function waitsOf(all: PlanningProblem, candidates: readonly MethodPlan[]): readonly ZoneId[] {
@@ -303,9 +331,16 @@ function verdictsOf(
   }
   const wanted = context.zones.filter(({ zone }) => isInScope(zone, job.scope));
   const left = wanted.filter(({ zone }) => job.choices.fixed[zone.id] === 'leave');
-  if (left.length > 0)
-    verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
-  verdicts.push(...partsLeft(context, found), ...heatAndHardness(context, realised), ...lateIn(realised), ...adviceAgainst(context, realised), ...bugsLeft(realised), ...spotsLeft(realised), ...productsLeft(realised));
+  if (left.length > 0) verdicts.push({ code: 'zones-left', zones: left.map(({ zone }) => zone.id) });
+  verdicts.push(
+    ...partsLeft(context, found),
+    ...heatAndHardness(context, realised),
+    ...lateIn(realised),
+    ...adviceAgainst(context, realised),
+    ...bugsLeft(realised),
+    ...spotsLeft(realised),
+    ...productsLeft(realised),
+  );
   const unseen = wanted.filter(({ soil }) => soil.basis !== 'seen').length;
   if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
   return verdicts;
@@ -361,4 +396,3 @@ function planOf(all: PlanningProblem, candidates: readonly MethodPlan[]): Plan {
     cautions: realised ? cautionsOf(job, hottestOf(context), context.a.reachM, realised) : [],
   };
 }
-

@@ -105,4 +105,3 @@ export interface Plan {
   /** Where a closer look at the soil might change the answer. */
   readonly questions: readonly Question[];
 }
-

@@ -1,6 +1,21 @@
 import { type Job, type TowelRole, type VehicleMethod, type Working, isRinsed, isShampooed, partsOf } from '../model';
 import type { Gate } from '../reasons';
-import { type Kit, type KitSetResult, type Option, type PlanningContext, type Shut, type StartState, contextOf, freshStart, type ZoneOptions, isBody, kitSets, kitsFor, openTowels, zoneOptions } from '../rules';
+import {
+  type Kit,
+  type KitSetResult,
+  type Option,
+  type PlanningContext,
+  type Shut,
+  type StartState,
+  contextOf,
+  freshStart,
+  type ZoneOptions,
+  isBody,
+  kitSets,
+  kitsFor,
+  openTowels,
+  zoneOptions,
+} from '../rules';
 import { type Prepared, type Problem, prepare } from './choose';
 import type { Capacity } from './choose';
 import { type LeftOut, blockedParts, blockedZones, isTooMuch, leavingOut, nothingLeft } from './parts';
@@ -31,7 +46,12 @@ function withVessels(zone: ZoneOptions, sets: readonly KitSetResult[]): ZoneOpti
   const lacking = options.filter(({ gates }) => gates.length > 0);
   if (lacking.length === 0) return zone;
   const open = options.filter(({ gates }) => gates.length === 0);
-  return { ...zone, options: open, shut: [...zone.shut, ...lacking], explain: () => zone.explain().map((one) => gated(one, kitsFor(one.treatment))) };
+  return {
+    ...zone,
+    options: open,
+    shut: [...zone.shut, ...lacking],
+    explain: () => zone.explain().map((one) => gated(one, kitsFor(one.treatment))),
+  };
 }
 
 export function planningProblem(job: Job, begun: StartState = freshStart): PlanningProblem {
@@ -48,10 +68,14 @@ export function planningProblem(job: Job, begun: StartState = freshStart): Plann
 }
 
 /** The problem without the parts that nothing may touch; with them, where those are too much of the car. */
-function withoutBlocked(problem: Problem, context: PlanningContext): Pick<PlanningProblem, 'problem' | 'prepared' | 'left'> {
+function withoutBlocked(
+  problem: Problem,
+  context: PlanningContext,
+): Pick<PlanningProblem, 'problem' | 'prepared' | 'left'> {
   const prepared = prepare(problem);
   const blocked = blockedZones(prepared.zones, problem.fixed);
-  if (blocked.length === 0 || isTooMuch(new Set(blocked.map(({ zoneId }) => zoneId)), context)) return { problem, prepared, left: nothingLeft };
+  if (blocked.length === 0 || isTooMuch(new Set(blocked.map(({ zoneId }) => zoneId)), context))
+    return { problem, prepared, left: nothingLeft };
   const left = blockedParts(blocked);
   const rest = { ...problem, fixed: leavingOut(problem.fixed, left) };
   return { problem: rest, prepared: prepare(rest), left };
@@ -81,9 +105,11 @@ export const capacityOf = (job: Job, begun: StartState = freshStart): Capacity =
 
 /** Treatments that each of the pure methods is made of; a mist that cools makes no other method. */
 export const isPure = {
-  waterless: (treatment: Working): boolean => !isRinsed(treatment) && ['waterless', 'foam'].includes(partsOf(treatment).contact),
+  waterless: (treatment: Working): boolean =>
+    !isRinsed(treatment) && ['waterless', 'foam'].includes(partsOf(treatment).contact),
   shampoo: (treatment: Working): boolean => isShampooed(treatment),
-  rinseless: (treatment: Working): boolean => !isRinsed(treatment) && ['rinseless', 'presoak-rinseless'].includes(partsOf(treatment).contact),
+  rinseless: (treatment: Working): boolean =>
+    !isRinsed(treatment) && ['rinseless', 'presoak-rinseless'].includes(partsOf(treatment).contact),
 } as const;
 
 /** A vehicle's method follows from its body: wheels and door shuts never decide it, unless there is nothing else. */
@@ -99,5 +125,12 @@ export function methodOf(options: readonly Option[]): VehicleMethod {
 /** The problem as one of the pure methods has it. */
 export const pureProblem = ({ context, problem }: PlanningProblem, method: keyof typeof isPure): PlanningProblem => ({
   context,
-  ...withoutBlocked({ ...problem, fixed: context.job.choices.fixed, allows: (treatment, zone) => !problem.body.has(zone) || isPure[method](treatment) }, context),
+  ...withoutBlocked(
+    {
+      ...problem,
+      fixed: context.job.choices.fixed,
+      allows: (treatment, zone) => !problem.body.has(zone) || isPure[method](treatment),
+    },
+    context,
+  ),
 });

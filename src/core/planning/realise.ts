@@ -1,11 +1,48 @@
 import type { Assumptions } from '../assumptions';
 import { type Content, type MixPlan, type Wanted, type Wetted, isFromBucket, mixPlan, towelsDrink } from '../mix';
-import { type Bottled, type CleanlinessClass, type ToMind, type TowelRole, type ZoneId, bottled, cleanlinessOf, roadSides } from '../model';
+import {
+  type Bottled,
+  type CleanlinessClass,
+  type ToMind,
+  type TowelRole,
+  type ZoneId,
+  bottled,
+  cleanlinessOf,
+  roadSides,
+} from '../model';
 import type { Budget } from '../reasons';
-import { type Laid, type Option, type PlanningContext, type StartState, contentsOf, finishesGlass, guardingsFor, openTowels, packingMinutes } from '../rules';
+import {
+  type Laid,
+  type Option,
+  type PlanningContext,
+  type StartState,
+  contentsOf,
+  finishesGlass,
+  guardingsFor,
+  openTowels,
+  packingMinutes,
+} from '../rules';
 import { type Chosen, type Pass, lapOf, wheelsGoFirst } from '../passes';
-import { type PassAct, type PlannedPass, type Setup, type Sharing, type Timeline, sharings, timelineOf } from '../schedule';
-import { type Mitted, type NeedMoment, type TowelNeed, type UsedMitt, type UsedTowel, type Wiping, mittsFor, part, towelLedger } from '../towel';
+import {
+  type PassAct,
+  type PlannedPass,
+  type Setup,
+  type Sharing,
+  type Timeline,
+  sharings,
+  timelineOf,
+} from '../schedule';
+import {
+  type Mitted,
+  type NeedMoment,
+  type TowelNeed,
+  type UsedMitt,
+  type UsedTowel,
+  type Wiping,
+  mittsFor,
+  part,
+  towelLedger,
+} from '../towel';
 import type { Choice } from './choose';
 
 /** A choice carried out on paper: real batches, real towels, real clock times. */
@@ -38,8 +75,7 @@ function wantedFrom(
   a: Assumptions,
 ): readonly Wanted[] {
   const options = [...picks.values()];
-  const laid = (content: Content): number =>
-    content === 'rinse' ? 0 : sumLaid(options, content);
+  const laid = (content: Content): number => (content === 'rinse' ? 0 : sumLaid(options, content));
   const bucket = contents.find(isFromBucket);
   const soaked = towelsDrink(wettedOf(towels), a);
   return contents.map((content) => ({
@@ -62,19 +98,34 @@ export const towelsOpened = (towels: readonly UsedTowel[], role: TowelRole): num
   towels.filter((towel) => towel.role === role && !towel.begun).length;
 
 /** Stations, and the glass cleaner, as far as they do not stand ready. */
-function toSetUp({ kitSet }: Choice, chosen: readonly Chosen[], begun: StartState, around: readonly ToMind[]): readonly Setup[] {
+function toSetUp(
+  { kitSet }: Choice,
+  chosen: readonly Chosen[],
+  begun: StartState,
+  around: readonly ToMind[],
+): readonly Setup[] {
   const kits = kitSet.kits.filter((kit) => !begun.kits.includes(kit));
-  const glass = chosen.some(({ option }) => option.laidMl.glass > 0) && !begun.vessels.some(({ content }) => content === 'glass');
+  const glass =
+    chosen.some(({ option }) => option.laidMl.glass > 0) && !begun.vessels.some(({ content }) => content === 'glass');
   // Once the run is under way they are out.
   const guardings = begun.at === null && chosen.length > 0 ? guardingsFor(around) : [];
   return [...guardings, ...kits, ...(glass ? (['glass'] as const) : [])];
 }
 
 /** When the needs of a pass come up; in rinsing none do. */
-const momentOf = { flush: null, wipe: 'pass', dry: 'dry', glass: 'glass', protect: 'protect' } as const satisfies Record<PassAct, NeedMoment | null>;
+const momentOf = {
+  flush: null,
+  wipe: 'pass',
+  dry: 'dry',
+  glass: 'glass',
+  protect: 'protect',
+} as const satisfies Record<PassAct, NeedMoment | null>;
 
 /** What one pass puts on towels: all of it is wiped, and then finished. Towels are not changed within it for a step of cleanliness: it counts as its dirtiest piece. */
-function wipingsIn({ act, number: pass, parts }: PlannedPass, needsOf: (zoneId: ZoneId) => readonly TowelNeed[]): readonly Wiping[] {
+function wipingsIn(
+  { act, number: pass, parts }: PlannedPass,
+  needsOf: (zoneId: ZoneId) => readonly TowelNeed[],
+): readonly Wiping[] {
   const wipings = parts.flatMap(({ zoneId, share }) =>
     needsOf(zoneId)
       .filter(({ moment }) => moment === momentOf[act])
@@ -96,8 +147,14 @@ const handsInOrder: readonly ((need: TowelNeed) => boolean)[] = [
 ];
 
 /** What each worker does with towels, in the order in which hands come to it. */
-export function wipingsOf({ passes }: Pick<Timeline, 'passes'>, workers: number, needsOf: (zoneId: ZoneId) => readonly TowelNeed[]): readonly (readonly Wiping[])[] {
-  return Array.from({ length: workers }, (_, worker) => passes.filter((pass) => pass.worker === worker).flatMap((pass) => wipingsIn(pass, needsOf)));
+export function wipingsOf(
+  { passes }: Pick<Timeline, 'passes'>,
+  workers: number,
+  needsOf: (zoneId: ZoneId) => readonly TowelNeed[],
+): readonly (readonly Wiping[])[] {
+  return Array.from({ length: workers }, (_, worker) =>
+    passes.filter((pass) => pass.worker === worker).flatMap((pass) => wipingsIn(pass, needsOf)),
+  );
 }
 
 /** Zones of a pass that are washed with a rinsed medium; within it the medium is not changed. */
@@ -105,7 +162,11 @@ function mittedIn({ pieces }: Pass, pass: number): readonly Mitted[] {
   const own = pieces.filter(({ option }) => option.medium === 'mitt').map(({ zone }) => zone);
   const cleanliness = Math.max(...own.map((zone) => zone.cleanliness)) as CleanlinessClass;
   // Glass has a mitt of its own, in a pass with paint as well.
-  return own.map((zone) => ({ zoneId: zone.id, cleanliness: zone.cleanliness === cleanlinessOf.glass ? cleanlinessOf.glass : cleanliness, pass }));
+  return own.map((zone) => ({
+    zoneId: zone.id,
+    cleanliness: zone.cleanliness === cleanlinessOf.glass ? cleanlinessOf.glass : cleanliness,
+    pass,
+  }));
 }
 
 /** Water in what is thinned in its own bottle, L. */
@@ -121,10 +182,13 @@ const missing = ({ towels }: Realised): number => towels.filter((towel) => towel
 export function realise(choice: Choice, context: PlanningContext): Realised {
   const { site, choices } = context.job;
   const [sides, ...others] = site.workers === 2 && choices.pair === 'sides' ? sharings : ['sides' as const];
-  return others.reduce((best, sharing) => {
-    const other = missing(best) > 0 ? sharedBy(sharing, choice, context) : best;
-    return missing(other) < missing(best) ? other : best;
-  }, sharedBy(sides!, choice, context));
+  return others.reduce(
+    (best, sharing) => {
+      const other = missing(best) > 0 ? sharedBy(sharing, choice, context) : best;
+      return missing(other) < missing(best) ? other : best;
+    },
+    sharedBy(sides!, choice, context),
+  );
 }
 
 function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): Realised {
@@ -146,13 +210,18 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
   });
   const wipings = wipingsOf(timeline, job.site.workers, (zoneId) => choice.picks.get(zoneId)?.needs ?? []);
   const towels = towelLedger(wipings, job.towels, job.choices, a, begun.towels);
-  const mitts = timeline.byWorker.flatMap((passes, worker) => mittsFor(passes.flatMap(mittedIn), worker, job.choices.medium));
+  const mitts = timeline.byWorker.flatMap((passes, worker) =>
+    mittsFor(passes.flatMap(mittedIn), worker, job.choices.medium),
+  );
   const contents = contentsOf(choice.kitSet.kits, job, finishesGlass(context));
   const wanted = wantedFrom(choice.picks, contents, towels, a);
   const mix = mixPlan(wanted, context.recipes, job, a, begun.vessels) ?? noMixes;
   const options = [...choice.picks.values()];
   const runoffL = options.reduce((sum, o) => sum + o.runoffMl, 0) / 1000;
-  const bottledMl = Object.fromEntries(bottled.map((purpose) => [purpose, sumLaid(options, purpose)])) as Record<Bottled, number>;
+  const bottledMl = Object.fromEntries(bottled.map((purpose) => [purpose, sumLaid(options, purpose)])) as Record<
+    Bottled,
+    number
+  >;
   const bottledL = thinnedL(bottledMl, context);
   const lineL = sumLaid(options, 'line') / 1000;
   // What is open already is there to be used: it counts on both sides.

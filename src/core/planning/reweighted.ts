@@ -8,7 +8,10 @@ export function reweighted(problem: Problem, context: PlanningContext): Problem 
     ...option,
     cost: weightedCost(area, option.marring.index, option.usage, productCost(option.laidMl, context), context),
   });
-  const set = (one: KitSet): KitSet => ({ ...one, cost: usageCost(one.usage, one.minor, context.a) + context.a.weightWaste * one.wasteL });
+  const set = (one: KitSet): KitSet => ({
+    ...one,
+    cost: usageCost(one.usage, one.minor, context.a) + context.a.weightWaste * one.wasteL,
+  });
   return {
     ...problem,
     zones: problem.zones.map((zone) => ({

@@ -6,7 +6,10 @@ import { isInScope, scopePartOf, zonesIn } from '../vehicle';
 import { planJob } from './plan-job';
 
 const scopes = fc.subarray([...scopeParts], { minLength: 1 });
-const soils = fc.record({ kind: fc.constantFrom<SoilKind>('dust', 'road-film', 'salt'), level: fc.constantFrom<SoilLevel>(1, 2, 3) });
+const soils = fc.record({
+  kind: fc.constantFrom<SoilKind>('dust', 'road-film', 'salt'),
+  level: fc.constantFrom<SoilLevel>(1, 2, 3),
+});
 const dusty = (scope: Scope, rest: Partial<Job> = {}): Job => sampleJob({ soil: soilAll('dust', 1), scope, ...rest });
 
 describe('what is to be washed', () => {
@@ -44,8 +47,13 @@ describe('what is to be washed', () => {
   it('decides by the paint that was asked for: wheels alone are no refusal, and gritty sills beyond the scope are none', () => {
     const wheels = planJob(dusty(['wheels']));
     expect(wheels.method).not.toBe('decline');
-    const soil = { ...soilAll('dust', 1), ...Object.fromEntries(Object.entries(soilAll('grit', 5)).filter(([id]) => /wheel|tyre|arch|shut/.test(id))) };
-    const body = planJob(sampleJob({ soil, scope: ['body', 'glass'], site: { ...sampleJob().site, runoff: 'forbidden' } }));
+    const soil = {
+      ...soilAll('dust', 1),
+      ...Object.fromEntries(Object.entries(soilAll('grit', 5)).filter(([id]) => /wheel|tyre|arch|shut/.test(id))),
+    };
+    const body = planJob(
+      sampleJob({ soil, scope: ['body', 'glass'], site: { ...sampleJob().site, runoff: 'forbidden' } }),
+    );
     expect(body.method).toBe('waterless');
     expect(body.verdicts.some(({ code }) => code === 'parts-left' || code === 'zones-left')).toBe(false);
   });
@@ -55,7 +63,8 @@ describe('what is to be washed', () => {
       const verdict = planJob(sampleJob({ soil: {}, scope })).verdicts.find(({ code }) => code === 'not-seen');
       return verdict?.code === 'not-seen' ? verdict.zones : 0;
     };
-    const count = (scope: Scope): number => zonesIn(sampleJob({ scope })).filter((zone) => isInScope(zone, scope)).length;
+    const count = (scope: Scope): number =>
+      zonesIn(sampleJob({ scope })).filter((zone) => isInScope(zone, scope)).length;
     expect(unseen(['glass'])).toBe(count(['glass']));
     expect(unseen(scopeParts)).toBe(count(scopeParts));
   });

@@ -22,7 +22,14 @@ const timeKeys: readonly AssumptionKey[] = [
   'wheelHeavy',
   'shutSeconds',
 ];
-const litreKeys: readonly AssumptionKey[] = ['wasteFactor', 'flushFilm', 'rinseLow', 'rinseThorough', 'rinseBucket', 'batchBucket'];
+const litreKeys: readonly AssumptionKey[] = [
+  'wasteFactor',
+  'flushFilm',
+  'rinseLow',
+  'rinseThorough',
+  'rinseBucket',
+  'batchBucket',
+];
 const productKeys: readonly AssumptionKey[] = [
   'waterlessFilmBase',
   'waterlessFilmPerLoad',
@@ -75,7 +82,10 @@ const product = ({ mix, bottledMl }: Realised, { recipes }: PlanningContext): Fi
     'mL',
     [
       ...mix.mixes.map(({ content, productMl }) => ({ code: `content.${content}`, value: productMl })),
-      ...bottled.map((purpose) => ({ code: `content.${purpose}`, value: bottledMl[purpose] * (recipes[purpose]?.share ?? 1) })),
+      ...bottled.map((purpose) => ({
+        code: `content.${purpose}`,
+        value: bottledMl[purpose] * (recipes[purpose]?.share ?? 1),
+      })),
     ],
     productKeys,
   );
@@ -105,15 +115,27 @@ const runoff = ({ chosen }: Realised): Figure =>
   sumFigure(
     'L',
     chosen.map(({ zone, option }) => ({ code: `zone.${zone.id}`, value: option.runoffMl / 1000 })),
-    ['flushFilm', 'waterHeldVertical', 'waterHeldLevel', 'waterHalfS', 'holdUpVertical', 'holdUpHorizontal', 'dripAllowance'],
+    [
+      'flushFilm',
+      'waterHeldVertical',
+      'waterHeldLevel',
+      'waterHalfS',
+      'holdUpVertical',
+      'holdUpHorizontal',
+      'dripAllowance',
+    ],
   );
 
 function cost({ mix, bottledMl }: Realised, { recipes }: PlanningContext): Figure | null {
-  const noPrice = (purpose: Bottled): boolean => bottledMl[purpose] > 0 && recipes[purpose]?.product.priceMinor === null;
+  const noPrice = (purpose: Bottled): boolean =>
+    bottledMl[purpose] > 0 && recipes[purpose]?.product.priceMinor === null;
   if (mix.costMinor === null || bottled.some(noPrice)) return null;
   const parts = [
     ...mix.mixes.map((one) => ({ code: `content.${one.content}`, value: one.costMinor ?? 0 })),
-    ...bottled.map((purpose) => ({ code: `content.${purpose}`, value: bottledMl[purpose] * (recipes[purpose]?.minorPerMl ?? 0) })),
+    ...bottled.map((purpose) => ({
+      code: `content.${purpose}`,
+      value: bottledMl[purpose] * (recipes[purpose]?.minorPerMl ?? 0),
+    })),
   ];
   const sum = sumFigure('minor', parts, []);
   return { ...sum, value: minorUnits(sum.value) };

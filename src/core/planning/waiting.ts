@@ -6,7 +6,10 @@ import { fit } from './fit';
 
 /** What a zone takes at least of the budgets that are short, in shares of what there is. */
 const shareOfShortage = ({ options }: ZoneOptions, shortages: readonly Shortage[]): number =>
-  shortages.reduce((sum, { budget, have }) => sum + Math.min(...options.map(({ usage }) => usage[budget])) / Math.max(1e-9, have), 0);
+  shortages.reduce(
+    (sum, { budget, have }) => sum + Math.min(...options.map(({ usage }) => usage[budget])) / Math.max(1e-9, have),
+    0,
+  );
 
 /** Zones that are asked for, those first that take most of what is short for each square metre. */
 function byShortage({ context, problem }: PlanningProblem, shortages: readonly Shortage[]): readonly ZoneId[] {

@@ -25,7 +25,14 @@ describe('the liquid of a plan', () => {
   it('leaves more to wipe in a cool room than in a hot one, for the same film', () => {
     const film = { filmHotPerK: 0, filmColdPerK: 0 };
     const at = (airC: number) =>
-      liquidOf(planJob(withChoices({ method: 'waterless', assumptions: film }, { site: { ...sampleSite, airC: celsius(airC), indoors: true } })));
+      liquidOf(
+        planJob(
+          withChoices(
+            { method: 'waterless', assumptions: film },
+            { site: { ...sampleSite, airC: celsius(airC), indoors: true } },
+          ),
+        ),
+      );
     const [cool, hot] = [at(10), at(30)];
     expect(cool.laidMl).toBeCloseTo(hot.laidMl, 6);
     expect(cool.finishMl).toBeGreaterThan(1.1 * hot.finishMl);
@@ -37,7 +44,12 @@ describe('mitts and wetted towels', () => {
   it('are poured on from a cup where all eight sides are used, and the wash mix has that in it', () => {
     const washMl = ({ mix }: Plan): number => mix.mixes.find(({ content }) => content === 'wash')!.demandMl;
     const wash = (towelRewetMl: number): Plan =>
-      planJob(withChoices({ method: 'rinseless', bucket: 'many-towels', soakedSides: 8, assumptions: { towelRewetMl } }, { soil: soilAll('road-film', 2) }));
+      planJob(
+        withChoices(
+          { method: 'rinseless', bucket: 'many-towels', soakedSides: 8, assumptions: { towelRewetMl } },
+          { soil: soilAll('road-film', 2) },
+        ),
+      );
     const [none, cup] = [wash(0), wash(100)];
     const again = cup.towels.filter(({ rewetAfter }) => rewetAfter !== null).length;
     expect(again).toBeGreaterThan(0);
@@ -48,18 +60,26 @@ describe('mitts and wetted towels', () => {
 describe('more dirt and more hands', () => {
   it('never take fewer towels, and never longer', () => {
     fc.assert(
-      fc.property(fc.constantFrom(...bodies), fc.constantFrom<SoilKind>('dust', 'road-film', 'pollen'), fc.constantFrom<SoilLevel>(0, 1, 2), (body, kind, level) => {
-        const job = (at: number, workers: 1 | 2): Job =>
-          // No towel goes down to help out: each role is counted for itself.
-          withChoices({ fixed: sprayed, soakedTowel: 'retire' }, { vehicle: sampleVehicle(body), soil: soilAll(kind, at as SoilLevel), site: { ...sampleSite, workers } });
-        const [clean, dirty, two] = [planJob(job(level, 1)), planJob(job(level + 1, 1)), planJob(job(level, 2))];
-        if (clean.method === 'decline' || dirty.method === 'decline') return;
-        for (const role of towelRoles) {
-          const count = ({ towels }: Plan): number => towels.filter((towel) => towel.role === role).length;
-          expect(count(dirty)).toBeGreaterThanOrEqual(count(clean));
-        }
-        expect(two.timeline.elapsedS).toBeLessThanOrEqual(clean.timeline.elapsedS + 1e-6);
-      }),
+      fc.property(
+        fc.constantFrom(...bodies),
+        fc.constantFrom<SoilKind>('dust', 'road-film', 'pollen'),
+        fc.constantFrom<SoilLevel>(0, 1, 2),
+        (body, kind, level) => {
+          const job = (at: number, workers: 1 | 2): Job =>
+            // No towel goes down to help out: each role is counted for itself.
+            withChoices(
+              { fixed: sprayed, soakedTowel: 'retire' },
+              { vehicle: sampleVehicle(body), soil: soilAll(kind, at as SoilLevel), site: { ...sampleSite, workers } },
+            );
+          const [clean, dirty, two] = [planJob(job(level, 1)), planJob(job(level + 1, 1)), planJob(job(level, 2))];
+          if (clean.method === 'decline' || dirty.method === 'decline') return;
+          for (const role of towelRoles) {
+            const count = ({ towels }: Plan): number => towels.filter((towel) => towel.role === role).length;
+            expect(count(dirty)).toBeGreaterThanOrEqual(count(clean));
+          }
+          expect(two.timeline.elapsedS).toBeLessThanOrEqual(clean.timeline.elapsedS + 1e-6);
+        },
+      ),
       { numRuns: runs(20) },
     );
   });
@@ -67,7 +87,10 @@ describe('more dirt and more hands', () => {
 
 describe('windows', () => {
   it('hold every section that is sprayed and dries within the hour, and it is done before they end', () => {
-    const sunny: Job = withChoices({ fixed: sprayed }, { site: { ...sampleSite, airC: celsius(27), shade: false, sunWm2: 300, humidity: 0.5 } });
+    const sunny: Job = withChoices(
+      { fixed: sprayed },
+      { site: { ...sampleSite, airC: celsius(27), shade: false, sunWm2: 300, humidity: 0.5 } },
+    );
     const plan = planJob(sunny);
     const windows = windowsOf(plan);
     expect(windows.length).toBeGreaterThan(10);
@@ -123,8 +146,17 @@ describe('too few towels', () => {
 describe('towels hardly larger than a hand', () => {
   it('are dealt out in a moment, however many', { timeout: 30_000 }, () => {
     const job = dusty;
-    const tiny = job.towels.map((batch) => (batch.role === 'wash' || batch.role === 'finish' ? { ...batch, widthM: metres(0.12), heightM: metres(0.12), gsm: 80, clean: 999 } : batch));
-    const plan = planJob({ ...job, soil: soilAll('road-film', 2), towels: tiny, choices: { ...job.choices, method: 'waterless' } });
+    const tiny = job.towels.map((batch) =>
+      batch.role === 'wash' || batch.role === 'finish'
+        ? { ...batch, widthM: metres(0.12), heightM: metres(0.12), gsm: 80, clean: 999 }
+        : batch,
+    );
+    const plan = planJob({
+      ...job,
+      soil: soilAll('road-film', 2),
+      towels: tiny,
+      choices: { ...job.choices, method: 'waterless' },
+    });
     expect(plan.method).toBe('waterless');
     expect(plan.towels.length).toBeGreaterThan(20);
   });

@@ -38,15 +38,25 @@ function fullness({ entries, dirtShare, liquidShare, reachShare }: UsedSide, don
   return Math.max(dirtShare * dirt, liquidShare * part(({ liquidMl }) => liquidMl), reachShare * dirt);
 }
 
-interface Held { readonly towel: UsedTowel; readonly side: UsedSide }
+interface Held {
+  readonly towel: UsedTowel;
+  readonly side: UsedSide;
+}
 
-const handOf = ({ towel, side }: Held, done: number): InHand => ({ towel: towel.number, side: side.number, fold: towel.fold, fullness: fullness(side, done) });
+const handOf = ({ towel, side }: Held, done: number): InHand => ({
+  towel: towel.number,
+  side: side.number,
+  fold: towel.fold,
+  fullness: fullness(side, done),
+});
 
 /** The panels of one person's wash towels in the order of the hand, each with what the plan's ledger does before it. */
 export function dealingOf({ towels, zones }: Pick<Plan, 'towels' | 'zones'>): readonly DealTask[] {
   const planned = new Map(zones.map((one) => [one.zone.id, one]));
   const tasks: DealTask[] = [];
-  const sides = towels.filter(({ worker, role }) => worker === 0 && role === 'wash').flatMap((towel) => towel.sides.map((side) => ({ towel, side })));
+  const sides = towels
+    .filter(({ worker, role }) => worker === 0 && role === 'wash')
+    .flatMap((towel) => towel.sides.map((side) => ({ towel, side })));
   sides.forEach(({ towel, side }, i) => {
     const before = sides[i - 1];
     side.entries.forEach(({ zoneId, pass }, j) => {
@@ -64,5 +74,11 @@ export function dealingOf({ towels, zones }: Pick<Plan, 'towels' | 'zones'>): re
 
 /** Truth and answer are places in the list of deals. */
 export function dealTry({ zoneId, deal }: DealTask, answer: Deal, at: number): Try {
-  return { card: `deal/${zoneId}`, truth: deals.indexOf(deal), answer: deals.indexOf(answer), isRight: answer === deal, at };
+  return {
+    card: `deal/${zoneId}`,
+    truth: deals.indexOf(deal),
+    answer: deals.indexOf(answer),
+    isRight: answer === deal,
+    at,
+  };
 }

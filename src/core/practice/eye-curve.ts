@@ -18,11 +18,14 @@ const keys = ['eyeFactor', 'eyePower', 'spreadSeen'] as const;
 /** What is known before any try, in tries. */
 const PRIOR_TRIES = 12;
 
-const within = (key: (typeof keys)[number], value: number): number => Math.min(assumptionTable[key].max, Math.max(assumptionTable[key].min, value));
+const within = (key: (typeof keys)[number], value: number): number =>
+  Math.min(assumptionTable[key].max, Math.max(assumptionTable[key].min, value));
 
 /** From the tries of one person, shrunk to an even eye. */
 export function eyeCurve(tries: readonly Try[]): EyeCurve {
-  const pairs = tries.filter(({ truth, answer }) => truth > 0 && answer > 0).map(({ truth, answer }): readonly [number, number] => [Math.log(answer), Math.log(truth)]);
+  const pairs = tries
+    .filter(({ truth, answer }) => truth > 0 && answer > 0)
+    .map(({ truth, answer }): readonly [number, number] => [Math.log(answer), Math.log(truth)]);
   const n = pairs.length;
   const prior = Math.log(assumptionTable.spreadSeen.value);
   const mean = (which: 0 | 1): number => (n > 0 ? pairs.reduce((sum, pair) => sum + pair[which], 0) / n : 0);
@@ -34,13 +37,22 @@ export function eyeCurve(tries: readonly Try[]): EyeCurve {
   const squares = pairs.reduce((sum, [p, q]) => sum + (q - shift - power * p) ** 2, 0);
   const plain = pairs.reduce((sum, [p, q]) => sum + (q - p) ** 2, 0);
   const spread = (sum: number): number => Math.exp(Math.sqrt((PRIOR_TRIES * prior ** 2 + sum) / (PRIOR_TRIES + n)));
-  return { tries: n, factor: within('eyeFactor', Math.exp(shift)), power: within('eyePower', power), spread: within('spreadSeen', spread(squares)), plainSpread: spread(plain) };
+  return {
+    tries: n,
+    factor: within('eyeFactor', Math.exp(shift)),
+    power: within('eyePower', power),
+    spread: within('spreadSeen', spread(squares)),
+    plainSpread: spread(plain),
+  };
 }
 
 /** The job planned by somebody's own eye, as figures of its own. */
 export const withEye = (job: Job, { factor, power, spread }: EyeCurve): Job => ({
   ...job,
-  choices: { ...job.choices, assumptions: { ...job.choices.assumptions, eyeFactor: factor, eyePower: power, spreadSeen: spread } },
+  choices: {
+    ...job.choices,
+    assumptions: { ...job.choices.assumptions, eyeFactor: factor, eyePower: power, spreadSeen: spread },
+  },
 });
 
 export function withoutEye(job: Job): Job {
@@ -48,4 +60,5 @@ export function withoutEye(job: Job): Job {
   return { ...job, choices: { ...job.choices, assumptions: Object.fromEntries(kept) } };
 }
 
-export const usesEye = ({ choices: { assumptions } }: Job): boolean => keys.some((key) => assumptions[key] !== undefined);
+export const usesEye = ({ choices: { assumptions } }: Job): boolean =>
+  keys.some((key) => assumptions[key] !== undefined);

@@ -11,17 +11,28 @@ const mixingTwists = ['plain', 'other-cap', 'topping-up'] as const;
 export type MixingTwist = (typeof mixingTwists)[number];
 
 const labels: readonly (readonly [label: string, reading: LabelReading])[] = [
-  ['256', 'water'], ['128', 'water'], ['64', 'water'], ['16', 'water'], ['10', 'water'],
-  ['256', 'whole'], ['20', 'whole'],
-  ['0.4', 'percent'], ['5', 'percent'],
-  ['8', 'mLPerLitreOfWater'], ['30', 'mLPerLitreOfWater'],
-  ['1', 'flOzPerGallon'], ['2', 'flOzPerGallon'],
-  ['15', 'mLPerGallon'], ['60', 'mLPerGallon'],
+  ['256', 'water'],
+  ['128', 'water'],
+  ['64', 'water'],
+  ['16', 'water'],
+  ['10', 'water'],
+  ['256', 'whole'],
+  ['20', 'whole'],
+  ['0.4', 'percent'],
+  ['5', 'percent'],
+  ['8', 'mLPerLitreOfWater'],
+  ['30', 'mLPerLitreOfWater'],
+  ['1', 'flOzPerGallon'],
+  ['2', 'flOzPerGallon'],
+  ['15', 'mLPerGallon'],
+  ['60', 'mLPerGallon'],
 ];
 
 export type MixingCard = `${string}/${LabelReading}/${MixingTwist}`;
 
-export const mixingCards: readonly MixingCard[] = labels.flatMap(([label, reading], i) => mixingTwists.filter((_twist, t) => (i + t) % 2 === 0).map((twist): MixingCard => `${label}/${reading}/${twist}`));
+export const mixingCards: readonly MixingCard[] = labels.flatMap(([label, reading], i) =>
+  mixingTwists.filter((_twist, t) => (i + t) % 2 === 0).map((twist): MixingCard => `${label}/${reading}/${twist}`),
+);
 
 /** A mix to be made against the clock. */
 export interface MixingTask {
@@ -58,7 +69,18 @@ export function mixingTask(card: MixingCard, random: () => number): MixingTask {
   const capMl = any(caps);
   const labelCapMl = twist === 'other-cap' ? any(caps.filter((one) => one !== capMl)) : null;
   const dilution = dilutionOf(label, reading);
-  return { card, label, reading, twist, volumeMl, inItMl, capMl, labelCapMl, productMl: toNumber(mixFor(dilution, 'finalVolume', volumeMl - inItMl).productMl), notations: notations(dilution) };
+  return {
+    card,
+    label,
+    reading,
+    twist,
+    volumeMl,
+    inItMl,
+    capMl,
+    labelCapMl,
+    productMl: toNumber(mixFor(dilution, 'finalVolume', volumeMl - inItMl).productMl),
+    notations: notations(dilution),
+  };
 }
 
 /** What is mixed in, with its working line (judged: usual sizes). */
@@ -79,7 +101,13 @@ const TOLERANCE = 0.1;
  * before water is never right.
  */
 export function mixingTry({ card, productMl }: MixingTask, pouredMl: number, first: PouringOrder, at: number): Try {
-  return { card, truth: productMl, answer: pouredMl, isRight: Math.abs(pouredMl / productMl - 1) <= TOLERANCE && first === 'water', at };
+  return {
+    card,
+    truth: productMl,
+    answer: pouredMl,
+    isRight: Math.abs(pouredMl / productMl - 1) <= TOLERANCE && first === 'water',
+    at,
+  };
 }
 
 /** How much too strong it is: 0.2 is a fifth more product than wanted, −0.2 a fifth less. */

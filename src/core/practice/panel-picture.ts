@@ -67,7 +67,9 @@ export const coverOf = (kind: SoilKind, loadGm2: number, angle: PanelAngle, a: A
   1 - Math.exp((-loadGm2 * hidesM2(kind, a)) / Math.cos((angleDeg[angle] * Math.PI) / 180));
 
 /** How unevenly a kind lies: splashed, in streaks, or as it fell. */
-const patchiness: Readonly<Record<SoilKind, { readonly amount: number; readonly across: number; readonly along: number }>> = {
+const patchiness: Readonly<
+  Record<SoilKind, { readonly amount: number; readonly across: number; readonly along: number }>
+> = {
   dust: { amount: 0.15, across: 30, along: 30 },
   pollen: { amount: 0.2, across: 18, along: 18 },
   'road-film': { amount: 0.35, across: 5, along: 60 },
@@ -104,7 +106,8 @@ function stretched(plane: Float32Array, width: number, height: number, reach: nu
 }
 
 /** Pixels that a grain is wide, at least one; in smaller ones many lie together. */
-const grainPixels = (kind: SoilKind, width: number, a: Assumptions): number => (grainOf(kind, a) * 1e-6 * width) / ACROSS_M;
+const grainPixels = (kind: SoilKind, width: number, a: Assumptions): number =>
+  (grainOf(kind, a) * 1e-6 * width) / ACROSS_M;
 
 /** Grains of a pixel from their mean, and what they hide. */
 function hiddenBy(mean: number, random: () => number, normal: () => number): number {

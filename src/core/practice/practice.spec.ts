@@ -28,7 +28,16 @@ const library: readonly LibraryEntry[] = [
 const tried = (card: string, isRight: boolean, at: number): Try => ({ card, truth: 1, answer: 1, isRight, at });
 
 describe('panels to be judged', () => {
-  const scene: PanelScene = { kind: 'dust', loadGm2: 2, colour: 'black', light: 'cloud', angle: 'square', width: 60, height: 40, seed: 3 };
+  const scene: PanelScene = {
+    kind: 'dust',
+    loadGm2: 2,
+    colour: 'black',
+    light: 'cloud',
+    angle: 'square',
+    width: 60,
+    height: 40,
+    seed: 3,
+  };
   const meanOf = (one: PanelScene): number => {
     const { rgba } = renderPanel(one, a);
     let sum = 0;
@@ -38,17 +47,27 @@ describe('panels to be judged', () => {
 
   it('hide more of the paint the more lies on them, and the lower one looks', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0.05, max: 30, noNaN: true }), fc.double({ min: 1.01, max: 3, noNaN: true }), (load, more) => {
-        const covers = panelAngles.map((angle) => coverOf('road-film', load, angle, a));
-        return coverOf('road-film', load * more, 'square', a) > covers[0]! && covers[0]! < covers[1]! && covers[1]! < covers[2]!;
-      }),
+      fc.property(
+        fc.double({ min: 0.05, max: 30, noNaN: true }),
+        fc.double({ min: 1.01, max: 3, noNaN: true }),
+        (load, more) => {
+          const covers = panelAngles.map((angle) => coverOf('road-film', load, angle, a));
+          return (
+            coverOf('road-film', load * more, 'square', a) > covers[0]! &&
+            covers[0]! < covers[1]! &&
+            covers[1]! < covers[2]!
+          );
+        },
+      ),
     );
   });
 
   it('grow paler on black paint and darker on white', () => {
     const thick = { ...scene, loadGm2: 20 };
     expect(meanOf(thick)).toBeGreaterThan(1.5 * meanOf(scene));
-    expect(meanOf({ ...thick, kind: 'road-film', colour: 'white' })).toBeLessThan(meanOf({ ...scene, kind: 'road-film', colour: 'white' }));
+    expect(meanOf({ ...thick, kind: 'road-film', colour: 'white' })).toBeLessThan(
+      meanOf({ ...scene, kind: 'road-film', colour: 'white' }),
+    );
   });
 
   it('are the same again for the same seed, and in every light and colour a picture', () => {
@@ -62,7 +81,8 @@ describe('panels to be judged', () => {
   });
 
   it('are right only where level and kind are', () => {
-    const at = (kind: SoilKind, level: 2 | 3) => panelTry('dust/2', { kind: 'dust', loadGm2: 2.2 }, { kind, level }, 5, a);
+    const at = (kind: SoilKind, level: 2 | 3) =>
+      panelTry('dust/2', { kind: 'dust', loadGm2: 2.2 }, { kind, level }, 5, a);
     expect(at('dust', 2)).toEqual({ card: 'dust/2', truth: 2.2, answer: a.soilLevel2, isRight: true, at: 5 });
     expect(at('pollen', 2).isRight).toBe(false);
     expect(at('dust', 3).isRight).toBe(false);
@@ -119,7 +139,9 @@ describe('one’s own eye', () => {
     }
     const [first, last] = [eyeCurve(tries.slice(0, 60)), eyeCurve(tries.slice(-60))];
     expect(last.plainSpread).toBeLessThan(0.85 * first.plainSpread);
-    expect(tries.slice(-60).filter(({ isRight }) => isRight).length).toBeGreaterThan(tries.slice(0, 60).filter(({ isRight }) => isRight).length);
+    expect(tries.slice(-60).filter(({ isRight }) => isRight).length).toBeGreaterThan(
+      tries.slice(0, 60).filter(({ isRight }) => isRight).length,
+    );
   });
 });
 
@@ -149,14 +171,30 @@ describe('what comes next', () => {
 
   it('always has one, whatever was tried', () => {
     fc.assert(
-      fc.property(fc.array(fc.record({ card: fc.constantFrom(...cards), isRight: fc.boolean(), at: fc.nat(1e6) }), { maxLength: 30 }), fc.nat(2e6), (all, now) =>
-        cards.includes(nextCard(cards, all.map(({ card, isRight, at }) => tried(card, isRight, at)), now)),
+      fc.property(
+        fc.array(fc.record({ card: fc.constantFrom(...cards), isRight: fc.boolean(), at: fc.nat(1e6) }), {
+          maxLength: 30,
+        }),
+        fc.nat(2e6),
+        (all, now) =>
+          cards.includes(
+            nextCard(
+              cards,
+              all.map(({ card, isRight, at }) => tried(card, isRight, at)),
+              now,
+            ),
+          ),
       ),
     );
   });
 
   it('keeps people apart', () => {
-    const session = (name: string): PracticeSession => ({ id: name, name, drill: 'panels', tries: [tried('one', true, 1)] });
+    const session = (name: string): PracticeSession => ({
+      id: name,
+      name,
+      drill: 'panels',
+      tries: [tried('one', true, 1)],
+    });
     expect(triesOf([session('Ada'), session('Bo')], 'Ada', 'panels')).toHaveLength(1);
     expect(triesOf([session('Ada')], 'Ada', 'mixing')).toHaveLength(0);
   });
@@ -169,7 +207,14 @@ describe('mixing', () => {
       const task = mixingTask(card, random);
       // Share of the finished mix, from an independent reading of the label.
       const n = Number(task.label);
-      const share = { water: 1 / (n + 1), whole: 1 / n, percent: n / 100, mLPerLitreOfWater: n / (1000 + n), flOzPerGallon: n / (128 + n), mLPerGallon: n / (3785.411784 + n) }[task.reading];
+      const share = {
+        water: 1 / (n + 1),
+        whole: 1 / n,
+        percent: n / 100,
+        mLPerLitreOfWater: n / (1000 + n),
+        flOzPerGallon: n / (128 + n),
+        mLPerGallon: n / (3785.411784 + n),
+      }[task.reading];
       expect(task.productMl).toBeCloseTo(share * (task.volumeMl - task.inItMl), 6);
       if (task.twist === 'other-cap') expect(task.labelCapMl).not.toBe(task.capMl);
       if (task.twist === 'topping-up') expect(task.inItMl).toBeGreaterThan(0);
@@ -201,7 +246,9 @@ describe('dealing the sides', () => {
       else expect([inHand!.towel, inHand!.side]).not.toEqual([towel, side]);
     }
     expect(tasks.filter(({ deal }) => deal === 'new').length).toBeLessThanOrEqual(wash.length);
-    expect(tasks.filter(({ deal }) => deal !== 'same').length).toBeLessThanOrEqual(wash.reduce((sum, { sides }) => sum + sides.length, 0));
+    expect(tasks.filter(({ deal }) => deal !== 'same').length).toBeLessThanOrEqual(
+      wash.reduce((sum, { sides }) => sum + sides.length, 0),
+    );
     for (const task of tasks) {
       expect(dealTry(task, task.deal, 0).isRight).toBe(true);
       expect(dealTry(task, task.deal === 'same' ? 'turn' : 'same', 0).isRight).toBe(false);
@@ -218,7 +265,13 @@ describe('decisions', () => {
       expect(found.reasons.length).toBeGreaterThan(0);
       expect(planJob(found.job).method).toBe(found.method);
       expect(decisionTry(found, found.decision, 1).isRight).toBe(true);
-      expect(decisionTry(found, decisions.find((one) => one !== found.decision)!, 1).isRight).toBe(false);
+      expect(
+        decisionTry(
+          found,
+          decisions.find((one) => one !== found.decision)!,
+          1,
+        ).isRight,
+      ).toBe(false);
     }
     expect(met.size).toBeGreaterThanOrEqual(3);
   }, 60_000);

@@ -10,7 +10,10 @@ export const sessionMs = 10 * 60_000;
 
 /** What somebody has tried of a drill, the oldest first. */
 export const triesOf = (sessions: readonly PracticeSession[], person: string, drill: Drill): readonly Try[] =>
-  sessions.filter((one) => one.drill === drill && one.name === person).flatMap(({ tries }) => tries).sort((p, q) => p.at - q.at);
+  sessions
+    .filter((one) => one.drill === drill && one.name === person)
+    .flatMap(({ tries }) => tries)
+    .sort((p, q) => p.at - q.at);
 
 interface Standing {
   readonly streak: number;
@@ -44,13 +47,19 @@ export function nextCard<C extends string>(cards: readonly C[], tries: readonly 
   const open = cards.filter((card) => !recent.has(card));
   const from = open.length > 0 ? open : cards;
   const known = from.map((card) => ({ card, due: dueAt(card, tries), ...standingOf(card, tries) }));
-  const due = known.filter(({ last, due: at }) => last && at <= now).sort((p, q) => p.streak - q.streak || p.due - q.due)[0];
+  const due = known
+    .filter(({ last, due: at }) => last && at <= now)
+    .sort((p, q) => p.streak - q.streak || p.due - q.due)[0];
   const fresh = known.find(({ last }) => !last);
   return (due ?? fresh ?? known.sort((p, q) => p.due - q.due)[0]!).card;
 }
 
 /** How many of the cards are due, and how many are held for a week and more. */
-export function deckStanding(cards: readonly string[], tries: readonly Try[], now: number): { readonly due: number; readonly held: number; readonly fresh: number } {
+export function deckStanding(
+  cards: readonly string[],
+  tries: readonly Try[],
+  now: number,
+): { readonly due: number; readonly held: number; readonly fresh: number } {
   const all = cards.map((card) => ({ due: dueAt(card, tries), ...standingOf(card, tries) }));
   return {
     due: all.filter(({ last, due }) => last && due <= now).length,

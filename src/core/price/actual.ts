@@ -21,14 +21,19 @@ const MINUTE_MS = 60_000;
 /** Minutes at the car: the run by the clock, before it by the clock where somebody noted when he came, and the rest as planned. */
 function minutesOf(plan: Plan, { arrivedAt, run }: Job, endedAt: number): number {
   const part = (code: string): number => plan.slot.parts.find((one) => one.code === code)?.value ?? 0;
-  const before = arrivedAt === null ? part('slot.arriving') + part('slot.walk-round') : Math.max(0, run!.startedAt - arrivedAt) / MINUTE_MS;
+  const before =
+    arrivedAt === null
+      ? part('slot.arriving') + part('slot.walk-round')
+      : Math.max(0, run!.startedAt - arrivedAt) / MINUTE_MS;
   return before + elapsedMs(run!, endedAt) / MINUTE_MS + part('slot.handover');
 }
 
 /** The plan's product, each mix by as much as was really used of it. */
 function productMinor({ totals }: Plan, { mixes }: RunUse): number | null {
   if (!totals.costMinor) return null;
-  const times = new Map(mixes.map(({ purpose, plannedMl, usedMl }) => [`content.${purpose}`, plannedMl > 0 ? usedMl / plannedMl : 1]));
+  const times = new Map(
+    mixes.map(({ purpose, plannedMl, usedMl }) => [`content.${purpose}`, plannedMl > 0 ? usedMl / plannedMl : 1]),
+  );
   return totals.costMinor.parts.reduce((sum, { code, value }) => sum + value * (times.get(code) ?? 1), 0);
 }
 

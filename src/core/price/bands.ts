@@ -17,7 +17,13 @@ function stepped(soil: ZoneSoil, steps: 1 | -1): ZoneSoil {
 export function dirtierBy(times: number, job: Job): Job {
   const { soilPace } = resolveAssumptions(job.choices.assumptions);
   const { min, max } = assumptionTable.soilPace;
-  return { ...job, choices: { ...job.choices, assumptions: { ...job.choices.assumptions, soilPace: Math.min(max, Math.max(min, soilPace * times)) } } };
+  return {
+    ...job,
+    choices: {
+      ...job.choices,
+      assumptions: { ...job.choices.assumptions, soilPace: Math.min(max, Math.max(min, soilPace * times)) },
+    },
+  };
 }
 
 /** What was seen by a step of the scale, what is only forecast by as much as a forecast is off. */
@@ -33,7 +39,11 @@ function gritty(job: Job): Job {
   const soil = { ...job.soil };
   for (const { id } of lower) {
     const { deposits, spots, ...rest } = byEye(soil[id] ?? { deposits: [], spots: {} });
-    soil[id] = { ...rest, spots, deposits: [...deposits.filter(({ kind }) => kind !== 'grit'), { kind: 'grit', level: GRIT }] };
+    soil[id] = {
+      ...rest,
+      spots,
+      deposits: [...deposits.filter(({ kind }) => kind !== 'grit'), { kind: 'grit', level: GRIT }],
+    };
   }
   return { ...job, soil };
 }

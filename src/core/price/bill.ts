@@ -10,7 +10,9 @@ const DIGITS = 3;
  */
 export function nextNumber(prefix: string, on: Day, known: readonly string[]): string {
   const start = `${prefix}${on.slice(0, 4)}-`;
-  const counted = known.filter((number) => number.startsWith(start)).map((number) => Number(number.slice(start.length)));
+  const counted = known
+    .filter((number) => number.startsWith(start))
+    .map((number) => Number(number.slice(start.length)));
   const last = Math.max(0, ...counted.filter((count) => Number.isSafeInteger(count)));
   return `${start}${String(last + 1).padStart(DIGITS, '0')}`;
 }

@@ -18,22 +18,54 @@ const usual = (currency: string): Business => usualBusiness(currency, (amount) =
 
 const amount = (max: number): fc.Arbitrary<number> => fc.double({ min: 0, max, noNaN: true });
 const someTakes: fc.Arbitrary<VisitTakes> = fc.record({
-  minutes: amount(600), people: fc.constantFrom(1, 2), drivingMin: amount(200), km: amount(300), productMinor: fc.option(amount(5000)), towels: fc.nat(60), litres: amount(500), wasteL: amount(300), batteryMin: amount(90),
+  minutes: amount(600),
+  people: fc.constantFrom(1, 2),
+  drivingMin: amount(200),
+  km: amount(300),
+  productMinor: fc.option(amount(5000)),
+  towels: fc.nat(60),
+  litres: amount(500),
+  wasteL: amount(300),
+  batteryMin: amount(90),
 });
 const someBusiness: fc.Arbitrary<Business> = fc
-  .record({ currency: fc.constantFrom(...currencies), marginShare: amount(2), taxShare: amount(0.3), roundToMinor: fc.constantFrom(1, 5, 50, 100, 1000) })
+  .record({
+    currency: fc.constantFrom(...currencies),
+    marginShare: amount(2),
+    taxShare: amount(0.3),
+    roundToMinor: fc.constantFrom(1, 5, 50, 100, 1000),
+  })
   .map((own) => ({ ...usual(own.currency), ...own }));
 
-const job = sampleJob({ soil: soilAll('dust', 2), products: sampleJob().products.map((one) => ({ ...one, priceMinor: toMinor(20, 'EUR') })) });
-const van = usualVan({ name: 'home', latitudeDeg: degrees(sampleSite.latitudeDeg + 0.1), longitudeDeg: sampleSite.longitudeDeg });
+const job = sampleJob({
+  soil: soilAll('dust', 2),
+  products: sampleJob().products.map((one) => ({ ...one, priceMinor: toMinor(20, 'EUR') })),
+});
+const van = usualVan({
+  name: 'home',
+  latitudeDeg: degrees(sampleSite.latitudeDeg + 0.1),
+  longitudeDeg: sampleSite.longitudeDeg,
+});
 const answer = (of = job, business = usual('EUR')): QuoteAnswer => finish(quoteOf({ job: of, business, van }))!;
 
 describe('a price', () => {
   it('is the sum of its parts to the minor unit, in every currency, with or without a price agreed beforehand', () => {
     fc.assert(
       fc.property(someTakes, someBusiness, fc.option(fc.nat(1_000_000)), (takes, business, agreed) => {
-        const { costs, costMinor, marginMinor, roundingMinor, netMinor, taxMinor, totalMinor } = priceOf(takes, business, agreed);
-        for (const one of [...costs.map(({ minor }) => minor), marginMinor, roundingMinor, netMinor, taxMinor, totalMinor]) expect(Number.isSafeInteger(one)).toBe(true);
+        const { costs, costMinor, marginMinor, roundingMinor, netMinor, taxMinor, totalMinor } = priceOf(
+          takes,
+          business,
+          agreed,
+        );
+        for (const one of [
+          ...costs.map(({ minor }) => minor),
+          marginMinor,
+          roundingMinor,
+          netMinor,
+          taxMinor,
+          totalMinor,
+        ])
+          expect(Number.isSafeInteger(one)).toBe(true);
         expect(costs.reduce((sum, { minor }) => sum + minor, 0)).toBe(costMinor);
         expect(costMinor + marginMinor + roundingMinor).toBe(netMinor);
         expect(netMinor + taxMinor).toBe(totalMinor);
@@ -45,11 +77,29 @@ describe('a price', () => {
 
   it('rises with all that a visit takes, and by the hour as the hour is paid', () => {
     fc.assert(
-      fc.property(someTakes, someBusiness, fc.constantFrom('minutes', 'drivingMin', 'km', 'towels', 'litres', 'wasteL', 'batteryMin'), amount(100), (takes, business, what, more) => {
-        expect(priceOf({ ...takes, [what]: takes[what] + more }, business).totalMinor).toBeGreaterThanOrEqual(priceOf(takes, business).totalMinor);
-      }),
+      fc.property(
+        someTakes,
+        someBusiness,
+        fc.constantFrom('minutes', 'drivingMin', 'km', 'towels', 'litres', 'wasteL', 'batteryMin'),
+        amount(100),
+        (takes, business, what, more) => {
+          expect(priceOf({ ...takes, [what]: takes[what] + more }, business).totalMinor).toBeGreaterThanOrEqual(
+            priceOf(takes, business).totalMinor,
+          );
+        },
+      ),
     );
-    const hour = { minutes: 60, people: 2, drivingMin: 0, km: 0, productMinor: null, towels: 0, litres: 0, wasteL: 0, batteryMin: 0 };
+    const hour = {
+      minutes: 60,
+      people: 2,
+      drivingMin: 0,
+      km: 0,
+      productMinor: null,
+      towels: 0,
+      litres: 0,
+      wasteL: 0,
+      batteryMin: 0,
+    };
     const { costs } = priceOf(hour, { ...usual('EUR'), overheadMinor: toMinor(0, 'EUR') });
     expect(costs).toEqual([{ kind: 'labour', minor: 6400 }]);
   });
@@ -60,7 +110,12 @@ describe('what a visit takes', () => {
 
   it('is what its plan takes, and the way there and back', () => {
     const takes = takesOf(plan, job, van);
-    expect(takes).toMatchObject({ minutes: plan.slot.value, towels: plan.totals.towels.value, litres: plan.totals.litres.value, people: 1 });
+    expect(takes).toMatchObject({
+      minutes: plan.slot.value,
+      towels: plan.totals.towels.value,
+      litres: plan.totals.litres.value,
+      people: 1,
+    });
     // A tenth of a degree, longer by the roads, twice.
     expect(takes.km).toBeCloseTo(2 * 11.12 * van.roadFactor, 1);
     expect(takes.drivingMin).toBeCloseTo(60 * (takes.km / van.kmPerHour) + 2 * van.parkMin, 6);
@@ -93,8 +148,16 @@ describe('a quote', () => {
     expect(heavier!.moreMinor).toBeGreaterThan(0);
     expect(heavier!.moreMin).toBeGreaterThan(0);
     expect(gritty!.moreMinor).toBeGreaterThan(0);
-    const onlyDust = { ...job, soil: soilAll('dust', 1), choices: { ...job.choices, method: 'waterless' as const, dirtLimit: 'only-dust' as const, parts: 'all' as const } };
-    expect(answer(onlyDust).bands.find(({ band }) => band === 'gritty')).toEqual({ band: 'gritty', moreMinor: null, moreMin: null });
+    const onlyDust = {
+      ...job,
+      soil: soilAll('dust', 1),
+      choices: { ...job.choices, method: 'waterless' as const, dirtLimit: 'only-dust' as const, parts: 'all' as const },
+    };
+    expect(answer(onlyDust).bands.find(({ band }) => band === 'gritty')).toEqual({
+      band: 'gritty',
+      moreMinor: null,
+      moreMin: null,
+    });
   });
 
   it('gives a discount for cars in one visit that grows with their number and comes out of what is needed once', () => {
@@ -111,14 +174,26 @@ describe('a quote', () => {
     expect([price.totalMinor, price.isAgreed]).toEqual([2500, true]);
     expect(price.marginMinor).toBeLessThan(0);
     expect(answer({ ...sold, currency: 'USD' }).price.isAgreed).toBe(false);
-    expect(finish(quoteOf({ job: { ...job, soil: soilAll('mud', 5), gear: [] }, business: usual('EUR'), van }))).toBeNull();
+    expect(
+      finish(quoteOf({ job: { ...job, soil: soilAll('mud', 5), gear: [] }, business: usual('EUR'), van })),
+    ).toBeNull();
   });
 });
 
 describe('a bill', () => {
   const quote = answer();
   const made = (cars: number, numbers: readonly string[] = []): Bill =>
-    billOf({ id: 'b', kind: 'quote', on: '2031-07-14', to: 'Somebody', cars, words: { wash: 'Wash', discount: 'Less' }, quote, business: usual('EUR'), numbers });
+    billOf({
+      id: 'b',
+      kind: 'quote',
+      on: '2031-07-14',
+      to: 'Somebody',
+      cars,
+      words: { wash: 'Wash', discount: 'Less' },
+      quote,
+      business: usual('EUR'),
+      numbers,
+    });
 
   it('has lines that are its net price, and that with tax is what is paid', () => {
     for (const cars of [1, 2, 3, 5, 10]) {
@@ -150,7 +225,14 @@ describe('a bill', () => {
     const quoted = made(2, ['Q2031-004']);
     const jobs = [{ bills: [quoted] }];
     const invoice = invoiceOf(quoted, 'i', '2031-07-20', usual('EUR'), numbersOf(jobs, 'invoice'));
-    expect(invoice).toMatchObject({ kind: 'invoice', number: 'I2031-001', until: '2031-08-03', totalMinor: quoted.totalMinor, lines: quoted.lines, bands: [] });
+    expect(invoice).toMatchObject({
+      kind: 'invoice',
+      number: 'I2031-001',
+      until: '2031-08-03',
+      totalMinor: quoted.totalMinor,
+      lines: quoted.lines,
+      bands: [],
+    });
     expect(quoteIn({ bills: [quoted, invoice] })).toBe(quoted);
   });
 });
@@ -162,7 +244,14 @@ describe('what a visit really cost', () => {
 });
 
 describe('a season', () => {
-  const season = finish(seasonOf({ job, business: usual('EUR'), van, usual: { days: 7, surroundings: 'town', shelter: 'street', km: 150, road: 'dry' } }));
+  const season = finish(
+    seasonOf({
+      job,
+      business: usual('EUR'),
+      van,
+      usual: { days: 7, surroundings: 'town', shelter: 'street', km: 150, road: 'dry' },
+    }),
+  );
 
   it('mars more at each visit the longer one waits, and needs fewer visits', () => {
     for (const method of ['waterless'] as const) {
@@ -181,6 +270,10 @@ describe('a season', () => {
     const { fits, plans } = season;
     expect(fits!.holds).toBe('safe');
     expect(plans.some(({ holds, days }) => holds === 'safe' && days > fits!.days)).toBe(false);
-    expect(plans.filter(({ days, method }) => days < fits!.days && method === fits!.method).every(({ holds }) => holds === 'safe')).toBe(true);
+    expect(
+      plans
+        .filter(({ days, method }) => days < fits!.days && method === fits!.method)
+        .every(({ holds }) => holds === 'safe'),
+    ).toBe(true);
   });
 });

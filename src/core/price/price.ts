@@ -44,7 +44,9 @@ const costOf: Readonly<Record<CostKind, (takes: VisitTakes, business: Business) 
 
 /** What this costs oneself, to the minor unit. */
 export const costsOf = (takes: VisitTakes, business: Business): readonly Cost[] =>
-  costKinds.map((kind) => ({ kind, minor: Math.round(costOf[kind](takes, business)) })).filter(({ minor }) => minor !== 0);
+  costKinds
+    .map((kind) => ({ kind, minor: Math.round(costOf[kind](takes, business)) }))
+    .filter(({ minor }) => minor !== 0);
 
 /** To the next step that the business rounds to. */
 export const roundedUp = (minor: number, to: number): number => Math.ceil(Math.round(minor) / to) * to;
@@ -64,5 +66,17 @@ export function priceOf(takes: VisitTakes, business: Business, agreedMinor: numb
   const marginMinor = agreedMinor === null ? wanted : netMinor - costMinor;
   const keptMinor = netMinor - costMinor;
   const keptShare = netMinor > 0 ? keptMinor / netMinor : 0;
-  return { currency, costs, costMinor, marginMinor, roundingMinor: keptMinor - marginMinor, keptMinor, keptShare, netMinor, taxMinor: totalMinor - netMinor, totalMinor, isAgreed: agreedMinor !== null };
+  return {
+    currency,
+    costs,
+    costMinor,
+    marginMinor,
+    roundingMinor: keptMinor - marginMinor,
+    keptMinor,
+    keptShare,
+    netMinor,
+    taxMinor: totalMinor - netMinor,
+    totalMinor,
+    isAgreed: agreedMinor !== null,
+  };
 }

@@ -52,10 +52,12 @@ function* minutesOf(job: Job, plan: Plan, done: (share: number) => number): Stud
 }
 
 /** Panels that a plan leaves out; of a car that is sent away all of them. */
-const leftIn = ({ method, zones }: Plan): number => (method === 'decline' ? Infinity : zones.filter(({ leftBecause }) => leftBecause !== null).length);
+const leftIn = ({ method, zones }: Plan): number =>
+  method === 'decline' ? Infinity : zones.filter(({ leftBecause }) => leftBecause !== null).length;
 
 /** What was agreed for the car, where the currency is that of the prices. */
-const agreedFor = ({ soldAs, currency }: Job, business: Business): number | null => (currency === business.currency ? (soldAs?.priceMinor ?? null) : null);
+const agreedFor = ({ soldAs, currency }: Job, business: Business): number | null =>
+  currency === business.currency ? (soldAs?.priceMinor ?? null) : null;
 
 /** The discount is worked out of costs; a price that is agreed is what one car pays in a visit of its own. */
 function pricesOfCars(takes: VisitTakes, once: number, business: Business, alone: Price): readonly CarsPrice[] {
@@ -63,7 +65,14 @@ function pricesOfCars(takes: VisitTakes, once: number, business: Business, alone
     const all = takesFor(takes, cars, once);
     const [several, single] = [priceOf(all, business), priceOf(takes, business)];
     const saved = Math.max(0, 1 - several.netMinor / Math.max(1, cars * single.netMinor));
-    return { cars, minutes: all.minutes, costMinor: several.costMinor, saved, totalMinor: cars === 1 ? alone.totalMinor : roundedUp(cars * alone.totalMinor * (1 - saved), business.roundToMinor) };
+    return {
+      cars,
+      minutes: all.minutes,
+      costMinor: several.costMinor,
+      saved,
+      totalMinor:
+        cars === 1 ? alone.totalMinor : roundedUp(cars * alone.totalMinor * (1 - saved), business.roundToMinor),
+    };
   });
 }
 
@@ -90,13 +99,21 @@ export function* quoteOf({ job, business, van }: QuoteAsked): Study<QuoteAnswer 
         ? { band, moreMinor: null, moreMin: null }
         : {
             band,
-            moreMinor: priceOf({ ...takesOf(then, otherwise, van), minutes: then.slot.value + longer }, business).totalMinor - asComputed.totalMinor,
+            moreMinor:
+              priceOf({ ...takesOf(then, otherwise, van), minutes: then.slot.value + longer }, business).totalMinor -
+              asComputed.totalMinor,
             moreMin: then.slot.value - plan.slot.value,
           },
     );
     yield 0.6 + (0.4 * bands.length) / soilBands.length;
   }
-  return { takes, price, typicalMin: quantile(sample, 0.5), bands, cars: pricesOfCars(takes, onceMin(plan, job), business, price) };
+  return {
+    takes,
+    price,
+    typicalMin: quantile(sample, 0.5),
+    bands,
+    cars: pricesOfCars(takes, onceMin(plan, job), business, price),
+  };
 }
 
 /** Ours to begin with, each of them judged; a business changes what is otherwise. */
@@ -104,7 +121,14 @@ export const usualBusiness = (currency: string, minor: (amount: number) => numbe
   const money = (amount: number) => minorUnits(minor(amount));
   return {
     ...{ id: 'business', name: 'Your business', address: '', contact: '', taxNumber: '', currency },
-    ...{ hourMinor: money(32), kmMinor: money(0.45), towelMinor: money(3.5), towelWashes: 150, loadMinor: money(2.2), loadTowels: 30 },
+    ...{
+      hourMinor: money(32),
+      kmMinor: money(0.45),
+      towelMinor: money(3.5),
+      towelWashes: 150,
+      loadMinor: money(2.2),
+      loadTowels: 30,
+    },
     ...{ waterMinor: money(5), wasteMinor: money(6), batteryHourMinor: money(1.5), overheadMinor: money(9) },
     ...{ marginShare: 0.2, taxName: 'VAT', taxShare: 0.2, roundToMinor: Math.max(1, minor(0.5)), confidence: 0.8 },
     ...{ quotePrefix: 'Q', invoicePrefix: 'I', validDays: 30, payDays: 14, terms: '' },

@@ -45,10 +45,20 @@ export interface SeasonAsked extends QuoteAsked {
 /** The car so many days after a wash, nobody having looked, to be washed by that method. */
 function visitAfter(job: Job, days: number, usual: Leg, method: SeasonMethod, times: number): Job {
   const leg: Leg = { ...usual, days, km: (usual.km * days) / Math.max(1, usual.days) };
-  return dirtierBy(times, { ...job, soil: {}, readings: {}, since: [leg], run: null, refused: null, consent: null, choices: { ...job.choices, method } });
+  return dirtierBy(times, {
+    ...job,
+    soil: {},
+    readings: {},
+    since: [leg],
+    run: null,
+    refused: null,
+    consent: null,
+    choices: { ...job.choices, method },
+  });
 }
 
-const isWhole = ({ method, zones }: Plan): boolean => method !== 'decline' && zones.every(({ leftBecause }) => leftBecause === null);
+const isWhole = ({ method, zones }: Plan): boolean =>
+  method !== 'decline' && zones.every(({ leftBecause }) => leftBecause === null);
 
 /** Marring, time, water and price of a car over a year, washed every so many days by each method; and what fits it. */
 export function* seasonOf({ job, usual, business, van }: SeasonAsked): Study<Season> {

@@ -1,6 +1,17 @@
 import type { Day } from '../model';
 import type { Study } from '../studies';
-import { type DayBrief, type DayChances, type DayPlan, DayPlanner, type DayWay, type MendBrief, briefDay, briefMend, dayChances, dayMends } from '../tour';
+import {
+  type DayBrief,
+  type DayChances,
+  type DayPlan,
+  DayPlanner,
+  type DayWay,
+  type MendBrief,
+  briefDay,
+  briefMend,
+  dayChances,
+  dayMends,
+} from '../tour';
 
 /** A day that is asked about. */
 export interface DayAsked extends DayWay {

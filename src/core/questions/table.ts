@@ -1,13 +1,51 @@
 import { type Due, type DueCar, duesOf } from '../clients';
-import { type DyeAnswer, type ProofAnswer, type ProofAsked, type Raster, type SideAnswer, type SideAsked, type WipeAnswer, type WipeAsked, dyeStudy, halfPanelProof, sideMeter, wipeTest } from '../eye';
+import {
+  type DyeAnswer,
+  type ProofAnswer,
+  type ProofAsked,
+  type Raster,
+  type SideAnswer,
+  type SideAsked,
+  type WipeAnswer,
+  type WipeAsked,
+  dyeStudy,
+  halfPanelProof,
+  sideMeter,
+  wipeTest,
+} from '../eye';
 import { type UsageAccount, usageAccount } from '../execution';
 import type { Job, Lot } from '../model';
 import { planJob } from '../planning';
 import { type DecisionAsked, type DealCase, type DecisionCase, dealCaseOf, decisionOf } from '../practice';
-import { type QuoteAnswer, type QuoteAsked, type Season, type SeasonAsked, type VisitAccount, quoteOf, seasonOf, visitAccount } from '../price';
 import {
-  type ApproachEffect, type BucketSpread, type HoursOfDay, type NextVisit, type Ordering, type PackingList, type Study, type TradeOff, type WhatIf,
-  approachEffectsOf, bucketSpread, helpOf, hoursOfDay, nextVisitOf, packingListOf, tradeOffsOf, whatIf, workOrdersOf,
+  type QuoteAnswer,
+  type QuoteAsked,
+  type Season,
+  type SeasonAsked,
+  type VisitAccount,
+  quoteOf,
+  seasonOf,
+  visitAccount,
+} from '../price';
+import {
+  type ApproachEffect,
+  type BucketSpread,
+  type HoursOfDay,
+  type NextVisit,
+  type Ordering,
+  type PackingList,
+  type Study,
+  type TradeOff,
+  type WhatIf,
+  approachEffectsOf,
+  bucketSpread,
+  helpOf,
+  hoursOfDay,
+  nextVisitOf,
+  packingListOf,
+  tradeOffsOf,
+  whatIf,
+  workOrdersOf,
 } from '../studies';
 import type { DayChances, MendBrief } from '../tour';
 import { type DayAnswer, type DayAsked, dayChancesQuestion, dayMendsQuestion, dayQuestion } from './day';
@@ -86,7 +124,15 @@ interface ProofStudies {
   readonly proof: ProofAnswer;
 }
 
-export type Studies = JobStudies & PracticeStudies & ProofStudies & PictureStudies & DayStudies & LotStudies & PriceStudies & SeasonStudies & ClientStudies;
+export type Studies = JobStudies &
+  PracticeStudies &
+  ProofStudies &
+  PictureStudies &
+  DayStudies &
+  LotStudies &
+  PriceStudies &
+  SeasonStudies &
+  ClientStudies;
 export type StudyKind = keyof Studies;
 
 /** What a question is about. */
@@ -103,7 +149,9 @@ export type About<K extends StudyKind> = K extends keyof DayStudies
           : K extends keyof PictureStudies
             ? OfPicture<K>
             : K extends keyof PracticeStudies
-              ? K extends 'decision' ? DecisionAsked : Omit<DecisionAsked, 'card'>
+              ? K extends 'decision'
+                ? DecisionAsked
+                : Omit<DecisionAsked, 'card'>
               : K extends keyof ProofStudies
                 ? ProofAsked
                 : Job;

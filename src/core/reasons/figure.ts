@@ -19,11 +19,7 @@ export interface Figure {
 }
 
 /** A figure that is the sum of its parts; parts of zero are left out. */
-export const sumFigure = (
-  unit: FigureUnit,
-  parts: readonly FigurePart[],
-  uses: readonly AssumptionKey[],
-): Figure => ({
+export const sumFigure = (unit: FigureUnit, parts: readonly FigurePart[], uses: readonly AssumptionKey[]): Figure => ({
   value: parts.reduce((sum, { value }) => sum + value, 0),
   unit,
   origin: 'computed',

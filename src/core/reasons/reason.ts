@@ -1,4 +1,19 @@
-import type { Bottled, DirtLimit, Finish, GearKind, MixPurpose, RunoffRule, Approach, SoilKind, SpotKind, Surface, ToMind, VehicleMethod, VesselKind, ZoneId } from '../model';
+import type {
+  Bottled,
+  DirtLimit,
+  Finish,
+  GearKind,
+  MixPurpose,
+  RunoffRule,
+  Approach,
+  SoilKind,
+  SpotKind,
+  Surface,
+  ToMind,
+  VehicleMethod,
+  VesselKind,
+  ZoneId,
+} from '../model';
 
 /** Things that limit a job as a whole; the last five are clean towels by role. */
 export const budgets = [
@@ -42,7 +57,12 @@ export type Gate =
   | { readonly code: 'indoors' }
   /** A mat holds nothing on ground that falls. */
   | { readonly code: 'slope'; readonly slope: number; readonly most: number }
-  | { readonly code: 'out-of-reach'; readonly heightM: number; readonly reachM: number; readonly why: 'no-steps' | 'slope' }
+  | {
+      readonly code: 'out-of-reach';
+      readonly heightM: number;
+      readonly reachM: number;
+      readonly why: 'no-steps' | 'slope';
+    }
   | { readonly code: 'lumps' }
   | { readonly code: 'wiped-dry'; readonly filmUm: number; readonly leastUm: number }
   | { readonly code: 'panel-too-hot'; readonly panelC: number; readonly maxC: number }
@@ -65,7 +85,12 @@ export type Gate =
       readonly approach: Approach;
     }
   /** Dirtier than the approach lets a waterless product touch. */
-  | { readonly code: 'dirt-limit'; readonly limit: Exclude<DirtLimit, 'index'>; readonly kind: SoilKind; readonly loadGm2: number }
+  | {
+      readonly code: 'dirt-limit';
+      readonly limit: Exclude<DirtLimit, 'index'>;
+      readonly kind: SoilKind;
+      readonly loadGm2: number;
+    }
   /** What crackles under a finger is rinsed first wherever there is something to rinse with. */
   | { readonly code: 'rinse-first'; readonly kind: SoilKind }
   /** Dust that lies loose in a seam is blown out first wherever there is air. */
@@ -100,16 +125,41 @@ export type Verdict =
     }
   | { readonly code: 'method-blocked'; readonly method: VehicleMethod; readonly zones: number }
   /** The gates are those that decide, what would help most zones first. */
-  | { readonly code: 'zones-blocked'; readonly zones: readonly ZoneId[]; readonly because: Obstacle; readonly gates: readonly Gate[] }
+  | {
+      readonly code: 'zones-blocked';
+      readonly zones: readonly ZoneId[];
+      readonly because: Obstacle;
+      readonly gates: readonly Gate[];
+    }
   /** The rest is planned. The gate is the first that forbids what comes nearest. */
-  | { readonly code: 'parts-left'; readonly zones: readonly ZoneId[]; readonly because: Obstacle; readonly gate: Gate | null }
-  | { readonly code: 'parts-left'; readonly zones: readonly ZoneId[]; readonly because: 'budget'; readonly shortage: ShortBudget }
+  | {
+      readonly code: 'parts-left';
+      readonly zones: readonly ZoneId[];
+      readonly because: Obstacle;
+      readonly gate: Gate | null;
+    }
+  | {
+      readonly code: 'parts-left';
+      readonly zones: readonly ZoneId[];
+      readonly because: 'budget';
+      readonly shortage: ShortBudget;
+    }
   /** Hot panels that a mist cools in their pass. */
   | { readonly code: 'cooled-first'; readonly zones: readonly ZoneId[]; readonly hottestC: number }
   /** Warmer than practice works, where no label says how warm is too warm. */
-  | { readonly code: 'warm-by-practice'; readonly zones: readonly ZoneId[]; readonly hottestC: number; readonly practiceC: number }
+  | {
+      readonly code: 'warm-by-practice';
+      readonly zones: readonly ZoneId[];
+      readonly hottestC: number;
+      readonly practiceC: number;
+    }
   /** What evaporates leaves its hardness behind, mg/m². */
-  | { readonly code: 'residue'; readonly zones: readonly ZoneId[]; readonly mostMgM2: number; readonly limitMgM2: number }
+  | {
+      readonly code: 'residue';
+      readonly zones: readonly ZoneId[];
+      readonly mostMgM2: number;
+      readonly limitMgM2: number;
+    }
   /** The rest could be done with what there is. */
   | { readonly code: 'zones-wait'; readonly zones: readonly ZoneId[] }
   | { readonly code: 'late'; readonly zones: readonly ZoneId[] }
@@ -118,7 +168,13 @@ export type Verdict =
   | { readonly code: 'missing'; readonly gate: Gate }
   | { readonly code: 'bugs-left'; readonly zones: readonly ZoneId[]; readonly why: CareLeft; readonly mostC: number }
   /** Asked for or at hand, and not used here; the panel’s limit is null where heat is not why. */
-  | { readonly code: 'product-left'; readonly purpose: Bottled; readonly zones: readonly ZoneId[]; readonly why: CareLeft; readonly mostC: number | null }
+  | {
+      readonly code: 'product-left';
+      readonly purpose: Bottled;
+      readonly zones: readonly ZoneId[];
+      readonly why: CareLeft;
+      readonly mostC: number | null;
+    }
   | { readonly code: 'spots-left'; readonly kind: SpotKind; readonly count: number; readonly why: SpotLeft }
   /** The approach's limit was lifted on the client's word. */
   | { readonly code: 'against-advice'; readonly by: string; readonly zones: number }

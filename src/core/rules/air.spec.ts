@@ -6,9 +6,20 @@ import { sampleGear, sampleJob, sampleSite, soilAll } from '../testing/sample';
 import { runs } from '@esmero/testing';
 
 const gear: Job['gear'] = [...sampleJob().gear, sampleGear('air-gun')];
-const dusty = (rest: Partial<Job> = {}): Job => sampleJob({ soil: soilAll('dust', 3), scope: ['body', 'trim', 'shuts', 'boot-sill'], site: { ...sampleSite, power: true }, gear, ...rest });
-const blownIn = (job: Job) => planJob(job).zones.filter(({ treatment }) => treatment !== 'leave' && partsOf(treatment).flush === 'air');
-const fixed = (job: Job, zone: 'left-front-shut' | 'bonnet'): Job => ({ ...job, choices: { ...job.choices, fixed: { [zone]: 'air/waterless' } } });
+const dusty = (rest: Partial<Job> = {}): Job =>
+  sampleJob({
+    soil: soilAll('dust', 3),
+    scope: ['body', 'trim', 'shuts', 'boot-sill'],
+    site: { ...sampleSite, power: true },
+    gear,
+    ...rest,
+  });
+const blownIn = (job: Job) =>
+  planJob(job).zones.filter(({ treatment }) => treatment !== 'leave' && partsOf(treatment).flush === 'air');
+const fixed = (job: Job, zone: 'left-front-shut' | 'bonnet'): Job => ({
+  ...job,
+  choices: { ...job.choices, fixed: { [zone]: 'air/waterless' } },
+});
 const zoneIn = (job: Job, id: string) => planJob(job).zones.find(({ zone }) => zone.id === id)!;
 
 describe('compressed air', () => {
@@ -60,10 +71,19 @@ describe('a degreaser injected with steam', () => {
     scope: ['shuts', 'boot-sill'],
     gear: [sampleGear('steamer')],
     site: { ...sampleSite, power: true },
-    products: [...sampleJob().products, { ...sampleJob().products[0]!, id: 'degreaser', name: 'Degreaser', uses: [{ ...sampleJob().products[0]!.uses[0]!, purpose: 'degreaser', rinseAfter: false }] }],
+    products: [
+      ...sampleJob().products,
+      {
+        ...sampleJob().products[0]!,
+        id: 'degreaser',
+        name: 'Degreaser',
+        uses: [{ ...sampleJob().products[0]!.uses[0]!, purpose: 'degreaser', rinseAfter: false }],
+      },
+    ],
     choices: { ...sampleJob().choices, fixed: { 'boot-sill': 'steam/waterless' } },
   });
-  const sill = (steamWith: 'water' | 'product', products = sills.products) => zoneIn({ ...sills, products, choices: { ...sills.choices, steamWith } }, 'boot-sill').option!;
+  const sill = (steamWith: 'water' | 'product', products = sills.products) =>
+    zoneIn({ ...sills, products, choices: { ...sills.choices, steamWith } }, 'boot-sill').option!;
 
   it('takes off more than steam alone, and is counted', () => {
     expect(sill('water').laidMl.degreaser).toBe(0);
@@ -72,7 +92,10 @@ describe('a degreaser injected with steam', () => {
   });
 
   it('stays away where its label excludes the surface, or wants a rinse that nothing gives', () => {
-    const relabelled = (change: object, use: object = {}) => sills.products.map((one) => (one.id === 'degreaser' ? { ...one, ...change, uses: one.uses.map((each) => ({ ...each, ...use })) } : one));
+    const relabelled = (change: object, use: object = {}) =>
+      sills.products.map((one) =>
+        one.id === 'degreaser' ? { ...one, ...change, uses: one.uses.map((each) => ({ ...each, ...use })) } : one,
+      );
     expect(sill('product', relabelled({ notOnSurfaces: ['paint'] })).laidMl.degreaser).toBe(0);
     expect(sill('product', relabelled({}, { rinseAfter: true })).laidMl.degreaser).toBe(0);
   });

@@ -1,5 +1,14 @@
 import type { Recipes } from '../mix';
-import { type Flush, type Gear, type GearKind, type Job, type Working, isShampooed, partsOf, workingTreatments } from '../model';
+import {
+  type Flush,
+  type Gear,
+  type GearKind,
+  type Job,
+  type Working,
+  isShampooed,
+  partsOf,
+  workingTreatments,
+} from '../model';
 import { contactRules } from './contacts';
 import { flushRules } from './flushes';
 import { type Kit, kits } from './kit';

@@ -19,7 +19,16 @@ describe('brushes', () => {
   });
 
   it('are used only where they are wanted and in the van', () => {
-    expect([...brushesIn(job(brushKinds.map((kind) => sampleGear(kind)), 'never')).values()].every((one) => one === null)).toBe(true);
+    expect(
+      [
+        ...brushesIn(
+          job(
+            brushKinds.map((kind) => sampleGear(kind)),
+            'never',
+          ),
+        ).values(),
+      ].every((one) => one === null),
+    ).toBe(true);
     const few = brushesIn(job([sampleGear('tyre-brush')]));
     expect(few.get('left-front-tyre')).toBe('tyre-brush');
     expect(few.get('left-front-wheel')).toBeNull();

@@ -12,7 +12,17 @@ const remover = (rest: Partial<Product> = {}): Product => ({
   ...sampleJob().products.find(({ id }) => id === 'solvent')!,
   id: 'bugs',
   name: 'Bug remover',
-  uses: [{ purpose: 'bugs', dilution: { label: '0', reading: 'water' }, weakest: null, strongest: null, protectsDays: null, ...asPractised, origin: 'label' }],
+  uses: [
+    {
+      purpose: 'bugs',
+      dilution: { label: '0', reading: 'water' },
+      weakest: null,
+      strongest: null,
+      protectsDays: null,
+      ...asPractised,
+      origin: 'label',
+    },
+  ],
   sizeMl: ml(500),
   maxPanelC: celsius(32),
   notOnFinishes: [],
@@ -30,14 +40,20 @@ describe('bug remover that has to be rinsed off', () => {
   const label = remover({ uses: [{ ...remover().uses[0]!, rinseAfter: true }] });
   const bugsIn = (gear: Job['gear'], vessels: Job['vessels']) => {
     const job = splattered('covered', { gear, vessels });
-    return planJob({ ...job, products: [...job.products.filter(({ id }) => id !== 'bugs'), label] }).zones.flatMap(({ option }) => (option?.bugs ? [option] : []));
+    return planJob({ ...job, products: [...job.products.filter(({ id }) => id !== 'bugs'), label] }).zones.flatMap(
+      ({ option }) => (option?.bugs ? [option] : []),
+    );
   };
 
   it('is never used without a rinse, and rinsed where there is one', () => {
-    const dry = bugsIn([], sampleJob().vessels.filter(({ kind }) => kind !== 'pump-sprayer'));
+    const dry = bugsIn(
+      [],
+      sampleJob().vessels.filter(({ kind }) => kind !== 'pump-sprayer'),
+    );
     expect(dry.length).toBeGreaterThan(0);
     for (const { bugs, laidMl } of dry) expect([bugs!.left, laidMl.bugs]).toEqual(['no-rinse', 0]);
-    for (const { bugs, rinsedMl } of bugsIn([], sampleJob().vessels)) if (bugs!.left === null) expect(rinsedMl).toBeGreaterThan(0);
+    for (const { bugs, rinsedMl } of bugsIn([], sampleJob().vessels))
+      if (bugs!.left === null) expect(rinsedMl).toBeGreaterThan(0);
   });
 });
 
@@ -50,8 +66,13 @@ describe('bug splatter', () => {
     const total = bugs.reduce((sum, one) => sum + one.ml, 0);
     expect(total).toBeGreaterThanOrEqual(40);
     expect(total).toBeLessThanOrEqual(80);
-    expect(bugs.every(({ rounds, brush, left, dwellS }) => rounds === 2 && brush && left === null && dwellS === 2 * a.dwellInsects)).toBe(true);
-    const sides = ({ zones }: typeof with_): number => zones.reduce((sum, { option }) => sum + (option?.washSides ?? 0), 0);
+    expect(
+      bugs.every(
+        ({ rounds, brush, left, dwellS }) => rounds === 2 && brush && left === null && dwellS === 2 * a.dwellInsects,
+      ),
+    ).toBe(true);
+    const sides = ({ zones }: typeof with_): number =>
+      zones.reduce((sum, { option }) => sum + (option?.washSides ?? 0), 0);
     expect(sides(with_) - sides(without)).toBeGreaterThan(2.5);
     const whole = planJob(splattered('covered', {}, [...front, 'bonnet', 'windscreen']));
     const more = whole.totals.towels.value - without.totals.towels.value;
@@ -61,19 +82,27 @@ describe('bug splatter', () => {
   });
 
   it('at 33 °C in the sun stays where it is: shade first', () => {
-    const hot = splattered('covered', { site: { ...sampleSite, airC: celsius(24), panelC: celsius(33), shade: false, sunWm2: 500, windMs: 2 } });
+    const hot = splattered('covered', {
+      site: { ...sampleSite, airC: celsius(24), panelC: celsius(33), shade: false, sunWm2: 500, windMs: 2 },
+    });
     const plan = planJob(hot);
     const verdict = plan.verdicts.find(({ code }) => code === 'bugs-left');
     expect(verdict).toMatchObject({ code: 'bugs-left', why: 'too-warm', mostC: 32 });
-    expect(bugsIn(hot).every(({ ml: laid, seconds, dwellS }) => laid === 0 && seconds === 0 && dwellS === 0)).toBe(true);
+    expect(bugsIn(hot).every(({ ml: laid, seconds, dwellS }) => laid === 0 && seconds === 0 && dwellS === 0)).toBe(
+      true,
+    );
     const shaded = planJob({ ...hot, site: { ...hot.site, panelC: celsius(26), shade: true, sunWm2: 0 } });
     expect(shaded.verdicts.some(({ code }) => code === 'bugs-left')).toBe(false);
   });
 
   it('stays in the sun however cool the panel, and where the label excludes what it is on', () => {
-    const sunny = splattered('few', { site: { ...sampleSite, panelC: celsius(20), shade: false, sunWm2: 300, windMs: 3 } });
+    const sunny = splattered('few', {
+      site: { ...sampleSite, panelC: celsius(20), shade: false, sunWm2: 300, windMs: 3 },
+    });
     expect(new Set(bugsIn(sunny).map(({ left }) => left))).toContain('in-sun');
-    const excluded = splattered('few', { products: [...sampleJob().products, remover({ notOnSurfaces: ['paint'] })] }, ['bonnet']);
+    const excluded = splattered('few', { products: [...sampleJob().products, remover({ notOnSurfaces: ['paint'] })] }, [
+      'bonnet',
+    ]);
     expect(bugsIn(excluded).map(({ left }) => left)).toEqual(['surface']);
   });
 

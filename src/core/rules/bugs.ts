@@ -55,7 +55,12 @@ function leftFor(soiled: SoiledZone, flushed: Flushed, mostC: number, context: P
  * What is done about bug splatter before a panel is wiped; null where there is none.
  * @param under the mix that the treatment lays first: it softens them where there is no bug remover
  */
-export function bugsOn(soiled: SoiledZone, under: MixPurpose, flushed: Flushed, context: PlanningContext): BugPlan | null {
+export function bugsOn(
+  soiled: SoiledZone,
+  under: MixPurpose,
+  flushed: Flushed,
+  context: PlanningContext,
+): BugPlan | null {
   const { soil, zone } = soiled;
   const { a, recipes, job } = context;
   if (!soil.bugs) return null;

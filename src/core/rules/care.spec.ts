@@ -1,12 +1,24 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Care, type CareUse, type Finish, type Job, type Product, careReaches, careUses, finishes, noCare, paintCares } from '../model';
+import {
+  type Care,
+  type CareUse,
+  type Finish,
+  type Job,
+  type Product,
+  careReaches,
+  careUses,
+  finishes,
+  noCare,
+  paintCares,
+} from '../model';
 import { planJob } from '../planning/plan-job';
 import { sampleJob, sampleProduct, sampleSite, sampleUse, sampleVehicle, soilAll } from '../testing/sample';
 import { celsius, ml } from '../units';
 import { careWantedOn } from './care';
 
-const product = (use: CareUse, rest: Partial<Product> = {}): Product => sampleProduct(use, [sampleUse(use, '0', { protectsDays: 42, inSun: false })], { sizeMl: ml(500), ...rest });
+const product = (use: CareUse, rest: Partial<Product> = {}): Product =>
+  sampleProduct(use, [sampleUse(use, '0', { protectsDays: 42, inSun: false })], { sizeMl: ml(500), ...rest });
 const all = careUses.map((use) => product(use));
 
 const cared = (care: Partial<Care>, rest: Partial<Job> = {}, products: readonly Product[] = all): Job => {
@@ -49,9 +61,16 @@ describe('what is put onto a clean car', () => {
   it('comes in its order: paint, trim, tyres, each in a round of its own and with a towel of its own', () => {
     const plan = planJob(cared({ paint: { use: 'sealant', on: 'body' }, trim: true, tyres: 'now' }));
     const passes = plan.timeline.passes.filter(({ act }) => act === 'protect');
-    const useOf = (number: number) => new Set(plan.zones.filter(({ zone }) => passes[number]!.parts.some(({ zoneId }) => zoneId === zone.id)).map(({ option }) => option!.care!.use));
+    const useOf = (number: number) =>
+      new Set(
+        plan.zones
+          .filter(({ zone }) => passes[number]!.parts.some(({ zoneId }) => zoneId === zone.id))
+          .map(({ option }) => option!.care!.use),
+      );
     expect(passes.map((_pass, i) => [...useOf(i)])).toEqual([['sealant'], ['trim-dressing'], ['tyre-dressing']]);
-    const slots = plan.towels.flatMap(({ sides }) => sides.flatMap(({ use, slot }) => (use === 'protect' ? [slot] : [])));
+    const slots = plan.towels.flatMap(({ sides }) =>
+      sides.flatMap(({ use, slot }) => (use === 'protect' ? [slot] : [])),
+    );
     expect(new Set(slots)).toEqual(new Set(['protect', 'trim', 'tyres']));
   });
 
@@ -75,11 +94,26 @@ describe('what is put onto a clean car', () => {
 
   it('is left where it may not go, with the reason', () => {
     const coated = { vehicle: sampleVehicle('sedan', 'coated') };
-    expect(leftIn(cared(uppers, coated, [product('topper', { leavesLayer: true })]))[0]).toMatchObject({ purpose: 'topper', why: 'layer' });
-    expect(leftIn(cared(uppers, { vehicle: sampleVehicle('sedan', 'matte') }, [product('topper', { notOnFinishes: ['matte'] })]))[0]).toMatchObject({ why: 'finish' });
+    expect(leftIn(cared(uppers, coated, [product('topper', { leavesLayer: true })]))[0]).toMatchObject({
+      purpose: 'topper',
+      why: 'layer',
+    });
+    expect(
+      leftIn(
+        cared(uppers, { vehicle: sampleVehicle('sedan', 'matte') }, [product('topper', { notOnFinishes: ['matte'] })]),
+      )[0],
+    ).toMatchObject({ why: 'finish' });
     expect(leftIn(cared(uppers, {}, []))[0]).toMatchObject({ why: 'no-product' });
-    expect(leftIn(cared(uppers, {}, [product('topper', { notWith: ['waterless', 'rinseless'] })]))[0]).toMatchObject({ why: 'not-together' });
-    expect(leftIn(cared(uppers, { site: { ...sampleSite, panelC: celsius(34) } }, [product('topper', { maxPanelC: celsius(30) })]))[0]).toMatchObject({ why: 'too-warm', mostC: 30 });
+    expect(leftIn(cared(uppers, {}, [product('topper', { notWith: ['waterless', 'rinseless'] })]))[0]).toMatchObject({
+      why: 'not-together',
+    });
+    expect(
+      leftIn(
+        cared(uppers, { site: { ...sampleSite, panelC: celsius(34) } }, [
+          product('topper', { maxPanelC: celsius(30) }),
+        ]),
+      )[0],
+    ).toMatchObject({ why: 'too-warm', mostC: 30 });
     const sunny = { site: { ...sampleSite, shade: false, sunWm2: 700 } };
     expect(leftIn(cared(uppers, sunny, [product('topper', { maxPanelC: null })]))[0]).toMatchObject({ why: 'in-sun' });
     expect(leftIn(cared(uppers))).toHaveLength(0);
@@ -87,7 +121,9 @@ describe('what is put onto a clean car', () => {
 
   it('never makes a seat slippery', () => {
     const plan = planJob(cared({ trim: true }, { vehicle: sampleVehicle('motorcycle') }));
-    const dressed = plan.zones.filter(({ option }) => (option?.laidMl['trim-dressing'] ?? 0) > 0).map(({ zone }) => zone.id);
+    const dressed = plan.zones
+      .filter(({ option }) => (option?.laidMl['trim-dressing'] ?? 0) > 0)
+      .map(({ zone }) => zone.id);
     expect(dressed.length).toBeGreaterThan(0);
     expect(dressed).not.toContain('seat');
     expect(dressed).not.toContain('instruments');
@@ -106,7 +142,11 @@ describe('what is put onto a clean car', () => {
       cladding: fc.boolean(),
     })
     .map(({ use, on, tyres, trim, finish, layer, topping, workers, cladding }) => {
-      const job = cared({ paint: { use, on }, tyres, trim }, { vehicle: { ...sampleVehicle('suv', finish), cladding }, site: { ...sampleSite, workers, minutes: 600 } }, careUses.map((one) => product(one, { leavesLayer: layer })));
+      const job = cared(
+        { paint: { use, on }, tyres, trim },
+        { vehicle: { ...sampleVehicle('suv', finish), cladding }, site: { ...sampleSite, workers, minutes: 600 } },
+        careUses.map((one) => product(one, { leavesLayer: layer })),
+      );
       return { ...job, choices: { ...job.choices, topping } };
     });
 
@@ -118,7 +158,13 @@ describe('what is put onto a clean car', () => {
         for (const { zone, option } of plan.zones) {
           const { care } = option ?? {};
           expect(care?.use ?? null).toBe(option ? careWantedOn(zone, job) : null);
-          if (excluded && care && zone.surface === 'paint' && job.products.find(({ id }) => id === care.use)!.leavesLayer) expect(care.ml).toBe(0);
+          if (
+            excluded &&
+            care &&
+            zone.surface === 'paint' &&
+            job.products.find(({ id }) => id === care.use)!.leavesLayer
+          )
+            expect(care.ml).toBe(0);
         }
         for (const { sides } of plan.towels) {
           const cares = sides.filter(({ use: of }) => of === 'protect');

@@ -13,7 +13,11 @@ const cleaners = (rest: Partial<ProductUse> = {}, more: Partial<Product> = {}): 
 ];
 
 const dirty = (products: readonly Product[], rest: Partial<Job> = {}): Job => {
-  const job = sampleJob({ soil: soilAll('brake-dust', 3), choices: { ...sampleJob().choices, approach: 'permissive', dirtLimit: 'index' }, ...rest });
+  const job = sampleJob({
+    soil: soilAll('brake-dust', 3),
+    choices: { ...sampleJob().choices, approach: 'permissive', dirtLimit: 'index' },
+    ...rest,
+  });
   return { ...job, products: [...job.products, ...products] };
 };
 
@@ -43,20 +47,41 @@ describe('cleaners on wheels, tyres and arches', () => {
   });
 
   it('are not worth it on light dust', () => {
-    expect(wheelsOf(dirty(cleaners(), { soil: soilAll('dust', 1) })).every(({ option }) => option!.cleaner === null)).toBe(true);
+    expect(
+      wheelsOf(dirty(cleaners(), { soil: soilAll('dust', 1) })).every(({ option }) => option!.cleaner === null),
+    ).toBe(true);
   });
 
   it('stay in the bottle on hot wheels, and where what has to be rinsed cannot be', () => {
     const hot = wheelsOf(dirty(cleaners(), { site: { ...sampleSite, panelC: celsius(39) } }));
     expect(hot.map(({ option }) => option!.cleaner?.left)).toContain('too-warm');
-    const dry = wheelsOf(dirty(cleaners({ rinseAfter: true }), { gear: [], vessels: sampleJob().vessels.filter(({ kind }) => kind !== 'pump-sprayer') }));
+    const dry = wheelsOf(
+      dirty(cleaners({ rinseAfter: true }), {
+        gear: [],
+        vessels: sampleJob().vessels.filter(({ kind }) => kind !== 'pump-sprayer'),
+      }),
+    );
     expect(dry.length).toBeGreaterThan(0);
     expect(dry.every(({ option }) => option!.cleaner!.left === 'no-rinse' && option!.rinsedMl === 0)).toBe(true);
   });
 
   it('are rinsed off with water that runs, and is counted', () => {
-    const job = dirty(cleaners({ rinseAfter: true }), { soil: soilAll('brake-dust', 4), gear: [sampleGear('cordless-wand')], vessels: [...sampleJob().vessels, ...sampleJob().vessels.map((one) => ({ ...one, id: `${one.id}-2` }))] });
-    const rinsed = planJob({ ...job, choices: { ...job.choices, fixed: Object.fromEntries(zonesOf(job.vehicle).filter(({ cleanliness }) => cleanliness >= WHEELS).map(({ id }) => [id, 'cordless/waterless' as const])) } });
+    const job = dirty(cleaners({ rinseAfter: true }), {
+      soil: soilAll('brake-dust', 4),
+      gear: [sampleGear('cordless-wand')],
+      vessels: [...sampleJob().vessels, ...sampleJob().vessels.map((one) => ({ ...one, id: `${one.id}-2` }))],
+    });
+    const rinsed = planJob({
+      ...job,
+      choices: {
+        ...job.choices,
+        fixed: Object.fromEntries(
+          zonesOf(job.vehicle)
+            .filter(({ cleanliness }) => cleanliness >= WHEELS)
+            .map(({ id }) => [id, 'cordless/waterless' as const]),
+        ),
+      },
+    });
     const wheels = rinsed.zones.filter(({ option }) => option?.cleaner?.rinses);
     expect(wheels.length).toBeGreaterThan(0);
     for (const { option } of wheels) {

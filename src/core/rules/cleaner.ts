@@ -22,8 +22,13 @@ export interface CleanerPlan {
   readonly mostC: number;
 }
 
-
-function leftFor(purpose: Cleaner, soiled: SoiledZone, flushed: Flushed, mostC: number, context: PlanningContext): CareLeft | null {
+function leftFor(
+  purpose: Cleaner,
+  soiled: SoiledZone,
+  flushed: Flushed,
+  mostC: number,
+  context: PlanningContext,
+): CareLeft | null {
   const { panel, zone } = soiled;
   const recipe = context.recipes[purpose]!;
   if (recipe.product.notOnSurfaces.includes(zone.surface)) return 'surface';

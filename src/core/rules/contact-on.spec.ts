@@ -20,7 +20,12 @@ describe('the strength of a mix', () => {
 
   it('makes a weak bucket mar more than a strong one', () => {
     const index = (strength: '128' | '256' | '512'): number =>
-      planJob(sampleJob({ soil: soilAll('dust', 2), choices: { ...sampleJob().choices, fixed: { bonnet: 'none/rinseless' }, strength } })).zones.find(({ zone }) => zone.id === 'bonnet')!.option!.marring.index;
+      planJob(
+        sampleJob({
+          soil: soilAll('dust', 2),
+          choices: { ...sampleJob().choices, fixed: { bonnet: 'none/rinseless' }, strength },
+        }),
+      ).zones.find(({ zone }) => zone.id === 'bonnet')!.option!.marring.index;
     expect(index('512')).toBeGreaterThan(index('256'));
     expect(index('256')).toBeGreaterThan(index('128'));
   });
@@ -29,7 +34,9 @@ describe('the strength of a mix', () => {
 describe('a soft brush', () => {
   it('raises no risk on wheels', () => {
     const wheel = (brush: 'never' | 'lubricated'): number =>
-      planJob(sampleJob({ soil: soilAll('brake-dust', 2), choices: { ...sampleJob().choices, brush } })).zones.find(({ zone }) => zone.id === 'left-front-wheel')?.option?.marring.index ?? Infinity;
+      planJob(sampleJob({ soil: soilAll('brake-dust', 2), choices: { ...sampleJob().choices, brush } })).zones.find(
+        ({ zone }) => zone.id === 'left-front-wheel',
+      )?.option?.marring.index ?? Infinity;
     expect(wheel('lubricated')).toBeLessThanOrEqual(wheel('never'));
   });
 });

@@ -22,7 +22,12 @@ export function strengthFactor(strength: number, { strengthCurve, strengthMost }
 }
 
 /** What a contact comes to on a zone, under the habits that count and the day's heat or cold. */
-export function contactOn(soiled: SoiledZone, rule: ContactRule, { loadGm2, standsUm, strength: standing }: Pick<Flushed, 'loadGm2' | 'standsUm' | 'strength'>, context: PlanningContext): Contacted {
+export function contactOn(
+  soiled: SoiledZone,
+  rule: ContactRule,
+  { loadGm2, standsUm, strength: standing }: Pick<Flushed, 'loadGm2' | 'standsUm' | 'strength'>,
+  context: PlanningContext,
+): Contacted {
   const {
     a,
     recipes,

@@ -54,7 +54,8 @@ export const isInSun = ({ panel }: SoiledZone, { a, job }: PlanningContext): boo
 /** On the client's word no index is too high; every other gate stands. */
 const NO_LIMIT = 100;
 
-const tankOf = ({ vessels }: Job): number => Math.max(0, ...vessels.filter(({ kind }) => kind === 'pump-sprayer').map(fillingMl));
+const tankOf = ({ vessels }: Job): number =>
+  Math.max(0, ...vessels.filter(({ kind }) => kind === 'pump-sprayer').map(fillingMl));
 
 /** A filling of hot water cools in the largest sprayer while it is used. */
 function hotAfter(job: Job, a: Assumptions): number {
@@ -86,12 +87,31 @@ const sharedKey = (job: Job): string =>
 /** All that decides how warm a panel is and how fast a film leaves it: neither gear nor budgets nor approach. */
 function parkedKey({ vehicle, scope, site, date, hour, readings, choices: { assumptions } }: Job): string {
   const { airC, humidity, windMs, sunWm2, shade, panelC, headingDeg, latitudeDeg, longitudeDeg, utcOffsetH } = site;
-  return JSON.stringify([vehicle, hiddenInScope({ vehicle, scope }).map(({ id }) => id), airC, humidity, windMs, sunWm2, shade, panelC, headingDeg, latitudeDeg, longitudeDeg, utcOffsetH, date, hour, readings, assumptions]);
+  return JSON.stringify([
+    vehicle,
+    hiddenInScope({ vehicle, scope }).map(({ id }) => id),
+    airC,
+    humidity,
+    windMs,
+    sunWm2,
+    shade,
+    panelC,
+    headingDeg,
+    latitudeDeg,
+    longitudeDeg,
+    utcOffsetH,
+    date,
+    hour,
+    readings,
+    assumptions,
+  ]);
 }
 
 /** Parked cars that are kept. */
 const PARKED = 16;
-const parkedPanels = recent(PARKED, parkedKey, (job: Job) => panelsOf(zonesIn(job), job, resolveAssumptions(job.choices.assumptions)));
+const parkedPanels = recent(PARKED, parkedKey, (job: Job) =>
+  panelsOf(zonesIn(job), job, resolveAssumptions(job.choices.assumptions)),
+);
 
 function sharedContextFor(job: Job): SharedContext {
   const a = resolveAssumptions(job.choices.assumptions);
@@ -110,7 +130,10 @@ function sharedContextFor(job: Job): SharedContext {
     limit: job.consent ? NO_LIMIT : limitOf(job.choices.approach, a),
     roles: rolesAtHand(job.towels),
     typicalTowel: Object.fromEntries(
-      [...job.towels].reverse().filter((b) => b.clean > 0).map((batch) => [batch.role, batch]),
+      [...job.towels]
+        .reverse()
+        .filter((b) => b.clean > 0)
+        .map((batch) => [batch.role, batch]),
     ),
   };
 }
@@ -123,7 +146,14 @@ const sharedContextOf = recent(KEPT, sharedKey, sharedContextFor);
 const withOpen = (job: Job, { towels }: StartState): Job =>
   towels.length === 0
     ? job
-    : { ...job, towels: job.towels.map((batch) => (towels.some((open) => open.batch.id === batch.id && open.left > 0) ? { ...batch, clean: batch.clean + 1 } : batch)) };
+    : {
+        ...job,
+        towels: job.towels.map((batch) =>
+          towels.some((open) => open.batch.id === batch.id && open.left > 0)
+            ? { ...batch, clean: batch.clean + 1 }
+            : batch,
+        ),
+      };
 
 /** What there is to plan for; zones that are done already are not in it. */
 export function contextOf(given: Job, begun: StartState = freshStart): PlanningContext {

@@ -12,10 +12,16 @@ const loose: readonly SoilKind[] = ['dust', 'pollen'];
 const crackling: readonly SoilKind[] = ['grit', 'mud', 'salt'];
 
 /** A load up to the middle between two levels, in ratio, still counts as the lower one. */
-const upTo = (level: 1 | 2, { a }: PlanningContext): number => Math.sqrt(loadOfLevel(level, a) * loadOfLevel(level === 1 ? 2 : 3, a));
+const upTo = (level: 1 | 2, { a }: PlanningContext): number =>
+  Math.sqrt(loadOfLevel(level, a) * loadOfLevel(level === 1 ? 2 : 3, a));
 
 /** On the body, what a waterless product may meet after any rinse by the approach; foam lifts more, and only the index holds it. */
-export function dirtGates({ zone }: SoiledZone, { loads }: Flushed, treatment: Working, context: PlanningContext): readonly Gate[] {
+export function dirtGates(
+  { zone }: SoiledZone,
+  { loads }: Flushed,
+  treatment: Working,
+  context: PlanningContext,
+): readonly Gate[] {
   const limit = context.job.choices.dirtLimit;
   if (limit === 'index' || !isBody(zone) || partsOf(treatment).contact !== 'waterless') return [];
   const least = loadOfLevel(1, context.a);
@@ -35,28 +41,47 @@ export function rinsedFirst({ zone, soil }: SoiledZone, context: PlanningContext
 }
 
 /** The options on a zone whose soil is rinsed first: with a rinse, as far as any is open; and a shampoo mitt comes after foam, where there is any. */
-export function withRinseFirst(options: readonly Option[], kind: SoilKind): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
+export function withRinseFirst(
+  options: readonly Option[],
+  kind: SoilKind,
+): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
   const isRinsed = ({ treatment }: Option): boolean => !['none', 'steam', 'air'].includes(partsOf(treatment).flush);
   if (!options.some(isRinsed)) return { options, shut: [] };
   const rinsed = options.filter(isRinsed);
-  const foamed = rinsed.some(isFoamedFirst) ? rinsed.filter((one) => !isShampooed(one.treatment) || isFoamedFirst(one)) : rinsed;
-  const shutBy = (left: readonly Option[], code: 'rinse-first' | 'foam-first') => left.map((one) => ({ ...one, gates: [{ code, kind } satisfies Gate] }));
+  const foamed = rinsed.some(isFoamedFirst)
+    ? rinsed.filter((one) => !isShampooed(one.treatment) || isFoamedFirst(one))
+    : rinsed;
+  const shutBy = (left: readonly Option[], code: 'rinse-first' | 'foam-first') =>
+    left.map((one) => ({ ...one, gates: [{ code, kind } satisfies Gate] }));
   return {
     options: foamed,
     shut: [
-      ...shutBy(options.filter((one) => !isRinsed(one)), 'rinse-first'),
-      ...shutBy(rinsed.filter((one) => !foamed.includes(one)), 'foam-first'),
+      ...shutBy(
+        options.filter((one) => !isRinsed(one)),
+        'rinse-first',
+      ),
+      ...shutBy(
+        rinsed.filter((one) => !foamed.includes(one)),
+        'foam-first',
+      ),
     ],
   };
 }
 
 /** Dust of level 2 or more that lies loose in a seam comes out with air before anything is wiped, wherever air may be used. */
-export function withAirFirst({ soil }: SoiledZone, options: readonly Option[], context: PlanningContext): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
+export function withAirFirst(
+  { soil }: SoiledZone,
+  options: readonly Option[],
+  context: PlanningContext,
+): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
   const level2 = loadOfLevel(2, context.a);
   const kind = soil.loads.find((one) => loose.includes(one.kind) && one.loadGm2 >= level2 - 1e-9)?.kind;
   const isDry = ({ treatment }: Option): boolean => partsOf(treatment).flush === 'none';
   if (!kind || !options.some(({ treatment }) => partsOf(treatment).flush === 'air')) return { options, shut: [] };
-  return { options: options.filter((one) => !isDry(one)), shut: options.filter(isDry).map((one) => ({ ...one, gates: [{ code: 'blow-first', kind }] })) };
+  return {
+    options: options.filter((one) => !isDry(one)),
+    shut: options.filter(isDry).map((one) => ({ ...one, gates: [{ code: 'blow-first', kind }] })),
+  };
 }
 
 const isFoamedFirst = ({ treatment }: Option): boolean => partsOf(treatment).contact === 'foam-shampoo';

@@ -28,8 +28,7 @@ export interface Drying {
   readonly wetS: number;
 }
 
-const share = (openS: number | null, a: Assumptions): number =>
-  openS === null ? Infinity : openS * a.windowShare;
+const share = (openS: number | null, a: Assumptions): number => (openS === null ? Infinity : openS * a.windowShare);
 
 /** When a zone is finished or dried: in its pass, by the other person right behind it, or with the whole body at the end. */
 export type Finishing = 'in-pass' | 'behind' | 'body';
@@ -44,7 +43,12 @@ export function finishingOf({ finishWith }: Contacted, { job: { choices, site } 
  * The windows of a treatment. The first layer must last through the dwell, on top of what a pre-rinse
  * has left standing; the last one through wipe and finish. A single layer must last through all of it.
  */
-export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'standsUm' | 'panelC'>, contact: Contacted, context: PlanningContext): Drying {
+export function dryingOf(
+  { zone, panel }: SoiledZone,
+  flushed: Pick<Flushed, 'standsUm' | 'panelC'>,
+  contact: Contacted,
+  context: PlanningContext,
+): Drying {
   const { a, carriedC } = context;
   const slow = 1 + a.walking;
   const later = finishingOf(contact, context) === 'body';
@@ -61,7 +65,10 @@ export function dryingOf({ zone, panel }: SoiledZone, flushed: Pick<Flushed, 'st
   const windowS = Math.min(share(openS, a), freezeS === null || freezeS === 0 ? Infinity : freezeS * a.windowShare);
   const one = contact.layers.length === 1;
   // What is rinsed off and dried at the end is wet with the water of that rinse.
-  const lastUm = later && contact.rinses ? waterHeld(zone.tiltDeg, zone.surface === 'paint' && context.job.vehicle.finish === 'coated', 0, a) : last.film;
+  const lastUm =
+    later && contact.rinses
+      ? waterHeld(zone.tiltDeg, zone.surface === 'paint' && context.job.vehicle.finish === 'coated', 0, a)
+      : last.film;
   const lastS = one && !(later && contact.rinses) ? windowS : share(panel.openS(lastUm, carriedC), a);
   // The whole body dries at the end: nothing may have dried by itself until then.
   const waits = later && lastS < a.bodyWait;
@@ -89,7 +96,12 @@ const wetInHand = ({ sprayRate, wipeRate, finishRate }: Contacted, sectionM2: nu
   (sprayRate / 2 + wipeRate + finishRate / 2) * sectionM2;
 
 /** Equal parts in which a zone is done, none larger than fits the window or is within reach; a half for each where two stand at one panel. */
-export function sectionsOf({ areaM2 }: Zone, { sectionM2 }: Drying, { across, along }: Cuts, { a, job: { choices, site } }: PlanningContext): number {
+export function sectionsOf(
+  { areaM2 }: Zone,
+  { sectionM2 }: Drying,
+  { across, along }: Cuts,
+  { a, job: { choices, site } }: PlanningContext,
+): number {
   const byWindow = sectionM2 > 0 ? Math.ceil(areaM2 / across / sectionM2 - 1e-9) : 1;
   const sections = across * Math.max(1, along, byWindow);
   const shared = choices.pair === 'one-panel' && site.workers === 2 && areaM2 >= 2 * a.leastSection;

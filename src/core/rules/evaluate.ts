@@ -30,7 +30,6 @@ import type { BegunZone } from './start-state';
 import { usageOf } from './usage';
 import { type WorkSeconds, pieceSeconds } from './work-seconds';
 
-
 /** What is done on a zone besides the contact itself. */
 interface Extras {
   readonly spots: readonly SpotPlan[];
@@ -42,7 +41,13 @@ interface Extras {
 
 const rinsedMl = ({ beforeUm, offUm }: PassRinse, areaM2: number): number => (beforeUm + offUm) * areaM2;
 
-function laidOn(soiled: SoiledZone, flushed: Flushed, contact: Contacted, { spots, bugs, cleaner, care, rinse }: Extras, context: PlanningContext): Laid {
+function laidOn(
+  soiled: SoiledZone,
+  flushed: Flushed,
+  contact: Contacted,
+  { spots, bugs, cleaner, care, rinse }: Extras,
+  context: PlanningContext,
+): Laid {
   const { areaM2 } = soiled.zone;
   const laid = emptyLaid();
   if (flushed.flush.source) laid[flushed.flush.source] = flushed.filmUm * areaM2 + rinsedMl(rinse, areaM2);
@@ -76,7 +81,8 @@ function workOn(
   const piece = byPiece !== undefined && brushOn(soiled.zone, context) ? byPiece * a.rateBrush : byPiece;
   const wipeS = piece === undefined ? contact.wipeRate * areaM2 : Math.max(0, piece - sprayS);
   // The gun is laid down while somebody wipes; what the boiler needs beyond that is waited for.
-  const recoveryS = flushed.flush.gear === 'steamer' ? a.takeUpS + Math.max(0, a.steamRecovery * flushed.seconds - wipeS) : 0;
+  const recoveryS =
+    flushed.flush.gear === 'steamer' ? a.takeUpS + Math.max(0, a.steamRecovery * flushed.seconds - wipeS) : 0;
   return {
     flush: flushed.seconds + recoveryS,
     pretreat: spotSeconds(spots) + (bugs?.seconds ?? 0) + (cleaner?.seconds ?? 0),
@@ -87,7 +93,9 @@ function workOn(
     rinseOff: rinse.offS,
     finish:
       piece === undefined && cleanliness <= cleanlinessOf.shuts
-        ? contact.finishRate * areaM2 + (care && isWhileDrying(care.use) ? care.seconds : 0) + (glassInPass(context) && glassFilm(soiled, context) > 0 ? a.rateGlassFinish * areaM2 : 0)
+        ? contact.finishRate * areaM2 +
+          (care && isWhileDrying(care.use) ? care.seconds : 0) +
+          (glassInPass(context) && glassFilm(soiled, context) > 0 ? a.rateGlassFinish * areaM2 : 0)
         : 0,
     glass: !glassInPass(context) && glassFilm(soiled, context) > 0 ? a.rateGlassFinish * areaM2 : 0,
     protect: care && !isWhileDrying(care.use) ? care.seconds : 0,
@@ -108,13 +116,25 @@ interface Handled extends Extras {
 }
 
 /** Where the liquid on a zone goes, with the rinse water that stands there still; spots and a glass finish have their own. */
-function moistureOn({ zone, panel }: SoiledZone, { standsUm }: Flushed, filmUm: Micrometres, { contact, rinse }: Pick<Handled, 'contact' | 'rinse'>, drying: Drying, a: Assumptions): Moisture {
+function moistureOn(
+  { zone, panel }: SoiledZone,
+  { standsUm }: Flushed,
+  filmUm: Micrometres,
+  { contact, rinse }: Pick<Handled, 'contact' | 'rinse'>,
+  drying: Drying,
+  a: Assumptions,
+): Moisture {
   const { areaM2, cleanliness } = zone;
   const rinsedUm = rinse.beforeUm + rinse.offUm;
   const allUm = standsUm + filmUm + rinsedUm;
   // What is rinsed off takes the mix along: only water stands there.
   if (rinsedUm > 0)
-    return moistureOf({ laidMl: allUm * areaM2, runoffMl: Math.max(0, allUm - rinse.standsUm) * areaM2, washTakes: 0, airTakesMl: 0 });
+    return moistureOf({
+      laidMl: allUm * areaM2,
+      runoffMl: Math.max(0, allUm - rinse.standsUm) * areaM2,
+      washTakes: 0,
+      airTakesMl: 0,
+    });
   return moistureOf({
     laidMl: allUm * areaM2,
     runoffMl: runoffOf(allUm, panel.holdUpUm, areaM2, a),
@@ -124,7 +144,14 @@ function moistureOn({ zone, panel }: SoiledZone, { standsUm }: Flushed, filmUm: 
 }
 
 /** What is between hand and panel when the wipe begins: the mix on what a rinse has left, without what has dried by then. */
-function filmAtWipe(soiled: SoiledZone, { standsUm }: Flushed, filmUm: number, { dwellS, rinses, layers }: Contacted, { lossUmPerS }: Drying, context: PlanningContext): Micrometres {
+function filmAtWipe(
+  soiled: SoiledZone,
+  { standsUm }: Flushed,
+  filmUm: number,
+  { dwellS, rinses, layers }: Contacted,
+  { lossUmPerS }: Drying,
+  context: PlanningContext,
+): Micrometres {
   const { panel } = soiled;
   // Foam is off by then: the mitt brings its own on the water that stands there.
   if (rinses === 'between') return um(wetAfterRinse(soiled, 0, context) + layers.at(-1)!.film);
@@ -133,13 +160,29 @@ function filmAtWipe(soiled: SoiledZone, { standsUm }: Flushed, filmUm: number, {
 
 /** With what a cleaner has taken off. */
 const cleanedBy = (flushed: Flushed, takes: number): Flushed =>
-  takes === 0 ? flushed : { ...flushed, loads: flushed.loads.map(({ kind, loadGm2 }) => ({ kind, loadGm2: gPerM2(loadGm2 * (1 - takes)) })), loadGm2: gPerM2(flushed.loadGm2 * (1 - takes)) };
+  takes === 0
+    ? flushed
+    : {
+        ...flushed,
+        loads: flushed.loads.map(({ kind, loadGm2 }) => ({ kind, loadGm2: gPerM2(loadGm2 * (1 - takes)) })),
+        loadGm2: gPerM2(flushed.loadGm2 * (1 - takes)),
+      };
 
 /** A drying aid goes onto the towel that dries. */
 const withDryingAid = (needs: readonly TowelNeed[], ml: number): readonly TowelNeed[] =>
-  ml === 0 ? needs : needs.map((need) => (need.use === 'wash' || need.moment === 'glass' ? need : { ...need, liquidMl: need.liquidMl + ml }));
+  ml === 0
+    ? needs
+    : needs.map((need) =>
+        need.use === 'wash' || need.moment === 'glass' ? need : { ...need, liquidMl: need.liquidMl + ml },
+      );
 
-function handled(soiled: SoiledZone, rinsed: Flushed, rule: ContactRule, context: PlanningContext, dries?: Drying): Handled {
+function handled(
+  soiled: SoiledZone,
+  rinsed: Flushed,
+  rule: ContactRule,
+  context: PlanningContext,
+  dries?: Drying,
+): Handled {
   const { areaM2, cleanliness } = soiled.zone;
   const cleaner = cleanerOn(soiled, rinsed, context);
   const flushed = cleanedBy(rinsed, cleaner?.takes ?? 0);
@@ -147,7 +190,13 @@ function handled(soiled: SoiledZone, rinsed: Flushed, rule: ContactRule, context
   const spots = spotsOn(soiled, contact.layers[0]!.purpose, flushed, context);
   const bugs = bugsOn(soiled, contact.layers[0]!.purpose, flushed, context);
   const care = careOn(soiled, laidOnto(flushed, rule, context), context);
-  const rinse = passRinseOf(soiled, flushed, contact, [...spots, cleaner, bugs].some((one) => one?.rinses), context);
+  const rinse = passRinseOf(
+    soiled,
+    flushed,
+    contact,
+    [...spots, cleaner, bugs].some((one) => one?.rinses),
+    context,
+  );
   const extras: Extras = { spots, bugs, cleaner, care, rinse };
   const loads = loadsAfterFoam(flushed.loads, flushed.flush, rinse.beforeUm, context);
   const loadGm2 = totalLoad(loads);
@@ -168,7 +217,21 @@ function handled(soiled: SoiledZone, rinsed: Flushed, rule: ContactRule, context
     work,
     needs: [
       ...withDryingAid(
-        towelNeeds({ areaM2, cleanliness, loadGm2: gPerM2(loadGm2 + (bugs?.soilGm2 ?? 0)), moisture, glassMl, glassInPass: glassInPass(context), driedLater }, contact, context.roles, context.job.choices.glassTowels, context.a),
+        towelNeeds(
+          {
+            areaM2,
+            cleanliness,
+            loadGm2: gPerM2(loadGm2 + (bugs?.soilGm2 ?? 0)),
+            moisture,
+            glassMl,
+            glassInPass: glassInPass(context),
+            driedLater,
+          },
+          contact,
+          context.roles,
+          context.job.choices.glassTowels,
+          context.a,
+        ),
         care && isWhileDrying(care.use) ? care.ml : 0,
       ),
       ...(care && work.protect > 0 ? [careNeed(soiled.zone, care.ml, context.roles, context.a)] : []),
@@ -182,10 +245,18 @@ export const takenBy = (
   { treatment, drying, rinse }: Option,
   context: PlanningContext,
 ): Pick<Handled, 'laidMl' | 'work' | 'needs'> =>
-  handled(soiled, flushedFor(soiled, context)(treatment, rinse), contactRules[partsOf(treatment).contact], context, drying);
+  handled(
+    soiled,
+    flushedFor(soiled, context)(treatment, rinse),
+    contactRules[partsOf(treatment).contact],
+    context,
+    drying,
+  );
 
 const washSidesOf = (needs: readonly TowelNeed[], { typicalTowel, a }: PlanningContext): number =>
-  needs.filter(({ use }) => use === 'wash').reduce((sum, need) => sum + (typicalTowel[need.role] ? sidesFor(need, typicalTowel[need.role]!, a) : 0), 0);
+  needs
+    .filter(({ use }) => use === 'wash')
+    .reduce((sum, need) => sum + (typicalTowel[need.role] ? sidesFor(need, typicalTowel[need.role]!, a) : 0), 0);
 
 /** One treatment on one zone that nothing standing forbids, or that is asked about all the same. */
 function workedOut(
@@ -198,7 +269,12 @@ function workedOut(
 ): Option {
   const { a, job } = context;
   const { areaM2, surface, cleanliness } = soiled.zone;
-  const { contact, spots, bugs, cleaner, care, rinse, loads, filmUm, laidMl, moisture, drying, work, needs } = handled(soiled, flushed, rule, context);
+  const { contact, spots, bugs, cleaner, care, rinse, loads, filmUm, laidMl, moisture, drying, work, needs } = handled(
+    soiled,
+    flushed,
+    rule,
+    context,
+  );
   const wipedUm = filmAtWipe(soiled, flushed, filmUm, contact, drying, context);
   const marring = marringIndex(
     {
@@ -220,7 +296,11 @@ function workedOut(
     rinseLM2: flushed.filmUm / 1000,
     ofBody: isBody(soiled.zone),
     kits: kitsFor(treatment),
-    gates: [...standing, ...filmGates(soiled, flushed, gated, context), ...dirtGates(soiled, flushed, treatment, context)],
+    gates: [
+      ...standing,
+      ...filmGates(soiled, flushed, gated, context),
+      ...dirtGates(soiled, flushed, treatment, context),
+    ],
     marring,
     loadBeforeGm2: soiled.soil.totalGm2,
     loadAfterFlushGm2: flushed.loadGm2,
@@ -263,7 +343,9 @@ interface Variant {
 
 /** A panel that is not warm is not cooled. */
 const isNeedless = ({ panel }: SoiledZone, treatment: Working, { a, job }: PlanningContext): boolean =>
-  partsOf(treatment).flush === 'mist' && panel.panelC <= a.mistFromC && !Object.values(job.choices.fixed).includes(treatment);
+  partsOf(treatment).flush === 'mist' &&
+  panel.panelC <= a.mistFromC &&
+  !Object.values(job.choices.fixed).includes(treatment);
 
 function variantsOn(soiled: SoiledZone, context: PlanningContext): readonly Variant[] {
   const after = flushedFor(soiled, context);
@@ -279,15 +361,23 @@ function variantsOn(soiled: SoiledZone, context: PlanningContext): readonly Vari
     });
 }
 
-const workOut = (soiled: SoiledZone, { treatment, flushed, rule, standing }: Variant, context: PlanningContext): Option =>
-  workedOut(soiled, treatment, flushed, rule, standing, context);
+const workOut = (
+  soiled: SoiledZone,
+  { treatment, flushed, rule, standing }: Variant,
+  context: PlanningContext,
+): Option => workedOut(soiled, treatment, flushed, rule, standing, context);
 
 /** Of one treatment the amount of rinse that is open and costs least; where none is, the one that the fewest things forbid. */
 function bestAmounts(options: readonly Option[]): readonly Option[] {
   const best = new Map<Working, Option>();
   for (const option of options) {
     const known = best.get(option.treatment);
-    if (!known || option.gates.length < known.gates.length || (option.gates.length === known.gates.length && option.cost < known.cost)) best.set(option.treatment, option);
+    if (
+      !known ||
+      option.gates.length < known.gates.length ||
+      (option.gates.length === known.gates.length && option.cost < known.cost)
+    )
+      best.set(option.treatment, option);
   }
   return [...best.values()];
 }
@@ -298,7 +388,9 @@ export const optionsOn = (soiled: SoiledZone, context: PlanningContext): readonl
 
 /** Nothing forbids this treatment on the zone, with one amount of rinse or another. */
 export const isOpen = (soiled: SoiledZone, treatment: Working, context: PlanningContext): boolean =>
-  variantsOn(soiled, { ...context, treatments: [treatment] }).some((variant) => variant.standing.length === 0 && workOut(soiled, variant, context).gates.length === 0);
+  variantsOn(soiled, { ...context, treatments: [treatment] }).some(
+    (variant) => variant.standing.length === 0 && workOut(soiled, variant, context).gates.length === 0,
+  );
 
 interface Sorted extends Omit<ZoneOptions, 'zoneId' | 'explain'> {
   readonly explain: () => readonly Option[];
@@ -332,7 +424,9 @@ function sorted(soiled: SoiledZone, context: PlanningContext): Sorted {
     else open.push(option);
   }
   const options = open.filter((option) => !isBeaten(option, open));
-  const forbidden = [...shut.values()].filter(({ treatment }) => !options.some((option) => option.treatment === treatment));
+  const forbidden = [...shut.values()].filter(
+    ({ treatment }) => !options.some((option) => option.treatment === treatment),
+  );
   const crackles = rinsedFirst(soiled, context);
   const may = crackles ? withRinseFirst(options, crackles) : withAirFirst(soiled, options, context);
   return { options: may.options, shut: [...forbidden, ...may.shut], explain: lazy(() => optionsOn(soiled, context)) };

@@ -34,7 +34,13 @@ const waitS = (kind: Flush, { a, job: { site } }: PlanningContext): number =>
   kind === 'mist' ? a.mistWaitS : site.airC > NO_FROST_C ? a.rinseWaitS : a.rinseTurnWaitS;
 
 /** What of the water still stands on the panel, and how warm that is by then. */
-function whenHandsCome({ zone, panel }: SoiledZone, kind: Flush, filmUm: number, liquidC: number, context: PlanningContext) {
+function whenHandsCome(
+  { zone, panel }: SoiledZone,
+  kind: Flush,
+  filmUm: number,
+  liquidC: number,
+  context: PlanningContext,
+) {
   const seconds = waitS(kind, context);
   const { panelC, filmUm: wetUm } = panel.later(filmUm, liquidC, seconds);
   const isCoated = zone.surface === 'paint' && context.job.vehicle.finish === 'coated';
@@ -42,7 +48,8 @@ function whenHandsCome({ zone, panel }: SoiledZone, kind: Flush, filmUm: number,
 }
 
 /** Water runs over the zone before hands come: what has to come off again can be rinsed off. */
-export const canRinseOff = ({ panel }: SoiledZone, { flush, filmUm }: Pick<Flushed, 'flush' | 'filmUm'>): boolean => flush.source !== null && filmUm > panel.holdUpUm;
+export const canRinseOff = ({ panel }: SoiledZone, { flush, filmUm }: Pick<Flushed, 'flush' | 'filmUm'>): boolean =>
+  flush.source !== null && filmUm > panel.holdUpUm;
 
 /** There is a blower, it is wanted, and site and neighbours bear it. */
 export const blows = ({ gear: { blower }, job: { choices, site } }: PlanningContext): boolean =>
@@ -56,7 +63,8 @@ function injects({ zone, panel }: SoiledZone, kind: Flush, { job, recipes }: Pla
   const recipe = recipes.degreaser;
   if (kind !== 'steam' || job.choices.steamWith !== 'product' || !recipe || recipe.use.rinseAfter) return false;
   const { maxPanelC, notOnSurfaces, notOnFinishes } = recipe.product;
-  const allows = !notOnSurfaces.includes(zone.surface) && !(zone.surface === 'paint' && notOnFinishes.includes(job.vehicle.finish));
+  const allows =
+    !notOnSurfaces.includes(zone.surface) && !(zone.surface === 'paint' && notOnFinishes.includes(job.vehicle.finish));
   return allows && (maxPanelC === null || panel.panelC <= maxPanelC);
 }
 
@@ -68,7 +76,10 @@ function flushed(soiled: SoiledZone, kind: Flush, amount: RinseAmount, context: 
   const wet = filmUm > 0;
   const injectedMl = injects(soiled, kind, context) ? a.steamInjects * zone.areaM2 : 0;
   const takes = (of: SoilKind): number => (injectedMl > 0 ? a.flushSteamProduct : flush.removes(of, filmUm, a));
-  const loads = kind === 'none' ? soil.loads : soil.loads.map(({ kind: of, loadGm2 }) => ({ kind: of, loadGm2: gPerM2(loadGm2 * (1 - takes(of))) }));
+  const loads =
+    kind === 'none'
+      ? soil.loads
+      : soil.loads.map(({ kind: of, loadGm2 }) => ({ kind: of, loadGm2: gPerM2(loadGm2 * (1 - takes(of))) }));
   const liquidC = flush.liquidC(context);
   const then = wet ? whenHandsCome(soiled, kind, filmUm, liquidC, context) : { panelC: panel.panelC, standsUm: 0 };
   const runsOffMl = runoffOf(filmUm, panel.holdUpUm, zone.areaM2, a);
@@ -95,7 +106,10 @@ function flushed(soiled: SoiledZone, kind: Flush, amount: RinseAmount, context: 
 }
 
 /** The zone after the pre-rinse of each of these treatments, by amount; each is worked out once. */
-export function flushedFor(soiled: SoiledZone, context: PlanningContext): (treatment: Working, amount: RinseAmount) => Flushed {
+export function flushedFor(
+  soiled: SoiledZone,
+  context: PlanningContext,
+): (treatment: Working, amount: RinseAmount) => Flushed {
   const known = new Map<string, Flushed>();
   return (treatment, amount) => {
     const { flush } = partsOf(treatment);

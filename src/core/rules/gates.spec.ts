@@ -9,7 +9,8 @@ import { celsius } from '../units';
 
 const withKit = (kinds: readonly GearKind[], site: Partial<Job['site']> = {}, rest: Partial<Job> = {}): Job =>
   sampleJob({ ...rest, gear: kinds.map((kind) => sampleGear(kind)), site: { ...sampleSite, tap: true, ...site } });
-const option = (job: Job, id: ZoneId, treatment: Working) => zoneTreatments(job, id).find((one) => one.treatment === treatment);
+const option = (job: Job, id: ZoneId, treatment: Working) =>
+  zoneTreatments(job, id).find((one) => one.treatment === treatment);
 const codes = (job: Job, id: ZoneId, treatment: Working): readonly string[] =>
   option(job, id, treatment)!.gates.map(({ code }) => code);
 const choosing = (choices: Partial<Job['choices']>, rest: Partial<Job> = {}): Job =>
@@ -19,10 +20,16 @@ describe('what is offered', () => {
   it('is what the van and the site have the kit for', () => {
     const flushes = (job: Job) => new Set(zoneTreatments(job, 'roof').map(({ treatment }) => treatment.split('/')[0]));
     expect(flushes(withKit([]))).toEqual(new Set(['none', 'pump']));
-    expect(flushes(withKit(['cordless-wand', 'steamer'], { bay: true }))).toEqual(new Set(['none', 'pump', 'cordless', 'bay', 'steam']));
+    expect(flushes(withKit(['cordless-wand', 'steamer'], { bay: true }))).toEqual(
+      new Set(['none', 'pump', 'cordless', 'bay', 'steam']),
+    );
     expect(zoneTreatments(withKit([]), 'roof').some(({ treatment }) => treatment.endsWith('/foam'))).toBe(false);
     const foamer = { ...sampleJob().vessels[0]!, id: 'foamer', kind: 'foam-sprayer' as const };
-    const foam = { ...sampleJob().products[1]!, id: 'foam', uses: [{ ...sampleJob().products[1]!.uses[0]!, purpose: 'foam' as const }] };
+    const foam = {
+      ...sampleJob().products[1]!,
+      id: 'foam',
+      uses: [{ ...sampleJob().products[1]!.uses[0]!, purpose: 'foam' as const }],
+    };
     const foaming = sampleJob({ vessels: [...sampleJob().vessels, foamer], products: [...sampleJob().products, foam] });
     expect(zoneTreatments(foaming, 'roof').some(({ treatment }) => treatment === 'none/foam')).toBe(true);
   });
@@ -30,7 +37,10 @@ describe('what is offered', () => {
   it('keeps what was fixed by hand, and says what is missing for it', () => {
     const job = choosing({ fixed: { roof: 'mains/waterless' } });
     expect(codes(job, 'roof', 'mains/waterless')).toContain('no-gear');
-    expect(planJob(job).zones.find(({ zone }) => zone.id === 'roof')!.leftBecause).toMatchObject({ gates: [{ code: 'no-gear' }], help: 'kit' });
+    expect(planJob(job).zones.find(({ zone }) => zone.id === 'roof')!.leftBecause).toMatchObject({
+      gates: [{ code: 'no-gear' }],
+      help: 'kit',
+    });
     expect(planJob(choosing({ fixed: { roof: 'mains/waterless' }, parts: 'all' })).method).toBe('decline');
   });
 });
@@ -61,7 +71,9 @@ describe('wands, bay and steam', () => {
     expect(codes(van({ slope: 0.1 }), 'roof', 'none/rinseless')).toEqual(['out-of-reach']);
     expect(codes(van({ steps: false }), 'left-front-door-lower', 'none/rinseless')).toEqual([]);
     expect(codes(withKit([], { steps: false }), 'roof', 'none/rinseless')).toEqual([]);
-    expect(finish(whatIf(van({ steps: false }), planJob(van({ steps: false })))).map(({ change }) => change.code)).toContain('steps');
+    expect(
+      finish(whatIf(van({ steps: false }), planJob(van({ steps: false })))).map(({ change }) => change.code),
+    ).toContain('steps');
   });
 
   it('sends no jet into an open door, and takes the bay’s drain for its own', () => {
@@ -87,7 +99,13 @@ describe('wands, bay and steam', () => {
     const seconds = (job: Job) => option(job, 'bonnet', 'cordless/rinseless')!.work.flush;
     expect(seconds(slow) / seconds(quick)).toBeCloseTo(6, 6);
     const salted = { soil: soilAll('salt', 4), site: { ...sampleSite, tap: true } };
-    const plan = planJob(sampleJob({ ...salted, gear: [sampleGear('cordless-wand', { batteryMin: 0.5 })], vessels: sampleJob().vessels.filter(({ kind }) => kind !== 'pump-sprayer') }));
+    const plan = planJob(
+      sampleJob({
+        ...salted,
+        gear: [sampleGear('cordless-wand', { batteryMin: 0.5 })],
+        vessels: sampleJob().vessels.filter(({ kind }) => kind !== 'pump-sprayer'),
+      }),
+    );
     expect(plan.zones.filter(({ treatment }) => treatment.startsWith('cordless')).length * 0.01).toBeLessThan(0.5);
   });
 });
@@ -96,14 +114,20 @@ describe('approaches and finishes', () => {
   it('refuses a matte black car with grit under every approach', () => {
     for (const approach of approaches) {
       const vehicle = { ...sampleVehicle('sedan', 'matte'), colour: 'black' as const };
-      const job = choosing({ approach }, { vehicle, soil: soilAll('grit', 4), site: { ...sampleSite, runoff: 'forbidden' } });
+      const job = choosing(
+        { approach },
+        { vehicle, soil: soilAll('grit', 4), site: { ...sampleSite, runoff: 'forbidden' } },
+      );
       expect(planJob(job).method).toBe('decline');
     }
   });
 
   it('lets the client’s word lift the index limit and nothing else', () => {
     const consent = { by: 'The owner', on: '2031-05-05', note: '' };
-    const filmy = choosing({ approach: 'cautious', bucket: 'one-guarded' }, { soil: soilAll('grit', 3), site: { ...sampleSite, runoff: 'forbidden' } });
+    const filmy = choosing(
+      { approach: 'cautious', bucket: 'one-guarded' },
+      { soil: soilAll('grit', 3), site: { ...sampleSite, runoff: 'forbidden' } },
+    );
     expect(planJob(filmy).method).toBe('decline');
     const agreed = planJob({ ...filmy, consent });
     expect(agreed.method).not.toBe('decline');
@@ -116,10 +140,18 @@ describe('approaches and finishes', () => {
     const sunny = { ...sampleSite, shade: false, sunWm2: 500 };
     expect(codes(choosing({ sun: 'shade-only' }, { site: sunny }), 'roof', 'none/rinseless')).toContain('sun-habit');
     const [rinseless, ...others] = sampleJob().products;
-    const waxy = { vehicle: sampleVehicle('sedan', 'coated'), products: [{ ...rinseless!, leavesLayer: true }, ...others] };
+    const waxy = {
+      vehicle: sampleVehicle('sedan', 'coated'),
+      products: [{ ...rinseless!, leavesLayer: true }, ...others],
+    };
     expect(codes(sampleJob(waxy), 'roof', 'none/rinseless')).toContain('leaves-layer');
     expect(codes(choosing({ topping: 'welcome' }, waxy), 'roof', 'none/rinseless')).not.toContain('leaves-layer');
-    const presoak = { ...rinseless!, id: 'soak', uses: rinseless!.uses.filter(({ purpose }) => purpose === 'presoak'), notWith: ['rinseless'] };
+    const presoak = {
+      ...rinseless!,
+      id: 'soak',
+      uses: rinseless!.uses.filter(({ purpose }) => purpose === 'presoak'),
+      notWith: ['rinseless'],
+    };
     const washOnly = { ...rinseless!, uses: rinseless!.uses.filter(({ purpose }) => purpose === 'wash') };
     const apart = sampleJob({ products: [presoak, washOnly, ...others] });
     expect(codes(apart, 'roof', 'none/presoak-rinseless')).toContain('incompatible');
@@ -127,7 +159,11 @@ describe('approaches and finishes', () => {
 
   it('puts the client’s wish over the house, and the finish over both', () => {
     const house = choosing({ approach: 'permissive' });
-    expect(planJob({ ...house, wishes: { approach: 'cautious' } }).zones.every(({ option: one }) => one!.marring.index <= 15)).toBe(true);
+    expect(
+      planJob({ ...house, wishes: { approach: 'cautious' } }).zones.every(
+        ({ option: one }) => one!.marring.index <= 15,
+      ),
+    ).toBe(true);
     const matte = sampleJob({ vehicle: sampleVehicle('sedan', 'matte'), wishes: { brush: 'lubricated' } });
     const brushed = sampleJob({ wishes: { brush: 'lubricated' } });
     const wheel = (job: Job) => option(job, 'left-front-wheel', 'none/waterless')!.work.wipe;

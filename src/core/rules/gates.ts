@@ -8,13 +8,19 @@ import type { Flushed } from './flushed';
 import { isBody, limitOn } from './limit';
 
 /** @param panelC when the product comes: after a pre-rinse or a mist */
-function productGate({ zone }: SoiledZone, panelC: number, purpose: MixPurpose | 'water', { job, recipes }: PlanningContext): Gate[] {
+function productGate(
+  { zone }: SoiledZone,
+  panelC: number,
+  purpose: MixPurpose | 'water',
+  { job, recipes }: PlanningContext,
+): Gate[] {
   const { finish } = job.vehicle;
   const product = recipes[purpose]?.product;
   if (!product) return purpose === 'water' ? [] : [{ code: 'no-product', purpose }];
   const gates: Gate[] = [];
   // What no label says forbids nothing: practice warns.
-  if (product.maxPanelC !== null && panelC > product.maxPanelC) gates.push({ code: 'panel-too-hot', panelC, maxC: product.maxPanelC });
+  if (product.maxPanelC !== null && panelC > product.maxPanelC)
+    gates.push({ code: 'panel-too-hot', panelC, maxC: product.maxPanelC });
   if (product.notOnSurfaces.includes(zone.surface)) gates.push({ code: 'surface', surface: zone.surface });
   if (zone.surface !== 'paint') return gates;
   if (product.notOnFinishes.includes(finish)) gates.push({ code: 'finish', finish });
@@ -41,9 +47,7 @@ const SEAMS = /sill|badges|grille|mirror|-shut|bumper-lower|-wheel|-tyre|-arch|f
 function steamGates({ zone }: SoiledZone, { job }: PlanningContext): Gate[] {
   if (zone.surface === 'glass' && job.site.airC <= 0) return [{ code: 'steam-off', why: 'cold-glass' }];
   if (!SEAMS.test(zone.id)) return [{ code: 'steam-off', why: 'seams-only' }];
-  return zone.surface === 'paint' && job.vehicle.finish === 'film-wrapped'
-    ? [{ code: 'steam-off', why: 'film' }]
-    : [];
+  return zone.surface === 'paint' && job.vehicle.finish === 'film-wrapped' ? [{ code: 'steam-off', why: 'film' }] : [];
 }
 
 /** Dust that is blown about flies at whoever stands by, and into a car that is open. */
@@ -73,7 +77,9 @@ function hiddenGates({ zone: { id } }: SoiledZone, { flush }: Flushed, { purpose
   const wets = flush.source !== null || flush.gear === 'steamer';
   const inside = id === 'glass-inside' || id === 'engine-bay' || id === 'mats';
   if (wets && inside) return [{ code: 'opening' }];
-  return id === 'engine-bay' && (purposes.includes('wash') || purposes.includes('presoak')) ? [{ code: 'electrics' }] : [];
+  return id === 'engine-bay' && (purposes.includes('wash') || purposes.includes('presoak'))
+    ? [{ code: 'electrics' }]
+    : [];
 }
 
 function flushGates(soiled: SoiledZone, flushed: Flushed, context: PlanningContext): Gate[] {
@@ -95,14 +101,17 @@ function flushGates(soiled: SoiledZone, flushed: Flushed, context: PlanningConte
 
 function runoffGates(runoffMl: number, { a, job: { site } }: PlanningContext): Gate[] {
   if (runoffMl <= 0) return [];
-  if (site.runoff === 'captured' && site.slope > a.matSlope) return [{ code: 'slope', slope: site.slope, most: a.matSlope }];
+  if (site.runoff === 'captured' && site.slope > a.matSlope)
+    return [{ code: 'slope', slope: site.slope, most: a.matSlope }];
   if (site.runoff === 'forbidden') return [{ code: 'runoff-forbidden', litres: runoffMl / 1000, rule: site.runoff }];
   return site.indoors && site.runoff === 'allowed' ? [{ code: 'indoors' }] : [];
 }
 
 /** Only what is rinsed off again, where that is wished; door shuts and wheels may be wiped with a spray, but nothing is rinseless. */
 const chemistryGates = ({ zone }: SoiledZone, { purposes }: ContactRule, { job }: PlanningContext): Gate[] =>
-  job.choices.chemistry === 'rinsed-off' && !purposes.includes('shampoo') && (isBody(zone) || purposes.includes('wash')) ? [{ code: 'chemistry' }] : [];
+  job.choices.chemistry === 'rinsed-off' && !purposes.includes('shampoo') && (isBody(zone) || purposes.includes('wash'))
+    ? [{ code: 'chemistry' }]
+    : [];
 
 const sunGates = (soiled: SoiledZone, context: PlanningContext): Gate[] =>
   context.job.choices.sun === 'shade-only' && isInSun(soiled, context) ? [{ code: 'sun-habit' }] : [];
@@ -114,14 +123,22 @@ function reachGates({ zone: { heightM } }: SoiledZone, { a, job: { site } }: Pla
 }
 
 /** What comes onto the panel one after the other; a sprayer may rinse with product. */
-export const laidOnto = ({ flush }: Flushed, { purposes }: ContactRule, { recipes }: PlanningContext): readonly (MixPurpose | 'water')[] =>
-  flush.source === 'water' && recipes.water ? ['water', ...purposes] : purposes;
+export const laidOnto = (
+  { flush }: Flushed,
+  { purposes }: ContactRule,
+  { recipes }: PlanningContext,
+): readonly (MixPurpose | 'water')[] => (flush.source === 'water' && recipes.water ? ['water', ...purposes] : purposes);
 
 /**
  * What forbids a treatment on a zone whatever the film and the index come to: kit, site, products,
  * surfaces, lumps. Quick to tell.
  */
-export const standingGates = (soiled: SoiledZone, flushed: Flushed, rule: ContactRule, context: PlanningContext): readonly Gate[] => [
+export const standingGates = (
+  soiled: SoiledZone,
+  flushed: Flushed,
+  rule: ContactRule,
+  context: PlanningContext,
+): readonly Gate[] => [
   ...flushGates(soiled, flushed, context),
   ...hiddenGates(soiled, flushed, rule),
   ...aroundGates(soiled, flushed, rule, context),
@@ -150,7 +167,13 @@ function landedC({ panel }: SoiledZone, flushed: Flushed, { layers }: Contacted,
 }
 
 /** The liquid slushes as it lands; with what would keep the thinnest of the layers from it. */
-function freezing({ panel }: SoiledZone, flushed: Flushed, { layers }: Contacted, mixC: number, context: PlanningContext): Gate {
+function freezing(
+  { panel }: SoiledZone,
+  flushed: Flushed,
+  { layers }: Contacted,
+  mixC: number,
+  context: PlanningContext,
+): Gate {
   const { slushC } = context.a;
   const wet = flushed.filmUm > 0;
   const [filmUm, liquidC] = wet ? [flushed.filmUm, flushed.liquidC] : [layers[0]!.film, context.carriedC];
@@ -167,7 +190,12 @@ function freezing({ panel }: SoiledZone, flushed: Flushed, { layers }: Contacted
  * What forbids it because of the film that is laid and the index that comes of it. The index limit
  * belongs to the approach; no approach lifts any of the others.
  */
-export function filmGates(soiled: SoiledZone, flushed: Flushed, gated: Gated, context: PlanningContext): readonly Gate[] {
+export function filmGates(
+  soiled: SoiledZone,
+  flushed: Flushed,
+  gated: Gated,
+  context: PlanningContext,
+): readonly Gate[] {
   const { a, job } = context;
   const limit = limitOn(soiled.zone, context);
   const { filmUm, contact, drying, index } = gated;

@@ -54,7 +54,16 @@ export function indexOf(q: IndexQuestion, a: Assumptions): IndexAnswer {
   const loadGm2 = q.loadGm2 * (1 - flushRules[q.flush].most(q.kind, a));
   const kappa = encapsulation(q.treatment, q.dwellS, a);
   const { pressure } = contactRules[q.treatment].contact(
-    { loadGm2, filmFactor: 1, dwell: 'common', wiping: 'flat', bucket: 'one-guarded', medium: 'mitt', guards: 'every-bucket', dryTouch: 'drawn' },
+    {
+      loadGm2,
+      filmFactor: 1,
+      dwell: 'common',
+      wiping: 'flat',
+      bucket: 'one-guarded',
+      medium: 'mitt',
+      guards: 'every-bucket',
+      dryTouch: 'drawn',
+    },
     a,
   );
   const { index, terms } = marringIndex(
@@ -69,5 +78,14 @@ export function indexOf(q: IndexQuestion, a: Assumptions): IndexAnswer {
     a,
   );
   const { hardShare, grainUm, lubrication, exposure } = terms[0]!;
-  return { index, loadAfterFlushGm2: loadGm2, hardShare, grainUm, lubrication, encapsulation: kappa, pressure, exposure };
+  return {
+    index,
+    loadAfterFlushGm2: loadGm2,
+    hardShare,
+    grainUm,
+    lubrication,
+    encapsulation: kappa,
+    pressure,
+    exposure,
+  };
 }

@@ -56,7 +56,9 @@ function setUp(set: readonly Kit[], assigned: readonly Assigned[], context: Plan
     if (isFromBucket(one.content) || one.content === 'rinse') wasteL += charge / 1000;
   }
   const glassSetup = filled.some(({ content }) => content === 'glass') ? a.setupSpray : 0;
-  const hands = set.filter((kit) => !begun.kits.includes(kit)).reduce((sum, kit) => sum + setupMinutes(kit, a), glassSetup);
+  const hands = set
+    .filter((kit) => !begun.kits.includes(kit))
+    .reduce((sum, kit) => sum + setupMinutes(kit, a), glassSetup);
   const minutes = hands / job.site.workers + packingMinutes(set, a);
   const usage = { ...noUsage, litres, minutes };
   return { kits: set, usage, minor, wasteL, cost: usageCost(usage, minor, a) + a.weightWaste * wasteL };
@@ -78,7 +80,11 @@ const rinsers: readonly Kit[] = ['flush', 'cordless', 'mains', 'bay'];
 
 function setsOf(context: PlanningContext): readonly KitSetResult[] {
   const kits = kitsAtHand(context);
-  const asked = new Set(Object.values(context.job.choices.fixed).flatMap((treatment) => (treatment === 'leave' || !treatment ? [] : flushRules[partsOf(treatment).flush].kits)));
+  const asked = new Set(
+    Object.values(context.job.choices.fixed).flatMap((treatment) =>
+      treatment === 'leave' || !treatment ? [] : flushRules[partsOf(treatment).flush].kits,
+    ),
+  );
   const asksForMore = rinsers.filter((kit) => asked.has(kit)).length > 1;
   return Array.from({ length: 2 ** kits.length }, (_, bits) => kits.filter((_kit, i) => bits & (1 << i)))
     .filter((set) => !set.includes('heater') || set.includes('flush'))
@@ -89,4 +95,5 @@ function setsOf(context: PlanningContext): readonly KitSetResult[] {
 const fromNothing = oncePerSharedContext(setsOf);
 
 /** Every set of stations that the van and the site allow, the empty one too. */
-export const kitSets = (context: PlanningContext): readonly KitSetResult[] => (context.begun === freshStart ? fromNothing(context) : setsOf(context));
+export const kitSets = (context: PlanningContext): readonly KitSetResult[] =>
+  context.begun === freshStart ? fromNothing(context) : setsOf(context);

@@ -65,4 +65,5 @@ export function setupMinutes(kit: Kit, a: Assumptions): number {
 export const usesBuckets = (set: readonly Kit[]): boolean => set.includes('wash') || set.includes('shampoo');
 
 /** Minutes to pack up, once; dirty water is taken away first. */
-export const packingMinutes = (set: readonly Kit[], a: Assumptions): number => a.packing + (usesBuckets(set) ? a.emptying : 0);
+export const packingMinutes = (set: readonly Kit[], a: Assumptions): number =>
+  a.packing + (usesBuckets(set) ? a.emptying : 0);

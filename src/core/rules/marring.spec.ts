@@ -10,15 +10,19 @@ import { flushRules } from './flushes';
 import { type Contacting, lubrication, marringIndex, sensitivityOf } from './marring';
 
 /** Index of a treatment on ordinary clear coat with a mitt, as the check against practice has it. */
-function indexOf(
-  kind: SoilKind,
-  level: SoilLevel,
-  flush: Flush,
-  contact: 'waterless' | 'presoak-rinseless',
-): number {
+function indexOf(kind: SoilKind, level: SoilLevel, flush: Flush, contact: 'waterless' | 'presoak-rinseless'): number {
   const load = gPerM2(loadOfLevel(level, a) * (1 - flushRules[flush].most(kind, a)));
   const how = contactRules[contact].contact(
-    { loadGm2: load, filmFactor: 1, dwell: 'common', wiping: 'flat', bucket: 'one-guarded', medium: 'mitt', guards: 'every-bucket', dryTouch: 'drawn' },
+    {
+      loadGm2: load,
+      filmFactor: 1,
+      dwell: 'common',
+      wiping: 'flat',
+      bucket: 'one-guarded',
+      medium: 'mitt',
+      guards: 'every-bucket',
+      dryTouch: 'drawn',
+    },
     a,
   );
   return marringIndex(
@@ -105,7 +109,14 @@ describe('marring index is monotone', () => {
 
   it('says what it was made of', () => {
     const { terms } = marringIndex(
-      { loads: [{ kind: 'salt', loadGm2: gPerM2(5) }], film: um(27), encapsulation: 0, pressure: 1, sideLoading: 0, sensitivity: 1 },
+      {
+        loads: [{ kind: 'salt', loadGm2: gPerM2(5) }],
+        film: um(27),
+        encapsulation: 0,
+        pressure: 1,
+        sideLoading: 0,
+        sensitivity: 1,
+      },
       a,
     );
     expect(terms).toHaveLength(1);

@@ -46,8 +46,7 @@ export const lubrication = (film: Micrometres, grain: Micrometres, a: Assumption
  * a fuller side or a softer finish.
  */
 export function marringIndex(c: Contacting, a: Assumptions): Marring {
-  const common =
-    ((1 - c.encapsulation) * c.pressure * (1 + c.sideLoading * c.sideLoading)) / c.sensitivity;
+  const common = ((1 - c.encapsulation) * c.pressure * (1 + c.sideLoading * c.sideLoading)) / c.sensitivity;
   const terms = c.loads.map(({ kind, loadGm2 }): MarringTerm => {
     const [hardShare, grain] = [hardShareOf(kind, a), grainOf(kind, a)];
     const carried = lubrication(c.film, grain, a);

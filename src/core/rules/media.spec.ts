@@ -30,7 +30,9 @@ describe('habits of bucket and towel', () => {
       const one = sampleJob({ soil: soilAll('dust', 2) });
       return { ...one, choices: { ...one.choices, method: 'waterless', wiping } };
     };
-    const [flat, scooped, rolled] = (['flat', 'scooped', 'rolled'] as const).map((wiping) => planJob(job(wiping)).totals.index.value);
+    const [flat, scooped, rolled] = (['flat', 'scooped', 'rolled'] as const).map(
+      (wiping) => planJob(job(wiping)).totals.index.value,
+    );
     expect(scooped).toBeLessThan(flat!);
     expect(rolled).toBeLessThan(scooped!);
   });
@@ -39,7 +41,8 @@ describe('habits of bucket and towel', () => {
     const [own, last, plain] = (['first-own', 'last', 'first'] as const).map((glass) => planJob(washed({ glass })));
     expect(own!.timeline.passes.some(({ act }) => act === 'glass')).toBe(false);
     expect(last!.timeline.passes.some(({ act }) => act === 'glass')).toBe(true);
-    const glassMl = (plan: typeof own): number => plan!.zones.reduce((sum, { option }) => sum + (option?.laidMl.glass ?? 0), 0);
+    const glassMl = (plan: typeof own): number =>
+      plan!.zones.reduce((sum, { option }) => sum + (option?.laidMl.glass ?? 0), 0);
     expect(glassMl(own)).toBeCloseTo(glassMl(last), 6);
     expect(glassMl(plain)).toBe(0);
     expect(own!.mix.mixes.map(({ content }) => content)).toContain('glass');

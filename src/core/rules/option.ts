@@ -110,7 +110,8 @@ export interface Option {
 }
 
 /** Towels of all roles together. */
-export const towelsOf = ({ wash, finish, drying, glass, wheels }: Usage): number => wash + finish + drying + glass + wheels;
+export const towelsOf = ({ wash, finish, drying, glass, wheels }: Usage): number =>
+  wash + finish + drying + glass + wheels;
 
 /** A treatment that may not be used on a zone, with the first things that forbid it. */
 export type Shut = Pick<Option, 'treatment' | 'gates'>;

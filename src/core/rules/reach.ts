@@ -24,7 +24,8 @@ export function extentOf({ polygons }: Pick<Zone, 'polygons'>, axis: 0 | 1): rea
 const alongMost = ({ reachAlong, stepAside }: Assumptions): number => (reachAlong + stepAside) / 2;
 
 /** Reached from behind the car: no deeper than an arm from its end. */
-const fromBehind = (zone: Zone, lengthM: number, { reachDeep }: Assumptions): boolean => lengthM - extentOf(zone, 0)[0] <= reachDeep;
+const fromBehind = (zone: Zone, lengthM: number, { reachDeep }: Assumptions): boolean =>
+  lengthM - extentOf(zone, 0)[0] <= reachDeep;
 
 /**
  * A level zone that is deeper than an arm is done in halves from either side, unless an arm reaches all

@@ -21,7 +21,10 @@ const ALL = 1 - 1e-9;
 
 /** Nothing is left to do with this treatment, given what is done already. */
 export const isThrough = ({ work }: Option, done: Readonly<Record<RunAct, number>>): boolean =>
-  done.wipe >= ALL && (work.glass === 0 || done.glass >= ALL) && done.dry >= ALL && (work.protect === 0 || done.protect >= ALL);
+  done.wipe >= ALL &&
+  (work.glass === 0 || done.glass >= ALL) &&
+  done.dry >= ALL &&
+  (work.protect === 0 || done.protect >= ALL);
 
 function laidRest(option: Option, { done }: BegunZone, wetShare: number): Laid {
   const laid = { ...option.laidMl };
@@ -41,9 +44,13 @@ function needsLeft(need: TowelNeed, { done }: BegunZone): readonly TowelNeed[] {
 }
 
 /** What a moment of towels is done with. */
-const actOf = { pass: 'wipe', dry: 'dry', glass: 'glass', protect: 'protect' } as const satisfies Record<NeedMoment, RunAct>;
+const actOf = { pass: 'wipe', dry: 'dry', glass: 'glass', protect: 'protect' } as const satisfies Record<
+  NeedMoment,
+  RunAct
+>;
 
-const isSomething = ({ dirtG, liquidMl, reachShare }: TowelNeed): boolean => dirtG > 1e-9 || liquidMl > 1e-9 || reachShare > 1e-9;
+const isSomething = ({ dirtG, liquidMl, reachShare }: TowelNeed): boolean =>
+  dirtG > 1e-9 || liquidMl > 1e-9 || reachShare > 1e-9;
 
 /** What is left of a treatment on a zone where part of it is done: as much less work, liquid and towel. */
 export function restOf(option: Option, begun: BegunZone, context: PlanningContext): Option {
@@ -70,7 +77,11 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
   return {
     ...option,
     sections,
-    rest: { wet: Math.min(begun.wet.length, sections), places: begun.places, unfinished: done.dry < ALL ? (done.wipe - done.dry) / (1 - done.dry) : 0 },
+    rest: {
+      wet: Math.min(begun.wet.length, sections),
+      places: begun.places,
+      unfinished: done.dry < ALL ? (done.wipe - done.dry) / (1 - done.dry) : 0,
+    },
     work: left,
     laidMl,
     runoffMl,

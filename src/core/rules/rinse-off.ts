@@ -21,13 +21,21 @@ export interface PassRinse {
 
 const none: PassRinse = { beforeUm: 0, offUm: 0, beforeS: 0, offS: 0, standsUm: 0, blown: false };
 
-const isCoated = ({ zone }: SoiledZone, { job }: PlanningContext): boolean => zone.surface === 'paint' && job.vehicle.finish === 'coated';
+const isCoated = ({ zone }: SoiledZone, { job }: PlanningContext): boolean =>
+  zone.surface === 'paint' && job.vehicle.finish === 'coated';
 
 /** Water that stands right after a rinse, µm. */
-export const wetAfterRinse = (soiled: SoiledZone, seconds: number, context: PlanningContext): number => waterHeld(soiled.zone.tiltDeg, isCoated(soiled, context), seconds, context.a);
+export const wetAfterRinse = (soiled: SoiledZone, seconds: number, context: PlanningContext): number =>
+  waterHeld(soiled.zone.tiltDeg, isCoated(soiled, context), seconds, context.a);
 
 /** The rinses within the pass of a zone, with the water and gear of its pre-rinse. @param cleaned with a cleaner that has to come off */
-export function passRinseOf(soiled: SoiledZone, { flush, filmUm }: Pick<Flushed, 'flush' | 'filmUm'>, contact: Contacted, cleaned: boolean, context: PlanningContext): PassRinse {
+export function passRinseOf(
+  soiled: SoiledZone,
+  { flush, filmUm }: Pick<Flushed, 'flush' | 'filmUm'>,
+  contact: Contacted,
+  cleaned: boolean,
+  context: PlanningContext,
+): PassRinse {
   const rinses = contact.rinses ?? (cleaned ? 'off' : undefined);
   if (!rinses) return none;
   const { a } = context;
@@ -48,7 +56,12 @@ export function passRinseOf(soiled: SoiledZone, { flush, filmUm }: Pick<Flushed,
 }
 
 /** What a mitt meets where foam was rinsed off before: foam has loosened what the first rinse left. */
-export function loadsAfterFoam(loads: readonly Load[], flush: FlushRule, beforeUm: number, { a }: PlanningContext): readonly Load[] {
+export function loadsAfterFoam(
+  loads: readonly Load[],
+  flush: FlushRule,
+  beforeUm: number,
+  { a }: PlanningContext,
+): readonly Load[] {
   if (beforeUm <= 0) return loads;
   return loads.map(({ kind, loadGm2 }) => {
     const most = flush.most(kind, a);

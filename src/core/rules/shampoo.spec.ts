@@ -11,7 +11,12 @@ const LINE = 0.75;
 /** An owner who wants everything rinsed off, a cordless washer, a foamer and 60 L. */
 const refuser = (site: Partial<Site> = {}, rest: Partial<Job> = {}): Job => {
   const job = sampleJob({
-    soil: Object.fromEntries(Object.entries(soilAll('salt', 3)).map(([id, one]) => [id, { ...one!, deposits: [...one!.deposits, { kind: 'grit', level: 2 }] }])),
+    soil: Object.fromEntries(
+      Object.entries(soilAll('salt', 3)).map(([id, one]) => [
+        id,
+        { ...one!, deposits: [...one!.deposits, { kind: 'grit', level: 2 }] },
+      ]),
+    ),
     site: { ...sampleSite, waterL: 60, power: false, minutes: 240, ...site },
     gear: [sampleGear('cordless-wand', { batteryMin: 40, flowLMin: 2.5 })],
     wishes: { chemistry: 'rinsed-off' },
@@ -19,11 +24,31 @@ const refuser = (site: Partial<Site> = {}, rest: Partial<Job> = {}): Job => {
   });
   return {
     ...job,
-    products: [...job.products, sampleProduct('shampoo', [sampleUse('shampoo', '400')]), sampleProduct('foam', [sampleUse('foam', '20')])],
+    products: [
+      ...job.products,
+      sampleProduct('shampoo', [sampleUse('shampoo', '400')]),
+      sampleProduct('foam', [sampleUse('foam', '20')]),
+    ],
     vessels: [
       ...job.vessels.filter(({ kind }) => kind !== 'pump-sprayer'),
-      { id: 'foamer', name: 'foamer', kind: 'foam-sprayer', capacityMl: ml(1500), workingShare: LINE, chargeMl: ml(60), origin: 'own' },
-      { id: 'bucket-d', name: 'bucket-d', kind: 'bucket', capacityMl: ml(12000), workingShare: LINE, chargeMl: ml(4000), origin: 'own' },
+      {
+        id: 'foamer',
+        name: 'foamer',
+        kind: 'foam-sprayer',
+        capacityMl: ml(1500),
+        workingShare: LINE,
+        chargeMl: ml(60),
+        origin: 'own',
+      },
+      {
+        id: 'bucket-d',
+        name: 'bucket-d',
+        kind: 'bucket',
+        capacityMl: ml(12000),
+        workingShare: LINE,
+        chargeMl: ml(4000),
+        origin: 'own',
+      },
     ],
     choices: { ...job.choices, bucket: 'two-buckets', drying: 'panel', approach: 'permissive' },
   };
@@ -39,11 +64,17 @@ describe('a shampoo wash for an owner who wants everything rinsed off', () => {
     for (const { option } of body) expect(isShampooed(option!.treatment)).toBe(true);
     const foamed = body.find(({ treatment }) => treatment.endsWith('/foam-shampoo'))!;
     expect(foamed).toBeDefined();
-    const kinds = plan.timeline.steps.filter(({ zoneId, kind }) => zoneId === foamed.zone.id && kind !== 'walk' && kind !== 'wait' && kind !== 'pretreat').map(({ kind }) => kind);
+    const kinds = plan.timeline.steps
+      .filter(
+        ({ zoneId, kind }) => zoneId === foamed.zone.id && kind !== 'walk' && kind !== 'wait' && kind !== 'pretreat',
+      )
+      .map(({ kind }) => kind);
     expect([...new Set(kinds)]).toEqual(['flush', 'spray', 'rinse-before', 'wipe', 'rinse-off', 'finish']);
     expect(plan.totals.litres.value).toBeLessThanOrEqual(60);
     expect(plan.mitts.length).toBeGreaterThan(0);
-    expect(plan.mix.mixes.map(({ content }) => content)).toEqual(expect.arrayContaining(['shampoo', 'foam', 'supply', 'rinse']));
+    expect(plan.mix.mixes.map(({ content }) => content)).toEqual(
+      expect.arrayContaining(['shampoo', 'foam', 'supply', 'rinse']),
+    );
     expect(plan.mix.mixes.map(({ content }) => content)).not.toContain('wash');
   });
 
@@ -64,7 +95,13 @@ describe('a shampoo wash for an owner who wants everything rinsed off', () => {
   });
 
   it('never shampoos without a rinse, counts all that runs off, and does not run where nothing may', () => {
-    const sites = fc.record({ waterL: fc.integer({ min: 15, max: 120 }), airC: fc.integer({ min: 6, max: 30 }), runoff: fc.constantFrom('allowed' as const, 'captured' as const), captureL: fc.integer({ min: 5, max: 200 }), workers: fc.constantFrom<1 | 2>(1, 2) });
+    const sites = fc.record({
+      waterL: fc.integer({ min: 15, max: 120 }),
+      airC: fc.integer({ min: 6, max: 30 }),
+      runoff: fc.constantFrom('allowed' as const, 'captured' as const),
+      captureL: fc.integer({ min: 5, max: 200 }),
+      workers: fc.constantFrom<1 | 2>(1, 2),
+    });
     fc.assert(
       fc.property(sites, ({ airC, ...site }) => {
         const any = planJob(refuser({ ...site, airC: airC as Site['airC'] }));
@@ -73,7 +110,10 @@ describe('a shampoo wash for an owner who wants everything rinsed off', () => {
           expect(isRinsed(option.treatment)).toBe(true);
           expect(option.work.rinseOff).toBeGreaterThan(0);
           const { moisture } = option;
-          expect(moisture.laidMl).toBeCloseTo(moisture.runoffMl + moisture.washMl + moisture.evaporatedMl + moisture.finishMl, 6);
+          expect(moisture.laidMl).toBeCloseTo(
+            moisture.runoffMl + moisture.washMl + moisture.evaporatedMl + moisture.finishMl,
+            6,
+          );
           const water = option.laidMl.water + option.laidMl.supply + option.laidMl.line + option.laidMl.bay;
           // Rinse water either runs off or stands there for the towels.
           expect(option.runoffMl).toBeGreaterThan(water * 0.7);

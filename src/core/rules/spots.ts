@@ -58,7 +58,10 @@ const leftOf = (kind: SpotKind, soiled: SoiledZone, flushed: Flushed, context: P
 
 /** Trim, wheels and tyres; no brush on spots on paint or glass. */
 const bearsBrush = ({ zone: { surface } }: SoiledZone, { job, gear }: PlanningContext): boolean =>
-  surface !== 'paint' && surface !== 'glass' && job.choices.brush === 'lubricated' && gear['detail-brush'] !== undefined;
+  surface !== 'paint' &&
+  surface !== 'glass' &&
+  job.choices.brush === 'lubricated' &&
+  gear['detail-brush'] !== undefined;
 
 const none: readonly SpotPlan[] = [];
 
@@ -66,7 +69,12 @@ const none: readonly SpotPlan[] = [];
  * What is done about the spots of a zone before it is wiped.
  * @param under the mix that the treatment lays first
  */
-export function spotsOn(soiled: SoiledZone, under: MixPurpose, flushed: Flushed, context: PlanningContext): readonly SpotPlan[] {
+export function spotsOn(
+  soiled: SoiledZone,
+  under: MixPurpose,
+  flushed: Flushed,
+  context: PlanningContext,
+): readonly SpotPlan[] {
   const { spots } = soiled.soil;
   if (!spotKinds.some((kind) => spots[kind])) return none;
   const { a, recipes } = context;

@@ -70,7 +70,17 @@ export const freshStart: StartState = {
   kits: [],
   vessels: [],
   towels: [],
-  spent: { laidMl: {}, madeMl: {}, productMl: {}, opened: {}, batteryMin: 0, litres: 0, runoffMl: 0, plannedS: 0, paces: [] },
+  spent: {
+    laidMl: {},
+    madeMl: {},
+    productMl: {},
+    opened: {},
+    batteryMin: 0,
+    litres: 0,
+    runoffMl: 0,
+    plannedS: 0,
+    paces: [],
+  },
 };
 
 /** Parts at which somebody is, or that somebody has wetted: they stay with that person. */
@@ -79,12 +89,18 @@ export type Held = ReadonlyMap<string, number>;
 export const heldBy = ({ inHand, zones }: Pick<StartState, 'inHand' | 'zones'>): Held =>
   new Map([
     ...[...zones].flatMap(([id, { wet }]) => wet.map(({ worker }, i): [string, number] => [`${id}/${i + 1}`, worker])),
-    ...inHand.flatMap(({ act, zoneId, place, worker }): [string, number][] => (act === 'wipe' ? [[`${zoneId}@${place}`, worker]] : [])),
+    ...inHand.flatMap(({ act, zoneId, place, worker }): [string, number][] =>
+      act === 'wipe' ? [[`${zoneId}@${place}`, worker]] : [],
+    ),
   ]);
 
-export const holderOf = (held: Held, { zoneId, section, place }: { readonly zoneId: ZoneId; readonly section: number; readonly place: StandingPlace }): number | null =>
-  held.get(`${zoneId}/${section}`) ?? held.get(`${zoneId}@${place}`) ?? null;
+export const holderOf = (
+  held: Held,
+  { zoneId, section, place }: { readonly zoneId: ZoneId; readonly section: number; readonly place: StandingPlace },
+): number | null => held.get(`${zoneId}/${section}`) ?? held.get(`${zoneId}@${place}`) ?? null;
 
 /** What open towels of a role still hold, in whole towels. */
 export const openTowels = ({ towels }: Pick<StartState, 'towels'>, role: TowelRole): number =>
-  towels.filter((towel) => towel.batch.role === role).reduce((sum, { left, used, partial }) => sum + (left - partial) / (left + used), 0);
+  towels
+    .filter((towel) => towel.batch.role === role)
+    .reduce((sum, { left, used, partial }) => sum + (left - partial) / (left + used), 0);

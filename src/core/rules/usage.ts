@@ -13,7 +13,17 @@ export function usageOf(
   context: PlanningContext,
 ): Usage {
   const { a, job, recipes, typicalTowel } = context;
-  const usage = { litres: 0, runoffL: runoffMl / 1000, minutes: 0, batteryMin: 0, wash: 0, finish: 0, drying: 0, glass: 0, wheels: 0 };
+  const usage = {
+    litres: 0,
+    runoffL: runoffMl / 1000,
+    minutes: 0,
+    batteryMin: 0,
+    wash: 0,
+    finish: 0,
+    drying: 0,
+    glass: 0,
+    wheels: 0,
+  };
   let litres = laidMl.water * (1 - (recipes.water?.share ?? 0)) + laidMl.supply + laidMl.line;
   if (laidMl.supply > 0) usage.batteryMin = rinsedS(work) / 60;
   for (const purpose of mixPurposes) litres += laidMl[purpose] * (1 - (recipes[purpose]?.share ?? 0));

@@ -24,7 +24,6 @@ export const washS = ({ rinseBefore, wipe, rinseOff }: WorkSeconds): number => r
 /** All seconds in which water runs. */
 export const rinsedS = ({ flush, rinseBefore, rinseOff }: WorkSeconds): number => flush + rinseBefore + rinseOff;
 
-
 /** What goes by the piece whatever lies on it; undefined where it does not. */
 function piecesOf(id: ZoneId, a: Assumptions): number | undefined {
   if (id.endsWith('-barrel')) return a.barrelSeconds;

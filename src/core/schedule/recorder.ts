@@ -47,11 +47,14 @@ export class Recorder {
     const hands: ReadonlySet<StepKind> = new Set(['flush', 'wipe', 'dry', 'glass', 'protect']);
     const steps = [...this.crew.steps].sort((p, q) => p.startS - q.startS || p.worker - q.worker);
     const place = new Map<number, number>();
-    for (const { pass, kind } of steps) if (pass !== null && hands.has(kind) && !place.has(pass)) place.set(pass, place.size + 1);
+    for (const { pass, kind } of steps)
+      if (pass !== null && hands.has(kind) && !place.has(pass)) place.set(pass, place.size + 1);
     for (const { number } of this.passes) if (!place.has(number)) place.set(number, place.size + 1);
     return {
       steps: steps.map((step) => (step.pass === null ? step : { ...step, pass: place.get(step.pass)! })),
-      passes: this.passes.map((pass) => ({ ...pass, number: place.get(pass.number)! })).sort((p, q) => p.number - q.number),
+      passes: this.passes
+        .map((pass) => ({ ...pass, number: place.get(pass.number)! }))
+        .sort((p, q) => p.number - q.number),
     };
   }
 }

@@ -24,7 +24,8 @@ const isWheels = ({ lap }: Pass): boolean => lap === 'wheels-first' || lap === '
  */
 function sharedOut(passes: readonly Pass[], workers: number, sharing: Sharing): readonly (readonly Pass[])[] {
   if (workers < 2) return [passes];
-  if (sharing === 'wheels') return [0, 1].map((worker) => passes.filter((pass) => (holderOf(pass) ?? Number(isWheels(pass))) === worker));
+  if (sharing === 'wheels')
+    return [0, 1].map((worker) => passes.filter((pass) => (holderOf(pass) ?? Number(isWheels(pass))) === worker));
   const load = [0, 0];
   const owner = new Map<Pass, number>();
   const give = (pass: Pass, to: number): void => {
@@ -52,10 +53,12 @@ function sharedOut(passes: readonly Pass[], workers: number, sharing: Sharing): 
   return [0, 1].map((worker) => passes.filter((pass) => owner.get(pass) === worker));
 }
 
-const inLaps = (rows: Rows, round: Round, a: Assumptions): Rows => rows.map((row) => (row.length > 0 ? soonest(round.inLaps(row), round, a) : row));
+const inLaps = (rows: Rows, round: Round, a: Assumptions): Rows =>
+  rows.map((row) => (row.length > 0 ? soonest(round.inLaps(row), round, a) : row));
 
 /** Wheels and door shuts have nothing to finish: both do their share of them. */
-const isShared = ({ lap, work }: Pass): boolean => work.finish === 0 && ['wheels-first', 'shuts', 'wheels-last'].includes(lap);
+const isShared = ({ lap, work }: Pass): boolean =>
+  work.finish === 0 && ['wheels-first', 'shuts', 'wheels-last'].includes(lap);
 
 /** One wets and lifts all that is finished, the other finishes it; wheels and shuts are shared out before and after. */
 function liftAndFinish(passes: readonly Pass[], round: Round, a: Assumptions): readonly Rows[] {
@@ -87,7 +90,10 @@ function onOnePanel(pieces: readonly Piece[], round: Round, a: Assumptions): rea
   const turn = new Map(row!.flatMap((pass, i) => pass.pieces.map(({ zone }) => [zone.id, i] as const)));
   const turnOf = (pass: Pass): number => Math.min(...pass.pieces.map(({ zone }) => turn.get(zone.id) ?? Infinity));
   const [alone] = inLaps([second!], round, a);
-  const inTurn = [...alone!].sort((p, q) => laps.indexOf(p.lap) - laps.indexOf(q.lap) || Math.min(turnOf(p), row!.length) - Math.min(turnOf(q), row!.length));
+  const inTurn = [...alone!].sort(
+    (p, q) =>
+      laps.indexOf(p.lap) - laps.indexOf(q.lap) || Math.min(turnOf(p), row!.length) - Math.min(turnOf(q), row!.length),
+  );
   return [[row!, inTurn]];
 }
 
@@ -95,7 +101,14 @@ function onOnePanel(pieces: readonly Piece[], round: Round, a: Assumptions): rea
  * All passes in the rows of one or two people, in the order in which they go round the car. Rows that stand together are
  * worked at the same time; whoever is done waits for the other before the next ones.
  */
-export function stagesOf(pieces: readonly Piece[], workers: number, pair: PairWay, sharing: Sharing, round: Round, a: Assumptions): readonly Rows[] {
+export function stagesOf(
+  pieces: readonly Piece[],
+  workers: number,
+  pair: PairWay,
+  sharing: Sharing,
+  round: Round,
+  a: Assumptions,
+): readonly Rows[] {
   if (workers === 2 && pair === 'one-panel') return onOnePanel(pieces, round, a);
   const passes = passesOf(pieces, a);
   if (workers === 2 && pair === 'lift-finish') return liftAndFinish(passes, round, a);

@@ -12,10 +12,12 @@ function isRound(row: readonly Pass[]): boolean {
   return new Set(stands.map(({ lap, place }) => `${lap}/${place}`)).size === stands.length;
 }
 
-const swapped = (row: readonly Pass[], i: number, j: number): readonly Pass[] => row.map((pass, k) => (k === i ? row[j]! : k === j ? row[i]! : pass));
+const swapped = (row: readonly Pass[], i: number, j: number): readonly Pass[] =>
+  row.map((pass, k) => (k === i ? row[j]! : k === j ? row[i]! : pass));
 
 /** Every lap the other way. */
-const reversed = (row: readonly Pass[]): readonly Pass[] => [...new Set(row.map(({ lap }) => lap))].flatMap((lap) => row.filter((pass) => pass.lap === lap).reverse());
+const reversed = (row: readonly Pass[]): readonly Pass[] =>
+  [...new Set(row.map(({ lap }) => lap))].flatMap((lap) => row.filter((pass) => pass.lap === lap).reverse());
 
 /** A short row in the order in which it is done soonest: passes of one lap change places as long as that helps, either way round. */
 export function soonest(row: readonly Pass[], round: Round, a: Assumptions): readonly Pass[] {

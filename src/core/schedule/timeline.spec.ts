@@ -38,10 +38,16 @@ describe('the clock of a run', () => {
         const parts = plan.zones.flatMap(({ zone, option }) =>
           Array.from({ length: option!.sections }, (_, i) => `${zone.id}/${i + 1}`),
         );
-        expect(of(steps, 'wipe').map(({ zoneId, section }) => `${zoneId}/${section}`).sort()).toEqual(parts.sort());
+        expect(
+          of(steps, 'wipe')
+            .map(({ zoneId, section }) => `${zoneId}/${section}`)
+            .sort(),
+        ).toEqual(parts.sort());
         const options = new Map(plan.zones.map(({ zone, option }) => [zone.id, option!]));
         for (const wipe of of(steps, 'wipe')) {
-          const spray = of(steps, 'spray').find(({ zoneId, section }) => zoneId === wipe.zoneId && section === wipe.section);
+          const spray = of(steps, 'spray').find(
+            ({ zoneId, section }) => zoneId === wipe.zoneId && section === wipe.section,
+          );
           // Wheels and door shuts, too: what counts in the index is on the clock.
           if (options.get(wipe.zoneId!)!.dwellS > 0) expect(spray, wipe.zoneId!).toBeDefined();
           if (spray) expect(wipe.startS).toBeGreaterThanOrEqual(spray.endS + options.get(wipe.zoneId!)!.dwellS - 1e-6);
@@ -67,7 +73,11 @@ describe('the clock of a run', () => {
   });
 
   it('begins a long dwell before work that needs none', () => {
-    const mixed = { ...all('none/rinseless'), 'left-sill': 'none/presoak-rinseless', 'right-sill': 'none/presoak-rinseless' } as const;
+    const mixed = {
+      ...all('none/rinseless'),
+      'left-sill': 'none/presoak-rinseless',
+      'right-sill': 'none/presoak-rinseless',
+    } as const;
     const { steps } = timed(withTreatments(mixed));
     const sprayed = of(steps, 'spray').find(({ zoneId }) => zoneId === 'left-sill')!;
     expect(sprayed.startS).toBeLessThan(of(steps, 'wipe')[0]!.startS);
@@ -90,7 +100,11 @@ describe('the clock of a run', () => {
 
   it('takes longer for dirtier wheels', () => {
     const minutes = (level: 1 | 3): number =>
-      timed(sampleJob({ soil: { ...soilAll('dust', 1), 'left-front-wheel': { deposits: [{ kind: 'brake-dust', level }], spots: {} } } })).elapsedS;
+      timed(
+        sampleJob({
+          soil: { ...soilAll('dust', 1), 'left-front-wheel': { deposits: [{ kind: 'brake-dust', level }], spots: {} } },
+        }),
+      ).elapsedS;
     expect(minutes(3)).toBeGreaterThan(minutes(1));
   });
 
@@ -107,7 +121,17 @@ describe('the clock of a run', () => {
   it('says when a body that is dried at the end has dried by itself before', () => {
     const body = (minutesOfDrying: number): Job => {
       const job = sampleJob();
-      return { ...job, soil: {}, choices: { ...job.choices, method: 'rinseless', drying: 'body', assumptions: { bodyWait: 60, walking: minutesOfDrying } }, site: { ...job.site, airC: 30 as never, windMs: 2, minutes: 900, humidity: 0.3 } };
+      return {
+        ...job,
+        soil: {},
+        choices: {
+          ...job.choices,
+          method: 'rinseless',
+          drying: 'body',
+          assumptions: { bodyWait: 60, walking: minutesOfDrying },
+        },
+        site: { ...job.site, airC: 30 as never, windMs: 2, minutes: 900, humidity: 0.3 },
+      };
     };
     const slow = planJob(body(1));
     const zones = new Set(slow.timeline.late.map(({ zoneId }) => zoneId));

@@ -1,6 +1,15 @@
 import type { Assumptions } from '../assumptions';
 import { type Dimensions, type Job, type Order, type ZoneId, partsOf } from '../model';
-import { type Chosen, type Pass, type RefusedChange, Round, type Rows, byHand, piecesOf, rinsedAtTurn } from '../passes';
+import {
+  type Chosen,
+  type Pass,
+  type RefusedChange,
+  Round,
+  type Rows,
+  byHand,
+  piecesOf,
+  rinsedAtTurn,
+} from '../passes';
 import { type Guarding, type Kit, type StartState, careOrder, heldBy, setupMinutes, washS } from '../rules';
 import { Crew, type Step } from './crew';
 import { type PassPart, type PlannedPass, Recorder } from './recorder';
@@ -74,8 +83,12 @@ function keyOf(act: AtOnce, { zone: { view }, option }: Chosen, workers: number)
 const SHORT_S = { flush: 150, dry: 20, glass: 20, protect: 0 } as const;
 const workOf = { flush: 'flush', dry: 'finish', glass: 'glass', protect: 'protect' } as const;
 
-function withoutShort(groups: readonly (readonly Chosen[])[], act: keyof typeof SHORT_S): readonly (readonly Chosen[])[] {
-  const secondsOf = (group: readonly Chosen[]): number => group.reduce((sum, { option }) => sum + option.work[workOf[act]], 0);
+function withoutShort(
+  groups: readonly (readonly Chosen[])[],
+  act: keyof typeof SHORT_S,
+): readonly (readonly Chosen[])[] {
+  const secondsOf = (group: readonly Chosen[]): number =>
+    group.reduce((sum, { option }) => sum + option.work[workOf[act]], 0);
   const found: Chosen[][] = [];
   for (const group of groups) {
     const last = found.at(-1);
@@ -104,7 +117,8 @@ export interface Scheduled {
 }
 
 /** Of the finish of a zone, what is done to it as a whole: all of it at the end, or what was lifted before a new plan. */
-const wholeShare = (act: AtOnce, { option: { finishing, rest } }: Chosen): number => (act === 'dry' && finishing !== 'body' ? (rest?.unfinished ?? 0) : 1);
+const wholeShare = (act: AtOnce, { option: { finishing, rest } }: Chosen): number =>
+  act === 'dry' && finishing !== 'body' ? (rest?.unfinished ?? 0) : 1;
 
 /** Minutes to set one thing up. */
 function setupOf(kit: Setup, a: Assumptions): number {
@@ -151,11 +165,21 @@ class Clock {
   atOnce(act: AtOnce, of: readonly Chosen[]): void {
     const { crew, record, tank, on } = this;
     const secondsOf = (one: Chosen): number => one.option.work[workOf[act]] * wholeShare(act, one) * (1 + on.a.walking);
-    const busy = inRound(act, of.filter((one) => secondsOf(one) > 0));
+    const busy = inRound(
+      act,
+      of.filter((one) => secondsOf(one) > 0),
+    );
     const isHeld = (one: Chosen): boolean => this.holder(act, one) !== undefined;
-    for (const group of rounds(act, [...busy.filter(isHeld), ...busy.filter((one) => !isHeld(one))], on.job.site.workers)) {
+    for (const group of rounds(
+      act,
+      [...busy.filter(isHeld), ...busy.filter((one) => !isHeld(one))],
+      on.job.site.workers,
+    )) {
       // A tank, a washer or a steamer has one nozzle: one person rinses with it.
-      const worker = act === 'flush' ? 0 : (group.map((one) => this.holder(act, one)).find((one) => one !== undefined) ?? crew.firstFree());
+      const worker =
+        act === 'flush'
+          ? 0
+          : (group.map((one) => this.holder(act, one)).find((one) => one !== undefined) ?? crew.firstFree());
       const parts = group.map((one): PassPart => wholePart(act, one));
       const pass = record.note({
         act,
@@ -201,7 +225,11 @@ function wholePart(act: AtOnce, one: Chosen): PassPart {
 }
 
 /** Stages with the changes made by hand. */
-function asChanged(stages: readonly Rows[], { job: { choices }, a }: Scheduled, round: Round): { readonly stages: readonly Rows[]; readonly refused: readonly RefusedChange[] } {
+function asChanged(
+  stages: readonly Rows[],
+  { job: { choices }, a }: Scheduled,
+  round: Round,
+): { readonly stages: readonly Rows[]; readonly refused: readonly RefusedChange[] } {
   if (choices.passes.length === 0) return { stages, refused: [] };
   const changed = stages.map((rows) => byHand(rows, choices.passes, (row) => dryingS(row, round, a), a));
   // What none of the stages could follow; what just is not in one of them is in another.
@@ -220,16 +248,29 @@ function asChanged(stages: readonly Rows[], { job: { choices }, a }: Scheduled, 
  */
 export function timelineOf(chosen: readonly Chosen[], setUp: readonly Setup[], on: Scheduled): Timeline {
   const { job, begun, a, sharing = 'sides', packMin = a.packing } = on;
-  const { site: { workers }, choices, vehicle: { dimensions } } = job;
+  const {
+    site: { workers },
+    choices,
+    vehicle: { dimensions },
+  } = job;
   const clock = new Clock(on);
   const { crew, round, record } = clock;
   clock.setUp(setUp);
   const flushed = chosen.filter((one) => !rinsedAtTurn(one));
   // Dust is blown out before anything is wet for it to stick to.
   clock.atOnce('flush', flushed.filter(isBlownOut));
-  clock.atOnce('flush', rinseOrder(flushed.filter((one) => !isBlownOut(one)), choices.order));
+  clock.atOnce(
+    'flush',
+    rinseOrder(
+      flushed.filter((one) => !isBlownOut(one)),
+      choices.order,
+    ),
+  );
   const isBody = ({ option }: Chosen): boolean => option.finishing === 'body';
-  clock.atOnce('dry', chosen.filter((one) => !isBody(one)));
+  clock.atOnce(
+    'dry',
+    chosen.filter((one) => !isBody(one)),
+  );
   const wiped = chosen.filter(({ option: { work } }) => washS(work) + work.finish + work.spray + work.pretreat > 0);
   const held = heldBy(begun);
   const pieces = wiped.flatMap((one) => piecesOf(one, dimensions.lengthM, held, a));
@@ -245,7 +286,11 @@ export function timelineOf(chosen: readonly Chosen[], setUp: readonly Setup[], o
     waitingS: crew.steps.filter(({ kind }) => kind === 'wait').reduce((sum, step) => sum + step.endS - step.startS, 0),
     walkedM: walks.reduce((sum, { walkedM }) => sum + walkedM, 0),
     late: [
-      ...walks.flatMap(({ late }) => late.flatMap(({ pass, lateS }) => pass.pieces.map(({ zone, section }): Late => ({ zoneId: zone.id, section, lateS })))),
+      ...walks.flatMap(({ late }) =>
+        late.flatMap(({ pass, lateS }) =>
+          pass.pieces.map(({ zone, section }): Late => ({ zoneId: zone.id, section, lateS })),
+        ),
+      ),
       ...lateBody(chosen, crew.steps),
     ],
     byWorker: Array.from({ length: workers }, (_, worker) => stages.flatMap((rows) => rows[worker] ?? [])),

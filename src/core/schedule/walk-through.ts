@@ -8,7 +8,15 @@ import { type Interval, alone, sprayerIn, wayOf } from './way';
 import type { Timed } from './wet-ahead';
 
 /** Steps of a pass, and what of its work they are. */
-const workOf = { flush: 'flush', pretreat: 'pretreat', spray: 'spray', 'rinse-before': 'rinseBefore', wipe: 'wipe', 'rinse-off': 'rinseOff', finish: 'finish' } as const satisfies Partial<Record<StepKind, keyof WorkSeconds>>;
+const workOf = {
+  flush: 'flush',
+  pretreat: 'pretreat',
+  spray: 'spray',
+  'rinse-before': 'rinseBefore',
+  wipe: 'wipe',
+  'rinse-off': 'rinseOff',
+  finish: 'finish',
+} as const satisfies Partial<Record<StepKind, keyof WorkSeconds>>;
 
 /** How one worker has got on. */
 export interface Walked {
@@ -18,7 +26,15 @@ export interface Walked {
 }
 
 /** Puts a worker’s passes on the clock, wetted ahead as far as windows allow; what is finished behind them is done by the other one. */
-export function workThrough(passes: readonly Pass[], worker: number, round: Round, tank: Tank, record: Recorder, busy: readonly Interval[], a: Assumptions): Walked {
+export function workThrough(
+  passes: readonly Pass[],
+  worker: number,
+  round: Round,
+  tank: Tank,
+  record: Recorder,
+  busy: readonly Interval[],
+  a: Assumptions,
+): Walked {
   const { crew } = record;
   const beginsS = crew.now(worker);
   const way = wayOf(passes, beginsS, round, tank, busy, a);
@@ -31,13 +47,19 @@ export function workThrough(passes: readonly Pass[], worker: number, round: Roun
       worker,
       parts: pass.pieces.map(({ zone, section, of }) => ({ zoneId: zone.id, section, of, share: 1 / of })),
       areaM2: pass.areaM2,
-      handS: pass.work.pretreat + pass.work.spray + washS(pass.work) + (pass.finishing === 'in-pass' ? pass.work.finish : 0),
+      handS:
+        pass.work.pretreat + pass.work.spray + washS(pass.work) + (pass.finishing === 'in-pass' ? pass.work.finish : 0),
     }),
   );
   const each = (i: number, kind: keyof typeof workOf): void => {
-    for (const { zone, section, work } of passes[i]!.pieces) crew.do(worker, { zoneId: zone.id, section, pass: numbers[i]!, kit: null, kind, seconds: work[workOf[kind]] });
+    for (const { zone, section, work } of passes[i]!.pieces)
+      crew.do(worker, { zoneId: zone.id, section, pass: numbers[i]!, kit: null, kind, seconds: work[workOf[kind]] });
   };
-  const first = (i: number) => ({ zoneId: passes[i]!.pieces[0]!.zone.id, section: passes[i]!.pieces[0]!.section, pass: numbers[i]! });
+  const first = (i: number) => ({
+    zoneId: passes[i]!.pieces[0]!.zone.id,
+    section: passes[i]!.pieces[0]!.section,
+    pass: numbers[i]!,
+  });
   const come = (i: number): void => {
     const { walkS, heldS, refillS } = toStop[i]!;
     crew.do(worker, { ...first(i), kind: 'walk', kit: null, seconds: walkS });
@@ -64,7 +86,8 @@ export function workThrough(passes: readonly Pass[], worker: number, round: Roun
     each(i, 'wipe');
     each(i, 'rinse-off');
     if (passes[i]!.finishing === 'in-pass') each(i, 'finish');
-    else if (passes[i]!.finishing === 'behind') finishBehind(passes[i]!, 1 - worker, beginsS + timed[i]!.doneS, toStop[i]!.walkS, record);
+    else if (passes[i]!.finishing === 'behind')
+      finishBehind(passes[i]!, 1 - worker, beginsS + timed[i]!.doneS, toStop[i]!.walkS, record);
     done = i + 1;
   }
   return { walkedM: way.walkedM, late: timed.filter(({ lateS }) => lateS > 0), sprayer: sprayerIn(way, beginsS) };
@@ -84,14 +107,32 @@ function finishBehind(pass: Pass, worker: number, liftedS: number, walkS: number
     place: pass.place,
     worker,
     // What was lifted before is a part of its own.
-    parts: pieces.map((piece) => ({ zoneId: piece.zone.id, section: piece.section, of: piece.of + Math.ceil(unfinished(piece)), share: (1 - unfinished(piece)) / piece.of })),
+    parts: pieces.map((piece) => ({
+      zoneId: piece.zone.id,
+      section: piece.section,
+      of: piece.of + Math.ceil(unfinished(piece)),
+      share: (1 - unfinished(piece)) / piece.of,
+    })),
     areaM2: pieces.reduce((sum, { areaM2 }) => sum + areaM2, 0),
     handS: pass.work.finish,
   });
   const alone = { zoneId: head.zone.id, section: head.section, pass: number };
-  crew.do(worker, { ...alone, kind: 'walk', kit: null, seconds: Math.min(walkS, Math.max(0, liftedS - crew.now(worker))) });
+  crew.do(worker, {
+    ...alone,
+    kind: 'walk',
+    kit: null,
+    seconds: Math.min(walkS, Math.max(0, liftedS - crew.now(worker))),
+  });
   crew.waitUntil(worker, liftedS, alone);
-  for (const piece of pieces) crew.do(worker, { zoneId: piece.zone.id, section: piece.section, pass: number, kit: null, kind: 'dry', seconds: piece.work.finish });
+  for (const piece of pieces)
+    crew.do(worker, {
+      zoneId: piece.zone.id,
+      section: piece.section,
+      pass: number,
+      kit: null,
+      kind: 'dry',
+      seconds: piece.work.finish,
+    });
 }
 
 /** Seconds by which passes in this order dry before they are done. */

@@ -43,7 +43,8 @@ function clashS(at: number, { timed, toStop }: Way, beginsS: number, busy: reado
 }
 
 /** Metres to each pass from the one before it. */
-const metresTo = (passes: readonly Pass[], round: Round): readonly number[] => passes.map((pass, i) => (i === 0 ? 0 : round.metres(round.at(passes[i - 1]!), round.at(pass))));
+const metresTo = (passes: readonly Pass[], round: Round): readonly number[] =>
+  passes.map((pass, i) => (i === 0 ? 0 : round.metres(round.at(passes[i - 1]!), round.at(pass))));
 
 /** Passes as stops; who finishes behind has to keep up. */
 const stopsOf = (passes: readonly Pass[], toStop: readonly ToStop[]): readonly Stop[] =>
@@ -54,7 +55,14 @@ const stopsOf = (passes: readonly Pass[], toStop: readonly ToStop[]): readonly S
   });
 
 /** The way of one worker round the car; a sprayer that the other person has in hand is waited for. */
-export function wayOf(passes: readonly Pass[], beginsS: number, round: Round, tank: Tank, busy: readonly Interval[], a: Assumptions): Way {
+export function wayOf(
+  passes: readonly Pass[],
+  beginsS: number,
+  round: Round,
+  tank: Tank,
+  busy: readonly Interval[],
+  a: Assumptions,
+): Way {
   const metres = metresTo(passes, round);
   const toStop = passes.map((pass, i) => ({
     walkS: metres[i]! / a.walkingSpeed,
@@ -74,8 +82,11 @@ export function wayOf(passes: readonly Pass[], beginsS: number, round: Round, ta
 /** When one worker has the sprayer for passes that are rinsed at their turn. */
 export const sprayerIn = ({ timed, toStop }: Way, beginsS: number): readonly Interval[] =>
   timed.flatMap(({ pass, comesS, beganS }, i): Interval[] =>
-    pass.rinsedAtTurn ? [[beginsS + comesS + toStop[i]!.walkS + toStop[i]!.heldS, beginsS + beganS - pass.work.pretreat]] : [],
+    pass.rinsedAtTurn
+      ? [[beginsS + comesS + toStop[i]!.walkS + toStop[i]!.heldS, beginsS + beganS - pass.work.pretreat]]
+      : [],
   );
 
 /** A way on its own: nobody else has the sprayer, and it is never empty. */
-export const alone = (passes: readonly Pass[], round: Round, a: Assumptions): Way => wayOf(passes, 0, round, new Tank(Infinity, a), [], a);
+export const alone = (passes: readonly Pass[], round: Round, a: Assumptions): Way =>
+  wayOf(passes, 0, round, new Tank(Infinity, a), [], a);

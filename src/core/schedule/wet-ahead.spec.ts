@@ -27,7 +27,17 @@ const spec = fc.record<Spec>({
 const stops = (specs: readonly Spec[]): readonly Stop[] =>
   specs.map(({ area, spray, wipe, dwell, margin, walk }): Stop => {
     const dwellS = spray > 0 ? dwell : 0;
-    const work = { flush: 0, pretreat: 0, spray: spray * area, rinseBefore: 0, wipe: wipe * area, rinseOff: 0, finish: 0, glass: 0, protect: 0 };
+    const work = {
+      flush: 0,
+      pretreat: 0,
+      spray: spray * area,
+      rinseBefore: 0,
+      wipe: wipe * area,
+      rinseOff: 0,
+      finish: 0,
+      glass: 0,
+      protect: 0,
+    };
     const pass: Pass = {
       lap: 'uppers',
       place: 'left',
@@ -56,13 +66,19 @@ function everyWay(row: readonly Stop[]): readonly Turns[] {
       return;
     }
     if (dry(wiped) || wetted > wiped)
-      go([...turns, { wet: false, at: wiped }], Math.max(wetted, wiped + 1), wiped + 1, wetM2 - (dry(wiped) ? 0 : row[wiped]!.pass.areaM2));
+      go(
+        [...turns, { wet: false, at: wiped }],
+        Math.max(wetted, wiped + 1),
+        wiped + 1,
+        wetM2 - (dry(wiped) ? 0 : row[wiped]!.pass.areaM2),
+      );
     let w = Math.max(wetted, wiped);
     while (w < row.length && dry(w)) w++;
     const next = row[w];
     // What waits beside the pass that is next.
     const waiting = wetM2 - (wetted > wiped && !dry(wiped) ? row[wiped]!.pass.areaM2 : 0);
-    if (next && (w === wiped || waiting < 1e-9 || waiting + next.pass.areaM2 <= a.sprayAhead)) go([...turns, { wet: true, at: w }], w + 1, wiped, wetM2 + next.pass.areaM2);
+    if (next && (w === wiped || waiting < 1e-9 || waiting + next.pass.areaM2 <= a.sprayAhead))
+      go([...turns, { wet: true, at: w }], w + 1, wiped, wetM2 + next.pass.areaM2);
   };
   go([], 0, 0, 0);
   return ways;
@@ -91,7 +107,8 @@ function leastS(row: readonly Stop[], turns: Turns, below: number): number {
   }
 }
 
-const exhaustive = (row: readonly Stop[]): number => everyWay(row).reduce((best, turns) => Math.min(best, leastS(row, turns, best)), Infinity);
+const exhaustive = (row: readonly Stop[]): number =>
+  everyWay(row).reduce((best, turns) => Math.min(best, leastS(row, turns, best)), Infinity);
 
 const late = ({ timed }: WettingWalk): number => timed.filter(({ lateS }) => lateS > 0).length;
 

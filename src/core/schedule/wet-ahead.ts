@@ -65,7 +65,8 @@ export const weight = ({ seconds, lateS }: Pick<WettingWalk, 'seconds' | 'lateS'
 const rinseS = ({ rinsedAtTurn, work }: Pass): number => (rinsedAtTurn ? work.flush : 0);
 
 /** All seconds on a pass that is not wetted beforehand. */
-const dryS = (stop: Stop): number => stop.walkS + rinseS(stop.pass) + stop.pass.work.pretreat + stop.pass.softensS + onPassS(stop);
+const dryS = (stop: Stop): number =>
+  stop.walkS + rinseS(stop.pass) + stop.pass.work.pretreat + stop.pass.softensS + onPassS(stop);
 
 const lateBy = ({ pass, pauseS }: Stop, beganS: number, startS: number): number => {
   const late = startS + pauseS - beganS - pass.startsWithinS;
@@ -194,7 +195,15 @@ class Walk {
     if (!wet) {
       const beganS = this.clock + stop.walkS + rinseS(pass) + pass.work.pretreat;
       const startS = beganS + pass.softensS;
-      this.timed[i] = { pass, comesS: this.clock, beganS, readyS: startS, startS, doneS: startS + onPassS(stop), lateS: 0 };
+      this.timed[i] = {
+        pass,
+        comesS: this.clock,
+        beganS,
+        readyS: startS,
+        startS,
+        doneS: startS + onPassS(stop),
+        lateS: 0,
+      };
       this.clock = startS + onPassS(stop);
       return;
     }
@@ -232,7 +241,15 @@ function timedBy(stops: readonly Stop[], acts: readonly Act[]): WettingWalk | un
       const own = wet[at];
       const beganS = own?.beganS ?? clock + walkS + rinseS(pass) + pass.work.pretreat;
       const startS = own ? Math.max(clock, own.readyS) : beganS + pass.softensS;
-      timed[at] = { pass, comesS: own?.comesS ?? clock, beganS, readyS: own?.readyS ?? startS, startS, doneS: startS + onPassS(stop), lateS: 0 };
+      timed[at] = {
+        pass,
+        comesS: own?.comesS ?? clock,
+        beganS,
+        readyS: own?.readyS ?? startS,
+        startS,
+        doneS: startS + onPassS(stop),
+        lateS: 0,
+      };
       clock = startS + onPassS(stop);
       const lateS = own ? lateBy(stop, beganS, startS) : 0;
       if (lateS > 0) [leastS[at], isLate] = [own!.comesS + lateS, true];
@@ -305,7 +322,7 @@ function* neighbours(acts: readonly Act[]): Generator<readonly Act[]> {
 /** Passes are wetted a little sooner or later as long as that gets through sooner. */
 function improved(stops: readonly Stop[], first: WettingWalk): WettingWalk {
   let best = (first.lateS > 0 ? undefined : timedBy(stops, first.acts)) ?? first;
-  for (let found: WettingWalk | undefined = best; found; ) {
+  for (let found: WettingWalk | undefined = best; found;) {
     found = undefined;
     for (const acts of neighbours(best.acts)) {
       const other = isInOrder(stops, acts) && isWithinArea(stops, acts) ? timedBy(stops, acts) : undefined;
@@ -326,11 +343,17 @@ export function wetAhead(stops: readonly Stop[]): WettingWalk {
   const just = new Walk(stops, AHEAD[0], 'least').walk();
   if (!stops.some(({ pass }) => dwells(pass))) return just;
   // Without any waiting nothing is quicker.
-  const leastS = stops.reduce((sum, stop) => sum + stop.walkS + rinseS(stop.pass) + stop.pass.work.pretreat + stop.pass.work.spray + onPassS(stop), 0);
+  const leastS = stops.reduce(
+    (sum, stop) =>
+      sum + stop.walkS + rinseS(stop.pass) + stop.pass.work.pretreat + stop.pass.work.spray + onPassS(stop),
+    0,
+  );
   const isLeast = (walk: WettingWalk): boolean => weight(walk) <= leastS + WORTH_S;
   if (isLeast(just)) return just;
   const walks = AHEAD.slice(1).flatMap((ahead) => PAUSES.map((pause) => new Walk(stops, ahead, pause).walk()));
-  const distinct = new Map([just, ...walks].map((walk) => [walk.acts.map(({ kind, at }) => `${kind}${at}`).join(), walk]));
+  const distinct = new Map(
+    [just, ...walks].map((walk) => [walk.acts.map(({ kind, at }) => `${kind}${at}`).join(), walk]),
+  );
   const starts = [...distinct.values()].sort((p, q) => weight(p) - weight(q)).slice(0, STARTS);
   if (isLeast(starts[0]!)) return starts[0]!;
   return starts.map((walk) => improved(stops, walk)).reduce((p, q) => (weight(q) < weight(p) - EPSILON ? q : p));

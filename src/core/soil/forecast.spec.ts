@@ -8,7 +8,14 @@ import { byEye, forecastOn, levelOfLoad, loadOfLevel, seenLoad, soilOn, totalLoa
 
 const zones = zonesOf(sampleVehicle('estate'));
 const zone = (id: string): Zone => zones.find((one) => one.id === id)!;
-const leg = (rest: Partial<Leg> = {}): Leg => ({ days: 7, surroundings: 'town', shelter: 'street', km: 100, road: 'dry', ...rest });
+const leg = (rest: Partial<Leg> = {}): Leg => ({
+  days: 7,
+  surroundings: 'town',
+  shelter: 'street',
+  km: 100,
+  road: 'dry',
+  ...rest,
+});
 const total = (on: Zone, since: readonly Leg[], body: Body = 'estate'): number =>
   totalLoad(forecastOn(on, body, since, a));
 
@@ -49,7 +56,10 @@ describe('the forecast of soil', () => {
   it('levels off where as much is shed as falls', () => {
     const roof = zone('roof');
     const long = total(roof, [leg({ days: 4000, km: 0 })]);
-    expect(long).toBeCloseTo(a.airTown * a.shedDays * (a.uprightShare + (1 - a.uprightShare) * Math.cos((roof.tiltDeg * Math.PI) / 180)), 2);
+    expect(long).toBeCloseTo(
+      a.airTown * a.shedDays * (a.uprightShare + (1 - a.uprightShare) * Math.cos((roof.tiltDeg * Math.PI) / 180)),
+      2,
+    );
   });
 
   it('knows sheltered places, sills, wheels and the wake of a steep tail', () => {
@@ -71,8 +81,15 @@ describe('the forecast of soil', () => {
 
   it('takes what was measured over what was seen: its load, shared out as the eye had it, and its spread', () => {
     const measured = { loadGm2: 3.3, spread: 1.12 };
-    const deposits = [{ kind: 'dust', level: 1 }, { kind: 'road-film', level: 2 }] as const;
-    const job = { vehicle: sampleVehicle('estate'), since: [leg()], soil: { roof: { deposits, spots: { tar: 2 }, measured } } };
+    const deposits = [
+      { kind: 'dust', level: 1 },
+      { kind: 'road-film', level: 2 },
+    ] as const;
+    const job = {
+      vehicle: sampleVehicle('estate'),
+      since: [leg()],
+      soil: { roof: { deposits, spots: { tar: 2 }, measured } },
+    };
     const found = soilOn(zone('roof'), job, a);
     expect(found).toMatchObject({ basis: 'measured', spread: 1.12, spots: { tar: 2 } });
     expect(found.totalGm2).toBeCloseTo(3.3);

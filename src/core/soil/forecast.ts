@@ -1,5 +1,15 @@
 import type { AssumptionKey, Assumptions } from '../assumptions';
-import { type Body, type Leg, type Road, type Shelter, type SoilKind, type Surroundings, type Zone, type ZoneId, cleanlinessOf } from '../model';
+import {
+  type Body,
+  type Leg,
+  type Road,
+  type Shelter,
+  type SoilKind,
+  type Surroundings,
+  type Zone,
+  type ZoneId,
+  cleanlinessOf,
+} from '../model';
 import { gPerM2 } from '../units';
 import type { Load } from './load';
 
@@ -27,7 +37,14 @@ const shelterKeys = {
 /** Bodies whose steep tail lifts the road's dirt onto itself. */
 const steepTails: ReadonlySet<Body> = new Set(['hatchback', 'estate', 'suv', 'van', 'minivan', 'city']);
 
-const rearParts: ReadonlySet<ZoneId> = new Set(['rear-face', 'rear-window', 'badges', 'rear-bumper-upper', 'rear-bumper-lower', 'boot-sill']);
+const rearParts: ReadonlySet<ZoneId> = new Set([
+  'rear-face',
+  'rear-window',
+  'badges',
+  'rear-bumper-upper',
+  'rear-bumper-lower',
+  'boot-sill',
+]);
 const bonnetParts: ReadonlySet<ZoneId> = new Set(['bonnet', 'windscreen']);
 
 /** How much of the road's dirt a zone catches, against the reference of the rates. */

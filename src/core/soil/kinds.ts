@@ -23,8 +23,7 @@ const kindKeys = {
 } as const satisfies Record<SoilKind, readonly [AssumptionKey, AssumptionKey]>;
 
 /** Load that a step of the scale for the eye stands for: the middle of the step. */
-export const loadOfLevel = (level: SoilLevel, a: Assumptions): GramsPerSquareMetre =>
-  gPerM2(a[levelKeys[level]]);
+export const loadOfLevel = (level: SoilLevel, a: Assumptions): GramsPerSquareMetre => gPerM2(a[levelKeys[level]]);
 
 /** What a level that this eye gave stands for: an eye may say too much or too little, and more so the dirtier it is. */
 export const seenLoad = (level: SoilLevel, a: Assumptions): GramsPerSquareMetre =>

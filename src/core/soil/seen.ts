@@ -4,7 +4,12 @@ import { zonesIn } from '../vehicle';
 import { soilOn } from './zone-soil';
 
 /** Soil that was seen, and what would have been forecast for the same zones by our own figures; null where either is not known. */
-export function seenBesideForecast({ vehicle, scope, soil, since }: Pick<Job, 'vehicle' | 'scope' | 'soil' | 'since'>): RunUse['soil'] {
+export function seenBesideForecast({
+  vehicle,
+  scope,
+  soil,
+  since,
+}: Pick<Job, 'vehicle' | 'scope' | 'soil' | 'since'>): RunUse['soil'] {
   if (since.length === 0) return null;
   const a = resolveAssumptions({});
   let [seenG, forecastG] = [0, 0];

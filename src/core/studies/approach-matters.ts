@@ -1,4 +1,34 @@
-import { type Habits, type Job, brushes, bucketSystems, chemistries, coldHabits, dirtLimits, droppingsHabits, dryTouches, dryings, guardHabits, media, dwellHabits, glassOrders, glassTowelHabits, orders, pairWays, partsHabits, rinseLiquids, approaches, soakedTowelHabits, sprayHabits, standingHabits, steamHabits, strengths, sunHabits, toppings, wheelOrders, wipings } from '../model';
+import {
+  type Habits,
+  type Job,
+  brushes,
+  bucketSystems,
+  chemistries,
+  coldHabits,
+  dirtLimits,
+  droppingsHabits,
+  dryTouches,
+  dryings,
+  guardHabits,
+  media,
+  dwellHabits,
+  glassOrders,
+  glassTowelHabits,
+  orders,
+  pairWays,
+  partsHabits,
+  rinseLiquids,
+  approaches,
+  soakedTowelHabits,
+  sprayHabits,
+  standingHabits,
+  steamHabits,
+  strengths,
+  sunHabits,
+  toppings,
+  wheelOrders,
+  wipings,
+} from '../model';
 import { type Outcome, outcomeOf } from '../planning';
 import { choicesOf } from '../rules';
 import type { Study } from './study';

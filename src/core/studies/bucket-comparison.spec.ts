@@ -19,11 +19,20 @@ describe('the buckets of a job', () => {
     const ids = [...new Set(washedIn(plan).map(({ zoneId }) => zoneId))];
     const area = new Map(plan.zones.map(({ zone }) => [zone.id, zone.areaM2]));
     const washed = washedIn(plan).reduce((sum, { areaM2 }) => sum + areaM2, 0);
-    expect(washed).toBeCloseTo(ids.reduce((sum, id) => sum + area.get(id)!, 0), 9);
+    expect(washed).toBeCloseTo(
+      ids.reduce((sum, id) => sum + area.get(id)!, 0),
+      9,
+    );
     expect(ids.length).toBeGreaterThan(20);
-    const starts = ids.map((id) => plan.timeline.steps.find((step) => step.kind === 'wipe' && step.zoneId === id)!.startS);
+    const starts = ids.map(
+      (id) => plan.timeline.steps.find((step) => step.kind === 'wipe' && step.zoneId === id)!.startS,
+    );
     expect([...starts].sort((p, q) => p - q)).toEqual(starts);
-    expect(washedIn(planJob(sampleJob({ soil: soilAll('dust', 1), choices: { ...sampleJob().choices, method: 'waterless' } })))).toEqual([]);
+    expect(
+      washedIn(
+        planJob(sampleJob({ soil: soilAll('dust', 1), choices: { ...sampleJob().choices, method: 'waterless' } })),
+      ),
+    ).toEqual([]);
   });
 
   it('are laid beside every other way, which pick up the same', () => {
@@ -45,7 +54,9 @@ describe('the buckets of a job', () => {
     const way = (guards: boolean, sums: readonly number[]): SystemRun => ({
       system: 'two-buckets',
       guards,
-      run: { dips: sums.map((broughtG, i) => ({ broughtG, washedM2: i + 1, zoneId: zoneIds[i]! })) } as unknown as SystemRun['run'],
+      run: {
+        dips: sums.map((broughtG, i) => ({ broughtG, washedM2: i + 1, zoneId: zoneIds[i]! })),
+      } as unknown as SystemRun['run'],
     });
     const [p, q] = [way(true, [0, 1, 2, 5, 9]), way(false, [0, 2, 2, 4, 9])];
     expect(crossingsOf([p, q])).toEqual([{ before: p, after: q, zoneId: zoneIds[3], areaM2: 4 }]);

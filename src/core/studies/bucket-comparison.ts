@@ -1,5 +1,13 @@
 import { resolveAssumptions } from '../assumptions';
-import { type BucketHabit, type BucketRun, type Washed, carriedBack, commonHand, grainsIn, simulateBuckets } from '../bucket';
+import {
+  type BucketHabit,
+  type BucketRun,
+  type Washed,
+  carriedBack,
+  commonHand,
+  grainsIn,
+  simulateBuckets,
+} from '../bucket';
 import type { Content } from '../mix';
 import { type BucketSystem, type Job, type ZoneId, bucketSystems, cleanlinessOf, partsOf } from '../model';
 import type { Plan, ZonePlan } from '../planning';
@@ -7,7 +15,6 @@ import { choicesOf } from '../rules';
 import { draws } from './draws';
 import { type Spread, spreadOf } from './quantiles';
 import type { Study } from './study';
-
 
 const usesBucket = ({ zone, option }: ZonePlan): boolean => {
   if (!option || zone.cleanliness >= cleanlinessOf.faces) return false;
@@ -27,7 +34,10 @@ export function washedIn(plan: Plan): readonly Washed[] {
       {
         zoneId: zone.id,
         areaM2: zone.areaM2 / sections,
-        grit: option!.marring.terms.map(({ grainUm, hardShare, loadGm2 }) => ({ grainUm, loadGm2: loadGm2 * hardShare })),
+        grit: option!.marring.terms.map(({ grainUm, hardShare, loadGm2 }) => ({
+          grainUm,
+          loadGm2: loadGm2 * hardShare,
+        })),
         seconds: endS - startS,
         leavesL: (option!.laidMl.wash + option!.laidMl.shampoo) / 1000 / sections,
       },
@@ -41,7 +51,13 @@ const litresOf = ({ mix }: Plan, content: Content): number =>
     .reduce((most, { fills }) => Math.max(most, ...fills.map(({ totalMl }) => totalMl / 1000)), 0);
 
 /** How the job's buckets are worked: its volumes where it has them, or else what such buckets hold. */
-function bucketHabit(job: Job, plan: Plan, system: BucketSystem, guards: boolean, freshBefore: readonly ZoneId[] = []): BucketHabit {
+function bucketHabit(
+  job: Job,
+  plan: Plan,
+  system: BucketSystem,
+  guards: boolean,
+  freshBefore: readonly ZoneId[] = [],
+): BucketHabit {
   const a = resolveAssumptions(job.choices.assumptions);
   const usual = a.rinseBucket / 1000;
   return {
@@ -67,19 +83,33 @@ export function runBuckets(job: Job, plan: Plan, freshBefore: readonly ZoneId[])
   const { bucket, guards: habit } = choicesOf(job);
   const guards = habit === 'every-bucket';
   const a = resolveAssumptions(job.choices.assumptions);
-  return { system: bucket, guards, run: simulateBuckets(washedIn(plan), bucketHabit(job, plan, bucket, guards, freshBefore), a) };
+  return {
+    system: bucket,
+    guards,
+    run: simulateBuckets(washedIn(plan), bucketHabit(job, plan, bucket, guards, freshBefore), a),
+  };
 }
 
 /** Every system, with guards and without where that is a choice. */
-const ways: readonly (readonly [BucketSystem, boolean])[] = bucketSystems.flatMap((system): (readonly [BucketSystem, boolean])[] =>
-  system === 'two-buckets' || system === 'three-buckets' ? [[system, true], [system, false]] : [[system, true]],
+const ways: readonly (readonly [BucketSystem, boolean])[] = bucketSystems.flatMap(
+  (system): (readonly [BucketSystem, boolean])[] =>
+    system === 'two-buckets' || system === 'three-buckets'
+      ? [
+          [system, true],
+          [system, false],
+        ]
+      : [[system, true]],
 );
 
 /** The same wash with every bucket system. */
 export function compareBuckets(job: Job, plan: Plan): readonly SystemRun[] {
   const a = resolveAssumptions(job.choices.assumptions);
   const washed = washedIn(plan);
-  return ways.map(([system, guards]) => ({ system, guards, run: simulateBuckets(washed, bucketHabit(job, plan, system, guards), a) }));
+  return ways.map(([system, guards]) => ({
+    system,
+    guards,
+    run: simulateBuckets(washed, bucketHabit(job, plan, system, guards), a),
+  }));
 }
 
 /** Where one way of working begins to carry back more than another that was ahead of it until then. */

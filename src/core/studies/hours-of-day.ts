@@ -10,7 +10,13 @@ const LAST_H = 21;
 const STEP_H = 0.5;
 
 /** Panels that stand for the car: level, facing either side, ahead and behind. */
-const dayPanels = ['roof', 'bonnet', 'left-front-door-upper', 'right-front-door-upper', 'rear-face'] as const satisfies readonly ZoneId[];
+const dayPanels = [
+  'roof',
+  'bonnet',
+  'left-front-door-upper',
+  'right-front-door-upper',
+  'rear-face',
+] as const satisfies readonly ZoneId[];
 
 /** A panel at one time of the day. */
 export interface PanelHour {
@@ -51,7 +57,12 @@ function panelHour(soiled: SoiledZone, hour: number, context: PlanningContext): 
   const { panel, soil, zone } = soiled;
   const product = recipes.waterless?.product;
   const touching = { loadGm2: soil.totalGm2, filmFactor: product?.filmFactor ?? 1, ...job.choices };
-  const { openS, sectionM2 } = dryingOf(soiled, { standsUm: 0, panelC: panel.panelC }, contactRules.waterless.contact(touching, a), context);
+  const { openS, sectionM2 } = dryingOf(
+    soiled,
+    { standsUm: 0, panelC: panel.panelC },
+    contactRules.waterless.contact(touching, a),
+    context,
+  );
   const fits = sectionM2 >= Math.min(zone.areaM2, a.leastSection) - 1e-9;
   return {
     hour,
@@ -62,7 +73,11 @@ function panelHour(soiled: SoiledZone, hour: number, context: PlanningContext): 
   };
 }
 
-const shaded = (job: Job): Job => ({ ...job, readings: {}, site: { ...job.site, shade: true, sunWm2: 0, panelC: null } });
+const shaded = (job: Job): Job => ({
+  ...job,
+  readings: {},
+  site: { ...job.site, shade: true, sunWm2: 0, panelC: null },
+});
 
 /** The panels of a job as it stands. */
 const panelsNow = (job: Job): ReadonlyMap<ZoneId, PanelHour> => {
@@ -71,7 +86,11 @@ const panelsNow = (job: Job): ReadonlyMap<ZoneId, PanelHour> => {
   return new Map(shown.map((soiled) => [soiled.zone.id, panelHour(soiled, job.hour, context)]));
 };
 
-function adviceFor(job: Job, hours: readonly number[], panels: ReadonlyMap<ZoneId, readonly PanelHour[]>): readonly HoursAdvice[] {
+function adviceFor(
+  job: Job,
+  hours: readonly number[],
+  panels: ReadonlyMap<ZoneId, readonly PanelHour[]>,
+): readonly HoursAdvice[] {
   const now = panelsNow(job);
   const hot = [...now].filter(([, { workable }]) => !workable).map(([id]) => id);
   if (hot.length === 0) return [{ code: 'now' }];

@@ -24,7 +24,11 @@ describe('the next visit', () => {
     fc.assert(
       fc.property(fc.constantFrom(...bodies), anyLeg, fc.integer({ min: 1, max: 500 }), (body, leg, more) => {
         const job = sampleJob({ vehicle: sampleVehicle(body) });
-        const [now, further, inside] = [visit(job, leg), visit(job, { ...leg, km: leg.km + more }), visit(job, { ...leg, shelter: 'garage' })];
+        const [now, further, inside] = [
+          visit(job, leg),
+          visit(job, { ...leg, km: leg.km + more }),
+          visit(job, { ...leg, shelter: 'garage' }),
+        ];
         for (const method of ['waterless', 'rinseless'] as const) {
           const { early, likely, late } = now.car[method];
           expect(early).toBeLessThanOrEqual(likely);
@@ -40,7 +44,8 @@ describe('the next visit', () => {
   });
 
   it('comes no later under a stricter approach', () => {
-    const under = (approach: Job['choices']['approach']): NextVisit => visit(sampleJob({ choices: { ...sampleJob().choices, approach } }));
+    const under = (approach: Job['choices']['approach']): NextVisit =>
+      visit(sampleJob({ choices: { ...sampleJob().choices, approach } }));
     const [strict, usual, loose] = [under('cautious'), under('balanced'), under('permissive')];
     expect(strict.car.waterless.likely).toBeLessThanOrEqual(usual.car.waterless.likely);
     expect(usual.car.waterless.likely).toBeLessThanOrEqual(loose.car.waterless.likely);
@@ -56,7 +61,12 @@ describe('the next visit', () => {
     expect(day).toBeLessThan(120);
     const on = (days: number) => {
       const since = [{ ...far, days, km: (far.km * days) / far.days }];
-      const outcome = planJob({ ...job, soil: {}, since, site: { ...job.site, minutes: 1000, waterL: 1000 } }).alternatives.find(({ method }) => method === 'waterless')!.outcome;
+      const outcome = planJob({
+        ...job,
+        soil: {},
+        since,
+        site: { ...job.site, minutes: 1000, waterL: 1000 },
+      }).alternatives.find(({ method }) => method === 'waterless')!.outcome;
       return outcome.kind === 'blocked' ? outcome.blocked.length : 0;
     };
     expect(on(day)).toBe(0);

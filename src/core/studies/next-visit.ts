@@ -40,13 +40,33 @@ const LEAST_DAYS = 3;
 
 /** How the car is used: the last stretch that is known, or an ordinary week in town. */
 export const usualLeg = ({ since }: Pick<Job, 'since'>): Leg =>
-  [...since].reverse().find(({ days }) => days > 0) ?? { days: 7, surroundings: 'town', shelter: 'street', km: 100, road: 'dry' };
+  [...since].reverse().find(({ days }) => days > 0) ?? {
+    days: 7,
+    surroundings: 'town',
+    shelter: 'street',
+    km: 100,
+    road: 'dry',
+  };
 
 /** A clean zone after so many such days, so many times as dirty as forecast. */
 function after(soiled: SoiledZone, days: number, times: number, usual: Leg, { job, a }: PlanningContext): SoiledZone {
   const leg: Leg = { ...usual, days, km: (usual.km * days) / Math.max(1, usual.days) };
-  const loads = forecastOn(soiled.zone, job.vehicle.body, [leg], a).map(({ kind, loadGm2 }) => ({ kind, loadGm2: gPerM2(loadGm2 * times) }));
-  return { ...soiled, soil: { loads, totalGm2: totalLoad(loads), spots: {}, bugs: null, basis: 'forecast', spread: a.spreadForecast, lumps: false } };
+  const loads = forecastOn(soiled.zone, job.vehicle.body, [leg], a).map(({ kind, loadGm2 }) => ({
+    kind,
+    loadGm2: gPerM2(loadGm2 * times),
+  }));
+  return {
+    ...soiled,
+    soil: {
+      loads,
+      totalGm2: totalLoad(loads),
+      spots: {},
+      bugs: null,
+      basis: 'forecast',
+      spread: a.spreadForecast,
+      lumps: false,
+    },
+  };
 }
 
 /** Last whole day on which something still holds, which never holds again once it has failed. */
@@ -100,7 +120,9 @@ export function* nextVisitOf(job: Job, usual: Leg = usualLeg(job)): Study<NextVi
   const zones: ZoneLasts[] = [];
   for (const [i, soiled] of asked.entries()) {
     const { id: zoneId, cleanliness } = soiled.zone;
-    const [waterless, rinseless] = (['waterless', 'rinseless'] as const).map((method) => untilOn(soiled, method, usual, context));
+    const [waterless, rinseless] = (['waterless', 'rinseless'] as const).map((method) =>
+      untilOn(soiled, method, usual, context),
+    );
     zones.push({ zoneId, cleanliness, waterless: waterless!, rinseless: rinseless! });
     yield (i + 1) / asked.length;
   }

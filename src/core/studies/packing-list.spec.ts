@@ -16,12 +16,20 @@ describe('what to carry', () => {
     expect(carry(job())).toEqual(found);
     expect(found.towels.length).toBeGreaterThan(0);
     expect(found.mixes.length).toBeGreaterThan(0);
-    for (const one of [...found.towels, ...found.mixes, found.minutes, found.litres]) expect(one.carry).toBeGreaterThanOrEqual(one.median);
+    for (const one of [...found.towels, ...found.mixes, found.minutes, found.litres])
+      expect(one.carry).toBeGreaterThanOrEqual(one.median);
     for (const { enough } of found.mixes) expect(enough).toBeGreaterThanOrEqual(0.5);
   });
 
   it('is the plan itself where nothing is uncertain and nothing is kept in reserve', () => {
-    const sure = setAssumption((['spreadSeen', 'spreadForecast', 'spreadUsage'] as const).reduce((next, key) => setAssumption(next, key, 1), job()), 'reservePanels', 0);
+    const sure = setAssumption(
+      (['spreadSeen', 'spreadForecast', 'spreadUsage'] as const).reduce(
+        (next, key) => setAssumption(next, key, 1),
+        job(),
+      ),
+      'reservePanels',
+      0,
+    );
     const plan = planJob(sure);
     const found = finish(packingListOf(sure, plan));
     expect(found.minutes.median).toBeCloseTo(plan.totals.minutes.value, 6);
@@ -36,7 +44,10 @@ describe('what to carry', () => {
 
   it('carries enough to wash the dirtiest panel again, or more of them', () => {
     const at = (panels: number) => carry(setAssumption(job(), 'reservePanels', panels));
-    const total = ({ towels, mixes }: ReturnType<typeof carry>): readonly [number, number] => [towels.reduce((sum, one) => sum + one.median, 0), mixes.reduce((sum, one) => sum + one.median, 0)];
+    const total = ({ towels, mixes }: ReturnType<typeof carry>): readonly [number, number] => [
+      towels.reduce((sum, one) => sum + one.median, 0),
+      mixes.reduce((sum, one) => sum + one.median, 0),
+    ];
     const [none, one, four] = [0, 1, 4].map((panels) => total(at(panels)));
     expect(one![0]).toBeGreaterThanOrEqual(none![0]);
     expect(one![1]).toBeGreaterThan(none![1]);
@@ -52,7 +63,8 @@ describe('what to carry', () => {
     expect(sure.minutes.carry).toBeGreaterThan(likely.minutes.carry);
     const sprayed = job({ choices: { ...sampleJob().choices, method: 'waterless' } });
     const vague = carry(setAssumption(sprayed, 'spreadSeen', 3));
-    const spread = ({ mixes }: ReturnType<typeof carry>): number => mixes.reduce((sum, one) => sum + one.carry - one.median, 0);
+    const spread = ({ mixes }: ReturnType<typeof carry>): number =>
+      mixes.reduce((sum, one) => sum + one.carry - one.median, 0);
     expect(spread(vague)).toBeGreaterThan(spread(carry(setAssumption(sprayed, 'spreadSeen', 1))));
   });
 });

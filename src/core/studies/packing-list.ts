@@ -2,7 +2,16 @@ import type { Assumptions } from '../assumptions';
 import { type Content, type Mix, isFromBucket, towelsDrink } from '../mix';
 import { type Job, type TowelRole, type ZoneId, towelRoles } from '../model';
 import { type Plan, wipingsOf } from '../planning';
-import { type Laid, type Option, type PlanningContext, type SoiledZone, contextOf, emptyLaid, takenBy, totalWork } from '../rules';
+import {
+  type Laid,
+  type Option,
+  type PlanningContext,
+  type SoiledZone,
+  contextOf,
+  emptyLaid,
+  takenBy,
+  totalWork,
+} from '../rules';
 import { type TowelNeed, type UsedTowel, type Wiping, part, towelLedger, WETTED_SIDES } from '../towel';
 import { gPerM2 } from '../units';
 import { type Draws, draws } from './draws';
@@ -94,12 +103,17 @@ function withNeed(wiping: Wiping, needs: readonly TowelNeed[]): Wiping {
 
 /** The dirtiest panels of the body: what is most likely to be washed again. */
 function reserveOf(worked: readonly Worked[], { reservePanels }: Assumptions): ReadonlySet<ZoneId> {
-  const body = worked.filter(({ option }) => option.ofBody).sort((p, q) => q.option.loadAfterFlushGm2 - p.option.loadAfterFlushGm2);
+  const body = worked
+    .filter(({ option }) => option.ofBody)
+    .sort((p, q) => q.option.loadAfterFlushGm2 - p.option.loadAfterFlushGm2);
   return new Set(body.slice(0, Math.round(reservePanels)).map(({ soiled }) => soiled.zone.id));
 }
 
 /** Panels in reserve are washed and finished once more at the end, by whoever did them. */
-const withReserve = (rows: readonly (readonly Wiping[])[], reserve: ReadonlySet<ZoneId>): readonly (readonly Wiping[])[] =>
+const withReserve = (
+  rows: readonly (readonly Wiping[])[],
+  reserve: ReadonlySet<ZoneId>,
+): readonly (readonly Wiping[])[] =>
   rows.map((row) => {
     const last = Math.max(0, ...row.map(({ pass }) => pass));
     const again = row.filter(({ zoneId, need }) => reserve.has(zoneId) && need.use !== 'protect');
@@ -129,7 +143,10 @@ class JobSampler {
     );
     this.piles = boundless(context.job.towels);
     this.reserve = reserveOf([...this.worked.values()], context.a);
-    this.wipings = withReserve(wipingsOf(plan.timeline, context.job.site.workers, (zoneId) => options.get(zoneId)?.needs ?? []), this.reserve);
+    this.wipings = withReserve(
+      wipingsOf(plan.timeline, context.job.site.workers, (zoneId) => options.get(zoneId)?.needs ?? []),
+      this.reserve,
+    );
     this.plannedS = [...this.worked.values()].reduce((sum, { option }) => sum + totalWork(option.work), 0);
   }
 
@@ -147,7 +164,10 @@ class JobSampler {
       const often = this.reserve.has(id) ? 2 : 1;
       for (const of of Object.keys(laid) as (keyof Laid)[]) laid[of] += laidMl[of] * wet * often;
       seconds += totalWork(work);
-      drawn.set(id, needs.map((need) => ({ ...need, liquidMl: need.liquidMl * wet })));
+      drawn.set(
+        id,
+        needs.map((need) => ({ ...need, liquidMl: need.liquidMl * wet })),
+      );
     }
     const wipings = this.wipings.map((row) => row.map((wiping) => withNeed(wiping, drawn.get(wiping.zoneId)!)));
     const more = ((seconds - this.plannedS) * (1 + a.walking)) / job.site.workers;
@@ -172,7 +192,9 @@ function towelsOf(all: readonly Draw[], { towels }: Plan, confidence: number): r
     const sample = all.map((draw) => draw.towels.get(role) ?? 0);
     const { median, carry } = enough(sample, confidence);
     const planned = towels.filter((towel) => towel.role === role).length;
-    return planned > 0 || carry > 0 ? [{ role, planned, median: Math.round(median), carry: Math.ceil(carry - 1e-9) }] : [];
+    return planned > 0 || carry > 0
+      ? [{ role, planned, median: Math.round(median), carry: Math.ceil(carry - 1e-9) }]
+      : [];
   });
 }
 
@@ -203,7 +225,12 @@ function litresOf(draw: Draw, { mix }: Plan, drunk: (draw: Draw) => number): num
   return (mixed + draw.laid.line + draw.laid.bay) / 1000;
 }
 
-function mixesOf(all: readonly Draw[], plan: Plan, { a }: PlanningContext, drunk: (draw: Draw) => number): readonly EnoughMix[] {
+function mixesOf(
+  all: readonly Draw[],
+  plan: Plan,
+  { a }: PlanningContext,
+  drunk: (draw: Draw) => number,
+): readonly EnoughMix[] {
   return plan.mix.mixes.flatMap(({ content, fills, chargeMl, productName }): EnoughMix[] => {
     if (!productName || content === 'rinse') return [];
     const sample = all.map((draw) => takenOf(content, draw, drunk));
@@ -258,7 +285,10 @@ export function* packingListOf(job: Job, plan: Plan): Study<PackingList> {
     confidence,
     towels: towelsOf(all, plan, confidence),
     mixes: mixesOf(all, plan, context, drunk),
-    litres: enough(all.map((draw) => litresOf(draw, plan, drunk)), confidence),
+    litres: enough(
+      all.map((draw) => litresOf(draw, plan, drunk)),
+      confidence,
+    ),
     minutes: enough(minutes, confidence),
     inTime: shareOf(minutes, job.site.minutes),
   };

@@ -18,7 +18,15 @@ const noon: Job = sampleJob({
   date: '2031-07-14',
   hour: 13,
   vehicle: black,
-  site: { ...sampleSite, airC: celsius(30), humidity: 0.4, windMs: 1, shade: false, sunWm2: 900, latitudeDeg: degrees(43.4) },
+  site: {
+    ...sampleSite,
+    airC: celsius(30),
+    humidity: 0.4,
+    windMs: 1,
+    shade: false,
+    sunWm2: 900,
+    latitudeDeg: degrees(43.4),
+  },
 });
 
 /** Nothing to spray water with. */
@@ -74,7 +82,8 @@ describe('where the approach mattered', () => {
 describe('the day', () => {
   it('warms the east side in the morning and the west side in the afternoon', () => {
     const { panels } = finish(hoursOfDay(noon));
-    const at = (id: string, hour: number) => panels.find(({ zoneId }) => zoneId === id)!.hours.find((one) => one.hour === hour)!;
+    const at = (id: string, hour: number) =>
+      panels.find(({ zoneId }) => zoneId === id)!.hours.find((one) => one.hour === hour)!;
     // Nose to the south: the left side looks east.
     expect(at('left-front-door-upper', 9).panelC).toBeGreaterThan(at('right-front-door-upper', 9).panelC + 5);
     expect(at('right-front-door-upper', 16).panelC).toBeGreaterThan(at('left-front-door-upper', 16).panelC + 5);
@@ -102,7 +111,10 @@ describe('the day', () => {
         { hour: 14, airC: celsius(32), humidity: 0.3, windMs: 2, sunWm2: 800 },
       ],
     };
-    const job = withWeather({ ...noon, readings: { roof: celsius(60) }, site: { ...noon.site, shadeHours: [14] } }, weather);
+    const job = withWeather(
+      { ...noon, readings: { roof: celsius(60) }, site: { ...noon.site, shadeHours: [14] } },
+      weather,
+    );
     expect(job.site).toMatchObject({ airC: 30, sunWm2: 900, shade: false });
     const later = atHour(job, 13.5);
     expect(later.site).toMatchObject({ airC: 31, windMs: 1.5, sunWm2: 850 });
@@ -115,8 +127,16 @@ describe('the day', () => {
 
 describe('questions about the soil', () => {
   it('are asked where a wrong guess would break the limit, and nowhere else', () => {
-    const fixed = Object.fromEntries(planJob(sampleJob()).zones.map(({ zone }) => [zone.id, 'pump/waterless' as const]));
-    const near = planJob(sampleJob({ soil: soilAll('salt', 3), site: { ...sampleSite, waterL: 300, minutes: 900 }, choices: { ...sampleJob().choices, dirtLimit: 'index', fixed } }));
+    const fixed = Object.fromEntries(
+      planJob(sampleJob()).zones.map(({ zone }) => [zone.id, 'pump/waterless' as const]),
+    );
+    const near = planJob(
+      sampleJob({
+        soil: soilAll('salt', 3),
+        site: { ...sampleSite, waterL: 300, minutes: 900 },
+        choices: { ...sampleJob().choices, dirtLimit: 'index', fixed },
+      }),
+    );
     expect(near.questions.length).toBeGreaterThan(0);
     for (const { index, worseIndex, limit } of near.questions) {
       expect(index).toBeLessThanOrEqual(limit);
@@ -128,7 +148,11 @@ describe('questions about the soil', () => {
 
 describe('frost and sun', () => {
   it('make two plans of one car, and both say why', () => {
-    const frost = { ...noon, hour: 9, site: { ...noon.site, airC: celsius(-9), shade: true, sunWm2: 0, liquidC: celsius(6), humidity: 0.8 } };
+    const frost = {
+      ...noon,
+      hour: 9,
+      site: { ...noon.site, airC: celsius(-9), shade: true, sunWm2: 0, liquidC: celsius(6), humidity: 0.8 },
+    };
     const [cold, hot] = [planJob(frost), planJob(withoutMist(noon))];
     expect(cold.method).toBe('hybrid');
     expect(cold.zones.every(({ treatment }) => treatment.startsWith('hot-pump'))).toBe(true);
@@ -147,12 +171,22 @@ describe('frost and sun', () => {
     const soil = Object.fromEntries(
       planJob(filmy).zones.map(({ zone }) => [
         zone.id,
-        { deposits: [zone.cleanliness >= 2 ? ({ kind: 'salt', level: 4 } as const) : ({ kind: 'dust', level: 1 } as const)], spots: {} },
+        {
+          deposits: [
+            zone.cleanliness >= 2 ? ({ kind: 'salt', level: 4 } as const) : ({ kind: 'dust', level: 1 } as const),
+          ],
+          spots: {},
+        },
       ]),
     );
     const plan = planJob(sampleJob({ soil, choices: { ...sampleJob().choices, approach: 'cautious' } }));
-    const of = (upper: boolean) => plan.zones.filter(({ zone }) => zone.cleanliness < 2 === upper && zone.surface === 'paint');
-    expect(of(false).filter(({ zone }) => zone.cleanliness === 2).every(({ treatment }) => !treatment.startsWith('none/'))).toBe(true);
+    const of = (upper: boolean) =>
+      plan.zones.filter(({ zone }) => zone.cleanliness < 2 === upper && zone.surface === 'paint');
+    expect(
+      of(false)
+        .filter(({ zone }) => zone.cleanliness === 2)
+        .every(({ treatment }) => !treatment.startsWith('none/')),
+    ).toBe(true);
     expect(of(true).every(({ treatment }) => treatment.startsWith('none/'))).toBe(true);
   });
 });

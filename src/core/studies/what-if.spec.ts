@@ -8,8 +8,10 @@ import { withChange } from '../edit';
 import { type WhatIf, helpOf, whatIf } from './what-if';
 
 const ask = (job: Job): readonly WhatIf[] => finish(whatIf(job, planJob(job)));
-const of = (answers: readonly WhatIf[], code: string): WhatIf | undefined => answers.find(({ change }) => change.code === code);
-const withSite = (site: Partial<Job['site']>, rest: Partial<Job> = {}): Job => sampleJob({ ...rest, site: { ...sampleSite, ...site } });
+const of = (answers: readonly WhatIf[], code: string): WhatIf | undefined =>
+  answers.find(({ change }) => change.code === code);
+const withSite = (site: Partial<Job['site']>, rest: Partial<Job> = {}): Job =>
+  sampleJob({ ...rest, site: { ...sampleSite, ...site } });
 
 describe('what would change the answer', () => {
   const cases: readonly (readonly [string, Job])[] = [
@@ -40,7 +42,10 @@ describe('what would change the answer', () => {
 
   it('asks for shade in the sun, hot water in frost, a mat for mud, towels where there are none', () => {
     const black = { ...sampleVehicle(), colour: 'black' as const };
-    const noon = withSite({ airC: celsius(31), humidity: 0.4, windMs: 1, shade: false, sunWm2: 850 }, { vehicle: black });
+    const noon = withSite(
+      { airC: celsius(31), humidity: 0.4, windMs: 1, shade: false, sunWm2: 850 },
+      { vehicle: black },
+    );
     expect(of(ask(noon), 'shade')?.method).not.toBe('decline');
     expect(of(ask(withSite({ airC: celsius(-9), liquidC: celsius(6), power: false })), 'power')?.method).toBe('hybrid');
     expect(of(ask(withSite({ runoff: 'forbidden' }, { soil: soilAll('mud', 1) })), 'capture')?.method).toBe('hybrid');
@@ -53,11 +58,14 @@ describe('what would change the answer', () => {
 
   it('knows what saves wetted towels where they run short: a cup, or a guarded bucket', () => {
     const wetted = (clean: number): Job =>
-      withSite({ waterL: 80, minutes: 400 }, {
-        soil: soilAll('road-film', 2),
-        towels: sampleJob().towels.map((batch) => ({ ...batch, clean: batch.role === 'wash' ? clean : 60 })),
-        choices: { ...sampleJob().choices, method: 'rinseless', bucket: 'many-towels', soakedSides: 4, parts: 'all' },
-      });
+      withSite(
+        { waterL: 80, minutes: 400 },
+        {
+          soil: soilAll('road-film', 2),
+          towels: sampleJob().towels.map((batch) => ({ ...batch, clean: batch.role === 'wash' ? clean : 60 })),
+          choices: { ...sampleJob().choices, method: 'rinseless', bucket: 'many-towels', soakedSides: 4, parts: 'all' },
+        },
+      );
     const taken = planJob(wetted(60)).towels.filter(({ role }) => role === 'wash').length;
     expect(planJob(wetted(taken)).method).toBe('rinseless');
     const short = wetted(taken - 1);
@@ -70,7 +78,10 @@ describe('what would change the answer', () => {
   });
 
   it('offers to leave the zones that nothing may touch', () => {
-    const gritty = withSite({ runoff: 'forbidden' }, { soil: { ...soilAll('dust', 1), 'left-sill': { deposits: [{ kind: 'mud', level: 3 }], spots: {} } } });
+    const gritty = withSite(
+      { runoff: 'forbidden' },
+      { soil: { ...soilAll('dust', 1), 'left-sill': { deposits: [{ kind: 'mud', level: 3 }], spots: {} } } },
+    );
     expect(of(ask(gritty), 'leave')?.change).toEqual({ code: 'leave', zones: ['left-sill'] });
   });
 });
@@ -82,7 +93,14 @@ describe('help for parts that are left out', () => {
   it.each<[string, Job, string]>([
     ['a roof out of reach', withSite({ steps: false }, { vehicle: sampleVehicle('van') }), 'steps'],
     ['too little time', withSite({ minutes: planJob(withSite({})).totals.minutes.value - 3 }), 'minutes'],
-    ['mud where nothing may run off', withSite({ runoff: 'forbidden' }, { soil: { ...soilAll('dust', 1), 'left-sill': { deposits: [{ kind: 'mud', level: 3 }], spots: {} } } }), 'capture'],
+    [
+      'mud where nothing may run off',
+      withSite(
+        { runoff: 'forbidden' },
+        { soil: { ...soilAll('dust', 1), 'left-sill': { deposits: [{ kind: 'mud', level: 3 }], spots: {} } } },
+      ),
+      'capture',
+    ],
   ])('%s: names the nearest that works, and each works when it is taken', (_name, job, code) => {
     const found = help(job);
     expect(found.map(({ change }) => change.code)).toContain(code);

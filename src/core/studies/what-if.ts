@@ -1,6 +1,26 @@
 import { type Change, atHour, withChange } from '../edit';
-import { type GearKind, type Job, type SoilLevel, type TowelRole, type VehicleMethod, type ZoneId, flushes, gearKinds, approaches, towelRoles } from '../model';
-import { type Answer, type Plan, type PlanningProblem, answerWithin, isUnbound, outcomeOf, planJob, planningProblem } from '../planning';
+import {
+  type GearKind,
+  type Job,
+  type SoilLevel,
+  type TowelRole,
+  type VehicleMethod,
+  type ZoneId,
+  flushes,
+  gearKinds,
+  approaches,
+  towelRoles,
+} from '../model';
+import {
+  type Answer,
+  type Plan,
+  type PlanningProblem,
+  answerWithin,
+  isUnbound,
+  outcomeOf,
+  planJob,
+  planningProblem,
+} from '../planning';
 import type { Gate, ShortBudget } from '../reasons';
 import { choicesOf, flushRules } from '../rules';
 import { celsius } from '../units';
@@ -40,7 +60,11 @@ function levelWays(job: Job, plan: Plan, blocked: readonly ZoneId[]): readonly W
   const level = (id: ZoneId): number => Math.max(0, ...(job.soil[id]?.deposits ?? []).map((deposit) => deposit.level));
   const levels = (id: ZoneId, steps: readonly number[]): Ways =>
     steps.filter((to) => to >= 0 && to <= 5).map((to) => ({ code: 'level', zone: id, level: to as SoilLevel }));
-  const down = (id: ZoneId): Ways => levels(id, Array.from({ length: level(id) }, (_, i) => level(id) - 1 - i));
+  const down = (id: ZoneId): Ways =>
+    levels(
+      id,
+      Array.from({ length: level(id) }, (_, i) => level(id) - 1 - i),
+    );
   if (blocked.length > 0) return blocked.length <= MOST_ZONES ? blocked.map(down) : [];
   const seen = plan.zones.filter(({ zone, option }) => option && level(zone.id) > 0);
   const worst = [...seen].sort((p, q) => q.option!.marring.index - p.option!.marring.index).slice(0, MOST_ZONES);
@@ -48,7 +72,8 @@ function levelWays(job: Job, plan: Plan, blocked: readonly ZoneId[]): readonly W
 }
 
 /** What the panels are under at an hour: where that is the same, so is the answer. */
-const conditions = ({ site, readings, hour }: Job): string => JSON.stringify([site, readings, site.sunWm2 > 0 ? hour : null]);
+const conditions = ({ site, readings, hour }: Job): string =>
+  JSON.stringify([site, readings, site.sunWm2 > 0 ? hour : null]);
 
 /** Later hours at which something is other than at those before. */
 function hoursAfter(job: Job): readonly number[] {
@@ -62,8 +87,11 @@ function hoursAfter(job: Job): readonly number[] {
 function plainWays(job: Job, plan: Plan): readonly Ways[] {
   const { site } = job;
   const habits = choicesOf(job);
-  const blocked = plan.verdicts.flatMap((one) => (one.code === 'zones-blocked' || one.code === 'parts-left' ? one.zones : []));
-  const waiting = blocked.length > 0 ? blocked : plan.verdicts.flatMap((one) => (one.code === 'zones-wait' ? one.zones : []));
+  const blocked = plan.verdicts.flatMap((one) =>
+    one.code === 'zones-blocked' || one.code === 'parts-left' ? one.zones : [],
+  );
+  const waiting =
+    blocked.length > 0 ? blocked : plan.verdicts.flatMap((one) => (one.code === 'zones-wait' ? one.zones : []));
   // Half a car is not a wash.
   const some = waiting.length > 0 && waiting.length * 2 < plan.zones.length;
   const own = job.wishes.approach ?? job.choices.approach;
@@ -98,7 +126,12 @@ interface Ladder {
 function ladders({ site, towels }: Job): readonly Ladder[] {
   const clean = (role: TowelRole): number => towels.find((batch) => batch.role === role)?.clean ?? Infinity;
   return [
-    { opens: false, from: site.tap ? Infinity : Math.floor(site.waterL), to: MOST_LITRES, at: (litres) => ({ code: 'water', litres }) },
+    {
+      opens: false,
+      from: site.tap ? Infinity : Math.floor(site.waterL),
+      to: MOST_LITRES,
+      at: (litres) => ({ code: 'water', litres }),
+    },
     { opens: false, from: Math.floor(site.minutes), to: MOST_MINUTES, at: (minutes) => ({ code: 'minutes', minutes }) },
     {
       opens: site.runoff === 'forbidden',
@@ -118,11 +151,16 @@ function ladders({ site, towels }: Job): readonly Ladder[] {
 /** What comes out, without laying the other methods beside it. */
 const quickAnswer = (job: Job): Answer => answerWithin(planningProblem(job), job);
 
-const answerOf = ({ method, zones }: Plan): Answer => ({ method, left: zones.filter(({ leftBecause }) => leftBecause).length });
+const answerOf = ({ method, zones }: Plan): Answer => ({
+  method,
+  left: zones.filter(({ leftBecause }) => leftBecause).length,
+});
 
 /** Another method, or the same on more of the car. */
 const isOther = (then: Answer, now: Answer): boolean =>
-  now.method === 'decline' || then.method === 'decline' ? then.method !== now.method : then.left < now.left || (then.left === now.left && then.method !== now.method);
+  now.method === 'decline' || then.method === 'decline'
+    ? then.method !== now.method
+    : then.left < now.left || (then.left === now.left && then.method !== now.method);
 
 /** The smallest step that flips the method. Only the budget differs from step to step: weighed once. */
 function smallestStep({ opens, from, to, at }: Ladder, job: Job, known: PlanningProblem, now: Answer): Change | null {
@@ -156,7 +194,9 @@ function toldOf(job: Job): Told {
 /** What a change really leads to; null where a second look says that it changes nothing. */
 function answer(job: Job, change: Change, now: Answer): WhatIf | null {
   const { method, left, minutes, litres } = toldOf(withChange(job, change));
-  return isOther({ method, left }, now) ? { change, method, minutes, litres, regained: Math.max(0, now.left - left) } : null;
+  return isOther({ method, left }, now)
+    ? { change, method, minutes, litres, regained: Math.max(0, now.left - left) }
+    : null;
 }
 
 /**
@@ -195,7 +235,10 @@ function budgetWays({ budget }: ShortBudget, job: Job): readonly Ways[] {
   const { site, towels } = job;
   switch (budget) {
     case 'minutes':
-      return [MORE.minutes.map((more) => ({ code: 'minutes', minutes: site.minutes + more }) as const), one(site.workers === 1, { code: 'second-person' })];
+      return [
+        MORE.minutes.map((more) => ({ code: 'minutes', minutes: site.minutes + more }) as const),
+        one(site.workers === 1, { code: 'second-person' }),
+      ];
     case 'litres':
       return [MORE.litres.map((more) => ({ code: 'water', litres: site.waterL + more }) as const)];
     case 'runoffL':
@@ -203,25 +246,47 @@ function budgetWays({ budget }: ShortBudget, job: Job): readonly Ways[] {
     case 'batteryMin':
       return [];
     default:
-      return [MORE.towels.map((more) => ({ code: 'towels', role: budget, clean: (towels.find(({ role }) => role === budget)?.clean ?? 0) + more }) as const)];
+      return [
+        MORE.towels.map(
+          (more) =>
+            ({
+              code: 'towels',
+              role: budget,
+              clean: (towels.find(({ role }) => role === budget)?.clean ?? 0) + more,
+            }) as const,
+        ),
+      ];
   }
 }
 
 /** What may help against a gate, the nearest first. */
 function gateWays({ code }: Gate, job: Job): readonly Ways[] {
   const { site } = job;
-  const bring = (kind: GearKind): Ways => one(!job.gear.some((piece) => piece.kind === kind), { code: 'gear', gear: kind });
-  const capture: Ways = site.runoff === 'allowed' ? [] : MORE.litres.map((litres) => ({ code: 'capture', litres: site.captureL + litres }) as const);
+  const bring = (kind: GearKind): Ways =>
+    one(!job.gear.some((piece) => piece.kind === kind), { code: 'gear', gear: kind });
+  const capture: Ways =
+    site.runoff === 'allowed'
+      ? []
+      : MORE.litres.map((litres) => ({ code: 'capture', litres: site.captureL + litres }) as const);
   switch (code) {
     case 'out-of-reach':
       return [one(!site.steps, { code: 'steps' })];
     case 'panel-too-hot':
     case 'dries-first':
     case 'sun-habit':
-      return [one(!site.shade, { code: 'shade' }), site.indoors ? [] : hoursAfter(job).map((hour) => ({ code: 'hour', hour }) as const)];
+      return [
+        one(!site.shade, { code: 'shade' }),
+        site.indoors ? [] : hoursAfter(job).map((hour) => ({ code: 'hour', hour }) as const),
+      ];
     case 'freezes':
     case 'freezes-first':
-      return [bring('heater'), one(!site.power, { code: 'power' }), WARM_LIQUIDS_C.filter((c) => c > site.liquidC).map((c) => ({ code: 'warm-liquid', liquidC: celsius(c) }) as const)];
+      return [
+        bring('heater'),
+        one(!site.power, { code: 'power' }),
+        WARM_LIQUIDS_C.filter((c) => c > site.liquidC).map(
+          (c) => ({ code: 'warm-liquid', liquidC: celsius(c) }) as const,
+        ),
+      ];
     case 'no-power':
       return [one(!site.power, { code: 'power' })];
     default:
@@ -238,10 +303,21 @@ export function* helpOf(job: Job, plan: Plan): Study<readonly WhatIf[]> {
     if (verdict.code === 'zones-blocked') return verdict.gates.map((gate) => gateWays(gate, job));
     if (verdict.code === 'over-budget') return [budgetWays(verdict, job)];
     if (verdict.code !== 'parts-left') return [];
-    return [verdict.because === 'budget' ? budgetWays(verdict.shortage, job) : verdict.gate ? gateWays(verdict.gate, job) : []];
+    return [
+      verdict.because === 'budget'
+        ? budgetWays(verdict.shortage, job)
+        : verdict.gate
+          ? gateWays(verdict.gate, job)
+          : [],
+    ];
   });
-  const left = plan.verdicts.flatMap((verdict) => (verdict.code === 'zones-blocked' || verdict.code === 'zones-wait' ? verdict.zones : []));
-  const ways = [...told.flat(), one(left.length > 0 && plan.method === 'decline', { code: 'leave', zones: left })].filter(({ length }) => length > 0);
+  const left = plan.verdicts.flatMap((verdict) =>
+    verdict.code === 'zones-blocked' || verdict.code === 'zones-wait' ? verdict.zones : [],
+  );
+  const ways = [
+    ...told.flat(),
+    one(left.length > 0 && plan.method === 'decline', { code: 'leave', zones: left }),
+  ].filter(({ length }) => length > 0);
   const now = answerOf(plan);
   const found = new Map<string, WhatIf>();
   for (const [i, changes] of ways.entries()) {

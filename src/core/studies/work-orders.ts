@@ -31,7 +31,10 @@ export function* workOrdersOf(job: Job): Study<readonly Ordering[]> {
   const known = new Set<string>();
   const found: Ordering[] = [];
   for (const [i, way] of ways.entries()) {
-    const { fitted, minutes, waiting, litres, towels } = outcomeOf({ ...settled, choices: { ...settled.choices, ...way } });
+    const { fitted, minutes, waiting, litres, towels } = outcomeOf({
+      ...settled,
+      choices: { ...settled.choices, ...way },
+    });
     if (fitted.ok) {
       const key = `${way.glass}/${way.pair}/${fitted.realised.timeline.passes.map(({ parts }) => parts.map(({ zoneId, section }) => `${zoneId}${section}`).join('+')).join()}`;
       if (!known.has(key)) found.push({ ...way, now: i === 0, minutes, waiting, litres, towels });

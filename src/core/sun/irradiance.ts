@@ -61,7 +61,13 @@ function incidence({ tiltDeg, azimuthDeg }: Facing, sun: SunPosition): number {
  * by how much of each the panel sees.
  * @param shaded nothing comes straight: what is given gets through from all sides
  */
-export function sunOnPanel(facing: Facing, levelWm2: number, sun: SunPosition, shaded: boolean, a: Assumptions): number {
+export function sunOnPanel(
+  facing: Facing,
+  levelWm2: number,
+  sun: SunPosition,
+  shaded: boolean,
+  a: Assumptions,
+): number {
   if (levelWm2 <= 0) return 0;
   const { beam, diffuse } = shaded ? { beam: 0, diffuse: levelWm2 } : part(levelWm2, sun, a);
   const sees = (1 + Math.cos(rad(facing.tiltDeg))) / 2;

@@ -37,7 +37,11 @@ describe('a phone that looks along the skyline', () => {
   });
 
   it('joins sightings by straight lines, and takes gaps for open sky', () => {
-    const wall = [{ azimuthDeg: 350, altitudeDeg: 20 }, { azimuthDeg: 10, altitudeDeg: 40 }, { azimuthDeg: 100, altitudeDeg: 30 }];
+    const wall = [
+      { azimuthDeg: 350, altitudeDeg: 20 },
+      { azimuthDeg: 10, altitudeDeg: 40 },
+      { azimuthDeg: 100, altitudeDeg: 30 },
+    ];
     expect(skylineAt(wall, 0)).toBeCloseTo(30);
     expect(skylineAt(wall, 10)).toBe(40);
     expect(skylineAt(wall, 60)).toBe(0);
@@ -57,11 +61,19 @@ describe('a phone that looks along the skyline', () => {
   it('never shades less under a higher skyline', () => {
     const place = { latitudeDeg: degrees(45), longitudeDeg: degrees(0), utcOffsetH: 0 };
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 40, noNaN: true }), fc.double({ min: 0, max: 40, noNaN: true }), (height, more) => {
-        const ring = (altitudeDeg: number) => Array.from({ length: 36 }, (_unused, i) => ({ azimuthDeg: 10 * i, altitudeDeg }));
-        const [low, high] = [shadedHours(ring(height), place, '2031-04-02'), shadedHours(ring(height + more), place, '2031-04-02')];
-        return low.every((hour) => high.includes(hour));
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 40, noNaN: true }),
+        fc.double({ min: 0, max: 40, noNaN: true }),
+        (height, more) => {
+          const ring = (altitudeDeg: number) =>
+            Array.from({ length: 36 }, (_unused, i) => ({ azimuthDeg: 10 * i, altitudeDeg }));
+          const [low, high] = [
+            shadedHours(ring(height), place, '2031-04-02'),
+            shadedHours(ring(height + more), place, '2031-04-02'),
+          ];
+          return low.every((hour) => high.includes(hour));
+        },
+      ),
       { numRuns: 20 },
     );
   });

@@ -33,5 +33,7 @@ export function shadedHours(sightings: readonly Bearing[], place: Place, date: s
     const { altitudeDeg, azimuthDeg } = sunAt(place, date, hour);
     return altitudeDeg > 0 && altitudeDeg < skylineAt(sightings, azimuthDeg);
   };
-  return Array.from({ length: 24 }, (_unused, hour) => hour).filter((hour) => PARTS.filter((part) => isShaded(hour + part)).length >= 2);
+  return Array.from({ length: 24 }, (_unused, hour) => hour).filter(
+    (hour) => PARTS.filter((part) => isShaded(hour + part)).length >= 2,
+  );
 }

@@ -64,7 +64,6 @@ export function climateOf({ airC, humidity, windMs, skyC, sunWm2, absorptivity }
   const sun = absorptivity * sunWm2;
   return {
     evaporation: (panelC) => Math.max(0, mass * (vapourDensity(panelC, 1) - airDensity)),
-    heatGain: (panelC) =>
-      sun + heat * (airC - panelC) + EMISSIVITY * STEFAN_BOLTZMANN * (sky - fourth(panelC)),
+    heatGain: (panelC) => sun + heat * (airC - panelC) + EMISSIVITY * STEFAN_BOLTZMANN * (sky - fourth(panelC)),
   };
 }

@@ -11,14 +11,17 @@ import { runs } from '@esmero/testing';
 type Input = (typeof fixture.drying)[number]['input'];
 
 const wettingOf = (input: Omit<Input, 'panelReadingC'> & { panelReadingC: number | null }): Wetting => ({
-  air: airOn({
-    airC: input.airC,
-    humidity: input.relativeHumidity,
-    windMs: input.windMs,
-    sunWm2: input.sunOnPanelWm2,
-    shaded: input.shaded,
-    colour: input.colour as Colour,
-  }, a),
+  air: airOn(
+    {
+      airC: input.airC,
+      humidity: input.relativeHumidity,
+      windMs: input.windMs,
+      sunWm2: input.sunOnPanelWm2,
+      shaded: input.shaded,
+      colour: input.colour as Colour,
+    },
+    a,
+  ),
   heatCapacity: skinCapacity(input.skin as Skin, a),
   appliedUm: input.appliedUm,
   holdUpUm: input.holdUpUm,
@@ -30,7 +33,9 @@ const within = (value: number | null, expected: number, share = 0.01): void =>
   expect(Math.abs(value! - expected)).toBeLessThanOrEqual(Math.max(0.05, Math.abs(expected) * share));
 
 describe('saturation pressure', () => {
-  it.each(fixture.saturation)('$tempC °C', ({ tempC, saturationPa: expected }) => within(saturationPa(tempC), expected, 1e-4));
+  it.each(fixture.saturation)('$tempC °C', ({ tempC, saturationPa: expected }) =>
+    within(saturationPa(tempC), expected, 1e-4),
+  );
 });
 
 describe('drying against the reference', () => {
@@ -91,7 +96,10 @@ describe('the open time', () => {
   it('is null where nothing dries for hours, and never NaN', () => {
     const damp = wettingOf({ ...fixture.drying[0]!.input, relativeHumidity: 1, windMs: 0, airC: 4, liquidC: 4 });
     expect(openTimeS(damp)).toBeNull();
-    fc.assert(fc.property(anyWetting, (w) => !Number.isNaN(openTimeS(w))), { numRuns: runs(40) });
+    fc.assert(
+      fc.property(anyWetting, (w) => !Number.isNaN(openTimeS(w))),
+      { numRuns: runs(40) },
+    );
   });
 });
 

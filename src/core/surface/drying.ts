@@ -6,7 +6,7 @@ const WATER = 4.186;
 const HORIZON_S = 3600;
 /** What one step may change: halving these moves the time by less than 1 % (tested). */
 const FILM_STEP_UM = 6;
-const DEGREE_STEP = .5;
+const DEGREE_STEP = 0.5;
 const LONGEST_STEP_S = 20;
 /** Film below which a panel is dry, µm. */
 const DRY_UM = 1e-3;

@@ -53,10 +53,7 @@ export interface Observed {
  * What a panel of a colour stands in. Sun that is given is taken as given, in the shade too: it is
  * then what gets through.
  */
-export const airOn = (
-  { airC, humidity, windMs, sunWm2, shaded, colour }: Observed,
-  a: Assumptions,
-): Air => ({
+export const airOn = ({ airC, humidity, windMs, sunWm2, shaded, colour }: Observed, a: Assumptions): Air => ({
   airC,
   humidity,
   windMs,

@@ -2,7 +2,18 @@ import type { Assumptions } from '../assumptions';
 import type { Colour, Job, Zone } from '../model';
 import { type SunPosition, sunAt, sunOnPanel } from '../sun';
 import type { Air } from './air';
-import { type DryingOff, type Later, type Wetting, coldestPanelC, dryingOff, freezeTimeS, later, leastLiquidC, startC, steadyPanelC } from './drying';
+import {
+  type DryingOff,
+  type Later,
+  type Wetting,
+  coldestPanelC,
+  dryingOff,
+  freezeTimeS,
+  later,
+  leastLiquidC,
+  startC,
+  steadyPanelC,
+} from './drying';
 import { holdUp } from './hold-up';
 import { airOn, skinCapacity, skinOf } from './panel';
 
@@ -63,7 +74,9 @@ export class Panel {
 
   /** The panel and what is left of a film some seconds after it was laid. */
   later(appliedUm: number, liquidC: number, seconds: number): Later {
-    return known(this.laters, keyOf(appliedUm, liquidC, seconds), () => later(this.wetting(appliedUm, liquidC), seconds));
+    return known(this.laters, keyOf(appliedUm, liquidC, seconds), () =>
+      later(this.wetting(appliedUm, liquidC), seconds),
+    );
   }
 
   /** Seconds until a film dries by itself; null when it stays wet for an hour. */
@@ -85,7 +98,9 @@ export class Panel {
   }
 
   private drying(appliedUm: number, liquidC: number, panelC: number): DryingOff {
-    return known(this.dries, keyOf(appliedUm, liquidC, panelC), () => dryingOff(this.wetting(appliedUm, liquidC, panelC)));
+    return known(this.dries, keyOf(appliedUm, liquidC, panelC), () =>
+      dryingOff(this.wetting(appliedUm, liquidC, panelC)),
+    );
   }
 
   private wetting(appliedUm: number, liquidC: number, panelC = this.panelC): Wetting {
@@ -130,7 +145,13 @@ export function panelsOf(zones: readonly Zone[], job: Parked, a: Assumptions): R
 const sunOn = ({ tiltDeg, facingDeg }: Zone, { site }: Parked, sun: SunPosition, a: Assumptions): number =>
   sunOnPanel({ tiltDeg, azimuthDeg: site.headingDeg + facingDeg }, site.sunWm2, sun, site.shade, a);
 
-const panelFor = (zone: Zone, { site, vehicle }: Parked, sunWm2: number, reading: number | null, a: Assumptions): Panel =>
+const panelFor = (
+  zone: Zone,
+  { site, vehicle }: Parked,
+  sunWm2: number,
+  reading: number | null,
+  a: Assumptions,
+): Panel =>
   new Panel(
     airOn({ ...site, shaded: site.shade, sunWm2, colour: colourOf(zone, vehicle.colour) }, a),
     skinCapacity(skinOf(zone.surface), a),

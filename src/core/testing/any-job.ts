@@ -5,7 +5,15 @@ import { sampleJob, sampleSite, sampleVehicle, soilAll } from './sample';
 type AnyOf<T> = { readonly [K in keyof T]?: fc.Arbitrary<T[K]> };
 
 /** Cars of any body with one soil all over, for one or two people; sites and choices vary as asked. */
-export const anyJobWith = ({ site = {}, choices = {}, towels }: { readonly site?: AnyOf<Site>; readonly choices?: AnyOf<Choices>; readonly towels?: number } = {}): fc.Arbitrary<Job> =>
+export const anyJobWith = ({
+  site = {},
+  choices = {},
+  towels,
+}: {
+  readonly site?: AnyOf<Site>;
+  readonly choices?: AnyOf<Choices>;
+  readonly towels?: number;
+} = {}): fc.Arbitrary<Job> =>
   fc
     .record({
       body: fc.constantFrom(...bodies),

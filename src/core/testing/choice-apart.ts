@@ -34,7 +34,9 @@ function solvedApart(highs: Highs, groups: readonly (readonly Option[])[], room:
   const kept = room.flatMap((cap, b) =>
     cap > 1e12
       ? []
-      : [` keep${b}: ${groups.flatMap((options, g) => options.map(({ use }, i) => term(use[b]!, name(g, i)))).join(' ')} <= ${cap.toFixed(12)}`],
+      : [
+          ` keep${b}: ${groups.flatMap((options, g) => options.map(({ use }, i) => term(use[b]!, name(g, i)))).join(' ')} <= ${cap.toFixed(12)}`,
+        ],
   );
   const names = groups.flatMap((options, g) => options.map((_o, i) => name(g, i)));
   const model = `Minimize\n obj: ${objective.join(' ')}\nSubject To\n${[...one, ...kept].join('\n')}\nBinary\n ${names.join(' ')}\nEnd`;
@@ -49,7 +51,9 @@ export function bestApart(highs: Highs, { selecting: { groups, sets } }: Prepare
   const caps = vectorOf(capacity);
   return sets.reduce((best, { provides, use, bound, cost }) => {
     if (bound >= best) return best;
-    const served = groups.map((options) => options.filter(({ needs }) => (needs & ~provides) === 0).map(({ value }) => value));
+    const served = groups.map((options) =>
+      options.filter(({ needs }) => (needs & ~provides) === 0).map(({ value }) => value),
+    );
     const room = caps.map((cap, b) => cap - use[b]!);
     if (room.some((left) => left < 0)) return best;
     return Math.min(best, solvedApart(highs, served, room) + cost);
@@ -58,10 +62,9 @@ export function bestApart(highs: Highs, { selecting: { groups, sets } }: Prepare
 
 /** Budgets that often bind. */
 export const anyCapacity = fc.record(
-  Object.fromEntries(budgets.map((budget) => [budget, fc.integer(budget === 'minutes' ? { min: 25, max: 90 } : { min: 3, max: 25 })])) as Record<
-    Budget,
-    fc.Arbitrary<number>
-  >,
+  Object.fromEntries(
+    budgets.map((budget) => [budget, fc.integer(budget === 'minutes' ? { min: 25, max: 90 } : { min: 3, max: 25 })]),
+  ) as Record<Budget, fc.Arbitrary<number>>,
 );
 
 /** A car that is dirty here and clean there, as cars are: four kinds of soil by cleanliness class. */

@@ -5,7 +5,8 @@ import { celsius } from '../units';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from './sample';
 
 /** One of many, as often as the others. */
-const one = <K extends keyof Choices>(...values: readonly Choices[K][]): fc.Arbitrary<Choices[K]> => fc.constantFrom(...values);
+const one = <K extends keyof Choices>(...values: readonly Choices[K][]): fc.Arbitrary<Choices[K]> =>
+  fc.constantFrom(...values);
 
 const anyHabits = fc.record({
   approach: one<'approach'>(...approaches),
@@ -21,11 +22,22 @@ const anyHabits = fc.record({
 
 /** Half of the sites have plenty; the other half are short of something. */
 const anySite = fc.oneof(
-  fc.record({ runoff: fc.constantFrom<Job['site']['runoff']>('captured', 'allowed'), waterL: fc.constant(100), minutes: fc.constant(240) }),
-  fc.record({ runoff: fc.constantFrom<Job['site']['runoff']>('forbidden', 'captured', 'allowed'), waterL: fc.integer({ min: 0, max: 60 }), minutes: fc.integer({ min: 25, max: 200 }) }),
+  fc.record({
+    runoff: fc.constantFrom<Job['site']['runoff']>('captured', 'allowed'),
+    waterL: fc.constant(100),
+    minutes: fc.constant(240),
+  }),
+  fc.record({
+    runoff: fc.constantFrom<Job['site']['runoff']>('forbidden', 'captured', 'allowed'),
+    waterL: fc.integer({ min: 0, max: 60 }),
+    minutes: fc.integer({ min: 25, max: 200 }),
+  }),
 );
 
-const anySoil = fc.record({ kind: fc.constantFrom<SoilKind>(...soilKinds), level: fc.constantFrom<SoilLevel>(0, 1, 2, 3, 4) });
+const anySoil = fc.record({
+  kind: fc.constantFrom<SoilKind>(...soilKinds),
+  level: fc.constantFrom<SoilLevel>(0, 1, 2, 3, 4),
+});
 
 /** Any car of one soil, or of one above and another below the doors; any habits; one or two people; plenty, or short of water, time or towels. */
 const anyJob: fc.Arbitrary<Job> = fc
@@ -42,19 +54,23 @@ const anyJob: fc.Arbitrary<Job> = fc
   .map(({ body, above, below, workers, airC, towels, site, habits }) => {
     const job = sampleJob();
     const upper = soilAll(above.kind, above.level);
-    const lower = Object.entries(soilAll((below ?? above).kind, (below ?? above).level)).filter(([id]) => /lower|sill|wheel|tyre|arch/.test(id));
+    const lower = Object.entries(soilAll((below ?? above).kind, (below ?? above).level)).filter(([id]) =>
+      /lower|sill|wheel|tyre|arch/.test(id),
+    );
     return {
       ...job,
       vehicle: sampleVehicle(body),
       soil: { ...upper, ...Object.fromEntries(lower) },
-      towels: towels === null ? job.towels : job.towels.map((batch) => ({ ...batch, clean: Math.min(batch.clean, towels) })),
+      towels:
+        towels === null ? job.towels : job.towels.map((batch) => ({ ...batch, clean: Math.min(batch.clean, towels) })),
       site: { ...sampleSite, ...site, workers, airC: celsius(airC), captureL: 10 },
       choices: { ...job.choices, ...habits },
     };
   });
 
 /** So many jobs, the same each time. */
-export const jobsAtRandom = (count: number, seed = 20310714): readonly Job[] => fc.sample(anyJob, { numRuns: count, seed });
+export const jobsAtRandom = (count: number, seed = 20310714): readonly Job[] =>
+  fc.sample(anyJob, { numRuns: count, seed });
 
 /** A job with its plan. */
 export interface Planned {
@@ -63,4 +79,5 @@ export interface Planned {
 }
 
 /** Jobs at random, each planned once, to hold all that plans promise against. */
-export const corpusOf = (count: number): readonly Planned[] => jobsAtRandom(count).map((job) => ({ job, plan: planJob(job) }));
+export const corpusOf = (count: number): readonly Planned[] =>
+  jobsAtRandom(count).map((job) => ({ job, plan: planJob(job) }));

@@ -1,4 +1,19 @@
-import type { Body, Finish, Gear, GearKind, Job, MixPurpose, Product, ProductUse, Site, SoilKind, SoilLevel, SoilMap, TowelBatch, Vehicle } from '../model';
+import type {
+  Body,
+  Finish,
+  Gear,
+  GearKind,
+  Job,
+  MixPurpose,
+  Product,
+  ProductUse,
+  Site,
+  SoilKind,
+  SoilLevel,
+  SoilMap,
+  TowelBatch,
+  Vehicle,
+} from '../model';
 import { asPractised, brushKinds, noCare, somewhere, usualScope, zoneIds } from '../model';
 import { defaultChoices } from '../edit';
 import { celsius, metres, minorUnits, ml } from '../units';
@@ -50,12 +65,7 @@ const towel = (role: TowelBatch['role'], clean: number, big = false): TowelBatch
   origin: 'own',
 });
 
-const vessel = (
-  id: string,
-  kind: Job['vessels'][number]['kind'],
-  capacity: number,
-  charge: number,
-) => ({
+const vessel = (id: string, kind: Job['vessels'][number]['kind'], capacity: number, charge: number) => ({
   id,
   name: id,
   kind,
@@ -140,13 +150,7 @@ export const sampleJob = (rest: Partial<Job> = {}): Job => ({
     vessel('bucket-b', 'bucket', 12000, 4000),
     vessel('bucket-c', 'bucket', 12000, 4000),
   ],
-  towels: [
-    towel('wash', 20),
-    towel('finish', 20),
-    towel('drying', 3, true),
-    towel('glass', 4),
-    towel('wheels', 10),
-  ],
+  towels: [towel('wash', 20), towel('finish', 20), towel('drying', 3, true), towel('glass', 4), towel('wheels', 10)],
   device: { kind: 'cup', stepMl: ml(1), capacityMl: ml(60) },
   gear: [sampleGear('heater'), ...brushKinds.map((kind) => sampleGear(kind))],
   soil: soilAll('dust', 1),

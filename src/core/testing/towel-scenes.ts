@@ -38,19 +38,33 @@ export function anyScene(seed: number, width = 480): TowelScene {
 
 /** What spoils a picture, and how; each returns a scene that must be refused. */
 export const spoilt = {
-  blurred: (scene, by) => ({ ...scene, blur: 0.05 * scene.share * Math.min(scene.width, scene.height) * (1 + by) * 0.6 }),
+  blurred: (scene, by) => ({
+    ...scene,
+    blur: 0.05 * scene.share * Math.min(scene.width, scene.height) * (1 + by) * 0.6,
+  }),
   'too-bright': (scene, by) => ({ ...scene, white: [1.25 + by, 1.2 + by, 1.15 + by] }),
   'too-dark': (scene, by) => ({ ...scene, white: [0.05 - 0.03 * by, 0.045 - 0.03 * by, 0.04 - 0.03 * by] }),
   shadow: (scene, by) => ({ ...scene, shadow: { from: 0.42 + 0.2 * by, lets: 0.35 + 0.35 * by } }),
   coloured: (scene, by) => {
     const depth = 0.25 + 0.5 * by;
-    const dyes = [[1.6, 0.8, 0.3], [0.3, 1.7, 0.8], [1.5, 0.3, 1], [0.8, 1.4, 0.4]] as const;
+    const dyes = [
+      [1.6, 0.8, 0.3],
+      [0.3, 1.7, 0.8],
+      [1.5, 0.3, 1],
+      [0.8, 1.4, 0.4],
+    ] as const;
     const [r, g, b] = dyes[scene.seed % dyes.length]!;
     return { ...scene, dye: [r * depth, g * depth, b * depth] };
   },
   'no-clean-rim': (scene, by) => ({ ...scene, loadGm2: 2 + 4 * by, patchM2: 0.04, mark: 1.1 + 0.15 * by }),
   'pale-ground': (scene, by) => ({ ...scene, ground: [0.65 + 0.2 * by, 0.65 + 0.2 * by, 0.62 + 0.2 * by] }),
   'cut-off': (scene, by) => ({ ...scene, share: 1.05 + 0.2 * by, turnDeg: 0 }),
-  coarse: (scene, by) => ({ ...scene, kind: by < 0.5 ? 'grit' : 'mud', loadGm2: 8 + 20 * by, patchM2: 0.04, tinge: [1, 1, 1] }),
+  coarse: (scene, by) => ({
+    ...scene,
+    kind: by < 0.5 ? 'grit' : 'mud',
+    loadGm2: 8 + 20 * by,
+    patchM2: 0.04,
+    tinge: [1, 1, 1],
+  }),
 } as const satisfies Record<string, (scene: TowelScene, by: number) => TowelScene>;
 export type Spoilt = keyof typeof spoilt;

@@ -11,7 +11,18 @@ import type { Highs } from './choice-apart';
 const a = { ...defaultAssumptions, sideOver: 0 };
 
 const SIDES = 4;
-const batch: TowelBatch = { id: 't', name: 'towels', role: 'wash', widthM: metres(0.4), heightM: metres(0.4), gsm: 400, pile: 'short', sides: SIDES, clean: 0, origin: 'own' };
+const batch: TowelBatch = {
+  id: 't',
+  name: 'towels',
+  role: 'wash',
+  widthM: metres(0.4),
+  heightM: metres(0.4),
+  gsm: 400,
+  pile: 'short',
+  sides: SIDES,
+  clean: 0,
+  origin: 'own',
+};
 
 const need = fc.record<TowelNeed>({
   role: fc.constant('wash'),
@@ -24,17 +35,25 @@ const need = fc.record<TowelNeed>({
   soaked: fc.constant(false),
 });
 /** What one person wipes, pass by pass. */
-export const anyRow = fc
-  .array(fc.tuple(need, fc.boolean()), { minLength: 1, maxLength: 6 })
-  .map((list) => {
-    let pass = 0;
-    const wipings = list.map(([one, begins], i): Wiping => ({ zoneId: zoneIds[i]!, pass: begins || i === 0 ? ++pass : pass, share: 1, need: one }));
-    // A pass is as dirty as the dirtiest in it.
-    return wipings.map((one) => ({
-      ...one,
-      need: { ...one.need, cleanliness: Math.max(...wipings.filter((other) => other.pass === one.pass).map((other) => other.need.cleanliness)) as CleanlinessClass },
-    }));
-  });
+export const anyRow = fc.array(fc.tuple(need, fc.boolean()), { minLength: 1, maxLength: 6 }).map((list) => {
+  let pass = 0;
+  const wipings = list.map(([one, begins], i): Wiping => ({
+    zoneId: zoneIds[i]!,
+    pass: begins || i === 0 ? ++pass : pass,
+    share: 1,
+    need: one,
+  }));
+  // A pass is as dirty as the dirtiest in it.
+  return wipings.map((one) => ({
+    ...one,
+    need: {
+      ...one.need,
+      cleanliness: Math.max(
+        ...wipings.filter((other) => other.pass === one.pass).map((other) => other.need.cleanliness),
+      ) as CleanlinessClass,
+    },
+  }));
+});
 
 /**
  * Whether so many towels do, by an independent mixed-integer solver, side by side.
@@ -46,7 +65,10 @@ export function isEnough(highs: Highs, row: readonly Wiping[], towels: number, b
   const classOf = (i: number): number => row[i]!.need.cleanliness;
   const all = Array.from({ length: towels }, (_, t) => t);
   const sides = Array.from({ length: SIDES }, (_, s) => s);
-  const [x, u] = [(t: number, s: number, i: number): string => `x${t}s${s}n${i}`, (t: number, s: number, i: number): string => `u${t}s${s}n${i}`];
+  const [x, u] = [
+    (t: number, s: number, i: number): string => `x${t}s${s}n${i}`,
+    (t: number, s: number, i: number): string => `u${t}s${s}n${i}`,
+  ];
   const w = (t: number, i: number): string => `w${t}n${i}`;
   const rules: string[] = [];
   let number = 0;
@@ -54,7 +76,10 @@ export function isEnough(highs: Highs, row: readonly Wiping[], towels: number, b
   for (const i of at) rule(`${all.flatMap((t) => sides.map((s) => `+ 1 ${x(t, s, i)}`)).join(' ')} = 1`);
   for (const t of all) {
     for (const s of sides) {
-      for (const limit of ['dirt', 'liquid', 'reach'] as const) rule(`${at.map((i) => `+ ${fillingOf(row[i]!.need, batch, 0, a)[limit].toFixed(9)} ${x(t, s, i)}`).join(' ')} <= 1`);
+      for (const limit of ['dirt', 'liquid', 'reach'] as const)
+        rule(
+          `${at.map((i) => `+ ${fillingOf(row[i]!.need, batch, 0, a)[limit].toFixed(9)} ${x(t, s, i)}`).join(' ')} <= 1`,
+        );
       for (const i of at) {
         rule(`+ 1 ${x(t, s, i)} - 1 ${u(t, s, i)} <= 0`);
         rule(`+ 1 ${u(t, s, i)} - 1 ${w(t, i)} <= 0`);
@@ -71,14 +96,18 @@ export function isEnough(highs: Highs, row: readonly Wiping[], towels: number, b
           if (classOf(j) <= 1 && row[i]!.pass !== row[j]!.pass) rule(`+ 1 ${u(t, s, i)} + 1 ${u(t, s, j)} <= 1`);
           // What is on another towel or side in between ends this side.
           for (const k of at)
-            if (k > i && k < j) for (const t2 of all) for (const s2 of sides) if (t2 !== t || s2 !== s) rule(`+ 1 ${u(t, s, i)} + 1 ${u(t, s, j)} + 1 ${u(t2, s2, k)} <= 2`);
+            if (k > i && k < j)
+              for (const t2 of all)
+                for (const s2 of sides)
+                  if (t2 !== t || s2 !== s) rule(`+ 1 ${u(t, s, i)} + 1 ${u(t, s, j)} + 1 ${u(t2, s2, k)} <= 2`);
         }
         for (const t2 of all) {
           if (t2 === t) continue;
           for (const k of at) {
             if (k > i && k < j && classOf(j) <= classOf(i)) rule(`+ 1 ${w(t, i)} + 1 ${w(t, j)} + 1 ${w(t2, k)} <= 2`);
             // Both in one wiping: only one of them goes on, unless for something dirtier.
-            if (t2 > t && k > i && classOf(j) <= classOf(i) && classOf(k) <= classOf(i)) rule(`+ 1 ${w(t, i)} + 1 ${w(t2, i)} + 1 ${w(t, j)} + 1 ${w(t2, k)} <= 3`);
+            if (t2 > t && k > i && classOf(j) <= classOf(i) && classOf(k) <= classOf(i))
+              rule(`+ 1 ${w(t, i)} + 1 ${w(t2, i)} + 1 ${w(t, j)} + 1 ${w(t2, k)} <= 3`);
           }
         }
       }
@@ -90,4 +119,5 @@ export function isEnough(highs: Highs, row: readonly Wiping[], towels: number, b
 }
 
 /** Towels that the plan takes for a row. */
-export const towelsFor = (row: readonly Wiping[]): number => towelLedger([row], [{ ...batch, clean: 99 }], { soakedSides: 8, soakedTowel: 'retire' }, a).length;
+export const towelsFor = (row: readonly Wiping[]): number =>
+  towelLedger([row], [{ ...batch, clean: 99 }], { soakedSides: 8, soakedTowel: 'retire' }, a).length;

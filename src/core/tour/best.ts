@@ -13,17 +13,23 @@ export interface Ordered {
 const SAME = 1e-9;
 
 /** Stocks of which more is taken in the day than there is in the morning: only these decide anything. */
-const scarceIn = ({ stops, has }: TourProblem): readonly number[] => has.flatMap((one, i) => (stops.reduce((sum, { takes }) => sum + takes[i]!, 0) > one + SAME ? [i] : []));
+const scarceIn = ({ stops, has }: TourProblem): readonly number[] =>
+  has.flatMap((one, i) => (stops.reduce((sum, { takes }) => sum + takes[i]!, 0) > one + SAME ? [i] : []));
 
 /** Nothing fills it up again. */
-const isFinal = ({ stops, depots, gainsPerMin }: TourProblem, i: number): boolean => gainsPerMin[i] === 0 && ![...stops, ...depots].some(({ gives }) => gives?.[i]);
+const isFinal = ({ stops, depots, gainsPerMin }: TourProblem, i: number): boolean =>
+  gainsPerMin[i] === 0 && ![...stops, ...depots].some(({ gives }) => gives?.[i]);
 
 const picked = <T>(list: readonly T[], of: readonly number[]): readonly T[] => of.map((i) => list[i]!);
 
 /** The same day with only some stocks. */
 const withOnly = (problem: TourProblem, of: readonly number[]): TourProblem => ({
   ...problem,
-  stops: problem.stops.map((stop) => ({ ...stop, takes: picked(stop.takes, of), ...(stop.gives ? { gives: picked(stop.gives, of) } : {}) })),
+  stops: problem.stops.map((stop) => ({
+    ...stop,
+    takes: picked(stop.takes, of),
+    ...(stop.gives ? { gives: picked(stop.gives, of) } : {}),
+  })),
   depots: problem.depots.map((depot) => ({ ...depot, gives: picked(depot.gives, of) })),
   holds: picked(problem.holds, of),
   has: picked(problem.has, of),
@@ -51,7 +57,9 @@ export function inOrder(order: readonly number[], problem: TourProblem): Ordered
   let found: readonly (readonly number[])[] = [order];
   for (const stop of problem.stops.keys()) {
     if (order.includes(stop)) continue;
-    found = found.flatMap((one) => Array.from({ length: one.length + 1 }, (_, at) => [...one.slice(0, at), stop, ...one.slice(at)]));
+    found = found.flatMap((one) =>
+      Array.from({ length: one.length + 1 }, (_, at) => [...one.slice(0, at), stop, ...one.slice(at)]),
+    );
   }
   const tours = found.flatMap((one) => tourInOrder(one, problem) ?? []).sort((p, q) => p.cost - q.cost);
   return tours[0] ? { tour: tours[0], within: 0 } : null;
@@ -72,7 +80,11 @@ export function leftAlong({ legs }: Tour, problem: TourProblem, takes: readonly 
     }
     left = gained(left, problem.travelMin[place]![to ?? place]!, problem);
     place = to ?? place;
-    left = filled(left.map((one, i) => one - takes[leg]![i]!), gives, problem.holds);
+    left = filled(
+      left.map((one, i) => one - takes[leg]![i]!),
+      gives,
+      problem.holds,
+    );
     return left;
   });
 }

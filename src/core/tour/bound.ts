@@ -30,9 +30,19 @@ export class Bound {
 
   constructor(private readonly problem: TourProblem) {
     const { stops, travelMin, startPlace, endPlace, startMin, depots } = problem;
-    const places = [...new Set([startPlace, ...depots.map(({ place }) => place), ...stops.flatMap(({ place }) => place ?? [])])];
+    const places = [
+      ...new Set([startPlace, ...depots.map(({ place }) => place), ...stops.flatMap(({ place }) => place ?? [])]),
+    ];
     this.least = stops.map((stop) => leastMinutes(stop, startMin));
-    this.into = stops.map(({ place }, i) => (place === null ? 0 : Math.min(...places.filter((from) => from !== place || stops.some((other, j) => j !== i && other.place === place)).map((from) => travelMin[from]![place]!))));
+    this.into = stops.map(({ place }, i) =>
+      place === null
+        ? 0
+        : Math.min(
+            ...places
+              .filter((from) => from !== place || stops.some((other, j) => j !== i && other.place === place))
+              .map((from) => travelMin[from]![place]!),
+          ),
+    );
     const ends = places.map((from) => travelMin[from]![endPlace]!);
     this.home = Math.min(...ends);
   }
@@ -49,7 +59,11 @@ export class Bound {
       sum += piece;
       return begins;
     });
-    const rest = { leastMin: sum, beginsMin, untilMin: of.map((i) => this.problem.stops[i]!.untilMin).sort((p, q) => p - q) };
+    const rest = {
+      leastMin: sum,
+      beginsMin,
+      untilMin: of.map((i) => this.problem.stops[i]!.untilMin).sort((p, q) => p - q),
+    };
     this.rests.set(open, rest);
     return rest;
   }
@@ -69,4 +83,5 @@ export class Bound {
 }
 
 /** No order of all stops costs less. */
-export const leastCost = (problem: TourProblem): number => new Bound(problem).from(problem.startMin, 0, 2 ** problem.stops.length - 1);
+export const leastCost = (problem: TourProblem): number =>
+  new Bound(problem).from(problem.startMin, 0, 2 ** problem.stops.length - 1);

@@ -31,17 +31,25 @@ type Mixes = Plan['mix']['mixes'];
 
 function panelC(job: Job): number {
   const { zones } = contextOf(job);
-  return zones.find(({ zone }) => zone.id === 'roof')?.panel.panelC ?? Math.max(...zones.map(({ panel }) => panel.panelC));
+  return (
+    zones.find(({ zone }) => zone.id === 'roof')?.panel.panelC ?? Math.max(...zones.map(({ panel }) => panel.panelC))
+  );
 }
 
 /** A sprayer stays clean; a bucket only where no towel goes back into it. */
-const staysClean = ({ content }: Mixes[number], { choices }: Job): boolean => content !== 'rinse' && (!isFromBucket(content) || choices.bucket === 'many-towels');
+const staysClean = ({ content }: Mixes[number], { choices }: Job): boolean =>
+  content !== 'rinse' && (!isFromBucket(content) || choices.bucket === 'many-towels');
 
 /** What is left of a car's mixes and is what the next one takes: the same product for the same purpose, as strong, and clean. */
 function carriedOn(before: { readonly job: Job; readonly plan: Plan }, next: Plan): readonly CarriedMix[] {
   return before.plan.mix.mixes.flatMap((mix): CarriedMix[] => {
     const left = Math.max(0, mix.makeMl + mix.haveMl - mix.demandMl);
-    const same = next.mix.mixes.find((one) => one.content === mix.content && one.productName === mix.productName && one.strength?.waterParts === mix.strength?.waterParts);
+    const same = next.mix.mixes.find(
+      (one) =>
+        one.content === mix.content &&
+        one.productName === mix.productName &&
+        one.strength?.waterParts === mix.strength?.waterParts,
+    );
     if (!mix.productName || !same || left < 1 || !staysClean(mix, before.job)) return [];
     return [{ productName: mix.productName, ml: Math.min(left, same.makeMl) }];
   });
@@ -61,4 +69,3 @@ export function briefDay({ legs, ...rest }: DayPlan): DayBrief {
 export function briefMend({ change, plan: { legs: _legs, ...plan } }: DayMend): MendBrief {
   return { change, plan };
 }
-

@@ -39,14 +39,19 @@ const SEED = 0.5;
 type Sampled = ReturnType<ReturnType<typeof jobDraws>>;
 
 /** Minutes on the road before each leg, filling up included, and home at last. */
-function waysOf(day: Day, legs: readonly DayLeg[], from: number): { readonly before: readonly number[]; readonly home: number } {
+function waysOf(
+  day: Day,
+  legs: readonly DayLeg[],
+  from: number,
+): { readonly before: readonly number[]; readonly home: number } {
   const table = travelTable(day);
   let place = from;
   const before = legs.map(({ stop, restock }) => {
     if (stop === null) return 0;
     const to = rowOfStop(stop);
     const by = restock === null ? null : rowOfRestock(day, restock);
-    const minutes = by === null ? table[place]![to]! : table[place]![by]! + day.restocking[restock!]!.minutes + table[by]![to]!;
+    const minutes =
+      by === null ? table[place]![to]! : table[place]![by]! + day.restocking[restock!]!.minutes + table[by]![to]!;
     place = to;
     return minutes;
   });
@@ -75,17 +80,26 @@ function slacksOf(day: Day, plan: DayPlan, ways: ReturnType<typeof waysOf>): rea
   return slacks;
 }
 
-const enough = (sample: readonly number[], confidence: number): Enough => ({ median: quantile(sample, 0.5), carry: quantile(sample, confidence) });
+const enough = (sample: readonly number[], confidence: number): Enough => ({
+  median: quantile(sample, 0.5),
+  carry: quantile(sample, confidence),
+});
 
 /** The sum over the stops of a day. */
-const summed = (all: readonly (readonly Sampled[])[], of: (one: Sampled) => number): readonly number[] => all.map((row) => row.reduce((sum, one) => sum + of(one), 0));
+const summed = (all: readonly (readonly Sampled[])[], of: (one: Sampled) => number): readonly number[] =>
+  all.map((row) => row.reduce((sum, one) => sum + of(one), 0));
 
 /**
  * A day as it is planned, gone through many times with soil, use of liquid and pace drawn for each stop: whether it is done in time,
  * where there is slack, and what to carry. What a day takes is the quantile of the sum, not the sum of quantiles.
  * @param confidence share of days on which what is carried is enough
  */
-export function* dayChances(day: Day, plan: DayPlan, confidence: number, from: { readonly atMin: number; readonly stop: number | null } | null = null): Study<DayChances> {
+export function* dayChances(
+  day: Day,
+  plan: DayPlan,
+  confidence: number,
+  from: { readonly atMin: number; readonly stop: number | null } | null = null,
+): Study<DayChances> {
   const random = draws(SEED);
   const { legs } = plan;
   const takes = legs.map(({ visit }) => visit && jobDraws(visit.job, visit.plan, random));
@@ -122,14 +136,31 @@ export function* dayChances(day: Day, plan: DayPlan, confidence: number, from: {
     days: DAYS,
     inTime: ends.filter((end) => end <= day.endHour * 60 + 1e-6).length / DAYS,
     endMin: enough(ends, confidence),
-    legs: legs.map((_leg, i) => ({ late: late[i]! / DAYS, slackMin: slacks[i]!, lowMin: quantile(done[i]!, 0.1), highMin: quantile(done[i]!, 0.9) })),
+    legs: legs.map((_leg, i) => ({
+      late: late[i]! / DAYS,
+      slackMin: slacks[i]!,
+      lowMin: quantile(done[i]!, 0.1),
+      highMin: quantile(done[i]!, 0.9),
+    })),
     confidence,
-    litres: enough(summed(taken, ({ litres }) => litres), confidence),
+    litres: enough(
+      summed(taken, ({ litres }) => litres),
+      confidence,
+    ),
     towels: towelRoles.flatMap((role) => {
-      const { median, carry } = enough(summed(taken, ({ towels }) => towels.get(role) ?? 0), confidence);
+      const { median, carry } = enough(
+        summed(taken, ({ towels }) => towels.get(role) ?? 0),
+        confidence,
+      );
       return carry > 0 ? [{ role, median: Math.round(median), carry: Math.ceil(carry - 1e-9) }] : [];
     }),
     vessels: [...new Set(legs.flatMap(({ visit }) => visit?.plan.mix.mixes.map(({ vessel }) => vessel.name) ?? []))],
-    products: names.map((name) => ({ name, ...enough(summed(taken, ({ products }) => products.get(name) ?? 0), confidence) })),
+    products: names.map((name) => ({
+      name,
+      ...enough(
+        summed(taken, ({ products }) => products.get(name) ?? 0),
+        confidence,
+      ),
+    })),
   };
 }

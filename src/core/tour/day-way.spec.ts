@@ -11,17 +11,46 @@ import { stockKinds } from './stocks';
 import { travelTable } from './travel';
 
 const base = { name: 'Yard', latitudeDeg: degrees(43.4), longitudeDeg: degrees(5.2) };
-const van: Van = { waterL: 200, dirtyL: 200, batteryMin: 200, chargePerMin: 0, towels: { wash: 60, finish: 60, drying: 20, glass: 20, wheels: 20 } };
+const van: Van = {
+  waterL: 200,
+  dirtyL: 200,
+  batteryMin: 200,
+  chargePerMin: 0,
+  towels: { wash: 60, finish: 60, drying: 20, glass: 20, wheels: 20 },
+};
 
 /** A stop so many kilometres north of the yard. */
 function stop(id: string, km: number, site: Partial<Site> = {}, rest: Partial<Job> = {}): DayStop {
   const job = sampleJob({ id, name: id, scope: ['body', 'glass'], soil: soilAll('dust', 1), ...rest });
-  return { job: { ...job, site: { ...sampleSite, ...site, latitudeDeg: degrees(43.4 + km / 111.2), longitudeDeg: degrees(5.2) } }, fromHour: 8, untilHour: 17 };
+  return {
+    job: {
+      ...job,
+      site: { ...sampleSite, ...site, latitudeDeg: degrees(43.4 + km / 111.2), longitudeDeg: degrees(5.2) },
+    },
+    fromHour: 8,
+    untilHour: 17,
+  };
 }
 
 const stops = [stop('far', 9), stop('near', 2), stop('middle', 5)];
 const day = (rest: Partial<Day> = {}): Day => ({
-  ...{ id: 'day', name: 'A day', date: '2031-07-14', startHour: 8, endHour: 18, start: base, end: base, van, restocking: [], break: null, taken: [], stops, latePrice: 3, confidence: 0.8, rainFromHour: null },
+  ...{
+    id: 'day',
+    name: 'A day',
+    date: '2031-07-14',
+    startHour: 8,
+    endHour: 18,
+    start: base,
+    end: base,
+    van,
+    restocking: [],
+    break: null,
+    taken: [],
+    stops,
+    latePrice: 3,
+    confidence: 0.8,
+    rainFromHour: null,
+  },
   travel: { kind: 'line', roadFactor: 1.3, kmPerHour: 30, parkMin: 2 },
   ...rest,
 });
@@ -33,7 +62,11 @@ describe('a day in the order that somebody has put', () => {
   const best = planned(day());
 
   it('keeps to it, and never costs less than the best one', () => {
-    for (const put of [[0, 1, 2], [1, 2, 0], [2, 0, 1]]) {
+    for (const put of [
+      [0, 1, 2],
+      [1, 2, 0],
+      [2, 0, 1],
+    ]) {
       const plan = planned(day(), { order: put });
       expect(order(plan)).toEqual(put);
       expect(plan.cost).toBeGreaterThanOrEqual(best.cost - 1e-6);
@@ -51,21 +84,33 @@ describe('a day in the order that somebody has put', () => {
 
 describe('hours that are taken', () => {
   const dentist = { name: 'Dentist', fromHour: 10, untilHour: 11.5 };
-  const taken = (rest: Partial<Day> = {}, way: DayWay = {}): DayPlan => planned(day({ taken: [dentist], ...rest }), way);
+  const taken = (rest: Partial<Day> = {}, way: DayWay = {}): DayPlan =>
+    planned(day({ taken: [dentist], ...rest }), way);
 
   it('are kept free at their time, whatever is put around them', () => {
     const plan = taken({ break: { minutes: 30, fromHour: 12, untilHour: 14 } });
     const pause = plan.legs.find((leg) => leg.taken !== null)!;
     expect([pause.beginMin, pause.endMin, pause.visit]).toEqual([600, 690, null]);
-    for (const leg of plan.legs) if (leg !== pause) expect(leg.endMin <= 600 + 1e-6 || leg.beginMin >= 690 - 1e-6).toBe(true);
-    expect(order(plan).filter((one) => one !== null).sort()).toEqual([0, 1, 2]);
+    for (const leg of plan.legs)
+      if (leg !== pause) expect(leg.endMin <= 600 + 1e-6 || leg.beginMin >= 690 - 1e-6).toBe(true);
+    expect(
+      order(plan)
+        .filter((one) => one !== null)
+        .sort(),
+    ).toEqual([0, 1, 2]);
     expect(plan.endMin).toBeGreaterThan(planned(day()).endMin);
   });
 
   it('cost nothing outside the day, and nothing once they are over', () => {
-    expect(taken({ taken: [{ ...dentist, fromHour: 19, untilHour: 20 }] }).legs.every((leg) => leg.taken === null)).toBe(true);
+    expect(
+      taken({ taken: [{ ...dentist, fromHour: 19, untilHour: 20 }] }).legs.every((leg) => leg.taken === null),
+    ).toBe(true);
     expect(taken({}, { since: { atMin: 700, done: [], van } }).legs.every((leg) => leg.taken === null)).toBe(true);
-    expect(taken({}, { since: { atMin: 620, done: [], van } }).legs[0]).toMatchObject({ taken: 0, beginMin: 620, endMin: 690 });
+    expect(taken({}, { since: { atMin: 620, done: [], van } }).legs[0]).toMatchObject({
+      taken: 0,
+      beginMin: 620,
+      endMin: 690,
+    });
   });
 
   it('are where they are on every one of many days', () => {
@@ -148,7 +193,8 @@ describe('a day gone through many times', () => {
   it('carries more for more certainty, and never less than the middle', () => {
     const surer = finish(dayChances(day(), plan, 0.97));
     expect(surer.litres.carry).toBeGreaterThanOrEqual(sure.litres.carry);
-    for (const { carry, median } of [sure.litres, sure.endMin, ...sure.towels, ...sure.products]) expect(carry).toBeGreaterThanOrEqual(median);
+    for (const { carry, median } of [sure.litres, sure.endMin, ...sure.towels, ...sure.products])
+      expect(carry).toBeGreaterThanOrEqual(median);
     for (const { lowMin, highMin, slackMin } of sure.legs) {
       expect(highMin).toBeGreaterThanOrEqual(lowMin);
       expect(slackMin).toBeGreaterThanOrEqual(0);
@@ -183,11 +229,24 @@ describe('a day in brief', () => {
     expect(carried.length).toBeGreaterThan(0);
     for (const { ml } of carried) expect(ml).toBeGreaterThan(0);
     // A bucket that a mitt goes back into serves one car.
-    const soiled = day({ stops: stops.map((one) => ({ ...one, job: { ...one.job, choices: { ...one.job.choices, method: 'rinseless' as const, bucket: 'one-guarded' as const } } })) });
+    const soiled = day({
+      stops: stops.map((one) => ({
+        ...one,
+        job: {
+          ...one.job,
+          choices: { ...one.job.choices, method: 'rinseless' as const, bucket: 'one-guarded' as const },
+        },
+      })),
+    });
     const plan = planned(soiled);
-    const inBuckets = plan.legs.flatMap(({ visit }) => visit!.plan.mix.mixes.filter(({ content }) => content === 'wash').map(({ productName }) => productName));
+    const inBuckets = plan.legs.flatMap(({ visit }) =>
+      visit!.plan.mix.mixes.filter(({ content }) => content === 'wash').map(({ productName }) => productName),
+    );
     expect(inBuckets.length).toBeGreaterThan(0);
-    const others = plan.legs.flatMap(({ visit }) => visit!.plan.mix.mixes.filter(({ content }) => content !== 'wash').map(({ productName }) => productName));
-    for (const { productName } of briefDay(plan).legs.flatMap((leg) => leg.carried)) expect(others).toContain(productName);
+    const others = plan.legs.flatMap(({ visit }) =>
+      visit!.plan.mix.mixes.filter(({ content }) => content !== 'wash').map(({ productName }) => productName),
+    );
+    for (const { productName } of briefDay(plan).legs.flatMap((leg) => leg.carried))
+      expect(others).toContain(productName);
   });
 });

@@ -13,7 +13,9 @@ function waysInOrder(order: readonly number[], problem: TourProblem): readonly L
 }
 
 /** The least a day costs in one order: only where it fills up is chosen. */
-export const tourInOrder = (order: readonly number[], problem: TourProblem): Tour | null => cheapest(waysInOrder(order, problem), problem);
+export const tourInOrder = (order: readonly number[], problem: TourProblem): Tour | null =>
+  cheapest(waysInOrder(order, problem), problem);
 
 /** The same without saying how; Infinity where the van holds too little for it. */
-export const costInOrder = (order: readonly number[], problem: TourProblem): number => waysInOrder(order, problem).reduce((least, label) => Math.min(least, costOf(label, problem)), Infinity);
+export const costInOrder = (order: readonly number[], problem: TourProblem): number =>
+  waysInOrder(order, problem).reduce((least, label) => Math.min(least, costOf(label, problem)), Infinity);

@@ -15,15 +15,26 @@ export interface Label {
 
 const SAME = 1e-9;
 
-export const first = ({ startPlace, startMin, has }: TourProblem): Label => ({ place: startPlace, atMin: startMin, lateMin: 0, left: has, done: null, before: null });
+export const first = ({ startPlace, startMin, has }: TourProblem): Label => ({
+  place: startPlace,
+  atMin: startMin,
+  lateMin: 0,
+  left: has,
+  done: null,
+  before: null,
+});
 
-export const filled = (left: Stocks, gives: readonly boolean[] | undefined, holds: Stocks): Stocks => (gives?.some(Boolean) ? left.map((one, i) => (gives[i] ? holds[i]! : one)) : left);
+export const filled = (left: Stocks, gives: readonly boolean[] | undefined, holds: Stocks): Stocks =>
+  gives?.some(Boolean) ? left.map((one, i) => (gives[i] ? holds[i]! : one)) : left;
 
 export const gained = (left: Stocks, minutes: number, { gainsPerMin, holds }: TourProblem): Stocks =>
-  minutes > 0 && gainsPerMin.some((one) => one > 0) ? left.map((one, i) => Math.min(holds[i]!, one + gainsPerMin[i]! * minutes)) : left;
+  minutes > 0 && gainsPerMin.some((one) => one > 0)
+    ? left.map((one, i) => Math.min(holds[i]!, one + gainsPerMin[i]! * minutes))
+    : left;
 
 /** A depot that gives nothing that is missing is not worth the way. */
-const isUseful = ({ gives }: Depot, left: Stocks, { holds }: TourProblem): boolean => gives.some((one, i) => one && left[i]! < holds[i]! - SAME);
+const isUseful = ({ gives }: Depot, left: Stocks, { holds }: TourProblem): boolean =>
+  gives.some((one, i) => one && left[i]! < holds[i]! - SAME);
 
 /** Somewhere on the way, before the next work. */
 interface Underway {
@@ -37,14 +48,23 @@ function setOut(label: Label, depot: Depot | null, problem: TourProblem): Underw
   if (!depot) return label;
   if (!isUseful(depot, label.left, problem)) return null;
   const minutes = problem.travelMin[label.place]![depot.place]!;
-  return { place: depot.place, atMin: label.atMin + minutes + depot.minutes, left: filled(gained(label.left, minutes, problem), depot.gives, problem.holds) };
+  return {
+    place: depot.place,
+    atMin: label.atMin + minutes + depot.minutes,
+    left: filled(gained(label.left, minutes, problem), depot.gives, problem.holds),
+  };
 }
 
 /**
  * All ways with a next stop, straight or by a depot, at each turn of its work; none where the van holds too little.
  * @param isWorth tells of a time and the lateness by then whether it may come to anything
  */
-export function nexts(label: Label, index: number, problem: TourProblem, isWorth: (atMin: number, lateMin: number) => boolean = () => true): readonly Label[] {
+export function nexts(
+  label: Label,
+  index: number,
+  problem: TourProblem,
+  isWorth: (atMin: number, lateMin: number) => boolean = () => true,
+): readonly Label[] {
   const found: Label[] = [];
   const { travelMin, stops, depots, holds } = problem;
   const stop = stops[index]!;
@@ -59,8 +79,22 @@ export function nexts(label: Label, index: number, problem: TourProblem, isWorth
     for (const { beginMin, endMin } of stop.turns(Math.max(arriveMin, stop.fromMin))) {
       const lateMin = label.lateMin + Math.max(0, beginMin - stop.untilMin);
       if (!isWorth(endMin, lateMin)) continue;
-      const left = there.length === 0 ? there : filled(there.map((one, i) => one - stop.takes[i]!), stop.gives, holds);
-      found.push({ place, atMin: endMin, lateMin, left, done: { stop: index, depot: d < 0 ? null : d, arriveMin, beginMin }, before: label });
+      const left =
+        there.length === 0
+          ? there
+          : filled(
+              there.map((one, i) => one - stop.takes[i]!),
+              stop.gives,
+              holds,
+            );
+      found.push({
+        place,
+        atMin: endMin,
+        lateMin,
+        left,
+        done: { stop: index, depot: d < 0 ? null : d, arriveMin, beginMin },
+        before: label,
+      });
     }
   }
   return found;
@@ -80,14 +114,17 @@ export function keep(labels: Label[], label: Label): void {
   labels.push(label);
 }
 
-const endAt = ({ place, atMin }: Label, { travelMin, endPlace }: TourProblem): number => atMin + travelMin[place]![endPlace]!;
+const endAt = ({ place, atMin }: Label, { travelMin, endPlace }: TourProblem): number =>
+  atMin + travelMin[place]![endPlace]!;
 
-export const costOf = (label: Label, problem: TourProblem): number => endAt(label, problem) - problem.startMin + problem.latePrice * label.lateMin;
+export const costOf = (label: Label, problem: TourProblem): number =>
+  endAt(label, problem) - problem.startMin + problem.latePrice * label.lateMin;
 
 /** The way to a label from the morning on, and back. */
 function tourOf(label: Label, problem: TourProblem): Tour {
   const legs: Leg[] = [];
-  for (let one: Label | null = label; one?.done; one = one.before) legs.unshift({ ...one.done, endMin: one.atMin, lateMin: one.lateMin - one.before!.lateMin });
+  for (let one: Label | null = label; one?.done; one = one.before)
+    legs.unshift({ ...one.done, endMin: one.atMin, lateMin: one.lateMin - one.before!.lateMin });
   return { legs, endMin: endAt(label, problem), lateMin: label.lateMin, cost: costOf(label, problem) };
 }
 

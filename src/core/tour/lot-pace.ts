@@ -71,7 +71,9 @@ export function lotPace(plan: Timed, people: number, done: readonly DoneCar[], b
   const logs = ratios.map(Math.log);
   const n = logs.length;
   const mean = logs.reduce((sum, one) => sum + one, 0) / (n + PRIOR_CARS);
-  const spread = Math.sqrt((logs.reduce((sum, one) => sum + (one - mean) ** 2, 0) + PRIOR_CARS * PRIOR_SPREAD ** 2) / (n + PRIOR_CARS));
+  const spread = Math.sqrt(
+    (logs.reduce((sum, one) => sum + (one - mean) ** 2, 0) + PRIOR_CARS * PRIOR_SPREAD ** 2) / (n + PRIOR_CARS),
+  );
   const of = new Set(done.map(({ car }) => car));
   const open = plan.cars.filter((_car, i) => !of.has(i));
   const planned = open.reduce((sum, car) => sum + car.endMin - car.beginMin, 0) / people;
@@ -83,6 +85,10 @@ export function lotPace(plan: Timed, people: number, done: readonly DoneCar[], b
     ratio: n === 0 ? 1 : quantile(ratios, 0.5),
     left: open.length,
     minutesACar: plan.minutesACar * Math.exp(mean),
-    leftMin: { low: median * Math.exp(-EIGHT_OF_TEN * relative), median, high: median * Math.exp(EIGHT_OF_TEN * relative) },
+    leftMin: {
+      low: median * Math.exp(-EIGHT_OF_TEN * relative),
+      median,
+      high: median * Math.exp(EIGHT_OF_TEN * relative),
+    },
   };
 }

@@ -27,13 +27,16 @@ const MOST_STEPS = 20;
 /** So many stops are asked about. */
 const MOST_LEFT = 3;
 
-const restockFor = (kind: StockKind): Restock => (kind === 'water' || kind === 'drain' || kind === 'battery' ? kind : 'towels');
+const restockFor = (kind: StockKind): Restock =>
+  kind === 'water' || kind === 'drain' || kind === 'battery' ? kind : 'towels';
 
 const without = <T>(list: readonly T[], at: number): readonly T[] => [...list.slice(0, at), ...list.slice(at + 1)];
 
 /** Minutes typed by hand, without a place; or with one more that is where the day starts. */
 function withoutPlace(travel: Travel, at: number): Travel {
-  return travel.kind === 'line' ? travel : { kind: 'table', minutes: without(travel.minutes, at).map((row) => without(row, at)) };
+  return travel.kind === 'line'
+    ? travel
+    : { kind: 'table', minutes: without(travel.minutes, at).map((row) => without(row, at)) };
 }
 
 function withStartAgain(travel: Travel): Travel {
@@ -48,9 +51,17 @@ export function withDayChange(day: Day, change: DayChange): Day {
     case 'carry-more':
       return { ...day, van: carrying(day.van, change.kind, change.amount) };
     case 'restock':
-      return { ...day, travel: withStartAgain(day.travel), restocking: [...day.restocking, { ...day.start, minutes: change.minutes, gives: [change.gives] }] };
+      return {
+        ...day,
+        travel: withStartAgain(day.travel),
+        restocking: [...day.restocking, { ...day.start, minutes: change.minutes, gives: [change.gives] }],
+      };
     case 'leave':
-      return { ...day, travel: withoutPlace(day.travel, rowOfStop(change.stop)), stops: without(day.stops, change.stop) };
+      return {
+        ...day,
+        travel: withoutPlace(day.travel, rowOfStop(change.stop)),
+        stops: without(day.stops, change.stop),
+      };
   }
 }
 
@@ -59,7 +70,8 @@ type Ask = (change: DayChange) => Study<DayPlan>;
 
 /** A day that is under way: what is carried more is carried now, and a stop that is left is in no order. */
 function withWayChange({ order = null, since = null }: DayWay, change: DayChange): DayWay {
-  const leaving = (list: readonly number[]): readonly number[] => (change.code === 'leave' ? list.filter((i) => i !== change.stop).map((i) => (i > change.stop ? i - 1 : i)) : list);
+  const leaving = (list: readonly number[]): readonly number[] =>
+    change.code === 'leave' ? list.filter((i) => i !== change.stop).map((i) => (i > change.stop ? i - 1 : i)) : list;
   const van = since && change.code === 'carry-more' ? carrying(since.van, change.kind, change.amount) : since?.van;
   return { order: order && leaving(order), since: since && { ...since, done: leaving(since.done), van: van! } };
 }
@@ -86,7 +98,6 @@ function* leastMore(kind: StockKind, ask: Ask): Study<DayMend | null> {
   return null;
 }
 
-
 /**
  * What would mend the first shortage of a day, each planned anew: a little more of it, filling up on the way, a stop left for another
  * day. What mends it all comes first, then what costs least.
@@ -106,7 +117,12 @@ export function* dayMends(day: Day, plan: DayPlan, planner: DayPlanner, way: Day
     found.push({ change: leave, plan: yield* ask(leave) });
   }
   const mends = found.filter((one) => one.plan.shortage?.kind !== shortage.kind);
-  return mends.sort((p, q) => Number(p.plan.shortage !== null) - Number(q.plan.shortage !== null) || lost(p) - lost(q) || p.plan.cost - q.plan.cost);
+  return mends.sort(
+    (p, q) =>
+      Number(p.plan.shortage !== null) - Number(q.plan.shortage !== null) ||
+      lost(p) - lost(q) ||
+      p.plan.cost - q.plan.cost,
+  );
 }
 
 /** The stops that take most of a stock. */

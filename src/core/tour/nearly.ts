@@ -2,7 +2,11 @@ import { leastCost } from './bound';
 import { costInOrder, tourInOrder } from './in-order';
 import type { Tour, TourProblem } from './problem';
 
-const inserted = (order: readonly number[], stop: number, at: number): readonly number[] => [...order.slice(0, at), stop, ...order.slice(at)];
+const inserted = (order: readonly number[], stop: number, at: number): readonly number[] => [
+  ...order.slice(0, at),
+  stop,
+  ...order.slice(at),
+];
 
 interface Ordered {
   readonly order: readonly number[];
@@ -22,7 +26,9 @@ function withStop(order: readonly number[], stop: number, problem: TourProblem):
 
 /** Stops in the order in which they have to be begun, each where it costs least. */
 function built(problem: TourProblem): Ordered | null {
-  const byNeed = problem.stops.map((_stop, i) => i).sort((p, q) => problem.stops[p]!.untilMin - problem.stops[q]!.untilMin);
+  const byNeed = problem.stops
+    .map((_stop, i) => i)
+    .sort((p, q) => problem.stops[p]!.untilMin - problem.stops[q]!.untilMin);
   let found: Ordered | null = { order: [], cost: 0 };
   for (const stop of byNeed) {
     found = found && withStop(found.order, stop, problem);
@@ -36,9 +42,11 @@ function* neighbours(order: readonly number[]): Generator<readonly number[]> {
     for (let length = 1; length <= 3 && from + length <= order.length; length++) {
       const run = order.slice(from, from + length);
       const rest = [...order.slice(0, from), ...order.slice(from + length)];
-      for (let at = 0; at <= rest.length; at++) if (at !== from) yield [...rest.slice(0, at), ...run, ...rest.slice(at)];
+      for (let at = 0; at <= rest.length; at++)
+        if (at !== from) yield [...rest.slice(0, at), ...run, ...rest.slice(at)];
     }
-    for (let to = from + 2; to <= order.length; to++) yield [...order.slice(0, from), ...order.slice(from, to).reverse(), ...order.slice(to)];
+    for (let to = from + 2; to <= order.length; to++)
+      yield [...order.slice(0, from), ...order.slice(from, to).reverse(), ...order.slice(to)];
   }
 }
 
@@ -53,7 +61,7 @@ export interface NearlyTour {
 export function nearlyTour(problem: TourProblem): NearlyTour | null {
   let best = built(problem);
   if (!best) return null;
-  for (let improved = true; improved; ) {
+  for (let improved = true; improved;) {
     improved = false;
     for (const order of neighbours(best.order)) {
       const cost = costInOrder(order, problem);

@@ -12,7 +12,10 @@ import { kmBetween, travelTable } from './travel';
 
 const base = { name: 'Yard', latitudeDeg: degrees(43.4), longitudeDeg: degrees(5.2) };
 /** A place so many kilometres north of the yard. */
-const north = (km: number): Pick<Site, 'latitudeDeg' | 'longitudeDeg'> => ({ latitudeDeg: degrees(43.4 + km / 111.2), longitudeDeg: degrees(5.2) });
+const north = (km: number): Pick<Site, 'latitudeDeg' | 'longitudeDeg'> => ({
+  latitudeDeg: degrees(43.4 + km / 111.2),
+  longitudeDeg: degrees(5.2),
+});
 
 function stop(id: string, km: number, rest: Partial<Job> = {}, window: Partial<DayStop> = {}): DayStop {
   const job = sampleJob({ id, name: id, scope: ['body', 'glass'], soil: soilAll('dust', 1), ...rest });
@@ -28,7 +31,13 @@ const day = (stops: readonly DayStop[], rest: Partial<Day> = {}): Day => ({
   start: base,
   end: base,
   travel: { kind: 'line', roadFactor: 1.3, kmPerHour: 30, parkMin: 2 },
-  van: { waterL: 200, dirtyL: 200, batteryMin: 200, chargePerMin: 0, towels: { wash: 60, finish: 60, drying: 20, glass: 20, wheels: 20 } },
+  van: {
+    waterL: 200,
+    dirtyL: 200,
+    batteryMin: 200,
+    chargePerMin: 0,
+    towels: { wash: 60, finish: 60, drying: 20, glass: 20, wheels: 20 },
+  },
   restocking: [],
   break: null,
   taken: [],
@@ -41,7 +50,8 @@ const day = (stops: readonly DayStop[], rest: Partial<Day> = {}): Day => ({
 
 const planned = (of: Day): DayPlan => finish(new DayPlanner().plan(of));
 const order = ({ legs }: DayPlan): readonly (number | null)[] => legs.map((leg) => leg.stop);
-const left = (plan: DayPlan, leg: number, kind: (typeof stockKinds)[number]): number => plan.legs[leg]!.left[stockKinds.indexOf(kind)]!;
+const left = (plan: DayPlan, leg: number, kind: (typeof stockKinds)[number]): number =>
+  plan.legs[leg]!.left[stockKinds.indexOf(kind)]!;
 
 describe('ways between places', () => {
   it('are as long as the earth is round, and take their time by road', () => {
@@ -55,7 +65,14 @@ describe('ways between places', () => {
 
 describe('a share of days', () => {
   it('is so many deviations from the middle', () => {
-    for (const [share, z] of [[0.5, 0], [0.8, 0.8416], [0.9, 1.2816], [0.975, 1.96], [0.1, -1.2816]] as const) expect(deviationsFor(share)).toBeCloseTo(z, 2);
+    for (const [share, z] of [
+      [0.5, 0],
+      [0.8, 0.8416],
+      [0.9, 1.2816],
+      [0.975, 1.96],
+      [0.1, -1.2816],
+    ] as const)
+      expect(deviationsFor(share)).toBeCloseTo(z, 2);
   });
 });
 
@@ -85,13 +102,22 @@ describe('a day of stops', () => {
     const stops = [stop('a', 4), stop('b', 8), stop('c', 2)];
     const three = planned(day(stops));
     expect(planned(day(stops.slice(0, 2))).endMin).toBeLessThanOrEqual(three.endMin + 1e-6);
-    const small = day(stops, { van: { ...day([]).van, waterL: 12 }, restocking: [{ ...base, name: 'Tap', minutes: 15, gives: ['water'] }] });
+    const small = day(stops, {
+      van: { ...day([]).van, waterL: 12 },
+      restocking: [{ ...base, name: 'Tap', minutes: 15, gives: ['water'] }],
+    });
     expect(three.endMin).toBeLessThanOrEqual(planned(small).endMin + 1e-6);
   });
 
   it('does a black car that stands in the sun in the morning or the evening, unless its window forbids', () => {
     const open = { shade: false, sunWm2: 850, windMs: 1, airC: celsius(34) };
-    const black = (window: Partial<DayStop>): DayStop => stop('black', 3, { vehicle: { ...sampleVehicle('sedan'), colour: 'black' }, hour: 13, site: { ...sampleSite, ...open } }, window);
+    const black = (window: Partial<DayStop>): DayStop =>
+      stop(
+        'black',
+        3,
+        { vehicle: { ...sampleVehicle('sedan'), colour: 'black' }, hour: 13, site: { ...sampleSite, ...open } },
+        window,
+      );
     const others = [stop('b', 2), stop('c', 4), stop('d', 5)];
     const hourOf = (plan: DayPlan): number => plan.legs.find((leg) => leg.stop === 0)!.beginMin / 60;
     const free = planned(day([black({}), ...others]));
@@ -109,7 +135,13 @@ describe('a day of stops', () => {
 
 describe('a van along a day', () => {
   const salted: SoilMap = soilAll('salt', 2);
-  const rinsed = (id: string, km: number): DayStop => stop(id, km, { soil: salted, scope: ['body', 'glass', 'wheels'], gear: [sampleGear('cordless-wand')], site: { ...sampleSite, runoff: 'allowed', waterL: 60, minutes: 240 } });
+  const rinsed = (id: string, km: number): DayStop =>
+    stop(id, km, {
+      soil: salted,
+      scope: ['body', 'glass', 'wheels'],
+      gear: [sampleGear('cordless-wand')],
+      site: { ...sampleSite, runoff: 'allowed', waterL: 60, minutes: 240 },
+    });
   const three = [rinsed('one', 2), rinsed('two', 4), rinsed('three', 6)];
   const van = { ...day([]).van, waterL: 30 };
   let dry: DayPlan;
@@ -118,7 +150,8 @@ describe('a van along a day', () => {
   it('says what is short first, and where', () => {
     expect(dry.shortage?.kind).toBe('water');
     expect(dry.shortage!.needs).toBeGreaterThan(dry.shortage!.left);
-    for (const leg of dry.legs.keys()) for (const kind of stockKinds) expect(left(dry, leg, kind)).toBeGreaterThanOrEqual(0);
+    for (const leg of dry.legs.keys())
+      for (const kind of stockKinds) expect(left(dry, leg, kind)).toBeGreaterThanOrEqual(0);
   });
 
   it('fills up on the way where there is water, and names when', () => {
@@ -142,14 +175,21 @@ describe('a van along a day', () => {
       expect(planned(withDayChange(of, change)).cost).toBeCloseTo(plan.cost, 6);
     }
     // What does everything comes before what leaves a stop.
-    const kept = mends.filter(({ plan }) => plan.shortage === null).map(({ change }) => Number(change.code === 'leave'));
+    const kept = mends
+      .filter(({ plan }) => plan.shortage === null)
+      .map(({ change }) => Number(change.code === 'leave'));
     expect(kept).toEqual([...kept].sort((p, q) => p - q));
     const more = mends.find(({ change }) => change.code === 'carry-more');
-    if (more?.change.code === 'carry-more') expect(planned(withDayChange(of, { ...more.change, amount: more.change.amount - 10 })).shortage?.kind).toBe('water');
+    if (more?.change.code === 'carry-more')
+      expect(planned(withDayChange(of, { ...more.change, amount: more.change.amount - 10 })).shortage?.kind).toBe(
+        'water',
+      );
   });
 
   it('takes no water where there is a tap, and comes away with a full tank', () => {
-    const tapped = three.map((one, i) => (i === 1 ? { ...one, job: { ...one.job, site: { ...one.job.site, tap: true } } } : one));
+    const tapped = three.map((one, i) =>
+      i === 1 ? { ...one, job: { ...one.job, site: { ...one.job.site, tap: true } } } : one,
+    );
     const plan = planned(day(tapped, { van }));
     const at = plan.legs.findIndex((leg) => leg.stop === 1);
     expect(left(plan, at, 'water')).toBe(30);

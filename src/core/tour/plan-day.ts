@@ -158,23 +158,41 @@ const LOOK_MIN = 180;
 function looksAt(asked: Asked, { fromHour, untilHour }: Day['stops'][number]): readonly number[] {
   const first = Math.max(fromHour * 60, startOf(asked));
   const last = Math.max(first, Math.min(untilHour, asked.day.endHour) * 60);
-  return [...Array.from({ length: Math.ceil((last - first) / LOOK_MIN) }, (_, i) => first + i * LOOK_MIN), last].filter((atMin) => atMin < MINUTES_OF_DAY);
+  return [...Array.from({ length: Math.ceil((last - first) / LOOK_MIN) }, (_, i) => first + i * LOOK_MIN), last].filter(
+    (atMin) => atMin < MINUTES_OF_DAY,
+  );
 }
 
 /** In the open nothing is begun that is not done before the rain. */
-const dryUntilMin = ({ day }: Asked, { job }: Day['stops'][number]): number => (day.rainFromHour === null || job.site.indoors ? Infinity : day.rainFromHour * 60);
+const dryUntilMin = ({ day }: Asked, { job }: Day['stops'][number]): number =>
+  day.rainFromHour === null || job.site.indoors ? Infinity : day.rainFromHour * 60;
 
-const hoursLeft = (asked: Asked, i: number): number => asked.services[i]!.hoursLeft(startOf(asked) / 60, dryUntilMin(asked, asked.day.stops[i]!) / 60);
+const hoursLeft = (asked: Asked, i: number): number =>
+  asked.services[i]!.hoursLeft(startOf(asked) / 60, dryUntilMin(asked, asked.day.stops[i]!) / 60);
 
 /** Pauses that are still ahead: whoever is past the time for one has had it. */
 function pausesOf({ day, since }: Asked): readonly { readonly of: Of; readonly stop: TourStop }[] {
   const isAhead = ({ untilHour }: { readonly untilHour: number }): boolean => !since || since.atMin <= untilHour * 60;
-  const pause = (of: Of, fromMin: number, untilMin: number, endMin: (beginMin: number) => number) => ({ of, stop: { place: null, fromMin, untilMin, turns: (beginMin: number) => [{ beginMin, endMin: endMin(beginMin) }], takes: none } });
-  const rest = day.break && isAhead(day.break) ? [pause('break', day.break.fromHour * 60, day.break.untilHour * 60, (beginMin) => beginMin + day.break!.minutes)] : [];
+  const pause = (of: Of, fromMin: number, untilMin: number, endMin: (beginMin: number) => number) => ({
+    of,
+    stop: {
+      place: null,
+      fromMin,
+      untilMin,
+      turns: (beginMin: number) => [{ beginMin, endMin: endMin(beginMin) }],
+      takes: none,
+    },
+  });
+  const rest =
+    day.break && isAhead(day.break)
+      ? [pause('break', day.break.fromHour * 60, day.break.untilHour * 60, (beginMin) => beginMin + day.break!.minutes)]
+      : [];
   const taken = day.taken.flatMap((hours, i) => {
     const from = Math.max(hours.fromHour, day.startHour) * 60;
     // Whoever comes late to it leaves it when it is over all the same.
-    return isAhead(hours) && hours.untilHour * 60 > from && hours.fromHour < day.endHour ? [pause({ taken: i }, from, from, (beginMin) => Math.max(beginMin, hours.untilHour * 60))] : [];
+    return isAhead(hours) && hours.untilHour * 60 > from && hours.fromHour < day.endHour
+      ? [pause({ taken: i }, from, from, (beginMin) => Math.max(beginMin, hours.untilHour * 60))]
+      : [];
   });
   return [...rest, ...taken];
 }
@@ -186,7 +204,14 @@ function tourStops(asked: Asked, doable: readonly number[]): readonly TourStop[]
     const tap = job.site.tap ? (['water'] as const) : [];
     const dryMin = dryUntilMin(asked, day.stops[i]!);
     const turns = (at: number): readonly Turn[] => services[i]!.turns(at).filter(({ endMin }) => endMin <= dryMin);
-    return { place: rowOfStop(i), fromMin: fromHour * 60, untilMin: untilHour * 60, turns, takes: services[i]!.takes(), gives: givenBy(tap) };
+    return {
+      place: rowOfStop(i),
+      fromMin: fromHour * 60,
+      untilMin: untilHour * 60,
+      turns,
+      takes: services[i]!.takes(),
+      gives: givenBy(tap),
+    };
   });
   return [...stops, ...pausesOf(asked).map(({ stop }) => stop)];
 }
@@ -200,7 +225,11 @@ function problemOf(asked: Asked, doable: readonly number[]): TourProblem {
     endPlace: END,
     startMin: startOf(asked),
     stops: tourStops(asked, doable),
-    depots: day.restocking.map(({ minutes, gives }, i): Depot => ({ place: rowOfRestock(day, i), minutes, gives: givenBy(gives) })),
+    depots: day.restocking.map(({ minutes, gives }, i): Depot => ({
+      place: rowOfRestock(day, i),
+      minutes,
+      gives: givenBy(gives),
+    })),
     holds: holdsOf(day.van),
     has: holdsOf(since?.van ?? day.van),
     gainsPerMin: gainsOf(day.van),
@@ -209,7 +238,8 @@ function problemOf(asked: Asked, doable: readonly number[]): TourProblem {
 }
 
 /** The best order of some stops, or the one asked for; null where the van holds too little for it. */
-const ordered = (problem: TourProblem, order: readonly number[] | null, nearly: boolean): Ordered | null => (order ? inOrder(order, problem) : bestTour(problem, nearly));
+const ordered = (problem: TourProblem, order: readonly number[] | null, nearly: boolean): Ordered | null =>
+  order ? inOrder(order, problem) : bestTour(problem, nearly);
 
 /** The order of some stops; where the van holds too little, as if it held more, to say what is short first. */
 function solveFor(asked: Asked, doable: readonly number[]): Solved | null {
@@ -219,7 +249,8 @@ function solveFor(asked: Asked, doable: readonly number[]): Solved | null {
   const done = asked.since?.done ?? [];
   const cannot = day.stops.map((_stop, i) => i).filter((i) => !doable.includes(i) && !done.includes(i));
   const asPut = order && order.flatMap((i) => (doable.includes(i) ? [doable.indexOf(i)] : []));
-  const found = ordered(problem, asPut, nearly) ?? ordered({ ...problem, holds: endless, has: endless, depots: [] }, asPut, nearly);
+  const found =
+    ordered(problem, asPut, nearly) ?? ordered({ ...problem, holds: endless, has: endless, depots: [] }, asPut, nearly);
   return found && { ...found, of, cannot };
 }
 
@@ -265,7 +296,23 @@ function told(asked: Asked, solved: Solved): DayPlan {
     const of = solved.of[stop]!;
     const visit = isStop(of) ? { job: services[of.stop]!.at(leg.beginMin), plan: atHour[i]!.plan } : null;
     const left = lefts[i]!.map((one) => Math.max(0, one));
-    return { ...leg, left, takes: takes[i]!, stop: isStop(of) ? of.stop : null, taken: of !== 'break' && 'taken' in of ? of.taken : null, restock: depot, visit };
+    return {
+      ...leg,
+      left,
+      takes: takes[i]!,
+      stop: isStop(of) ? of.stop : null,
+      taken: of !== 'break' && 'taken' in of ? of.taken : null,
+      restock: depot,
+      visit,
+    };
   });
-  return { legs, cannot, endMin: tour.endMin, lateMin: tour.lateMin, cost: tour.cost, within, shortage: firstShortage(lefts, takes, solved) };
+  return {
+    legs,
+    cannot,
+    endMin: tour.endMin,
+    lateMin: tour.lateMin,
+    cost: tour.cost,
+    within,
+    shortage: firstShortage(lefts, takes, solved),
+  };
 }

@@ -6,9 +6,21 @@ import { sampleJob, sampleSite, soilAll } from '../testing/sample';
 import { planLot } from './plan-lot';
 
 const car = (rest: Partial<Job> = {}): Job =>
-  sampleJob({ scope: ['body', 'glass'], soil: soilAll('dust', 1), site: { ...sampleSite, minutes: 240, waterL: 60 }, choices: { ...sampleJob().choices, method: 'rinseless', bucket: 'one-guarded' }, ...rest });
+  sampleJob({
+    scope: ['body', 'glass'],
+    soil: soilAll('dust', 1),
+    site: { ...sampleSite, minutes: 240, waterL: 60 },
+    choices: { ...sampleJob().choices, method: 'rinseless', bucket: 'one-guarded' },
+    ...rest,
+  });
 
-const plenty = { waterL: 2000, dirtyL: 2000, batteryMin: 0, chargePerMin: 0, towels: { wash: 500, finish: 500, drying: 500, glass: 500, wheels: 500 } };
+const plenty = {
+  waterL: 2000,
+  dirtyL: 2000,
+  batteryMin: 0,
+  chargePerMin: 0,
+  towels: { wash: 500, finish: 500, drying: 500, glass: 500, wheels: 500 },
+};
 const lot = (count: number, rest: Partial<Lot> = {}): Lot => ({
   id: 'lot',
   name: 'A lot',
@@ -29,13 +41,19 @@ describe('a lot', () => {
   it('of one is the car’s own plan: its minutes, its towels, its water and product', () => {
     const [own, one] = [planJob(car()), planned(lot(1))];
     expect(one.endMin - 480).toBeCloseTo(own.timeline.elapsedS / 60, 6);
-    for (const role of towelRoles) expect(one.towels[role]).toBe(own.towels.filter((towel) => towel.role === role).length);
+    for (const role of towelRoles)
+      expect(one.towels[role]).toBe(own.towels.filter((towel) => towel.role === role).length);
     expect(one.litres).toBeLessThanOrEqual(own.mix.litres + 1e-6);
     expect(one.litres).toBeGreaterThan(own.mix.litres * 0.8);
   });
 
   it('of seventy-five dusty cars takes one person five to thirteen minutes a car, and towels are short before concentrate', () => {
-    const many = planned(lot(75, { van: { ...plenty, waterL: 400, towels: { wash: 60, finish: 60, drying: 12, glass: 20, wheels: 20 } }, products: sampleJob().products.map(({ id }) => ({ productId: id, ml: 1000 })) }));
+    const many = planned(
+      lot(75, {
+        van: { ...plenty, waterL: 400, towels: { wash: 60, finish: 60, drying: 12, glass: 20, wheels: 20 } },
+        products: sampleJob().products.map(({ id }) => ({ productId: id, ml: 1000 })),
+      }),
+    );
     expect(many.cars).toHaveLength(75);
     expect(many.minutesACar).toBeGreaterThanOrEqual(5);
     expect(many.minutesACar).toBeLessThanOrEqual(13);
@@ -65,8 +83,14 @@ describe('a lot', () => {
   });
 
   it('gets fresh bucket water every few cars, and says which classes cannot be washed', () => {
-    expect(planned(lot(12, { carsPerBucket: 4 })).litres).toBeGreaterThan(planned(lot(12, { carsPerBucket: 12 })).litres);
-    const gritty = { name: 'gritty', job: car({ soil: soilAll('grit', 5), id: 'gritty', choices: { ...car().choices, parts: 'all' } }), count: 3 };
+    expect(planned(lot(12, { carsPerBucket: 4 })).litres).toBeGreaterThan(
+      planned(lot(12, { carsPerBucket: 12 })).litres,
+    );
+    const gritty = {
+      name: 'gritty',
+      job: car({ soil: soilAll('grit', 5), id: 'gritty', choices: { ...car().choices, parts: 'all' } }),
+      count: 3,
+    };
     const mixed = planned(lot(2, { classes: [gritty, { name: 'dusty', job: car(), count: 2 }] }));
     expect(mixed.cannot).toEqual([0]);
     expect(mixed.cars.map(({ of }) => of)).toEqual([1, 1]);

@@ -8,7 +8,10 @@ import { type Wiping, towelLedger } from '../towel';
 import { Laundry } from './lot-laundry';
 
 /** What a lot runs short of first: clean water, clean towels of a role, or a product by its id. */
-type LotStock = { readonly kind: 'water' } | { readonly kind: 'towels'; readonly role: TowelRole } | { readonly kind: 'product'; readonly productId: string };
+type LotStock =
+  | { readonly kind: 'water' }
+  | { readonly kind: 'towels'; readonly role: TowelRole }
+  | { readonly kind: 'product'; readonly productId: string };
 
 /** A stock that does not do for all cars. */
 export interface LotShortage {
@@ -61,13 +64,19 @@ const HOUR_MIN = 60;
 /** One car as one person washes it. */
 const alone = ({ job }: Lot['classes'][number]): Job => ({ ...job, site: { ...job.site, workers: 1 } });
 
-const secondsOf = ({ timeline: { steps } }: Plan, kind: 'setup' | 'pack'): number => steps.reduce((sum, step) => sum + (step.kind === kind ? step.endS - step.startS : 0), 0);
+const secondsOf = ({ timeline: { steps } }: Plan, kind: 'setup' | 'pack'): number =>
+  steps.reduce((sum, step) => sum + (step.kind === kind ? step.endS - step.startS : 0), 0);
 
 /** On the clock for one car more, without setting up and packing. */
-const carMin = (plan: Plan): number => (plan.timeline.elapsedS - secondsOf(plan, 'setup') - secondsOf(plan, 'pack')) / 60;
+const carMin = (plan: Plan): number =>
+  (plan.timeline.elapsedS - secondsOf(plan, 'setup') - secondsOf(plan, 'pack')) / 60;
 
 /** Cars in the order of their bays, each to whoever is free first; all set up once, and pack at the end. */
-function carsOf(lot: Lot, plans: readonly Plan[], doable: readonly number[]): { readonly cars: readonly LotCar[]; readonly endMin: number } {
+function carsOf(
+  lot: Lot,
+  plans: readonly Plan[],
+  doable: readonly number[],
+): { readonly cars: readonly LotCar[]; readonly endMin: number } {
   const setUpMin = Math.max(0, ...doable.map((of) => secondsOf(plans[of]!, 'setup'))) / 60;
   const packMin = Math.max(0, ...doable.map((of) => secondsOf(plans[of]!, 'pack'))) / 60;
   const free = Array.from({ length: lot.people }, () => lot.startHour * HOUR_MIN + setUpMin);
@@ -95,24 +104,47 @@ const boundless = (jobs: readonly Job[]): readonly TowelBatch[] =>
   });
 
 /** Towels through each person’s hands from the first car to the last: role, and the car at which each is opened. */
-function openedTowels(lot: Lot, plans: readonly Plan[], cars: readonly LotCar[]): readonly { readonly role: TowelRole; readonly car: number }[] {
+function openedTowels(
+  lot: Lot,
+  plans: readonly Plan[],
+  cars: readonly LotCar[],
+): readonly { readonly role: TowelRole; readonly car: number }[] {
   const own = plans.map((plan) => {
     const options = new Map(plan.zones.map(({ zone, option }) => [zone.id, option]));
     return wipingsOf(plan.timeline, 1, (zoneId) => options.get(zoneId)?.needs ?? [])[0]!;
   });
   const rows = Array.from({ length: lot.people }, (_, person) =>
-    cars.flatMap((car, i): readonly Wiping[] => (car.person === person ? own[car.of]!.map((wiping) => ({ ...wiping, pass: wiping.pass + i * CAR })) : [])),
+    cars.flatMap((car, i): readonly Wiping[] =>
+      car.person === person ? own[car.of]!.map((wiping) => ({ ...wiping, pass: wiping.pass + i * CAR })) : [],
+    ),
   );
   const [first] = lot.classes;
   const job = alone(first!);
   const a = resolveAssumptions(job.choices.assumptions);
-  const towels = towelLedger(rows, boundless(lot.classes.map(({ job: one }) => one)), { ...choicesOf(job), mostWays: NO_LOOKING_AHEAD }, a);
-  return towels.map(({ role, sides }) => ({ role, car: Math.floor(Math.min(...sides.flatMap(({ entries }) => entries.map(({ pass }) => pass))) / CAR) }));
+  const towels = towelLedger(
+    rows,
+    boundless(lot.classes.map(({ job: one }) => one)),
+    { ...choicesOf(job), mostWays: NO_LOOKING_AHEAD },
+    a,
+  );
+  return towels.map(({ role, sides }) => ({
+    role,
+    car: Math.floor(Math.min(...sides.flatMap(({ entries }) => entries.map(({ pass }) => pass))) / CAR),
+  }));
 }
 
 /** What a mix takes for one car, and for what stays in its vessel: of a bucket each time that its water is changed. */
-function drawnFor(plan: Plan, job: Job): { readonly litres: number; readonly chargeL: number; readonly product: readonly (readonly [string, number])[]; readonly chargeProduct: readonly (readonly [string, number])[] } {
-  const idOf = (name: string | null): string | undefined => job.products.find((product: Product) => product.name === name)?.id;
+function drawnFor(
+  plan: Plan,
+  job: Job,
+): {
+  readonly litres: number;
+  readonly chargeL: number;
+  readonly product: readonly (readonly [string, number])[];
+  readonly chargeProduct: readonly (readonly [string, number])[];
+} {
+  const idOf = (name: string | null): string | undefined =>
+    job.products.find((product: Product) => product.name === name)?.id;
   let [litres, chargeL] = [0, 0];
   const product: [string, number][] = [];
   const chargeProduct: [string, number][] = [];
@@ -156,7 +188,13 @@ class Drawn {
   }
 
   shortages(cars: readonly LotCar[], stockOf: (key: string) => LotStock): readonly LotShortage[] {
-    return [...this.shortAt].map(([key, car]) => ({ stock: stockOf(key), car, atMin: cars[car]!.beginMin, needs: this.of(key), has: this.has.get(key)! }));
+    return [...this.shortAt].map(([key, car]) => ({
+      stock: stockOf(key),
+      car,
+      atMin: cars[car]!.beginMin,
+      needs: this.of(key),
+      has: this.has.get(key)!,
+    }));
   }
 }
 
@@ -170,7 +208,12 @@ function stockOf(key: string): LotStock {
 }
 
 /** Towels out of the van as cars are begun, and back from the wash; tells how many loads that takes. */
-function drawTowels(lot: Lot, opened: readonly { readonly role: TowelRole; readonly car: number }[], cars: readonly LotCar[], drawn: Drawn): number {
+function drawTowels(
+  lot: Lot,
+  opened: readonly { readonly role: TowelRole; readonly car: number }[],
+  cars: readonly LotCar[],
+  drawn: Drawn,
+): number {
   const laundry = lot.laundry && new Laundry(lot.laundry);
   const inUse = [...opened].sort((p, q) => cars[p.car]!.endMin - cars[q.car]!.endMin);
   for (const { role, car } of [...opened].sort((p, q) => cars[p.car]!.beginMin - cars[q.car]!.beginMin)) {
@@ -185,8 +228,18 @@ function drawTowels(lot: Lot, opened: readonly { readonly role: TowelRole; reado
   return laundry?.loads ?? 0;
 }
 
-function drawnBy(lot: Lot, plans: readonly Plan[], cars: readonly LotCar[]): { readonly drawn: Drawn; readonly loads: number } {
-  const drawn = new Drawn(new Map([[WATER, lot.van.waterL], ...towelRoles.map((role): [string, number] => [keyOfTowels(role), lot.van.towels[role]]), ...lot.products.map(({ productId, ml }): [string, number] => [productId, ml])]));
+function drawnBy(
+  lot: Lot,
+  plans: readonly Plan[],
+  cars: readonly LotCar[],
+): { readonly drawn: Drawn; readonly loads: number } {
+  const drawn = new Drawn(
+    new Map([
+      [WATER, lot.van.waterL],
+      ...towelRoles.map((role): [string, number] => [keyOfTowels(role), lot.van.towels[role]]),
+      ...lot.products.map(({ productId, ml }): [string, number] => [productId, ml]),
+    ]),
+  );
   const perClass = plans.map((plan, of) => drawnFor(plan, lot.classes[of]!.job));
   cars.forEach(({ of, freshWater }, car) => {
     const { litres, chargeL, product, chargeProduct } = perClass[of]!;
@@ -211,7 +264,9 @@ export function* planLot(lot: Lot): Study<LotPlan> {
   const { cars, endMin } = carsOf(lot, plans, doable);
   const { drawn, loads } = drawnBy(lot, plans, cars);
   const workedMin = endMin - lot.startHour * HOUR_MIN;
-  const ids = [...new Set(lot.classes.flatMap(({ job }) => job.products.map(({ id }) => id)))].filter((id) => drawn.of(id) > 0);
+  const ids = [...new Set(lot.classes.flatMap(({ job }) => job.products.map(({ id }) => id)))].filter(
+    (id) => drawn.of(id) > 0,
+  );
   return {
     cars,
     cannot: all.filter((of) => !doable.includes(of)),
@@ -220,7 +275,10 @@ export function* planLot(lot: Lot): Study<LotPlan> {
     carsAnHour: workedMin > 0 ? (cars.length / workedMin) * HOUR_MIN : 0,
     minutesACar: cars.length > 0 ? cars.reduce((sum, car) => sum + car.endMin - car.beginMin, 0) / cars.length : 0,
     litres: drawn.of(WATER),
-    towels: Object.fromEntries(towelRoles.map((role) => [role, drawn.of(keyOfTowels(role))])) as Record<TowelRole, number>,
+    towels: Object.fromEntries(towelRoles.map((role) => [role, drawn.of(keyOfTowels(role))])) as Record<
+      TowelRole,
+      number
+    >,
     loads,
     productMl: new Map(ids.map((id) => [id, drawn.of(id)])),
     shortages: [...drawn.shortages(cars, stockOf)].sort((p, q) => p.atMin - q.atMin),

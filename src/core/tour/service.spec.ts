@@ -5,7 +5,13 @@ import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample
 import { celsius } from '../units';
 import { Service } from './service';
 
-const sunny = sampleJob({ scope: ['body', 'glass'], soil: soilAll('road-film', 2), vehicle: { ...sampleVehicle('sedan'), colour: 'dark' }, hour: 10, site: { ...sampleSite, shade: false, sunWm2: 600, windMs: 1, airC: celsius(24) } });
+const sunny = sampleJob({
+  scope: ['body', 'glass'],
+  soil: soilAll('road-film', 2),
+  vehicle: { ...sampleVehicle('sedan'), colour: 'dark' },
+  hour: 10,
+  site: { ...sampleSite, shade: false, sunWm2: 600, windMs: 1, airC: celsius(24) },
+});
 const minutesAt = (service: Service, hour: number): number => {
   const [first] = service.turns(hour * 60);
   return first!.endMin - first!.beginMin;
@@ -41,7 +47,11 @@ describe('how long a stop takes by the hour', () => {
   });
 
   it('is taken to be as quick as the quickest beside an hour at which it cannot be done', () => {
-    const hot = { ...sunny, vehicle: { ...sunny.vehicle, colour: 'black' as const }, site: { ...sunny.site, airC: celsius(46), sunWm2: 1000, windMs: 0.2 } };
+    const hot = {
+      ...sunny,
+      vehicle: { ...sunny.vehicle, colour: 'black' as const },
+      site: { ...sunny.site, airC: celsius(46), sunWm2: 1000, windMs: 0.2 },
+    };
     const service = new Service(hot, 0.5);
     const cool = service.learn(7 * 60).minutes;
     expect(service.learn(13 * 60).minutes).toBe(Infinity);
@@ -52,7 +62,12 @@ describe('how long a stop takes by the hour', () => {
 
 describe('a plan alone', () => {
   it('is the plan, without what stands beside it', () => {
-    for (const job of [sunny, sampleJob(), sampleJob({ choices: { ...sampleJob().choices, method: 'rinseless' } }), sampleJob({ soil: soilAll('mud', 5) })]) {
+    for (const job of [
+      sunny,
+      sampleJob(),
+      sampleJob({ choices: { ...sampleJob().choices, method: 'rinseless' } }),
+      sampleJob({ soil: soilAll('mud', 5) }),
+    ]) {
       const { alternatives: _beside, verdicts: _why, ...alone } = planAlone(job);
       const { alternatives: _all, verdicts: _because, ...whole } = planJob(job);
       expect(alone).toEqual(whole);

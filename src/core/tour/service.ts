@@ -21,12 +21,14 @@ const UNKNOWN_MIN = 1;
 export function deviationsFor(share: number): number {
   const p = Math.min(share, 1 - share);
   const t = Math.sqrt(-2 * Math.log(Math.max(p, 1e-9)));
-  const z = t - (2.515517 + 0.802853 * t + 0.010328 * t * t) / (1 + 1.432788 * t + 0.189269 * t * t + 0.001308 * t ** 3);
+  const z =
+    t - (2.515517 + 0.802853 * t + 0.010328 * t * t) / (1 + 1.432788 * t + 0.189269 * t * t + 0.001308 * t ** 3);
   return share >= 0.5 ? z : -z;
 }
 
 /** Nothing of a plan hangs on the hour: no sun, and the same air all day. */
-const isSteady = ({ site, weather }: Job): boolean => weather === null && (site.indoors || (site.shade && site.shadeHours.length === 0));
+const isSteady = ({ site, weather }: Job): boolean =>
+  weather === null && (site.indoors || (site.shade && site.shadeHours.length === 0));
 
 /** In the shade, and with the same air all day, one hour is like the other. */
 const isShaded = ({ site, weather }: Job): boolean => weather === null && site.shade && site.sunWm2 === 0;
@@ -50,8 +52,12 @@ export class Service {
     readonly confidence: number,
   ) {
     this.isSteady = isSteady(job);
-    this.slower = Math.exp(deviationsFor(confidence) * Math.log(resolveAssumptions(job.choices.assumptions).spreadUsage));
-    this.planOf = Array.from({ length: HOURS + 1 }, (_, hour) => (this.isSteady ? 0 : isShaded(atHour(job, hour)) ? SHADED : hour));
+    this.slower = Math.exp(
+      deviationsFor(confidence) * Math.log(resolveAssumptions(job.choices.assumptions).spreadUsage),
+    );
+    this.planOf = Array.from({ length: HOURS + 1 }, (_, hour) =>
+      this.isSteady ? 0 : isShaded(atHour(job, hour)) ? SHADED : hour,
+    );
     this.minutes = this.told();
   }
 
@@ -70,7 +76,8 @@ export class Service {
     if (known) return known;
     const job = this.at(atMin);
     const plan = planAlone(job);
-    const minutes = plan.method === 'decline' ? Infinity : plan.slot.value + (plan.timeline.elapsedS / 60) * (this.slower - 1);
+    const minutes =
+      plan.method === 'decline' ? Infinity : plan.slot.value + (plan.timeline.elapsedS / 60) * (this.slower - 1);
     const found = { plan, minutes, takes: takenFrom(plan, job) };
     this.hours.set(hour, found);
     this.minutes = this.told();
@@ -85,7 +92,10 @@ export class Service {
   /** Minutes by the hour: as they are known, and in between in proportion. */
   private told(): readonly number[] {
     const known = Array.from({ length: HOURS }, (_, hour) => this.hours.get(this.planOf[hour]!)?.minutes ?? null);
-    const quickest = Math.min(...known.flatMap((minutes) => (minutes !== null && Number.isFinite(minutes) ? [minutes] : [])), Infinity);
+    const quickest = Math.min(
+      ...known.flatMap((minutes) => (minutes !== null && Number.isFinite(minutes) ? [minutes] : [])),
+      Infinity,
+    );
     const unknown = Number.isFinite(quickest) ? quickest : UNKNOWN_MIN;
     let before = -1;
     return known.map((minutes, hour) => {
@@ -104,7 +114,8 @@ export class Service {
   /** Hours at which it can be begun from one on and is done by another, for all that is known. */
   hoursLeft(fromHour: number, untilHour = Infinity): number {
     let count = 0;
-    for (let hour = Math.floor(fromHour); hour < HOURS; hour++) if (Math.max(hour, fromHour) + this.minutes[hour]! / 60 <= Math.min(untilHour, Number.MAX_VALUE)) count++;
+    for (let hour = Math.floor(fromHour); hour < HOURS; hour++)
+      if (Math.max(hour, fromHour) + this.minutes[hour]! / 60 <= Math.min(untilHour, Number.MAX_VALUE)) count++;
     return count;
   }
 

@@ -27,17 +27,26 @@ export function carrying(van: Van, kind: StockKind, amount: number): Van {
 
 /** A van as it is full. */
 export const holdsOf = ({ waterL, dirtyL, batteryMin, towels }: Van): Stocks =>
-  stocksOf((kind) => (isTowels(kind) ? towels[kind] : kind === 'water' ? waterL : kind === 'drain' ? dirtyL : batteryMin));
+  stocksOf((kind) =>
+    isTowels(kind) ? towels[kind] : kind === 'water' ? waterL : kind === 'drain' ? dirtyL : batteryMin,
+  );
 
 export const gainsOf = ({ chargePerMin }: Van): Stocks => stocksOf((kind) => (kind === 'battery' ? chargePerMin : 0));
 
 /** Which stocks are filled up where this is given. */
-export const givenBy = (gives: readonly Restock[]): readonly boolean[] => stockKinds.map((kind) => gives.includes(isTowels(kind) ? 'towels' : kind));
+export const givenBy = (gives: readonly Restock[]): readonly boolean[] =>
+  stockKinds.map((kind) => gives.includes(isTowels(kind) ? 'towels' : kind));
 
 /** What is carried away again: what stays in buckets, and what a mat has caught. */
 const dirtyL = ({ mix, totals }: Plan, { site }: Job): number =>
-  mix.mixes.reduce((sum, one) => sum + (isFromBucket(one.content) || one.content === 'rinse' ? Math.max(0, one.makeMl + one.haveMl - one.demandMl) / 1000 : 0), 0) +
-  (site.runoff === 'captured' ? totals.runoffL.value : 0);
+  mix.mixes.reduce(
+    (sum, one) =>
+      sum +
+      (isFromBucket(one.content) || one.content === 'rinse'
+        ? Math.max(0, one.makeMl + one.haveMl - one.demandMl) / 1000
+        : 0),
+    0,
+  ) + (site.runoff === 'captured' ? totals.runoffL.value : 0);
 
 /** What one job takes out of the van; where there is a tap, no water. */
 export function takenFrom(plan: Plan, job: Job): Stocks {

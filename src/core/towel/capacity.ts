@@ -27,8 +27,11 @@ function usableShare(use: SideUse, pile: Pile, a: Assumptions): number {
 export type SideUse = 'wash' | 'finish' | 'drying' | 'protect';
 
 /** Sides that are worked with: a wetted towel is perhaps not wetted again for the second half of them. */
-export const sidesUsed = ({ sides }: TowelBatch, soaked: boolean, { soakedSides }: { readonly soakedSides: number }): number =>
-  soaked ? Math.min(soakedSides, sides) : sides;
+export const sidesUsed = (
+  { sides }: TowelBatch,
+  soaked: boolean,
+  { soakedSides }: { readonly soakedSides: number },
+): number => (soaked ? Math.min(soakedSides, sides) : sides);
 
 /** A fold shares its fibre between its two faces, so of eight sides each owns an eighth of it. */
 export function sideCapacity(batch: TowelBatch, use: SideUse, a: Assumptions): SideCapacity {
@@ -61,7 +64,8 @@ export type RolesAtHand = Readonly<Record<TowelRole, TowelRole>>;
 
 export function rolesAtHand(towels: readonly TowelBatch[]): RolesAtHand {
   const has = (role: TowelRole): boolean => towels.some((b) => b.role === role && b.clean > 0);
-  return Object.fromEntries(
-    towelRoles.map((wanted) => [wanted, substitutes[wanted].find(has) ?? wanted]),
-  ) as Record<TowelRole, TowelRole>;
+  return Object.fromEntries(towelRoles.map((wanted) => [wanted, substitutes[wanted].find(has) ?? wanted])) as Record<
+    TowelRole,
+    TowelRole
+  >;
 }

@@ -40,7 +40,16 @@ describe('the fewest towels in the hand', () => {
       zoneId,
       pass: i + 1,
       share: 1,
-      need: { role: 'wash', use: 'wash', moment: 'pass', cleanliness: 2, dirtG: i < 3 ? 2.3 : 0, liquidMl: i < 3 ? 0 : 53, reachShare: 0, soaked: false },
+      need: {
+        role: 'wash',
+        use: 'wash',
+        moment: 'pass',
+        cleanliness: 2,
+        dirtG: i < 3 ? 2.3 : 0,
+        liquidMl: i < 3 ? 0 : 53,
+        reachShare: 0,
+        soaked: false,
+      },
     }));
     expect(towelsFor(row)).toBe(2);
     expect([isEnough(highs, row, 1, false), isEnough(highs, row, 1, true)]).toEqual([true, false]);
@@ -50,7 +59,9 @@ describe('the fewest towels in the hand', () => {
     fc.assert(
       fc.property(anyRow, fc.nat(), fc.constantFrom('dirtG', 'liquidMl', 'reachShare'), (row, at, key) => {
         const i = at % row.length;
-        const more = row.map((one, k) => (k === i ? { ...one, need: { ...one.need, [key]: one.need[key] * 1.5 + 0.2 } } : one));
+        const more = row.map((one, k) =>
+          k === i ? { ...one, need: { ...one.need, [key]: one.need[key] * 1.5 + 0.2 } } : one,
+        );
         expect(towelsFor(more)).toBeGreaterThanOrEqual(towelsFor(row));
       }),
       { numRuns: runs(1000) },

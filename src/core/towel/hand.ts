@@ -73,7 +73,11 @@ export const filled = (on: Fill, fill: Filling, share: number): Fill => ({
 });
 
 /** A fresh towel, first side up. */
-export const inHand = (towel: number, { batch, wetted }: Pick<Towel, 'batch' | 'wetted'>, rules: { readonly soakedSides: number }): Hand => ({
+export const inHand = (
+  towel: number,
+  { batch, wetted }: Pick<Towel, 'batch' | 'wetted'>,
+  rules: { readonly soakedSides: number },
+): Hand => ({
   towel,
   side: 1,
   fill: EMPTY,
@@ -86,7 +90,9 @@ export const inHand = (towel: number, { batch, wetted }: Pick<Towel, 'batch' | '
 
 /** The towel with its next side up; undefined where that was the last. */
 export const turned = (hand: Hand): Hand | undefined =>
-  hand.side < hand.last ? { ...hand, side: hand.side + 1, fill: EMPTY, soak: Math.max(hand.soak, hand.fill.liquid) } : undefined;
+  hand.side < hand.last
+    ? { ...hand, side: hand.side + 1, fill: EMPTY, soak: Math.max(hand.soak, hand.fill.liquid) }
+    : undefined;
 
 /** A towel that leaves the hand: the side that is up is done, if anything is on it. */
 export const putDown = (hand: Hand): PutDown => ({
@@ -104,7 +110,11 @@ export const putDown = (hand: Hand): PutDown => ({
 const SOAKED = 0.9;
 
 /** A towel that was put down, up again for something dirtier; undefined where it does not serve. */
-export function takenUp(put: PutDown, { cleanliness, role, soaked }: TowelNeed, { batch, wetted }: Towel): Hand | undefined {
+export function takenUp(
+  put: PutDown,
+  { cleanliness, role, soaked }: TowelNeed,
+  { batch, wetted }: Towel,
+): Hand | undefined {
   const { touched, towel, wetShare, soak, last } = put;
   if (touched >= cleanliness) return undefined;
   const up = { towel, side: 1, fill: EMPTY, last, touched, wetShare, soak, visit: put.visit + 1 };
@@ -117,7 +127,16 @@ export function takenUp(put: PutDown, { cleanliness, role, soaked }: TowelNeed, 
 }
 
 /** A towel goes on with a need: of its role, as wet or dry, and not back to something cleaner. */
-export const goesOn = ({ touched, visit }: Hand, { batch, wetted }: Towel, { role, soaked, cleanliness }: TowelNeed): boolean =>
+export const goesOn = (
+  { touched, visit }: Hand,
+  { batch, wetted }: Towel,
+  { role, soaked, cleanliness }: TowelNeed,
+): boolean =>
   touched <= cleanliness && (cleanliness >= SOILED_FROM || wetted === soaked) && (batch.role === role || visit > 0);
 
-export const fillOn = ({ wetShare }: Pick<Hand, 'wetShare'>, { batch }: Towel, need: TowelNeed, a: Assumptions): Filling => fillingOf(need, batch, wetShare, a);
+export const fillOn = (
+  { wetShare }: Pick<Hand, 'wetShare'>,
+  { batch }: Towel,
+  need: TowelNeed,
+  a: Assumptions,
+): Filling => fillingOf(need, batch, wetShare, a);

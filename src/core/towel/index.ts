@@ -9,7 +9,6 @@ export { moistureOf } from './moisture';
 export type { Moisture } from './moisture';
 export { ONE_TOWEL_FROM, part, sidesFor, careNeed, towelNeeds } from './need';
 export type { NeedMoment, TowelNeed, TowelUse } from './need';
-;
 export type { Slot } from './slot';
 export type { OpenTowel, SideEntry, UsedSide, UsedTowel } from './used';
 export type { Wiping } from './wiping';

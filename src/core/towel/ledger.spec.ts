@@ -33,15 +33,38 @@ const amounts = {
 };
 const above = fc.constantFrom<CleanlinessClass>(0, 1, 2, 3);
 const need: fc.Arbitrary<TowelNeed> = fc.oneof(
-  fc.record<TowelNeed>({ role: fc.constant('wash'), use: fc.constant('wash'), cleanliness: above, soaked: fc.boolean(), ...amounts }),
-  fc.record<TowelNeed>({ role: fc.constant('finish'), use: fc.constant('finish'), cleanliness: above, soaked: fc.constant(false), ...amounts }),
-  fc.record<TowelNeed>({ role: fc.constant('wheels'), use: fc.constant('wash'), cleanliness: fc.constantFrom<CleanlinessClass>(4, 5), soaked: fc.constant(false), ...amounts }),
+  fc.record<TowelNeed>({
+    role: fc.constant('wash'),
+    use: fc.constant('wash'),
+    cleanliness: above,
+    soaked: fc.boolean(),
+    ...amounts,
+  }),
+  fc.record<TowelNeed>({
+    role: fc.constant('finish'),
+    use: fc.constant('finish'),
+    cleanliness: above,
+    soaked: fc.constant(false),
+    ...amounts,
+  }),
+  fc.record<TowelNeed>({
+    role: fc.constant('wheels'),
+    use: fc.constant('wash'),
+    cleanliness: fc.constantFrom<CleanlinessClass>(4, 5),
+    soaked: fc.constant(false),
+    ...amounts,
+  }),
 );
 /** Each zone a pass of its own, one towel use after the other; a van has work towels, or wash towels go to the wheels. */
 const wipings = fc
   .tuple(fc.array(need, { minLength: 1, maxLength: 30 }), fc.constantFrom('wheels' as const, 'wash' as const))
   .map(([needs, wheels]) =>
-    needs.map((one, i): Wiping => ({ zoneId: zoneIds[i]!, pass: i + 1, share: 1, need: one.role === 'wheels' ? { ...one, role: wheels } : one })),
+    needs.map((one, i): Wiping => ({
+      zoneId: zoneIds[i]!,
+      pass: i + 1,
+      share: 1,
+      need: one.role === 'wheels' ? { ...one, role: wheels } : one,
+    })),
   );
 const rules = fc.record({
   soakedSides: fc.constantFrom<4 | 8>(4, 8),
@@ -63,7 +86,9 @@ function touches(towels: readonly UsedTowel[], list: readonly Wiping[]): readonl
   return list.flatMap(({ zoneId, need: one }) => {
     const slot = slotOf(one);
     const own = towels
-      .flatMap((towel, t) => towel.sides.flatMap((side, s) => side.entries.map((entry): Touch => ({ towel, t, side, s, entry, slot }))))
+      .flatMap((towel, t) =>
+        towel.sides.flatMap((side, s) => side.entries.map((entry): Touch => ({ towel, t, side, s, entry, slot }))),
+      )
       .filter(({ entry }) => entry.zoneId === zoneId)
       .sort((p, q) => Number(q.t === held.get(slot)) - Number(p.t === held.get(slot)) || p.t - q.t || p.s - q.s);
     if (own.length > 0) held.set(slot, own.at(-1)!.t);
@@ -72,10 +97,16 @@ function touches(towels: readonly UsedTowel[], list: readonly Wiping[]): readonl
 }
 
 const shares = (towels: readonly UsedTowel[], zoneId: string): number =>
-  towels.flatMap(({ sides }) => sides.flatMap(({ entries }) => entries)).filter((entry) => entry.zoneId === zoneId).reduce((sum, { share }) => sum + share, 0);
+  towels
+    .flatMap(({ sides }) => sides.flatMap(({ entries }) => entries))
+    .filter((entry) => entry.zoneId === zoneId)
+    .reduce((sum, { share }) => sum + share, 0);
 
 const onRandomWays = (check: (towels: readonly UsedTowel[], list: readonly Wiping[]) => void): void =>
-  fc.assert(fc.property(wipings, rules, (list, rule) => check(towelLedger([list], batches, rule, a), list)), { numRuns: runs(400) });
+  fc.assert(
+    fc.property(wipings, rules, (list, rule) => check(towelLedger([list], batches, rule, a), list)),
+    { numRuns: runs(400) },
+  );
 
 describe('towels in the hand', () => {
   it('never break a limit of a side', () => {
@@ -109,7 +140,10 @@ describe('towels in the hand', () => {
         const before = held.get(slot);
         if (before !== undefined) {
           const touched = touches(towels, list).filter((one) => one.t === before && one.entry.pass <= entry.pass);
-          put.set(before, Math.max(...touched.map((one) => list.find(({ zoneId }) => zoneId === one.entry.zoneId)!.need.cleanliness)));
+          put.set(
+            before,
+            Math.max(...touched.map((one) => list.find(({ zoneId }) => zoneId === one.entry.zoneId)!.need.cleanliness)),
+          );
         }
         if (put.has(t)) expect(of).toBeGreaterThan(put.get(t)!);
         held.set(slot, t);
@@ -123,7 +157,11 @@ describe('towels in the hand', () => {
         sides.forEach((side, s) => {
           const before = sides[s - 1];
           if (!before || side.number > before.number) return;
-          expect(role === 'finish' ? side.use === 'wash' && before.use === 'finish' : side.cleanliness >= 4 && before.cleanliness < 4).toBe(true);
+          expect(
+            role === 'finish'
+              ? side.use === 'wash' && before.use === 'finish'
+              : side.cleanliness >= 4 && before.cleanliness < 4,
+          ).toBe(true);
         });
     });
   });
@@ -168,9 +206,15 @@ describe('towels in the hand', () => {
   });
 
   it('demote a damp buffing towel to the sills instead of opening a wash towel', () => {
-    const damp: TowelNeed = { ...paint(0, 8 * 0.35 * (3.5 * 400 * 0.16) / 8 + 0.01), role: 'finish', use: 'finish', reachShare: 0 };
+    const damp: TowelNeed = {
+      ...paint(0, (8 * 0.35 * (3.5 * 400 * 0.16)) / 8 + 0.01),
+      role: 'finish',
+      use: 'finish',
+      reachShare: 0,
+    };
     const sill: TowelNeed = { ...paint(0.2, 2), cleanliness: 2 };
-    const used = (soakedTowel: 'retire' | 'demote') => towelLedger([[wiping(0, damp), wiping(1, sill)]], batches, { soakedSides: 4, soakedTowel }, a);
+    const used = (soakedTowel: 'retire' | 'demote') =>
+      towelLedger([[wiping(0, damp), wiping(1, sill)]], batches, { soakedSides: 4, soakedTowel }, a);
     const first = used('demote')[0]!;
     expect(used('demote')).toHaveLength(used('retire').length - 1);
     expect([first.demoted, first.sides.at(-1)!.use]).toEqual([true, 'wash']);
@@ -178,13 +222,24 @@ describe('towels in the hand', () => {
 
   it('take a wash towel up again for wheels, soiled as it is, only where no work towel is clean', () => {
     const wheel: TowelNeed = { ...paint(0.5, 2), role: 'wheels', cleanliness: 5 };
-    const roles = (wheels: number) => towelLedger([[wiping(0, paint(1, 5)), wiping(1, wheel)]], [batch('wash', 1), batch('wheels', wheels)], retire, a).map(({ role }) => role);
+    const roles = (wheels: number) =>
+      towelLedger(
+        [[wiping(0, paint(1, 5)), wiping(1, wheel)]],
+        [batch('wash', 1), batch('wheels', wheels)],
+        retire,
+        a,
+      ).map(({ role }) => role);
     expect(roles(1)).toEqual(['wash', 'wheels']);
     expect(roles(0)).toEqual(['wash']);
   });
 
   it('keep wetted towels and dry ones apart', () => {
-    const towels = towelLedger([[wiping(0, paint(0.1, 1)), wiping(1, { ...paint(0.1, 1), soaked: true })]], batches, retire, a);
+    const towels = towelLedger(
+      [[wiping(0, paint(0.1, 1)), wiping(1, { ...paint(0.1, 1), soaked: true })]],
+      batches,
+      retire,
+      a,
+    );
     expect(towels.map(({ wetted }) => wetted)).toEqual([false, true]);
   });
 
@@ -198,21 +253,48 @@ describe('towels in the hand', () => {
 
   it('go on with what is in the hand when a plan begins; what was put down waits for something dirtier', () => {
     const open = (number: number, slot: OpenTowel['slot']): OpenTowel => ({
-      number, worker: 0, batch: batch('wash', 0), used: 2, left: 6, partial: 0, leastClass: 1, wetted: false, slot,
+      number,
+      worker: 0,
+      batch: batch('wash', 0),
+      used: 2,
+      left: 6,
+      partial: 0,
+      leastClass: 1,
+      wetted: false,
+      slot,
     });
     const way = [wiping(0, paint(0.1, 1)), wiping(1, { ...paint(0.1, 1), cleanliness: 2 })];
-    const numbers = (...inUse: OpenTowel[]) => towelLedger([way], batches, retire, a, inUse).map(({ number, begun, sides }) => [number, begun, sides.map((side) => side.number)]);
+    const numbers = (...inUse: OpenTowel[]) =>
+      towelLedger([way], batches, retire, a, inUse).map(({ number, begun, sides }) => [
+        number,
+        begun,
+        sides.map((side) => side.number),
+      ]);
     expect(numbers(open(1, null), open(2, 'wash'))).toEqual([[2, true, [3]]]);
     expect(numbers(open(1, null))).toEqual([[2, false, [1]]]);
-    expect(towelLedger([way.slice(1)], batches, retire, a, [open(1, null)])).toMatchObject([{ number: 1, demoted: true }]);
+    expect(towelLedger([way.slice(1)], batches, retire, a, [open(1, null)])).toMatchObject([
+      { number: 1, demoted: true },
+    ]);
   });
 });
 
 describe('the last of a panel', () => {
-  const washNeed: TowelNeed = { role: 'wash', use: 'wash', moment: 'pass', cleanliness: 1, dirtG: 0, liquidMl: 0, reachShare: 0, soaked: false };
+  const washNeed: TowelNeed = {
+    role: 'wash',
+    use: 'wash',
+    moment: 'pass',
+    cleanliness: 1,
+    dirtG: 0,
+    liquidMl: 0,
+    reachShare: 0,
+    soaked: false,
+  };
   const washTowels = batch('wash', 40);
-  const row = (dirtG: number): readonly Wiping[] => [{ zoneId: 'roof', pass: 1, share: 1, need: { ...washNeed, dirtG } }];
-  const sidesOf = (dirtG: number): number => towelLedger([row(dirtG)], [washTowels], { soakedSides: 8, soakedTowel: 'retire' }, a)[0]!.sides.length;
+  const row = (dirtG: number): readonly Wiping[] => [
+    { zoneId: 'roof', pass: 1, share: 1, need: { ...washNeed, dirtG } },
+  ];
+  const sidesOf = (dirtG: number): number =>
+    towelLedger([row(dirtG)], [washTowels], { soakedSides: 8, soakedTowel: 'retire' }, a)[0]!.sides.length;
   const full = sideCapacity(washTowels, 'wash', a).dirtG;
 
   it('is wiped with the side in the hand where a little is left, and with the next one where it is more', () => {
@@ -222,8 +304,16 @@ describe('the last of a panel', () => {
   });
 
   it('does not fill a side twice over its limit', () => {
-    const twice = [1, 2].map((pass): Wiping => ({ zoneId: 'left-sill', pass, share: 1, need: { ...washNeed, cleanliness: 2, dirtG: full * (1 + a.sideOver * 0.9) } }));
+    const twice = [1, 2].map((pass): Wiping => ({
+      zoneId: 'left-sill',
+      pass,
+      share: 1,
+      need: { ...washNeed, cleanliness: 2, dirtG: full * (1 + a.sideOver * 0.9) },
+    }));
     const [towel] = towelLedger([twice], [washTowels], { soakedSides: 8, soakedTowel: 'retire' }, a);
-    expect(towel!.sides.map(({ dirtShare }) => dirtShare)).toEqual([expect.closeTo(1 + a.sideOver * 0.9, 6), expect.closeTo(1 + a.sideOver * 0.9, 6)]);
+    expect(towel!.sides.map(({ dirtShare }) => dirtShare)).toEqual([
+      expect.closeTo(1 + a.sideOver * 0.9, 6),
+      expect.closeTo(1 + a.sideOver * 0.9, 6),
+    ]);
   });
 });

@@ -1,6 +1,22 @@
 import type { Assumptions } from '../assumptions';
 import { type CleanlinessClass, type SoakedTowelHabit, type TowelBatch, type TowelRole, cleanlinessOf } from '../model';
-import { type Fill, type Hand, type PutDown, type Towel, EMPTY, ROUNDING, fillOn, filled, fits, goesOn, inHand, isFresh, putDown, takenUp, turned } from './hand';
+import {
+  type Fill,
+  type Hand,
+  type PutDown,
+  type Towel,
+  EMPTY,
+  ROUNDING,
+  fillOn,
+  filled,
+  fits,
+  goesOn,
+  inHand,
+  isFresh,
+  putDown,
+  takenUp,
+  turned,
+} from './hand';
 import type { Filling, TowelNeed } from './need';
 import { type Slot, slotAt, slotOf, slots } from './slot';
 import type { OpenTowel, UsedSide, UsedTowel } from './used';
@@ -60,12 +76,14 @@ function withHand(hands: Way['hands'], slot: Slot, hand: Hand | undefined): Way[
 }
 
 /** What is missing counts before what is opened, and that before what is taken up again. */
-const isBetter = (p: Way, q: Way): boolean => (p.missing - q.missing || p.opened - q.opened || p.demoted - q.demoted) < 0;
+const isBetter = (p: Way, q: Way): boolean =>
+  (p.missing - q.missing || p.opened - q.opened || p.demoted - q.demoted) < 0;
 
 /** Ways that are followed at a time; an ordinary car has a handful. */
 const MOST_WAYS = 48;
 
-const fillKey = ({ dirt, liquid, reach }: Fill): string => `${dirt.toFixed(9)},${liquid.toFixed(9)},${reach.toFixed(9)}`;
+const fillKey = ({ dirt, liquid, reach }: Fill): string =>
+  `${dirt.toFixed(9)},${liquid.toFixed(9)},${reach.toFixed(9)}`;
 
 /** What a towel is told apart by; ways that go on from each other share their hands, and a hand keeps its towel. */
 const keys = new WeakMap<Hand | PutDown, string>();
@@ -81,8 +99,18 @@ function keyOnce<T extends Hand | PutDown>(one: T, spelled: (one: T) => string):
 /** Ways with the same key go on alike. */
 function keyOf({ hands, put, stock, towels }: Way): string {
   const makeOf = (towel: number): string => `${towels[towel]!.batch.id}/${towels[towel]!.wetted}`;
-  const held = hands.map((one) => one && keyOnce(one, (hand) => `${makeOf(hand.towel)}/${hand.last - hand.side}/${hand.touched}/${hand.wetShare}/${fillKey(hand.fill)}`));
-  const down = put.map((one) => keyOnce(one, ({ towel, side, last, touched, damp }) => `${makeOf(towel)}/${last - side}/${touched}/${damp}`));
+  const held = hands.map(
+    (one) =>
+      one &&
+      keyOnce(
+        one,
+        (hand) =>
+          `${makeOf(hand.towel)}/${hand.last - hand.side}/${hand.touched}/${hand.wetShare}/${fillKey(hand.fill)}`,
+      ),
+  );
+  const down = put.map((one) =>
+    keyOnce(one, ({ towel, side, last, touched, damp }) => `${makeOf(towel)}/${last - side}/${touched}/${damp}`),
+  );
   return `${held.join(';')}|${down.sort().join(';')}|${stock.join()}`;
 }
 
@@ -144,7 +172,10 @@ class Hands {
       if (due.length > 0) ways = ways.map((way) => ({ ...way, put: [...way.put, ...due] }));
       const begins = begun.get(slotOf(need)) !== wiping.pass && need.use === 'wash' && need.cleanliness <= FRESH_TO;
       begun.set(slotOf(need), wiping.pass);
-      ways = thinned(ways.flatMap((way) => this.wipe(begins ? this.onFreshSide(way, need) : way, need, at, 1)), this.rules.mostWays ?? MOST_WAYS);
+      ways = thinned(
+        ways.flatMap((way) => this.wipe(begins ? this.onFreshSide(way, need) : way, need, at, 1)),
+        this.rules.mostWays ?? MOST_WAYS,
+      );
       // What a hand is not needed for any more is put down.
       if (lastAt.get(slotOf(need)) === at) ways = ways.map((way) => this.emptied(way, slotOf(need)));
     }
@@ -179,8 +210,15 @@ class Hands {
     const towel = way.towels[hand.towel]!;
     if (!goesOn(hand, towel, need)) return this.wipe(this.layDown(way, slot, hand), need, at, left);
     // On the way down, one that was put down may go first, so that this one serves what is less dirty later.
-    const instead = left === 1 && need.cleanliness > hand.touched ? this.fromPut(this.layDown(way, slot, hand), need, hand.towel) : [];
-    if (instead.length > 0) return [...this.goOn(way, slot, hand, need, at, left), ...instead.flatMap((next) => this.goOn(next, slot, handOf(next, slot)!, need, at, left))];
+    const instead =
+      left === 1 && need.cleanliness > hand.touched
+        ? this.fromPut(this.layDown(way, slot, hand), need, hand.towel)
+        : [];
+    if (instead.length > 0)
+      return [
+        ...this.goOn(way, slot, hand, need, at, left),
+        ...instead.flatMap((next) => this.goOn(next, slot, handOf(next, slot)!, need, at, left)),
+      ];
     return this.goOn(way, slot, hand, need, at, left);
   }
 
@@ -199,7 +237,16 @@ class Hands {
     const next: Way = {
       ...way,
       hands: withHand(way.hands, slot, { ...hand, fill: full, touched }),
-      notes: { before: way.notes, towel: hand.towel, side: hand.side, visit: hand.visit, at, share: now, fill: full, wetShare: hand.wetShare },
+      notes: {
+        before: way.notes,
+        towel: hand.towel,
+        side: hand.side,
+        visit: hand.visit,
+        at,
+        share: now,
+        fill: full,
+        wetShare: hand.wetShare,
+      },
     };
     return left - now > ROUNDING ? this.wipe(this.turn(next, slot, handOf(next, slot)!), need, at, left - now) : [next];
   }
@@ -210,7 +257,12 @@ class Hands {
     const ways = this.fromPut(way, need);
     const opened = this.batches.flatMap((batch, b): Way[] => {
       if (batch.role !== need.role || way.stock[b]! <= 0) return [];
-      return [{ ...this.opening(way, slot, { batch, wetted: need.soaked, missing: false, begun: null }), stock: way.stock.map((n, k) => (k === b ? n - 1 : n)) }];
+      return [
+        {
+          ...this.opening(way, slot, { batch, wetted: need.soaked, missing: false, begun: null }),
+          stock: way.stock.map((n, k) => (k === b ? n - 1 : n)),
+        },
+      ];
     });
     // Clean work towels go before paint towels that were put down.
     if (need.role === 'wheels' && opened.length > 0) return opened;
@@ -228,7 +280,14 @@ class Hands {
       const key = hand && `${towel.batch.id}/${hand.last - hand.side}/${hand.touched}/${put.damp}`;
       if (!key || seen.has(key)) return [];
       seen.add(key);
-      return [{ ...way, hands: withHand(way.hands, slotOf(need), hand), put: way.put.filter((_one, k) => k !== i), demoted: way.demoted + 1 }];
+      return [
+        {
+          ...way,
+          hands: withHand(way.hands, slotOf(need), hand),
+          put: way.put.filter((_one, k) => k !== i),
+          demoted: way.demoted + 1,
+        },
+      ];
     });
   }
 
@@ -253,8 +312,17 @@ const lastNoteOf = ({ notes }: Way): ReadonlyMap<number, number> => {
 function dampOf(way: Way, { finishShare }: Assumptions): readonly Later[] {
   const last = lastNoteOf(way);
   return way.put
-    .filter(({ towel, side, last: sides }) => way.towels[towel]!.batch.role === 'finish' && !way.towels[towel]!.begun && side > sides)
-    .map((put) => ({ ...put, touched: put.touched, wetShare: finishShare, damp: true, after: last.get(put.towel) ?? -1 }));
+    .filter(
+      ({ towel, side, last: sides }) =>
+        way.towels[towel]!.batch.role === 'finish' && !way.towels[towel]!.begun && side > sides,
+    )
+    .map((put) => ({
+      ...put,
+      touched: put.touched,
+      wetShare: finishShare,
+      damp: true,
+      after: last.get(put.towel) ?? -1,
+    }));
 }
 
 /** Wash towels for the wheels, when nobody washes with them any more. */
@@ -272,7 +340,16 @@ function startOf(stock: readonly number[], begun: readonly OpenTowel[]): Way {
   const put: PutDown[] = [];
   usable.forEach(({ used, left, partial, leastClass: touched, slot }, towel) => {
     const fill = partial > 0 ? { dirt: partial, liquid: partial, reach: partial } : EMPTY;
-    const hand: Hand = { towel, side: used + 1, last: used + left, fill, touched, wetShare: 0, soak: used > 0 ? 1 : 0, visit: 0 };
+    const hand: Hand = {
+      towel,
+      side: used + 1,
+      last: used + left,
+      fill,
+      touched,
+      wetShare: 0,
+      soak: used > 0 ? 1 : 0,
+      visit: 0,
+    };
     if (slot && !hands[slotAt[slot]]) hands = withHand(hands, slot, hand);
     else put.push(putDown(hand));
   });
@@ -280,7 +357,13 @@ function startOf(stock: readonly number[], begun: readonly OpenTowel[]): Way {
 }
 
 /** One worker’s whole way: finishing first, as towels that it leaves damp may wash further down; wheels after that, and care last. */
-function wayOf(placed: readonly Placed[], start: Way, batches: readonly TowelBatch[], rules: LedgerRules, a: Assumptions): Way {
+function wayOf(
+  placed: readonly Placed[],
+  start: Way,
+  batches: readonly TowelBatch[],
+  rules: LedgerRules,
+  a: Assumptions,
+): Way {
   const hands = new Hands(batches, rules, a);
   const finishing = placed.filter(({ need }) => need.use === 'finish' || need.use === 'drying');
   const washing = placed.filter(({ need }) => need.use === 'wash' && need.role !== 'wheels');
@@ -295,7 +378,11 @@ function wayOf(placed: readonly Placed[], start: Way, batches: readonly TowelBat
 }
 
 /** A side as it is at the end of a visit, with all that it took up. */
-function sideOf(notes: readonly Note[], { wetShare }: { readonly wetShare: number }, placed: readonly Placed[]): UsedSide {
+function sideOf(
+  notes: readonly Note[],
+  { wetShare }: { readonly wetShare: number },
+  placed: readonly Placed[],
+): UsedSide {
   const last = notes.at(-1)!;
   const wipings = notes.map(({ at }) => placed[at]!);
   const { use } = wipings.at(-1)!.need;
@@ -306,7 +393,14 @@ function sideOf(notes: readonly Note[], { wetShare }: { readonly wetShare: numbe
     cleanliness: Math.max(...wipings.map(({ need }) => need.cleanliness)) as CleanlinessClass,
     entries: notes.map(({ at, share }) => {
       const { zoneId, pass, share: ofZone, need } = placed[at]!;
-      return { zoneId, pass, cleanliness: need.cleanliness, share: share * ofZone, dirtG: need.dirtG * share, liquidMl: need.liquidMl * share };
+      return {
+        zoneId,
+        pass,
+        cleanliness: need.cleanliness,
+        share: share * ofZone,
+        dirtG: need.dirtG * share,
+        liquidMl: need.liquidMl * share,
+      };
     }),
     dirtShare: last.fill.dirt,
     liquidShare: wetShare + (1 - wetShare) * last.fill.liquid,
@@ -314,9 +408,16 @@ function sideOf(notes: readonly Note[], { wetShare }: { readonly wetShare: numbe
   };
 }
 
-function used(towel: Towel, notes: readonly Note[], number: number, worker: number, placed: readonly Placed[]): UsedTowel {
+function used(
+  towel: Towel,
+  notes: readonly Note[],
+  number: number,
+  worker: number,
+  placed: readonly Placed[],
+): UsedTowel {
   const visits = new Map<string, Note[]>();
-  for (const note of notes) visits.set(`${note.visit}/${note.side}`, [...(visits.get(`${note.visit}/${note.side}`) ?? []), note]);
+  for (const note of notes)
+    visits.set(`${note.visit}/${note.side}`, [...(visits.get(`${note.visit}/${note.side}`) ?? []), note]);
   const sides = [...visits.values()].map((own) => sideOf(own, { wetShare: own[0]!.wetShare }, placed));
   const before = towel.begun?.used ?? 0;
   const most = Math.max(...sides.map((side) => side.number));
@@ -336,9 +437,15 @@ function used(towel: Towel, notes: readonly Note[], number: number, worker: numb
   };
 }
 
-function recorded(way: Way, worker: number, placed: readonly Placed[], begun: readonly OpenTowel[]): readonly UsedTowel[] {
+function recorded(
+  way: Way,
+  worker: number,
+  placed: readonly Placed[],
+  begun: readonly OpenTowel[],
+): readonly UsedTowel[] {
   const byTowel = new Map<number, Note[]>();
-  for (let note = way.notes; note; note = note.before) byTowel.set(note.towel, [...(byTowel.get(note.towel) ?? []), note]);
+  for (let note = way.notes; note; note = note.before)
+    byTowel.set(note.towel, [...(byTowel.get(note.towel) ?? []), note]);
   // Rows come one after the other, and notes last first: by the hand they are in the order of the wipings.
   const all = [...byTowel].map(([towel, notes]) => ({ towel: way.towels[towel]!, notes: notes.reverse() }));
   const firstAt = ({ notes }: (typeof all)[number]): number => Math.min(...notes.map(({ at }) => at));

@@ -4,7 +4,9 @@ import { type CleanlinessClass, zoneIds } from '../model';
 import { mittsFor } from './mitts';
 
 const zone = (cleanliness: CleanlinessClass, i: number) => ({ zoneId: zoneIds[i]!, cleanliness, pass: i });
-const anyWay = fc.array(fc.constantFrom<CleanlinessClass>(0, 1, 2, 3), { maxLength: 40 }).map((classes) => classes.map(zone));
+const anyWay = fc
+  .array(fc.constantFrom<CleanlinessClass>(0, 1, 2, 3), { maxLength: 40 })
+  .map((classes) => classes.map(zone));
 
 describe('mitts', () => {
   it('wash every zone once, and never go back to a cleaner class', () => {
@@ -48,6 +50,8 @@ describe('mitts', () => {
   });
 
   it('leave glass a mitt of its own', () => {
-    expect(mittsFor([zone(1, 0), zone(0, 1), zone(1, 2), zone(0, 3)], 0).map(({ zones }) => zones.length)).toEqual([2, 2]);
+    expect(mittsFor([zone(1, 0), zone(0, 1), zone(1, 2), zone(0, 3)], 0).map(({ zones }) => zones.length)).toEqual([
+      2, 2,
+    ]);
   });
 });

@@ -32,7 +32,6 @@ const isShared = (habit: MediumHabit): boolean => habit === 'mitt' || habit === 
 const needsAnother = (habit: MediumHabit, { pass, to }: InHand, next: Pick<Mitted, 'pass' | 'cleanliness'>): boolean =>
   habit === 'many-mitts' ? pass !== next.pass : habit === 'mitts-by-area' && to !== next.cleanliness;
 
-
 /**
  * The mitts with which a way is washed, one in the hand at a time and one for glass: none goes back to something
  * cleaner. One that was put down is taken up again for something dirtier, the one that has come down furthest first.
@@ -44,7 +43,11 @@ export function mittsFor(way: readonly Mitted[], worker: number, habit: MediumHa
     const hand = cleanliness === cleanlinessOf.glass ? 'glass' : 'paint';
     let mitt = hands[hand];
     if (!mitt || mitt.to > cleanliness || needsAnother(habit, mitt, { cleanliness, pass })) {
-      const down = isShared(habit) && mitts.filter((one) => one !== hands.glass && one !== hands.paint && one.to < cleanliness).sort((p, q) => q.to - p.to)[0];
+      const down =
+        isShared(habit) &&
+        mitts
+          .filter((one) => one !== hands.glass && one !== hands.paint && one.to < cleanliness)
+          .sort((p, q) => q.to - p.to)[0];
       mitt = down || { from: cleanliness, to: cleanliness, zones: [], pass };
       if (!down) mitts.push(mitt);
       hands[hand] = mitt;

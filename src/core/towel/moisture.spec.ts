@@ -4,7 +4,12 @@ import { moistureOf } from './moisture';
 
 const share = fc.double({ min: 0, max: 1, noNaN: true });
 const anyWetted = fc
-  .record({ laidMl: fc.double({ min: 0, max: 500, noNaN: true }), runs: share, washTakes: share, airTakesMl: fc.double({ min: 0, max: 500, noNaN: true }) })
+  .record({
+    laidMl: fc.double({ min: 0, max: 500, noNaN: true }),
+    runs: share,
+    washTakes: share,
+    airTakesMl: fc.double({ min: 0, max: 500, noNaN: true }),
+  })
   .map(({ runs, ...rest }) => ({ ...rest, runoffMl: rest.laidMl * runs }));
 
 describe('the liquid on a zone', () => {

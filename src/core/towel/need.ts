@@ -1,5 +1,12 @@
 import type { Assumptions } from '../assumptions';
-import { type CleanlinessClass, type GlassTowelHabit, type TowelBatch, type TowelRole, type Zone, cleanlinessOf } from '../model';
+import {
+  type CleanlinessClass,
+  type GlassTowelHabit,
+  type TowelBatch,
+  type TowelRole,
+  type Zone,
+  cleanlinessOf,
+} from '../model';
 import { type RolesAtHand, type SideUse, sideCapacity, sideReach } from './capacity';
 import type { Moisture } from './moisture';
 
@@ -43,8 +50,7 @@ export interface WipedZone {
 /** From this class down one towel does everything: wheels, tyres and arches. */
 export const ONE_TOWEL_FROM = cleanlinessOf.faces;
 
-const dirtOn = ({ loadGm2, areaM2 }: WipedZone, a: Assumptions): number =>
-  a.dirtLifted * loadGm2 * areaM2;
+const dirtOn = ({ loadGm2, areaM2 }: WipedZone, a: Assumptions): number => a.dirtLifted * loadGm2 * areaM2;
 
 const reachOn = ({ loadGm2, areaM2, cleanliness }: WipedZone, a: Assumptions): number =>
   areaM2 / sideReach(loadGm2, cleanliness, a);
@@ -84,7 +90,13 @@ function sharesGlass({ finishWith }: TowelUse, habit: GlassTowelHabit): boolean 
   }
 }
 
-function finishNeed(zone: WipedZone, use: TowelUse, roles: RolesAtHand, habit: GlassTowelHabit, a: Assumptions): TowelNeed {
+function finishNeed(
+  zone: WipedZone,
+  use: TowelUse,
+  roles: RolesAtHand,
+  habit: GlassTowelHabit,
+  a: Assumptions,
+): TowelNeed {
   const isGlass = zone.cleanliness === cleanlinessOf.glass;
   const shares = isGlass && sharesGlass(use, habit);
   const role = roles[isGlass && !shares ? 'glass' : use.finishWith];
@@ -129,7 +141,12 @@ export function towelNeeds(
 }
 
 /** A clean towel spreads what is put onto a clean zone: a buffing towel on paint, a work towel on trim and tyres. */
-export const careNeed = ({ areaM2, cleanliness, surface }: Pick<Zone, 'areaM2' | 'cleanliness' | 'surface'>, careMl: number, roles: RolesAtHand, a: Assumptions): TowelNeed => ({
+export const careNeed = (
+  { areaM2, cleanliness, surface }: Pick<Zone, 'areaM2' | 'cleanliness' | 'surface'>,
+  careMl: number,
+  roles: RolesAtHand,
+  a: Assumptions,
+): TowelNeed => ({
   role: surface === 'paint' ? roles.finish : roles.wheels,
   use: 'protect',
   moment: 'protect',

@@ -8,7 +8,6 @@ export type Slot = (typeof slots)[number];
 /** Place of each in the list. */
 export const slotAt = Object.fromEntries(slots.map((slot, i) => [slot, i])) as Readonly<Record<Slot, number>>;
 
-
 /** The hand that a need falls to; a paint towel that may do glass stays in its own. */
 export function slotOf({ cleanliness, use, role }: Pick<TowelNeed, 'cleanliness' | 'use' | 'role'>): Slot {
   if (use === 'protect') return role === 'finish' ? 'protect' : cleanliness >= ONE_TOWEL_FROM ? 'tyres' : 'trim';

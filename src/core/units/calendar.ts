@@ -24,7 +24,8 @@ function zoneOf(offsetH: number): string {
 export const dayAt = (at: number, offsetH: number): Day => dayOf(new TZDate(at, zoneOf(offsetH)));
 
 /** The instant of an hour of a day at a place, milliseconds since 1970. */
-export const instantAt = (day: Day, hour: number, offsetH: number): number => dateOf(day).getTime() + (hour - offsetH) * 3_600_000;
+export const instantAt = (day: Day, hour: number, offsetH: number): number =>
+  dateOf(day).getTime() + (hour - offsetH) * 3_600_000;
 
 /** @example dayAfter('2031-02-28', 1) // '2031-03-01' */
 export const dayAfter = (day: Day, days: number): Day => dayOf(addDays(dateOf(day), days));

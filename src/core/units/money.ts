@@ -16,7 +16,8 @@ export function minorDigits(currency: string): number {
 }
 
 /** @example toMinor(26, 'EUR') // 2600 */
-export const toMinor = (amount: number, currency: string): MinorUnits => minorUnits(Math.round(amount * 10 ** minorDigits(currency)));
+export const toMinor = (amount: number, currency: string): MinorUnits =>
+  minorUnits(Math.round(amount * 10 ** minorDigits(currency)));
 
 /** @example fromMinor(2600, 'JPY') // 2600 */
 export const fromMinor = (minor: number, currency: string): number => minor / 10 ** minorDigits(currency);

@@ -1,6 +1,16 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { add, divide, fromDecimal, multiply, parseRational, rational, rationalToString, subtract, toNumber } from './rational';
+import {
+  add,
+  divide,
+  fromDecimal,
+  multiply,
+  parseRational,
+  rational,
+  rationalToString,
+  subtract,
+  toNumber,
+} from './rational';
 
 const anyRational = fc
   .tuple(fc.bigInt(-1_000_000n, 1_000_000n), fc.bigInt(1n, 1_000_000n))

@@ -22,14 +22,10 @@ export function rational(num: bigint | number, den: bigint | number = 1n): Ratio
   return { num: (sign * n) / divisor, den: (sign * d) / divisor };
 }
 
-export const add = (a: Rational, b: Rational): Rational =>
-  rational(a.num * b.den + b.num * a.den, a.den * b.den);
-export const subtract = (a: Rational, b: Rational): Rational =>
-  rational(a.num * b.den - b.num * a.den, a.den * b.den);
-export const multiply = (a: Rational, b: Rational): Rational =>
-  rational(a.num * b.num, a.den * b.den);
-export const divide = (a: Rational, b: Rational): Rational =>
-  rational(a.num * b.den, a.den * b.num);
+export const add = (a: Rational, b: Rational): Rational => rational(a.num * b.den + b.num * a.den, a.den * b.den);
+export const subtract = (a: Rational, b: Rational): Rational => rational(a.num * b.den - b.num * a.den, a.den * b.den);
+export const multiply = (a: Rational, b: Rational): Rational => rational(a.num * b.num, a.den * b.den);
+export const divide = (a: Rational, b: Rational): Rational => rational(a.num * b.den, a.den * b.num);
 export const compare = (a: Rational, b: Rational): number => {
   const difference = a.num * b.den - b.num * a.den;
   return difference < 0n ? -1 : difference > 0n ? 1 : 0;

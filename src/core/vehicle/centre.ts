@@ -70,20 +70,29 @@ function profilePanels(f: Frame): CentreShape[] {
     between(f, 'bonnet', [f.nose, f.cowl], [HALF_NOSE, HALF_COWL], 'front', [f.width * 0.16, 0]),
     between(f, 'windscreen', [f.cowl, f.header], [HALF_COWL, halfRoof], 'front', [f.width * 0.05, f.width * 0.05]),
     between(f, 'roof', [f.header, f.roofEnd], [halfRoof, halfRoof], 'rear'),
-    between(f, 'rear-window', [f.roofEnd, f.deck], [halfRoof * 0.96, HALF_TAIL * 0.95], 'rear', [f.width * 0.05, f.width * 0.05]),
+    between(f, 'rear-window', [f.roofEnd, f.deck], [halfRoof * 0.96, HALF_TAIL * 0.95], 'rear', [
+      f.width * 0.05,
+      f.width * 0.05,
+    ]),
   ];
   const lidRun = f.tail[0] - f.deck[0];
   return lidRun < LEAST_LID * f.length
     ? panels
-    : [...panels, between(f, 'boot-lid', [f.deck, f.tail], [HALF_TAIL, HALF_TAIL], 'rear', [0, Math.min(lidRun, f.width) * 0.2])];
+    : [
+        ...panels,
+        between(f, 'boot-lid', [f.deck, f.tail], [HALF_TAIL, HALF_TAIL], 'rear', [0, Math.min(lidRun, f.width) * 0.2]),
+      ];
 }
 
-const upright = (
-  part: CentrePart,
-  view: 'front' | 'rear',
-  polygon: Polygon,
-  heightM: number,
-): CentreShape => ({ part, view, polygon, tiltDeg: 90, facingDeg: facing[view], slopeFactor: 1, heightM });
+const upright = (part: CentrePart, view: 'front' | 'rear', polygon: Polygon, heightM: number): CentreShape => ({
+  part,
+  view,
+  polygon,
+  tiltDeg: 90,
+  facingDeg: facing[view],
+  slopeFactor: 1,
+  heightM,
+});
 
 /**
  * An end of the car: a lower band, an upper band, and an insert let into the upper edge of the
@@ -137,7 +146,12 @@ function frontFace(f: Frame): CentreShape[] {
     insertBottom: middle + (top - middle) * 0.35,
   };
   return [
-    upright('front-bumper-lower', 'front', band(face.half * 0.95, bottom, middle, (middle - bottom) * 0.7), centreOf(bottom, middle)),
+    upright(
+      'front-bumper-lower',
+      'front',
+      band(face.half * 0.95, bottom, middle, (middle - bottom) * 0.7),
+      centreOf(bottom, middle),
+    ),
     upright('front-bumper-upper', 'front', notched(face), centreOf(middle, top)),
     upright('grille', 'front', band(face.insertHalf, face.insertBottom, top), centreOf(face.insertBottom, top)),
   ];
@@ -158,7 +172,12 @@ function rearFace(f: Frame): CentreShape[] {
     insertBottom: lip + (top - lip) * 0.45,
   };
   return [
-    upright('rear-bumper-lower', 'rear', band(face.half * 0.95, bottom, bumperMiddle, (bumperMiddle - bottom) * 0.7), centreOf(bottom, bumperMiddle)),
+    upright(
+      'rear-bumper-lower',
+      'rear',
+      band(face.half * 0.95, bottom, bumperMiddle, (bumperMiddle - bottom) * 0.7),
+      centreOf(bottom, bumperMiddle),
+    ),
     upright('rear-bumper-upper', 'rear', band(face.half, bumperMiddle, sill), centreOf(bumperMiddle, sill)),
     upright('boot-sill', 'rear', band(face.half * 0.7, sill, lip), centreOf(sill, lip)),
     upright('rear-face', 'rear', notched(face), centreOf(lip, top)),

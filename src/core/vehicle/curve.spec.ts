@@ -5,7 +5,9 @@ import { bend, rounded } from './curve';
 import { areaOf } from './polygon';
 
 /** The ends of a rounded corner, seen from it. */
-const end = fc.tuple(fc.double({ min: 0, max: 0.4, noNaN: true }), fc.double({ min: 0, max: 2 * Math.PI, noNaN: true })).map(([r, angle]): Point => [r * Math.cos(angle), r * Math.sin(angle)]);
+const end = fc
+  .tuple(fc.double({ min: 0, max: 0.4, noNaN: true }), fc.double({ min: 0, max: 2 * Math.PI, noNaN: true }))
+  .map(([r, angle]): Point => [r * Math.cos(angle), r * Math.sin(angle)]);
 const corner: Point = [0, 0];
 
 describe('curves', () => {
@@ -27,14 +29,24 @@ describe('curves', () => {
 
   it('cover what the drawn curve covers to half a per cent: a square less a sixth of its round squared at each corner', () => {
     for (const round of [0.1, 0.3, 0.5]) {
-      const square = rounded([[0, 0, round], [1, 0, round], [1, 1, round], [0, 1, round]]);
+      const square = rounded([
+        [0, 0, round],
+        [1, 0, round],
+        [1, 1, round],
+        [0, 1, round],
+      ]);
       const drawn = 1 - (4 * round ** 2) / 6;
       expect(Math.abs(areaOf([square]) / drawn - 1)).toBeLessThan(0.005);
     }
   });
 
   it('take no more than half of an edge, and leave sharp corners where they are', () => {
-    const flat = rounded([[0, 0, 9], [2, 0, 0], [2, 1, 0], [0, 1, 0]]);
+    const flat = rounded([
+      [0, 0, 9],
+      [2, 0, 0],
+      [2, 1, 0],
+      [0, 1, 0],
+    ]);
     expect(flat).toContainEqual([2, 0]);
     expect(flat).toContainEqual([1, 0]);
     expect(flat).toContainEqual([0, 0.5]);

@@ -10,7 +10,10 @@ export type Corner = readonly [x: number, y: number, roundM: number];
  */
 const STEPS = 10;
 
-const between = ([px, py]: Point, [qx, qy]: Point, share: number): Point => [px + (qx - px) * share, py + (qy - py) * share];
+const between = ([px, py]: Point, [qx, qy]: Point, share: number): Point => [
+  px + (qx - px) * share,
+  py + (qy - py) * share,
+];
 const distance = ([px, py]: Point, [qx, qy]: Point): number => Math.hypot(qx - px, qy - py);
 
 /** A parabola from one point to another that leaves and arrives towards a third, flattened; both ends are in it. */

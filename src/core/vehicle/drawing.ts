@@ -6,7 +6,10 @@ import { bodyOutline } from './flank';
 import { type Frame, frameOf } from './frame';
 import { motorcycleDetails } from './motorcycle';
 
-const mirroredAcross = (half: readonly Corner[]): Corner[] => [...half, ...[...half].reverse().map(([x, y, r]): Corner => [-x, y, r])];
+const mirroredAcross = (half: readonly Corner[]): Corner[] => [
+  ...half,
+  ...[...half].reverse().map(([x, y, r]): Corner => [-x, y, r]),
+];
 
 /** Whole car from the side, roof and all. */
 const flankBody = (f: Frame): Polygon => {
@@ -66,7 +69,12 @@ function stubs(f: Frame, view: 'front' | 'rear'): Detail[] {
 }
 
 /** A pair of lamps between two heights, from an inner to an outer half width. */
-const lamps = (kind: 'lamp' | 'tail-lamp', view: 'front' | 'rear', [inner, outer]: readonly [number, number], [bottom, top]: readonly [number, number]): Detail[] =>
+const lamps = (
+  kind: 'lamp' | 'tail-lamp',
+  view: 'front' | 'rear',
+  [inner, outer]: readonly [number, number],
+  [bottom, top]: readonly [number, number],
+): Detail[] =>
   [-1, 1].map((side) => ({
     kind,
     view,
@@ -94,15 +102,31 @@ function flankDetails(f: Frame, view: 'left' | 'right'): Detail[] {
   ]);
   const handleAt = f.cowl[1] * 0.9;
   const ends = f.template.doors === 2 ? [f.pillar, f.doorEnd] : [f.pillar];
-  const handles = ends.map((x): Detail => ({ kind: 'handle', view, points: [[x - 0.06 * l, handleAt], [x - 0.025 * l, handleAt]] }));
+  const handles = ends.map((x): Detail => ({
+    kind: 'handle',
+    view,
+    points: [
+      [x - 0.06 * l, handleAt],
+      [x - 0.025 * l, handleAt],
+    ],
+  }));
   const spokes = [f.frontAxle, f.rearAxle].flatMap(([x, y]) =>
     Array.from({ length: 5 }, (_, i): Detail => {
       const angle = ((90 + i * 72) * Math.PI) / 180;
-      const at = (share: number): Point => [x + share * f.wheelRadius * Math.cos(angle), y + share * f.wheelRadius * Math.sin(angle)];
+      const at = (share: number): Point => [
+        x + share * f.wheelRadius * Math.cos(angle),
+        y + share * f.wheelRadius * Math.sin(angle),
+      ];
       return { kind: 'spoke', view, points: [at(0.1), at(0.6)] };
     }),
   );
-  return [{ kind: 'body', view, points: flankBody(f) }, { kind: 'lamp', view, points: lamp }, { kind: 'tail-lamp', view, points: tailLamp }, ...handles, ...spokes];
+  return [
+    { kind: 'body', view, points: flankBody(f) },
+    { kind: 'lamp', view, points: lamp },
+    { kind: 'tail-lamp', view, points: tailLamp },
+    ...handles,
+    ...spokes,
+  ];
 }
 
 function details(vehicle: Vehicle): readonly Detail[] {
@@ -126,4 +150,6 @@ function details(vehicle: Vehicle): readonly Detail[] {
 const KEPT = 16;
 
 /** What is drawn of a vehicle besides its zones, in the metres of each view: bodies and tyres first, lamps, handles and spokes after. */
-export const detailsOf: (vehicle: Vehicle) => readonly Detail[] = recent(KEPT, JSON.stringify, (vehicle: Vehicle) => (vehicle.body === 'motorcycle' ? motorcycleDetails(vehicle) : details(vehicle)));
+export const detailsOf: (vehicle: Vehicle) => readonly Detail[] = recent(KEPT, JSON.stringify, (vehicle: Vehicle) =>
+  vehicle.body === 'motorcycle' ? motorcycleDetails(vehicle) : details(vehicle),
+);

@@ -76,8 +76,7 @@ export const arc = (centre: Point, radius: number, from: number, to: number, ste
     return [centre[0] + radius * Math.cos(angle), centre[1] + radius * Math.sin(angle)];
   });
 
-export const circle = (centre: Point, radius: number): Polygon =>
-  arc(centre, radius, 0, 360, 32).slice(0, -1);
+export const circle = (centre: Point, radius: number): Polygon => arc(centre, radius, 0, 360, 32).slice(0, -1);
 
 /** A closed ring as an outline and a hole. */
 export const ring = (centre: Point, outer: number, inner: number): readonly Polygon[] => [

@@ -21,13 +21,18 @@ function hiddenPartOf(id: ZoneId): ScopePart {
 }
 
 /** Is a zone to be washed, as far as was agreed? */
-export const isInScope = (zone: Parameters<typeof scopePartOf>[0], scope: Scope): boolean => scope.includes(scopePartOf(zone));
+export const isInScope = (zone: Parameters<typeof scopePartOf>[0], scope: Scope): boolean =>
+  scope.includes(scopePartOf(zone));
 
 /** Hidden pieces that are asked for. */
-export const hiddenInScope = ({ vehicle, scope }: Pick<Job, 'vehicle' | 'scope'>): readonly Zone[] => hiddenZonesOf(vehicle).filter((zone) => isInScope(zone, scope));
+export const hiddenInScope = ({ vehicle, scope }: Pick<Job, 'vehicle' | 'scope'>): readonly Zone[] =>
+  hiddenZonesOf(vehicle).filter((zone) => isInScope(zone, scope));
 
 /** All that is drawn, and what is asked for of what is not. */
-export const zonesIn = (job: Pick<Job, 'vehicle' | 'scope'>): readonly Zone[] => [...zonesOf(job.vehicle), ...hiddenInScope(job)];
+export const zonesIn = (job: Pick<Job, 'vehicle' | 'scope'>): readonly Zone[] => [
+  ...zonesOf(job.vehicle),
+  ...hiddenInScope(job),
+];
 
 /** Zones that nobody has asked for. */
 export const outOfScope = ({ vehicle, scope }: Pick<Job, 'vehicle' | 'scope'>): readonly ZoneId[] =>

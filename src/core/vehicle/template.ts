@@ -204,4 +204,5 @@ export const bodyTemplates: Readonly<Record<CarBody, BodyTemplate>> = {
   },
 };
 
-export const defaultDimensions = (body: Body): Dimensions => (body === 'motorcycle' ? motorcycleSize : bodyTemplates[body].defaults);
+export const defaultDimensions = (body: Body): Dimensions =>
+  body === 'motorcycle' ? motorcycleSize : bodyTemplates[body].defaults;

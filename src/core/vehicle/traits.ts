@@ -8,11 +8,11 @@ export interface Traits {
   readonly curvature: number;
 }
 
-const t = (
-  surface: Traits['surface'],
-  cleanliness: CleanlinessClass,
-  curvature: number,
-): Traits => ({ surface, cleanliness, curvature });
+const t = (surface: Traits['surface'], cleanliness: CleanlinessClass, curvature: number): Traits => ({
+  surface,
+  cleanliness,
+  curvature,
+});
 
 export const flankTraits: Readonly<Record<FlankPart, Traits>> = {
   'front-wing-upper': t('paint', 1, 1.03),

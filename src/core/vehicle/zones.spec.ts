@@ -75,17 +75,11 @@ describe('zones of a vehicle', () => {
 
   it('scales areas with the square of a uniform factor', () => {
     fc.assert(
-      fc.property(
-        fc.constantFrom<Body>(...bodies),
-        fc.double({ min: 0.6, max: 1.6, noNaN: true }),
-        (body, factor) => {
-          const before = zonesOf(sampleVehicle(body));
-          const after = zonesOf(scaled(sampleVehicle(body), factor));
-          before.forEach((zone, i) =>
-            expect(after[i]!.areaM2 / zone.areaM2).toBeCloseTo(factor * factor, 8),
-          );
-        },
-      ),
+      fc.property(fc.constantFrom<Body>(...bodies), fc.double({ min: 0.6, max: 1.6, noNaN: true }), (body, factor) => {
+        const before = zonesOf(sampleVehicle(body));
+        const after = zonesOf(scaled(sampleVehicle(body), factor));
+        before.forEach((zone, i) => expect(after[i]!.areaM2 / zone.areaM2).toBeCloseTo(factor * factor, 8));
+      }),
       { numRuns: runs(40) },
     );
   });

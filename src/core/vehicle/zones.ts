@@ -36,11 +36,7 @@ const zoneFrom = (shape: Shape, traits: Traits, vehicle: Vehicle): Zone => ({
 function outlined(vehicle: Vehicle): readonly Zone[] {
   const frame = frameOf(vehicle);
   const centre = centreShapes(frame).map((shape) =>
-    zoneFrom(
-      { ...shape, id: shape.part, polygons: [shape.polygon] },
-      centreTraits[shape.part],
-      vehicle,
-    ),
+    zoneFrom({ ...shape, id: shape.part, polygons: [shape.polygon] }, centreTraits[shape.part], vehicle),
   );
   const flank = (side: Side): Zone[] =>
     [...flankShapes(frame)].map(([part, polygons]) =>
@@ -69,4 +65,6 @@ const KEPT = 64;
  * a body has only the parts that it has. Left and right have the same outlines, seen from their
  * own side. Areas grow with the square of a uniform scale.
  */
-export const zonesOf: (vehicle: Vehicle) => readonly Zone[] = recent(KEPT, JSON.stringify, (vehicle: Vehicle) => (vehicle.body === 'motorcycle' ? motorcycleZones(vehicle) : outlined(vehicle)));
+export const zonesOf: (vehicle: Vehicle) => readonly Zone[] = recent(KEPT, JSON.stringify, (vehicle: Vehicle) =>
+  vehicle.body === 'motorcycle' ? motorcycleZones(vehicle) : outlined(vehicle),
+);

@@ -33,20 +33,30 @@ describe('afterwards', () => {
     for (const { content, ml, keeping } of leftOvers) {
       const mix = plan.mix.mixes.find((one) => one.content === content)!;
       const made = mix.fills.reduce((sum, { totalMl }) => sum + totalMl, 0);
-      const used = content === 'rinse' ? 0 : plan.zones.reduce((sum, { option }) => sum + (option?.laidMl[content] ?? 0), 0);
+      const used =
+        content === 'rinse' ? 0 : plan.zones.reduce((sum, { option }) => sum + (option?.laidMl[content] ?? 0), 0);
       expect(ml + used).toBeCloseTo(made, 6);
       expect(keeping.kind).toBe(mix.vessel.kind === 'bucket' ? 'dirty' : 'days');
     }
     expect(waste.bucketsL).toBeGreaterThan(5);
-    expect(waste.bucketsL).toBeCloseTo(leftOvers.filter(({ keeping }) => keeping.kind === 'dirty').reduce((sum, { ml }) => sum + ml, 0) / 1000, 9);
+    expect(waste.bucketsL).toBeCloseTo(
+      leftOvers.filter(({ keeping }) => keeping.kind === 'dirty').reduce((sum, { ml }) => sum + ml, 0) / 1000,
+      9,
+    );
   });
 
   it('keeps a bucket that nothing went back into for the next car, less what the towels drank', () => {
-    const many = { ...job, towels: job.towels.map((one) => ({ ...one, clean: 60 })), choices: { ...job.choices, bucket: 'many-towels' as const } };
+    const many = {
+      ...job,
+      towels: job.towels.map((one) => ({ ...one, clean: 60 })),
+      choices: { ...job.choices, bucket: 'many-towels' as const },
+    };
     const clean = planJob(many);
     const { leftOvers, waste } = afterwards(many, clean);
     const wash = leftOvers.find(({ content }) => content === 'wash')!;
-    const made = clean.mix.mixes.find(({ content }) => content === 'wash')!.fills.reduce((sum, { totalMl }) => sum + totalMl, 0);
+    const made = clean.mix.mixes
+      .find(({ content }) => content === 'wash')!
+      .fills.reduce((sum, { totalMl }) => sum + totalMl, 0);
     const laid = clean.zones.reduce((sum, { option }) => sum + (option?.laidMl.wash ?? 0), 0);
     const wetted = clean.towels.filter(({ role }) => role === 'wash').length;
     expect(wash.keeping).toEqual({ kind: 'today' });

@@ -12,7 +12,8 @@ export interface LaundryLoad extends Soak {
 }
 
 /** Poured away; good for the next car today, as an open bucket does not keep; or kept in a closed sprayer. */
-type Keeping = { readonly kind: 'dirty' } | { readonly kind: 'today' } | { readonly kind: 'days'; readonly days: number };
+type Keeping =
+  { readonly kind: 'dirty' } | { readonly kind: 'today' } | { readonly kind: 'days'; readonly days: number };
 
 /** What is left of a filling, and whether it can be kept. */
 export interface LeftOver {
@@ -58,7 +59,11 @@ function keepingOf({ content, vessel }: Mix, job: Job, a: Assumptions): Keeping 
 
 const leftOversOf = ({ mix }: Plan, job: Job): readonly LeftOver[] => {
   const a = resolveAssumptions(job.choices.assumptions);
-  return mix.mixes.map((one) => ({ content: one.content, ml: Math.max(0, one.leftoverMl), keeping: keepingOf(one, job, a) }));
+  return mix.mixes.map((one) => ({
+    content: one.content,
+    ml: Math.max(0, one.leftoverMl),
+    keeping: keepingOf(one, job, a),
+  }));
 };
 
 /** What there is to do when the car is done: soak and wash towels, take dirty water away, keep what keeps. */

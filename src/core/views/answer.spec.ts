@@ -37,7 +37,10 @@ describe('reasons beside the answer', () => {
   });
 
   it('say of a refusal what stands in the way, and of a wish that it was one', () => {
-    expect(reasonsOf(sampleJob({ soil: soilAll('mud', 5) }))[0]).toMatchObject({ code: 'verdict', verdict: { code: 'zones-blocked' } });
+    expect(reasonsOf(sampleJob({ soil: soilAll('mud', 5) }))[0]).toMatchObject({
+      code: 'verdict',
+      verdict: { code: 'zones-blocked' },
+    });
     const asked = sampleJob({ soil: soilAll('dust', 1), choices: { ...sampleJob().choices, method: 'waterless' } });
     expect(reasonsOf(asked)[0]).toEqual({ code: 'asked-for' });
   });

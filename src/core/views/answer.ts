@@ -23,7 +23,9 @@ const REASONS = 2;
 
 function gainsOver(mine: Totals, theirs: Totals): readonly Gain[] {
   const figures: readonly Gain['figure'][] = ['minutes', 'litres', 'towels', 'index'];
-  return figures.map((figure) => ({ figure, by: theirs[figure].value - mine[figure].value })).filter(({ figure, by }) => by >= WORTH[figure]);
+  return figures
+    .map((figure) => ({ figure, by: theirs[figure].value - mine[figure].value }))
+    .filter(({ figure, by }) => by >= WORTH[figure]);
 }
 
 function ruledOut({ method, outcome }: Alternative): readonly AnswerReason[] {
@@ -34,17 +36,28 @@ function ruledOut({ method, outcome }: Alternative): readonly AnswerReason[] {
 
 /** Against the cheapest of the others that would do. */
 function beats(plan: Plan): readonly AnswerReason[] {
-  const others = plan.alternatives.flatMap(({ method, outcome }) => (method !== plan.method && outcome.kind === 'feasible' ? [{ method, ...outcome }] : []));
+  const others = plan.alternatives.flatMap(({ method, outcome }) =>
+    method !== plan.method && outcome.kind === 'feasible' ? [{ method, ...outcome }] : [],
+  );
   const next = others.sort((p, q) => p.cost - q.cost)[0];
   return next ? [{ code: 'beats', method: next.method, gains: gainsOver(plan.totals, next.totals) }] : [];
 }
 
-const isRefusal = ({ code }: Verdict): boolean => code === 'zones-blocked' || code === 'over-budget' || code === 'missing';
+const isRefusal = ({ code }: Verdict): boolean =>
+  code === 'zones-blocked' || code === 'over-budget' || code === 'missing';
 
 /** At most two reasons, the strongest first: what rules the others out, then what this one saves. */
 export function answerReasons(plan: Plan): readonly AnswerReason[] {
-  if (plan.method === 'decline') return plan.verdicts.filter(isRefusal).slice(0, REASONS).map((verdict) => ({ code: 'verdict', verdict }));
-  const asked: readonly AnswerReason[] = plan.verdicts.some(({ code }) => code === 'asked-for') ? [{ code: 'asked-for' }] : [];
-  const left = plan.verdicts.filter(({ code }) => code === 'parts-left').map((verdict): AnswerReason => ({ code: 'verdict', verdict }));
+  if (plan.method === 'decline')
+    return plan.verdicts
+      .filter(isRefusal)
+      .slice(0, REASONS)
+      .map((verdict) => ({ code: 'verdict', verdict }));
+  const asked: readonly AnswerReason[] = plan.verdicts.some(({ code }) => code === 'asked-for')
+    ? [{ code: 'asked-for' }]
+    : [];
+  const left = plan.verdicts
+    .filter(({ code }) => code === 'parts-left')
+    .map((verdict): AnswerReason => ({ code: 'verdict', verdict }));
   return [...left, ...asked, ...plan.alternatives.flatMap(ruledOut), ...beats(plan)].slice(0, REASONS);
 }

@@ -13,7 +13,9 @@ export interface Claim {
 
 /** Content of a plan’s zones that lies on them as labelled; too weak a mix claims nothing. */
 const isAsStrong = ({ mix }: Plan, purpose: MixPurpose): boolean =>
-  mix.mixes.filter(({ content }) => content === purpose).every(({ fills }) => fills.every(({ dose }) => dose?.band !== 'too-weak'));
+  mix.mixes
+    .filter(({ content }) => content === purpose)
+    .every(({ fills }) => fills.every(({ dose }) => dose?.band !== 'too-weak'));
 
 /**
  * When what products claim lapses: only for products with a claim of their own, at the strength that

@@ -9,17 +9,28 @@ const AT = 1_900_000_000_000;
 const job: Job = sampleJob({ soil: soilAll('dust', 1), gear: [sampleGear('cordless-wand')] });
 
 /** A run with so many passes done, and then something noted. */
-function after(passes: number, event?: { readonly kind: ReplanEvent['kind']; readonly zone?: 'roof' }, of: Job = job): Job {
+function after(
+  passes: number,
+  event?: { readonly kind: ReplanEvent['kind']; readonly zone?: 'roof' },
+  of: Job = job,
+): Job {
   const begun = startRun(of, AT);
   const plan = planRun(begun);
-  const ticked = tasksOf(plan).slice(0, passes).reduce((now, task, i) => noteEvents(now, ticksOf(plan, task, AT + 60_000 * (i + 1))), begun);
+  const ticked = tasksOf(plan)
+    .slice(0, passes)
+    .reduce((now, task, i) => noteEvents(now, ticksOf(plan, task, AT + 60_000 * (i + 1))), begun);
   return event ? noteEvents(ticked, [{ ...event, at: AT + 60_000 * (passes + 2) } as ReplanEvent]) : ticked;
 }
 
 const filmOf = (now: Job): number => {
   const plan = planRun(now);
-  const open = plan.zones.filter(({ zone, option }) => option && !plan.begun.done.has(zone.id) && option.laidMl.waterless > 0);
-  return open.reduce((sum, { option }) => sum + option!.laidMl.waterless, 0) / open.reduce((sum, { zone }) => sum + zone.areaM2, 0);
+  const open = plan.zones.filter(
+    ({ zone, option }) => option && !plan.begun.done.has(zone.id) && option.laidMl.waterless > 0,
+  );
+  return (
+    open.reduce((sum, { option }) => sum + option!.laidMl.waterless, 0) /
+    open.reduce((sum, { zone }) => sum + zone.areaM2, 0)
+  );
 };
 
 describe('cues', () => {
@@ -32,14 +43,17 @@ describe('cues', () => {
 describe('what a hand tells in the run', () => {
   it('lays more where it drags, and in smaller sections', () => {
     expect(filmOf(after(3, { kind: 'drags' }))).toBeGreaterThan(filmOf(after(3)));
-    const sections = (now: Job): number => planRun(now).zones.reduce((sum, { option }) => sum + (option?.drying.sectionM2 ?? 0), 0);
+    const sections = (now: Job): number =>
+      planRun(now).zones.reduce((sum, { option }) => sum + (option?.drying.sectionM2 ?? 0), 0);
     expect(sections(after(3, { kind: 'drags' }))).toBeLessThanOrEqual(sections(after(3)));
   });
 
   it('lets it dwell longer where it smears', () => {
     const dwell = (now: Job): number => {
       const plan = planRun(now);
-      return Math.max(...plan.zones.filter(({ zone }) => !plan.begun.done.has(zone.id)).map(({ option }) => option?.dwellS ?? 0));
+      return Math.max(
+        ...plan.zones.filter(({ zone }) => !plan.begun.done.has(zone.id)).map(({ option }) => option?.dwellS ?? 0),
+      );
     };
     expect(dwell(after(3, { kind: 'smears' }))).toBeGreaterThan(dwell(after(3)));
   });
@@ -54,10 +68,18 @@ describe('what a hand tells in the run', () => {
   });
 
   it('is more careful after new marks: nothing over the limit of the next approach down', () => {
-    const bold: Job = { ...job, soil: soilAll('road-film', 3), choices: { ...job.choices, approach: 'permissive', dirtLimit: 'index' } };
+    const bold: Job = {
+      ...job,
+      soil: soilAll('road-film', 3),
+      choices: { ...job.choices, approach: 'permissive', dirtLimit: 'index' },
+    };
     const worst = (now: Job): number => {
       const plan = planRun(now);
-      return Math.max(...plan.zones.filter(({ zone, option }) => option && zone.cleanliness <= 2 && !plan.begun.done.has(zone.id)).map(({ option }) => option!.marring.index));
+      return Math.max(
+        ...plan.zones
+          .filter(({ zone, option }) => option && zone.cleanliness <= 2 && !plan.begun.done.has(zone.id))
+          .map(({ option }) => option!.marring.index),
+      );
     };
     expect(worst(after(2, { kind: 'new-marks' }, bold))).toBeLessThanOrEqual(worst(after(2, undefined, bold)));
   });

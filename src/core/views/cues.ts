@@ -3,11 +3,29 @@ import type { Plan } from '../planning';
 import type { PlannedPass } from '../schedule';
 
 /** What hands, eyes and ears tell in a pass, and what to do then. */
-export const cues = ['lifting', 'gliding', 'foam-clings', 'lather', 'loosening', 'runs-clear', 'dries-hard', 'dirt-on-drying', 'haze', 'too-much', 'cleaner-dries', 'brush-drags', 'dust-flies', 'dust-settles'] as const;
+export const cues = [
+  'lifting',
+  'gliding',
+  'foam-clings',
+  'lather',
+  'loosening',
+  'runs-clear',
+  'dries-hard',
+  'dirt-on-drying',
+  'haze',
+  'too-much',
+  'cleaner-dries',
+  'brush-drags',
+  'dust-flies',
+  'dust-settles',
+] as const;
 export type Cue = (typeof cues)[number];
 
 /** Two at the moment of need: the one that says that it works, and the one that says that it does not. */
-export function cuesFor({ zones }: Plan, { act, lap, parts }: Pick<PlannedPass, 'act' | 'lap' | 'parts'>): readonly Cue[] {
+export function cuesFor(
+  { zones }: Plan,
+  { act, lap, parts }: Pick<PlannedPass, 'act' | 'lap' | 'parts'>,
+): readonly Cue[] {
   switch (act) {
     case 'flush':
       return lap === 'blow-out' ? ['dust-flies', 'dust-settles'] : ['loosening', 'runs-clear'];
@@ -18,7 +36,9 @@ export function cuesFor({ zones }: Plan, { act, lap, parts }: Pick<PlannedPass, 
     case 'protect':
       return ['too-much', 'haze'];
     case 'wipe': {
-      const options = zones.flatMap(({ zone, option }) => (option && parts.some(({ zoneId }) => zoneId === zone.id) ? [option] : []));
+      const options = zones.flatMap(({ zone, option }) =>
+        option && parts.some(({ zoneId }) => zoneId === zone.id) ? [option] : [],
+      );
       if (options.some(({ cleaner }) => cleaner && !cleaner.left)) return ['cleaner-dries', 'brush-drags'];
       const contacts = options.map(({ treatment }) => partsOf(treatment).contact);
       if (contacts.includes('foam-shampoo') || contacts.includes('shampoo')) return ['lather', 'gliding'];

@@ -16,10 +16,14 @@ export interface HandMove {
   readonly done: boolean;
 }
 
-const isIn = (pass: number) => (side: UsedSide): boolean => side.entries.some((entry) => entry.pass === pass);
+const isIn =
+  (pass: number) =>
+  (side: UsedSide): boolean =>
+    side.entries.some((entry) => entry.pass === pass);
 
 /** Side numbers go up while a towel is in a hand; going back, or to another hand, it has been taken up again. */
-const isTakenUp = (side: UsedSide, before: UsedSide): boolean => side.number <= before.number || side.slot !== before.slot;
+const isTakenUp = (side: UsedSide, before: UsedSide): boolean =>
+  side.number <= before.number || side.slot !== before.slot;
 
 function howHeld(towel: UsedTowel, at: number, pass: number): HowHeld {
   const [side, before] = [towel.sides[at]!, towel.sides[at - 1]];
@@ -36,6 +40,15 @@ export function handMovesIn({ towels }: Pick<Plan, 'towels'>, pass: number): rea
     if (own.length === 0) return [];
     const last = Math.max(...towel.sides.flatMap(({ entries }) => entries.map((entry) => entry.pass)));
     const { number, worker, role } = towel;
-    return [{ towel: number, worker, role, how: howHeld(towel, towel.sides.indexOf(own[0]!), pass), sides: [...new Set(own.map((side) => side.number))], done: last === pass }];
+    return [
+      {
+        towel: number,
+        worker,
+        role,
+        how: howHeld(towel, towel.sides.indexOf(own[0]!), pass),
+        sides: [...new Set(own.map((side) => side.number))],
+        done: last === pass,
+      },
+    ];
   });
 }

@@ -13,7 +13,9 @@ const sum = (values: readonly number[]): number => values.reduce((total, one) =>
 export function liquidOf({ zones }: Plan): Liquid {
   const options = zones.flatMap(({ option }) => (option ? [option] : []));
   const all = (of: keyof Moisture): number => sum(options.map(({ moisture }) => moisture[of]));
-  const flushed = options.map(({ laidMl: { water, supply, line, bay }, rinsedMl }) => water + supply + line + bay - rinsedMl);
+  const flushed = options.map(
+    ({ laidMl: { water, supply, line, bay }, rinsedMl }) => water + supply + line + bay - rinsedMl,
+  );
   return {
     laidMl: all('laidMl'),
     runoffMl: all('runoffMl'),

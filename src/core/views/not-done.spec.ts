@@ -18,7 +18,11 @@ describe('what a wash does not do', () => {
   });
 
   it('are no gaps where they are rinsed or not asked for', () => {
-    const rinsed = told({ soil: soilAll('grit', 3), site: { ...sampleSite, runoff: 'allowed', tap: true, power: true }, gear: [sampleGear('mains-wand')] });
+    const rinsed = told({
+      soil: soilAll('grit', 3),
+      site: { ...sampleSite, runoff: 'allowed', tap: true, power: true },
+      gear: [sampleGear('mains-wand')],
+    });
     const gaps = rinsed.find(({ code }) => code === 'gaps');
     // No jet goes into an opening.
     expect(gaps?.code === 'gaps' ? gaps.zones.filter((id) => !/shut|boot-sill/.test(id)) : []).toEqual([]);
@@ -26,7 +30,10 @@ describe('what a wash does not do', () => {
   });
 
   it('names what nobody asked for, in the order of the car', () => {
-    expect(told({ scope: ['body', 'trim', 'glass'] })[0]).toEqual({ code: 'not-asked', parts: ['wheels', 'shuts', 'boot-sill'] });
+    expect(told({ scope: ['body', 'trim', 'glass'] })[0]).toEqual({
+      code: 'not-asked',
+      parts: ['wheels', 'shuts', 'boot-sill'],
+    });
   });
 
   it('says that fallout stays bonded, on the panels where it lies', () => {
@@ -35,14 +42,32 @@ describe('what a wash does not do', () => {
   });
 
   it('says that water spots and etching do not wash off', () => {
-    const mark = (kind: Job['marks'][number]['kind']): Job['marks'][number] => ({ id: kind, zone: 'bonnet', kind, note: '', photo: null });
-    expect(told({ marks: [mark('etching'), mark('water-spots')] }).find(({ code }) => code === 'marks')).toEqual({ code: 'marks', kinds: ['water-spots', 'etching'] });
+    const mark = (kind: Job['marks'][number]['kind']): Job['marks'][number] => ({
+      id: kind,
+      zone: 'bonnet',
+      kind,
+      note: '',
+      photo: null,
+    });
+    expect(told({ marks: [mark('etching'), mark('water-spots')] }).find(({ code }) => code === 'marks')).toEqual({
+      code: 'marks',
+      kinds: ['water-spots', 'etching'],
+    });
   });
 
   it('says that marks in the paint stay, each kind once, but not of a stain', () => {
-    const mark = (id: string, kind: Job['marks'][number]['kind']): Job['marks'][number] => ({ id, zone: 'roof', kind, note: '', photo: null });
+    const mark = (id: string, kind: Job['marks'][number]['kind']): Job['marks'][number] => ({
+      id,
+      zone: 'roof',
+      kind,
+      note: '',
+      photo: null,
+    });
     const marks = [mark('1', 'swirls'), mark('2', 'swirls'), mark('3', 'stain'), mark('4', 'scratch')];
-    expect(told({ marks }).find(({ code }) => code === 'marks')).toEqual({ code: 'marks', kinds: ['scratch', 'swirls'] });
+    expect(told({ marks }).find(({ code }) => code === 'marks')).toEqual({
+      code: 'marks',
+      kinds: ['scratch', 'swirls'],
+    });
   });
 
   it('is nothing where nothing is washed', () => {

@@ -21,11 +21,21 @@ const lasting: readonly MarkKind[] = ['scratch', 'swirls', 'chip', 'dent', 'wate
 /** What to tell the client before and after: what this wash does not do, as far as job and plan tell. Nothing for a refusal. */
 export function notDone({ scope, marks }: Pick<Job, 'scope' | 'marks'>, { method, zones }: Plan): readonly NotDone[] {
   if (method === 'decline') return [];
-  const washed = zones.flatMap(({ zone, soil, option }) => (option ? [{ id: zone.id, soil, treatment: option.treatment }] : []));
+  const washed = zones.flatMap(({ zone, soil, option }) =>
+    option ? [{ id: zone.id, soil, treatment: option.treatment }] : [],
+  );
   const found: readonly NotDone[] = [
     { code: 'not-asked', parts: usualScope.filter((part) => !scope.includes(part)) },
-    { code: 'gaps', zones: washed.filter(({ id, treatment }) => hasGaps(id) && !isRinsed(treatment)).map(({ id }) => id) },
-    { code: 'bonded', zones: washed.filter(({ soil }) => soil.loads.some(({ kind, loadGm2 }) => kind === 'fallout' && loadGm2 > 0)).map(({ id }) => id) },
+    {
+      code: 'gaps',
+      zones: washed.filter(({ id, treatment }) => hasGaps(id) && !isRinsed(treatment)).map(({ id }) => id),
+    },
+    {
+      code: 'bonded',
+      zones: washed
+        .filter(({ soil }) => soil.loads.some(({ kind, loadGm2 }) => kind === 'fallout' && loadGm2 > 0))
+        .map(({ id }) => id),
+    },
     { code: 'marks', kinds: lasting.filter((kind) => marks.some((mark) => mark.kind === kind)) },
   ];
   return found.filter((one) => ('parts' in one ? one.parts : 'zones' in one ? one.zones : one.kinds).length > 0);

@@ -48,7 +48,8 @@ function groups(steps: readonly Step[]): readonly (readonly Step[])[] {
 }
 
 /** When the hands are first on the panel: what is wetted waits for its turn. */
-const beginsAt = (steps: readonly Step[]): number => steps.find(({ kind }) => kind === 'wipe' || kind === 'dry')?.startS ?? steps[0]!.startS;
+const beginsAt = (steps: readonly Step[]): number =>
+  steps.find(({ kind }) => kind === 'wipe' || kind === 'dry')?.startS ?? steps[0]!.startS;
 
 function rowOf(steps: readonly Step[], pass: PlannedPass | undefined, plan: Plan): RunRow {
   const [first] = steps as readonly [Step, ...Step[]];
@@ -60,7 +61,9 @@ function rowOf(steps: readonly Step[], pass: PlannedPass | undefined, plan: Plan
     lap: pass?.lap ?? null,
     place: pass?.place ?? null,
     parts: pass?.parts ?? [],
-    treatments: isWiped ? [...new Set(plan.zones.filter(({ zone }) => zones.has(zone.id)).map(({ treatment }) => treatment))] : [],
+    treatments: isWiped
+      ? [...new Set(plan.zones.filter(({ zone }) => zones.has(zone.id)).map(({ treatment }) => treatment))]
+      : [],
     worker: first.worker,
     startS: Math.min(...steps.map(({ startS }) => startS)),
     wipeS: beginsAt(steps),

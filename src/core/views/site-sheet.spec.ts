@@ -10,13 +10,20 @@ describe('a sheet for the people of a site', () => {
     const sheet = siteSheet(job, plan);
     expect(sheet.litres).toBe(plan.totals.litres.value);
     expect(sheet.runoffL).toBe(plan.totals.runoffL.value);
-    expect(sheet.products.reduce((sum, { productMl }) => sum + productMl, 0)).toBeCloseTo(plan.totals.productMl.value, 6);
+    expect(sheet.products.reduce((sum, { productMl }) => sum + productMl, 0)).toBeCloseTo(
+      plan.totals.productMl.value,
+      6,
+    );
     expect([sheet.isCaught, sheet.beginHour, sheet.minutes]).toEqual([false, job.hour, plan.slot.value]);
   });
 
   it('is as loud as the loudest gear that is used, and silent where none is', () => {
     const gear = [sampleGear('mains-wand', { noiseDb: 86 }), sampleGear('blower', { noiseDb: 99 })];
-    const quiet = sampleJob({ soil: soilAll('dust', 1), gear, choices: { ...sampleJob().choices, method: 'waterless' } });
+    const quiet = sampleJob({
+      soil: soilAll('dust', 1),
+      gear,
+      choices: { ...sampleJob().choices, method: 'waterless' },
+    });
     expect(siteSheet(quiet, planJob(quiet)).noiseDb).toBeNull();
     const sprayed = { ...quiet, gear: [sampleGear('cordless-wand', { noiseDb: 72 }), ...gear] };
     const plan = planJob(quiet);

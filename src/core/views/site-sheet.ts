@@ -46,11 +46,30 @@ function gearIn(plan: Plan): ReadonlySet<GearKind> {
 export function siteSheet(job: Job, plan: Plan): SiteSheet {
   const safetyOf = (name: string): string => job.products.find((product) => product.name === name)?.safety ?? '';
   const mixed = plan.mix.mixes.flatMap(({ content, productName, productMl, strength }): UsedThere[] =>
-    productName && productMl > 0 && content !== 'rinse' ? [{ purpose: content, name: productName, waterParts: strength?.waterParts ?? null, productMl, safety: safetyOf(productName) }] : [],
+    productName && productMl > 0 && content !== 'rinse'
+      ? [
+          {
+            purpose: content,
+            name: productName,
+            waterParts: strength?.waterParts ?? null,
+            productMl,
+            safety: safetyOf(productName),
+          },
+        ]
+      : [],
   );
-  const bottled = plan.bottles.map(({ purpose, productName, productMl, strength }): UsedThere => ({ purpose, name: productName, waterParts: strength?.waterParts ?? null, productMl, safety: safetyOf(productName) }));
+  const bottled = plan.bottles.map(({ purpose, productName, productMl, strength }): UsedThere => ({
+    purpose,
+    name: productName,
+    waterParts: strength?.waterParts ?? null,
+    productMl,
+    safety: safetyOf(productName),
+  }));
   const used = gearIn(plan);
-  const loud = job.gear.filter(({ kind }) => used.has(kind)).map(({ noiseDb }) => noiseDb).filter((db) => db > 0);
+  const loud = job.gear
+    .filter(({ kind }) => used.has(kind))
+    .map(({ noiseDb }) => noiseDb)
+    .filter((db) => db > 0);
   const { waste } = afterwards(job, plan);
   return {
     products: [...mixed, ...bottled],

@@ -5,7 +5,12 @@ import { sampleJob, soilAll } from '../testing/sample';
 import { zonesOf } from '../vehicle';
 import { stageStates } from './stage-states';
 
-const statesOf = (job: Job) => stageStates(job, planJob(job), zonesOf(job.vehicle).map(({ id }) => id));
+const statesOf = (job: Job) =>
+  stageStates(
+    job,
+    planJob(job),
+    zonesOf(job.vehicle).map(({ id }) => id),
+  );
 const run = { startedAt: 1, endedAt: null, events: [], counts: [], punch: [] };
 
 describe('states of the stages', () => {

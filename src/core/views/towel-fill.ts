@@ -58,10 +58,12 @@ export function towelFillAfter({ towels, timeline }: Plan): (over: Over) => read
     const taken = own.filter(({ kind }) => takenIn[use].includes(kind));
     return taken.length > 0 ? taken : own.filter(({ kind }) => kind === 'wipe');
   };
-  const keyOf = ({ zoneId, pass }: SideEntry, { use }: UsedSide): string => `${zoneId}/${pass}/${use === 'wash'}/${use === 'protect'}`;
+  const keyOf = ({ zoneId, pass }: SideEntry, { use }: UsedSide): string =>
+    `${zoneId}/${pass}/${use === 'wash'}/${use === 'protect'}`;
   const all = new Map<string, number>();
   const sides = towels.flatMap((towel) => towel.sides);
-  for (const side of sides) for (const entry of side.entries) all.set(keyOf(entry, side), (all.get(keyOf(entry, side)) ?? 0) + entry.share);
+  for (const side of sides)
+    for (const entry of side.entries) all.set(keyOf(entry, side), (all.get(keyOf(entry, side)) ?? 0) + entry.share);
   const given = new Map<string, number>();
   const turns = new Map(
     sides.map((side): [UsedSide, readonly Turn[]] => [
@@ -74,7 +76,8 @@ export function towelFillAfter({ towels, timeline }: Plan): (over: Over) => read
       }),
     ]),
   );
-  return (over) => towels.map((towel) => ({ ...towel, sides: towel.sides.map((side) => sideAt(side, turns.get(side)!, over)) }));
+  return (over) =>
+    towels.map((towel) => ({ ...towel, sides: towel.sides.map((side) => sideAt(side, turns.get(side)!, over)) }));
 }
 
 /** How full every side is at a moment of the plan. */

@@ -56,13 +56,18 @@ export function waterByStage({ gear }: Pick<Job, 'gear'>, { zones, mix }: Plan):
   const options = zones.flatMap(({ option }) => option ?? []);
   const amounts = options.map(amountsOf);
   const stages = waterStages.flatMap((stage): StageWater[] => {
-    const [ml, runoffMl] = [amounts.reduce((sum, one) => sum + one[stage].ml, 0), amounts.reduce((sum, one) => sum + one[stage].runoffMl, 0)];
+    const [ml, runoffMl] = [
+      amounts.reduce((sum, one) => sum + one[stage].ml, 0),
+      amounts.reduce((sum, one) => sum + one[stage].runoffMl, 0),
+    ];
     return ml > 1e-6 ? [{ stage, litres: ml / 1000, runoffL: runoffMl / 1000 }] : [];
   });
   if (!stages.some(({ stage }) => stage === 'pre-rinse' || stage === 'rinse-off')) return null;
   return {
     stages,
-    fillings: mix.mixes.flatMap(({ vessel, fills }) => (fills.length > 1 ? [{ vessel: vessel.name, fillings: fills.length }] : [])),
+    fillings: mix.mixes.flatMap(({ vessel, fills }) =>
+      fills.length > 1 ? [{ vessel: vessel.name, fillings: fills.length }] : [],
+    ),
     batteryMin: options.reduce((sum, { usage }) => sum + usage.batteryMin, 0),
     batteriesLastMin: lastsOf(gear),
   };

@@ -8,7 +8,11 @@ import { celsius } from '../units';
 import { windowsOf } from './windows';
 
 const anyJob = anyJobWith({
-  site: { workers: fc.constantFrom(1, 2), airC: fc.integer({ min: 4, max: 36 }).map(celsius), minutes: fc.constant(900) },
+  site: {
+    workers: fc.constantFrom(1, 2),
+    airC: fc.integer({ min: 4, max: 36 }).map(celsius),
+    minutes: fc.constant(900),
+  },
   choices: { pair: fc.constantFrom<PairWay>(...pairWays), bucket: fc.constantFrom('many-towels', 'one-guarded') },
   towels: 99,
 });

@@ -4,7 +4,10 @@ import { Between, Flag, Maybe, One, OneOf, OrNull, Text, check } from './rules';
 
 /** What somebody has poured together: product in mL, or in caps of a bottle. */
 export class PouredDocument {
-  @check('product', (_value, object) => isAmount(object as PouredDocument), { code: 'belongs', fields: ['productMl', 'caps and capMl'] })
+  @check('product', (_value, object) => isAmount(object as PouredDocument), {
+    code: 'belongs',
+    fields: ['productMl', 'caps and capMl'],
+  })
   @Between(0.001, 10_000_000)
   waterMl!: number;
   @Maybe() @Between(0.001, 1_000_000) productMl?: number;
@@ -25,7 +28,10 @@ export class MixingInputDocument {
     },
     { code: 'dilution' },
   )
-  @check('question', (_value, object) => isOneQuestion(object as MixingInputDocument), { code: 'belongs', fields: ['fill and volumeMl', 'poured'] })
+  @check('question', (_value, object) => isOneQuestion(object as MixingInputDocument), {
+    code: 'belongs',
+    fields: ['fill and volumeMl', 'poured'],
+  })
   @Text(20, 1)
   label!: string;
   @OneOf(labelReadings) reading!: string;

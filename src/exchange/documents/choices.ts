@@ -23,7 +23,11 @@ export class PartOfZoneDocument {
   @WholeBetween(1, 1000) of!: number;
 }
 
-const changeFields: Readonly<Record<PassChange['kind'], readonly (keyof PassChangeDocument)[]>> = { split: ['part'], join: ['part', 'with'], move: ['part', 'before'] };
+const changeFields: Readonly<Record<PassChange['kind'], readonly (keyof PassChangeDocument)[]>> = {
+  split: ['part'],
+  join: ['part', 'with'],
+  move: ['part', 'before'],
+};
 
 export class PassChangeDocument {
   @belongs(changeFields) @OneOf(passChangeKinds) kind!: string;

@@ -1,6 +1,20 @@
 import { restocks, towelRoles } from '@esmero/model';
 import { JobDocument } from './job';
-import { Between, Day, Id, Many, ManyOf, Maybe, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, belongs } from './rules';
+import {
+  Between,
+  Day,
+  Id,
+  Many,
+  ManyOf,
+  Maybe,
+  One,
+  OneOf,
+  OrNull,
+  Text,
+  UniqueBy,
+  WholeBetween,
+  belongs,
+} from './rules';
 
 const MOST_STOPS = 40;
 const MOST_MINUTES = 1440;
@@ -20,7 +34,10 @@ export class MinutesDocument {
   @Between(0, MOST_MINUTES) minutes!: number;
 }
 
-const travelFields: Readonly<Record<string, readonly (keyof TravelDocument)[]>> = { line: ['roadFactor', 'kmPerHour', 'parkMin'], table: ['rows'] };
+const travelFields: Readonly<Record<string, readonly (keyof TravelDocument)[]>> = {
+  line: ['roadFactor', 'kmPerHour', 'parkMin'],
+  table: ['rows'],
+};
 
 export class TravelDocument {
   @belongs(travelFields) @OneOf(Object.keys(travelFields)) kind!: string;

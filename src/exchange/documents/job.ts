@@ -3,7 +3,14 @@ import { CareDocument } from './care';
 import { ChoicesDocument } from './choices';
 import { DeviceDocument, GearDocument, TowelBatchDocument, VesselDocument } from './equipment';
 import { ProofDocument } from './eye';
-import { ConsentDocument, MarkDocument, PictureDocument, ReadingDocument, RefusalDocument, SignatureDocument } from './found';
+import {
+  ConsentDocument,
+  MarkDocument,
+  PictureDocument,
+  ReadingDocument,
+  RefusalDocument,
+  SignatureDocument,
+} from './found';
 import { WishesDocument } from './habits';
 import { LegDocument } from './history';
 import { BillDocument } from './price';

@@ -29,6 +29,8 @@ export class MovementDocument {
   @OrNull() @Id() job!: string | null;
   @Text(500) note!: string;
   @OrNull() @Day() expiresOn!: string | null;
-  @check('balance', (value) => !unbalanced(value), { code: 'balance' }) @Many(() => EntryDocument, 1000) entries!: EntryDocument[];
+  @check('balance', (value) => !unbalanced(value), { code: 'balance' })
+  @Many(() => EntryDocument, 1000)
+  entries!: EntryDocument[];
   @Maybe() @Many(() => CountDocument, 1000) counts?: CountDocument[];
 }

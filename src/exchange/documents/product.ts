@@ -1,6 +1,22 @@
 import { readDilution } from '@esmero/core';
 import { bounds, finishes, labelReadings, mixPurposes, origins, surfaces } from '@esmero/model';
-import { Between, Flag, Id, Ids, Many, ManyOf, Maybe, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, Within, check } from './rules';
+import {
+  Between,
+  Flag,
+  Id,
+  Ids,
+  Many,
+  ManyOf,
+  Maybe,
+  One,
+  OneOf,
+  OrNull,
+  Text,
+  UniqueBy,
+  WholeBetween,
+  Within,
+  check,
+} from './rules';
 
 type Label = Parameters<typeof readDilution>[0];
 

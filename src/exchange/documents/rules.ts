@@ -37,15 +37,12 @@ const says = (expected: Expected) => ({ context: expected });
 /** A finite number between two bounds, both allowed. */
 export const Between = (min: number, max: number): Decorator => {
   const options = says({ code: 'number', min, max });
-  return all(
-    IsNumber({ allowNaN: false, allowInfinity: false }, options),
-    Min(min, options),
-    Max(max, options),
-  );
+  return all(IsNumber({ allowNaN: false, allowInfinity: false }, options), Min(min, options), Max(max, options));
 };
 
 /** A figure that is typed beside the forms of items, too. */
-export const Within = (bounds: Bounds): Decorator => (bounds.whole ? WholeBetween(bounds.min, bounds.max) : Between(bounds.min, bounds.max));
+export const Within = (bounds: Bounds): Decorator =>
+  bounds.whole ? WholeBetween(bounds.min, bounds.max) : Between(bounds.min, bounds.max);
 
 /** Milliseconds since 1970, up to the year 2286. */
 export const Moment = (): Decorator => Between(0, 1e13);
@@ -99,7 +96,9 @@ export const DataUrl = (max: number): Decorator => {
     IsString(options),
     Length(1, max, options),
     Matches(/^data:image\/(jpeg|png|webp);base64,[A-Za-z0-9+/]+={0,2}$/, options),
-    check('base64', (value) => typeof value === 'string' && (value.length - value.indexOf(',') - 1) % 4 === 0, { code: 'picture' }),
+    check('base64', (value) => typeof value === 'string' && (value.length - value.indexOf(',') - 1) % 4 === 0, {
+      code: 'picture',
+    }),
   );
 };
 
@@ -158,11 +157,7 @@ export const Ids = (most: number): Decorator =>
 export const Maybe = (): Decorator => ValidateIf((_object, value) => value !== undefined);
 
 /** A rule of our own with a name under which it is reported. */
-export function check(
-  name: string,
-  holds: (value: unknown, object: object) => boolean,
-  expected: Expected,
-): Decorator {
+export function check(name: string, holds: (value: unknown, object: object) => boolean, expected: Expected): Decorator {
   return (target, key) =>
     registerDecorator({
       name,

@@ -1,5 +1,34 @@
-import { MOST_ORDER, bounds, isBottled, type RunEvent, mixPurposes, pacedActs, runActs, towelRoles, replanEventKinds, vehicleMethods, weatherChanges, zoneIds } from '@esmero/model';
-import { Between, Flag, Id, Many, ManyOf, Maybe, Moment, One, OneOf, OrNull, Text, UniqueBy, WholeBetween, Within, belongs } from './rules';
+import {
+  MOST_ORDER,
+  bounds,
+  isBottled,
+  type RunEvent,
+  mixPurposes,
+  pacedActs,
+  runActs,
+  towelRoles,
+  replanEventKinds,
+  vehicleMethods,
+  weatherChanges,
+  zoneIds,
+} from '@esmero/model';
+import {
+  Between,
+  Flag,
+  Id,
+  Many,
+  ManyOf,
+  Maybe,
+  Moment,
+  One,
+  OneOf,
+  OrNull,
+  Text,
+  UniqueBy,
+  WholeBetween,
+  Within,
+  belongs,
+} from './rules';
 
 const vesselMixes = mixPurposes.filter((purpose) => !isBottled(purpose));
 

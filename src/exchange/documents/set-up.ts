@@ -1,7 +1,22 @@
 import { carriedKinds, scopeParts, soilKinds, soilLevels, vehicleMethods } from '@esmero/model';
 import { BreakDocument, RestockDocument, SpotDocument } from './day';
 import { LotLaundryDocument } from './lot';
-import { Between, Day, Flag, Id, Ids, Many, Moment, One, OneOf, OrNull, SomeOf, Text, UniqueBy, WholeBetween } from './rules';
+import {
+  Between,
+  Day,
+  Flag,
+  Id,
+  Ids,
+  Many,
+  Moment,
+  One,
+  OneOf,
+  OrNull,
+  SomeOf,
+  Text,
+  UniqueBy,
+  WholeBetween,
+} from './rules';
 
 const MOST_STOPS = 40;
 const MOST_CARS = 1000;
@@ -46,7 +61,6 @@ export class DoneStopDocument {
   @Id() jobId!: string;
   @Between(0, 24) endHour!: number;
 }
-
 
 export class DaySetUpDocument {
   @Id() id!: string;

@@ -1,4 +1,13 @@
-import { bodies, bucketSystems, colours, finishes, approaches, scopeParts, surroundingsToMind, vehicleMethods } from '@esmero/model';
+import {
+  bodies,
+  bucketSystems,
+  colours,
+  finishes,
+  approaches,
+  scopeParts,
+  surroundingsToMind,
+  vehicleMethods,
+} from '@esmero/model';
 import { CareDocument } from './care';
 import { Between, ManyOf, Maybe, One, OneOf, SomeOf, Text, check } from './rules';
 
@@ -22,11 +31,17 @@ export const soilWords = {
 const LINE = new RegExp(`^(${soilGroups.join('|')}): (${Object.keys(soilWords).join('|')})(?: ([0-5]))?$`);
 
 /** "uppers: film 2" in its parts; undefined where it says something else. */
-export function soilLine(text: unknown): { readonly group: SoilGroup; readonly word: keyof typeof soilWords; readonly level: number } | undefined {
+export function soilLine(
+  text: unknown,
+): { readonly group: SoilGroup; readonly word: keyof typeof soilWords; readonly level: number } | undefined {
   const found = typeof text === 'string' ? LINE.exec(text) : null;
   if (!found) return undefined;
   const [, group, word, level] = found;
-  return { group: group as SoilGroup, word: word as keyof typeof soilWords, level: word === 'clean' ? 0 : Number(level ?? 1) };
+  return {
+    group: group as SoilGroup,
+    word: word as keyof typeof soilWords,
+    level: word === 'clean' ? 0 : Number(level ?? 1),
+  };
 }
 
 export class ShortVehicleDocument {
@@ -43,10 +58,14 @@ export class ShortJobDocument {
   @Maybe() @Text(60, 1) template?: string;
   @One(() => ShortVehicleDocument) vehicle!: ShortVehicleDocument;
   @Maybe() @Text(60, 1) site?: string;
-  @check('soil-lines', (value) => Array.isArray(value) && value.length <= 40 && value.every((line) => soilLine(line) !== undefined), {
-    code: 'one-of',
-    values: soilGroups.map((group, i) => `${group}: ${Object.keys(soilWords)[i]!} ${(i % 3) + 1}`),
-  })
+  @check(
+    'soil-lines',
+    (value) => Array.isArray(value) && value.length <= 40 && value.every((line) => soilLine(line) !== undefined),
+    {
+      code: 'one-of',
+      values: soilGroups.map((group, i) => `${group}: ${Object.keys(soilWords)[i]!} ${(i % 3) + 1}`),
+    },
+  )
   soil!: string[];
   @Maybe() @OneOf(['auto', ...vehicleMethods]) method?: string;
   @Maybe() @OneOf(approaches) approach?: string;

@@ -12,7 +12,12 @@ import { ByName, asCompared, onePersonIn, reachedBy } from './sameness';
 /** A car that nobody has yet. */
 export function vehicleNew(name: string, body: string | null, colour: string | null): Vehicle {
   const usual = newItem.vehicle(freshId('vehicle'));
-  return { ...usual, name, body: (body as Body | null) ?? usual.body, colour: (colour as Colour | null) ?? usual.colour };
+  return {
+    ...usual,
+    name,
+    body: (body as Body | null) ?? usual.body,
+    colour: (colour as Colour | null) ?? usual.colour,
+  };
 }
 
 export const carOf = (vehicleId: string, everyDays: number | null): ClientCar => ({
@@ -29,17 +34,30 @@ export class Clients {
   /** By name, the ways in which rows say that somebody is reached. */
   private readonly reached = new ByName<string>();
 
-  constructor(rows: readonly RowRead[], private readonly gathered: Gathered) {
+  constructor(
+    rows: readonly RowRead[],
+    private readonly gathered: Gathered,
+  ) {
     for (const { values, faults } of rows) {
       const row = values as unknown as ClientRow;
-      if (faults.length === 0 && !this.reached.of(row.name).includes(reachedBy(row))) this.reached.add(row.name, reachedBy(row));
+      if (faults.length === 0 && !this.reached.of(row.name).includes(reachedBy(row)))
+        this.reached.add(row.name, reachedBy(row));
     }
   }
 
   /** What a table does not say stays as it is. */
   take(row: ClientRow): Outcome {
     const found = this.find(row);
-    const before: Client = found?.item ?? { id: freshId('client'), name: row.name, email: '', phone: '', note: '', places: [], cars: [], wishes: {} };
+    const before: Client = found?.item ?? {
+      id: freshId('client'),
+      name: row.name,
+      email: '',
+      phone: '',
+      note: '',
+      places: [],
+      cars: [],
+      wishes: {},
+    };
     const isKnown = before.places.some(({ address }) => asCompared(address) === asCompared(row.address));
     const client: Client = {
       ...before,
@@ -66,8 +84,15 @@ export class Clients {
 /** What a row would add beyond what a client may have. */
 function tooMany(client: Client, row: ClientRow, gathered: Gathered): readonly Fault[] {
   const isFull = row.car !== '' && client.cars.length >= MOST_CARS && !carNamed(client, row.car, gathered);
-  const over = (path: string, most: number, count: number): Fault => ({ path, expected: { code: 'list', most }, found: `a list of ${count}` });
-  return [...(isFull ? [over('car', MOST_CARS, client.cars.length + 1)] : []), ...(client.places.length > MOST_PLACES ? [over('address', MOST_PLACES, client.places.length)] : [])];
+  const over = (path: string, most: number, count: number): Fault => ({
+    path,
+    expected: { code: 'list', most },
+    found: `a list of ${count}`,
+  });
+  return [
+    ...(isFull ? [over('car', MOST_CARS, client.cars.length + 1)] : []),
+    ...(client.places.length > MOST_PLACES ? [over('address', MOST_PLACES, client.places.length)] : []),
+  ];
 }
 
 function putWithCar(client: Client, row: ClientRow, gathered: Gathered): void {

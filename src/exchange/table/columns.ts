@@ -59,8 +59,14 @@ export interface TableField {
   readonly names: readonly string[];
 }
 
-const field = (key: string, meaning: Meaning, names: readonly string[], rest: Partial<TableField> = {}): TableField => ({ key, meaning, isRequired: false, otherwise: meaning === 'text' ? '' : null, names, ...rest });
-const needed = (key: string, meaning: Meaning, names: readonly string[]): TableField => field(key, meaning, names, { isRequired: true });
+const field = (
+  key: string,
+  meaning: Meaning,
+  names: readonly string[],
+  rest: Partial<TableField> = {},
+): TableField => ({ key, meaning, isRequired: false, otherwise: meaning === 'text' ? '' : null, names, ...rest });
+const needed = (key: string, meaning: Meaning, names: readonly string[]): TableField =>
+  field(key, meaning, names, { isRequired: true });
 
 interface Kind {
   readonly document: new () => object;
@@ -122,14 +128,20 @@ export const tables: Readonly<Record<TableKind, Kind>> = {
 /** Which column holds which field: its number, or null where none does. */
 export type Mapping = Readonly<Record<string, number | null>>;
 
-const known = (name: string): string => name.trim().toLowerCase().replace(/[\s_-]+/g, ' ');
+const known = (name: string): string =>
+  name
+    .trim()
+    .toLowerCase()
+    .replace(/[\s_-]+/g, ' ');
 
 /** A first guess by the names of the columns; each column is taken once. */
 export function guessMapping(kind: TableKind, columns: readonly string[]): Mapping {
   const taken = new Set<number>();
   const mapping: Record<string, number | null> = {};
   for (const { key, names } of tables[kind].fields) {
-    const at = names.map((name) => columns.findIndex((column, i) => !taken.has(i) && known(column) === known(name))).find((i) => i >= 0);
+    const at = names
+      .map((name) => columns.findIndex((column, i) => !taken.has(i) && known(column) === known(name)))
+      .find((i) => i >= 0);
     if (at !== undefined) taken.add(at);
     mapping[key] = at ?? null;
   }

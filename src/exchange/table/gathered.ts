@@ -37,7 +37,9 @@ export class Gathered {
   private readonly changed = new Set<string>();
 
   constructor(private readonly here: Here) {
-    this.byName = Object.fromEntries((['client', 'vehicle', 'product', 'towel'] as const).map((kind) => [kind, new ByName<string>()]));
+    this.byName = Object.fromEntries(
+      (['client', 'vehicle', 'product', 'towel'] as const).map((kind) => [kind, new ByName<string>()]),
+    );
     for (const entry of here.library) this.hold(entry, true);
   }
 
@@ -71,7 +73,9 @@ export class Gathered {
 
   /** A row about what is here is a later change of it. */
   private stampOf({ entry, isHere }: Held): Stamp {
-    return isHere && entry.vector ? { changedAt: this.here.at, vector: advanced(entry.vector, TABLE) } : { ...unstamped, changedAt: this.here.at };
+    return isHere && entry.vector
+      ? { changedAt: this.here.at, vector: advanced(entry.vector, TABLE) }
+      : { ...unstamped, changedAt: this.here.at };
   }
 
   all(): Holdings['library'] {

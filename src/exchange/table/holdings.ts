@@ -38,7 +38,11 @@ export interface TableHoldings {
  * clients by name and how they are reached, cars by client and name, products by name and bottle, towels by name, role and size, washes by
  * day, client, car and minutes.
  */
-export function* gatheringHoldings(kind: TableKind, rows: readonly RowRead[], here: Here): Generator<number, TableHoldings> {
+export function* gatheringHoldings(
+  kind: TableKind,
+  rows: readonly RowRead[],
+  here: Here,
+): Generator<number, TableHoldings> {
   const gathered = new Gathered(here);
   const visits = new Visits(gathered, here);
   const take = takingFor(kind, rows, here, gathered, visits);
@@ -52,4 +56,5 @@ export function* gatheringHoldings(kind: TableKind, rows: readonly RowRead[], he
 }
 
 /** The same at one go. */
-export const holdingsOf = (kind: TableKind, rows: readonly RowRead[], here: Here): TableHoldings => finish(gatheringHoldings(kind, rows, here));
+export const holdingsOf = (kind: TableKind, rows: readonly RowRead[], here: Here): TableHoldings =>
+  finish(gatheringHoldings(kind, rows, here));

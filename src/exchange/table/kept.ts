@@ -1,5 +1,16 @@
 import { balancesOf, logOf } from '@esmero/core';
-import { type Bill, type Client, type JobBrief, type LibraryEntry, type Movement, type StockItem, type StockKind, type Vehicle, invoiceIn, quoteIn } from '@esmero/model';
+import {
+  type Bill,
+  type Client,
+  type JobBrief,
+  type LibraryEntry,
+  type Movement,
+  type StockItem,
+  type StockKind,
+  type Vehicle,
+  invoiceIn,
+  quoteIn,
+} from '@esmero/model';
 import { fromMinor } from '@esmero/units';
 import { type Cell, writeTable } from './table';
 
@@ -26,20 +37,63 @@ export function logCsv(jobs: readonly JobBrief[]): string {
     const money = (bill: Bill | null): number | null => bill && amount(bill.totalMinor, bill.currency);
     return [
       ...[day, job.client, job.vehicle.name, job.name, job.site.name, method, state],
-      ...[minutes === null ? null : rounded(minutes, 1), used ? rounded(used.plannedMin, 1) : null, used?.waterL == null ? null : rounded(used.waterL), used?.runoffL == null ? null : rounded(used.runoffL)],
+      ...[
+        minutes === null ? null : rounded(minutes, 1),
+        used ? rounded(used.plannedMin, 1) : null,
+        used?.waterL == null ? null : rounded(used.waterL),
+        used?.runoffL == null ? null : rounded(used.runoffL),
+      ],
       ...[money(quoted), money(billed), (billed ?? quoted)?.currency ?? null, job.note],
     ];
   });
-  return writeTable(['date', 'client', 'car', 'job', 'site', 'method', 'state', 'minutes', 'planned_minutes', 'water_l', 'runoff_l', 'quoted', 'billed', 'currency', 'note'], rows);
+  return writeTable(
+    [
+      'date',
+      'client',
+      'car',
+      'job',
+      'site',
+      'method',
+      'state',
+      'minutes',
+      'planned_minutes',
+      'water_l',
+      'runoff_l',
+      'quoted',
+      'billed',
+      'currency',
+      'note',
+    ],
+    rows,
+  );
 }
 
 /** Every quote and invoice, by day and number. */
 export function billsCsv(jobs: readonly JobBrief[]): string {
-  const all = jobs.flatMap((job) => job.bills.map((bill) => ({ job, bill }))).sort((p, q) => p.bill.on.localeCompare(q.bill.on) || p.bill.number.localeCompare(q.bill.number));
-  const rows = all.map(({ job, bill: { kind, number, on, until, currency, netMinor, taxMinor, totalMinor, paidOn } }): readonly Cell[] => [
-    ...[kind, number, on, until, job.client, job.name, amount(netMinor, currency), amount(taxMinor, currency), amount(totalMinor, currency), currency, paidOn],
-  ]);
-  return writeTable(['kind', 'number', 'date', 'until', 'client', 'job', 'net', 'tax', 'total', 'currency', 'paid_on'], rows);
+  const all = jobs
+    .flatMap((job) => job.bills.map((bill) => ({ job, bill })))
+    .sort((p, q) => p.bill.on.localeCompare(q.bill.on) || p.bill.number.localeCompare(q.bill.number));
+  const rows = all.map(
+    ({ job, bill: { kind, number, on, until, currency, netMinor, taxMinor, totalMinor, paidOn } }): readonly Cell[] => [
+      ...[
+        kind,
+        number,
+        on,
+        until,
+        job.client,
+        job.name,
+        amount(netMinor, currency),
+        amount(taxMinor, currency),
+        amount(totalMinor, currency),
+        currency,
+        paidOn,
+      ],
+    ],
+  );
+  return writeTable(
+    ['kind', 'number', 'date', 'until', 'client', 'job', 'net', 'tax', 'total', 'currency', 'paid_on'],
+    rows,
+  );
 }
 
 const unitOf: Readonly<Record<StockKind, string>> = { product: 'mL', mix: 'mL', towel: 'pieces', gear: 'min' };
@@ -49,7 +103,9 @@ export function stockCsv(movements: readonly Movement[], nameOf: (item: StockIte
   const rows = [...balancesOf(movements)].flatMap(([item, places]) =>
     Object.entries(places).flatMap(([place, held]): readonly (readonly Cell[])[] => {
       const kind = item.split('/')[0] as StockKind;
-      return place === 'outside' || rounded(held) === 0 ? [] : [[kind, nameOf(item), place, rounded(held), unitOf[kind]]];
+      return place === 'outside' || rounded(held) === 0
+        ? []
+        : [[kind, nameOf(item), place, rounded(held), unitOf[kind]]];
     }),
   );
   return writeTable(['kind', 'name', 'place', 'amount', 'unit'], rows);
@@ -62,7 +118,15 @@ export function productsCsv(library: readonly LibraryEntry[], currency: string):
     const { name, sizeMl, priceMinor, uses } = entry.item;
     const [use] = uses;
     const parts = use?.dilution.reading === 'water' ? Number(use.dilution.label) : null;
-    return [[name, sizeMl, priceMinor === null ? null : amount(priceMinor, currency), use?.purpose ?? 'wash', Number.isFinite(parts) ? parts : null]];
+    return [
+      [
+        name,
+        sizeMl,
+        priceMinor === null ? null : amount(priceMinor, currency),
+        use?.purpose ?? 'wash',
+        Number.isFinite(parts) ? parts : null,
+      ],
+    ];
   });
   return writeTable(['name', 'bottle_ml', 'price', 'purpose', 'water_parts'], rows);
 }

@@ -21,4 +21,7 @@ export interface Found<I> {
 
 export const added: Outcome = { kind: 'new' };
 
-export const about = ({ item, isHere }: Found<{ readonly name: string }>): Outcome => ({ kind: isHere ? 'changes' : 'adds-to', name: item.name });
+export const about = ({ item, isHere }: Found<{ readonly name: string }>): Outcome => ({
+  kind: isHere ? 'changes' : 'adds-to',
+  name: item.name,
+});

@@ -22,7 +22,8 @@ function numberIn(text: string): number | string {
   const last = Math.max(bare.lastIndexOf(','), bare.lastIndexOf('.'));
   const decimals = last < 0 ? '' : bare.slice(last + 1);
   const isGrouped = last >= 0 && decimals.length === 3 && bare.indexOf(bare[last]!) !== last;
-  const plain = last < 0 || isGrouped ? bare.replace(/[.,]/g, '') : `${bare.slice(0, last).replace(/[.,]/g, '')}.${decimals}`;
+  const plain =
+    last < 0 || isGrouped ? bare.replace(/[.,]/g, '') : `${bare.slice(0, last).replace(/[.,]/g, '')}.${decimals}`;
   const value = Number(plain);
   return plain !== '' && Number.isFinite(value) ? value : text;
 }
@@ -48,16 +49,23 @@ function valueIn(text: string, { meaning, otherwise }: TableField): string | num
 }
 
 /** Every row as it was understood, with what is wrong with it, row by row so that whoever waits can look up in between. Never throws. */
-export function* readingRows(kind: TableKind, { rows }: Table, mapping: Mapping): Generator<number, readonly RowRead[]> {
+export function* readingRows(
+  kind: TableKind,
+  { rows }: Table,
+  mapping: Mapping,
+): Generator<number, readonly RowRead[]> {
   const { document, fields } = tables[kind];
   const read: RowRead[] = [];
   for (const [i, cells] of rows.entries()) {
     yield i / rows.length;
-    const values = Object.fromEntries(fields.map((field) => [field.key, valueIn(cells[mapping[field.key] ?? -1] ?? '', field)]));
+    const values = Object.fromEntries(
+      fields.map((field) => [field.key, valueIn(cells[mapping[field.key] ?? -1] ?? '', field)]),
+    );
     read.push({ line: i + FIRST_LINE, values, faults: faultsIn(document, values) });
   }
   return read;
 }
 
 /** The same at one go. */
-export const readRows = (kind: TableKind, table: Table, mapping: Mapping): readonly RowRead[] => finish(readingRows(kind, table, mapping));
+export const readRows = (kind: TableKind, table: Table, mapping: Mapping): readonly RowRead[] =>
+  finish(readingRows(kind, table, mapping));

@@ -15,7 +15,12 @@ export const reachedBy = ({ phone, email }: Reached): string => `${digitsOf(phon
 
 /** What both say of how they are reached: telephone, then email. */
 const comparedBy = (p: Reached, q: Reached): readonly (readonly [string, string])[] =>
-  ([[digitsOf(p.phone), digitsOf(q.phone)], [asCompared(p.email), asCompared(q.email)]] as const).filter(([one, other]) => one !== '' && other !== '');
+  (
+    [
+      [digitsOf(p.phone), digitsOf(q.phone)],
+      [asCompared(p.email), asCompared(q.email)],
+    ] as const
+  ).filter(([one, other]) => one !== '' && other !== '');
 
 /**
  * Which of several of one name is meant: one that is reached the same way, else one of whom nothing says otherwise.

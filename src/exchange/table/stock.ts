@@ -24,7 +24,11 @@ const bottles: Told<ProductRow, EntryItems['product']> = {
 };
 const sizes: Told<TowelRow, EntryItems['towel']> = {
   mark: ({ role, widthCm, lengthCm, gsm }) => [role, widthCm, lengthCm, gsm].join('/'),
-  isLike: ({ role, widthCm, lengthCm, gsm }, item) => role === item.role && isSaid(widthCm, item.widthM * CM) && isSaid(lengthCm, item.heightM * CM) && isSaid(gsm, item.gsm),
+  isLike: ({ role, widthCm, lengthCm, gsm }, item) =>
+    role === item.role &&
+    isSaid(widthCm, item.widthM * CM) &&
+    isSaid(lengthCm, item.heightM * CM) &&
+    isSaid(gsm, item.gsm),
 };
 
 /** Which rows of one name are about different things: several bottles of a product, several sizes of a towel. */
@@ -34,8 +38,14 @@ class Variants<K extends 'product' | 'towel', R extends { readonly name: string 
   private readonly made = new Map<string, string>();
   private readonly claimed = new Set<string>();
 
-  constructor(rows: readonly R[], private readonly kind: K, private readonly told: Told<R, EntryItems[K]>, private readonly gathered: Gathered) {
-    for (const row of rows) if (!this.marks.of(row.name).includes(told.mark(row))) this.marks.add(row.name, told.mark(row));
+  constructor(
+    rows: readonly R[],
+    private readonly kind: K,
+    private readonly told: Told<R, EntryItems[K]>,
+    private readonly gathered: Gathered,
+  ) {
+    for (const row of rows)
+      if (!this.marks.of(row.name).includes(told.mark(row))) this.marks.add(row.name, told.mark(row));
   }
 
   private keyOf(row: R): string {
@@ -48,7 +58,10 @@ class Variants<K extends 'product' | 'towel', R extends { readonly name: string 
     const earlier = this.made.get(this.keyOf(row));
     if (earlier !== undefined) return named.find(({ item }) => item.id === earlier);
     const free = named.filter(({ item }) => !this.claimed.has(item.id));
-    return free.find(({ item }) => this.told.isLike(row, item)) ?? (named.length === 1 && this.marks.of(row.name).length === 1 ? free[0] : undefined);
+    return (
+      free.find(({ item }) => this.told.isLike(row, item)) ??
+      (named.length === 1 && this.marks.of(row.name).length === 1 ? free[0] : undefined)
+    );
   }
 
   note(row: R, id: string): void {
@@ -57,16 +70,35 @@ class Variants<K extends 'product' | 'towel', R extends { readonly name: string 
   }
 }
 
-function productFrom(row: ProductRow, found: EntryItems['product'] | undefined, { currency }: Here): EntryItems['product'] {
+function productFrom(
+  row: ProductRow,
+  found: EntryItems['product'] | undefined,
+  { currency }: Here,
+): EntryItems['product'] {
   const before = found ?? { ...newItem.product(freshId('product')), name: row.name };
   const purpose = row.purpose as MixPurpose;
-  const use = { purpose, dilution: { label: String(row.waterParts ?? 0), reading: 'water' as const }, weakest: null, strongest: null, protectsDays: null, ...asPractised, origin: 'own' as const };
+  const use = {
+    purpose,
+    dilution: { label: String(row.waterParts ?? 0), reading: 'water' as const },
+    weakest: null,
+    strongest: null,
+    protectsDays: null,
+    ...asPractised,
+    origin: 'own' as const,
+  };
   const isKnown = before.uses.some((one) => one.purpose === purpose);
   return {
     ...before,
     sizeMl: ml(row.bottleMl),
     priceMinor: row.price === null ? before.priceMinor : toMinor(row.price, currency),
-    uses: row.waterParts === null ? before.uses : !found ? [use] : isKnown ? before.uses.map((one) => (one.purpose === purpose ? { ...one, dilution: use.dilution } : one)) : [...before.uses, use],
+    uses:
+      row.waterParts === null
+        ? before.uses
+        : !found
+          ? [use]
+          : isKnown
+            ? before.uses.map((one) => (one.purpose === purpose ? { ...one, dilution: use.dilution } : one))
+            : [...before.uses, use],
     origin: 'own',
   };
 }
@@ -109,4 +141,5 @@ function takingStock<K extends 'product' | 'towel', R extends { readonly name: s
 export const takingProducts = (rows: readonly RowRead[], here: Here, gathered: Gathered): TakeRow<ProductRow> =>
   takingStock('product', rows, bottles, (row, found) => productFrom(row, found, here), gathered);
 
-export const takingTowels = (rows: readonly RowRead[], gathered: Gathered): TakeRow<TowelRow> => takingStock('towel', rows, sizes, towelFrom, gathered);
+export const takingTowels = (rows: readonly RowRead[], gathered: Gathered): TakeRow<TowelRow> =>
+  takingStock('towel', rows, sizes, towelFrom, gathered);

@@ -35,7 +35,10 @@ export function readTable(text: string): TableRead {
   const [head, ...rows] = read;
   if (!head || rows.length === 0) return { ok: false, why: 'empty' };
   const columns = head.map((name, i) => plain(name).trim() || `column ${i + 1}`);
-  return { ok: true, table: { columns, rows: rows.map((row) => columns.map((_name, i) => plain(row[i] ?? '').trim())) } };
+  return {
+    ok: true,
+    table: { columns, rows: rows.map((row) => columns.map((_name, i) => plain(row[i] ?? '').trim())) },
+  };
 }
 
 /** Row by row, as far as a table may go; null where it goes further. */
@@ -57,4 +60,7 @@ export type Cell = string | number | null;
 
 /** A table as CSV. Cells that a spreadsheet would take for a formula are kept as text. */
 export const writeTable = (columns: readonly string[], rows: readonly (readonly Cell[])[]): string =>
-  Papa.unparse({ fields: [...columns], data: rows.map((row) => row.map((cell) => cell ?? '')) }, { newline: '\r\n', escapeFormulae: FORMULA });
+  Papa.unparse(
+    { fields: [...columns], data: rows.map((row) => row.map((cell) => cell ?? '')) },
+    { newline: '\r\n', escapeFormulae: FORMULA },
+  );

@@ -26,7 +26,8 @@ function vehicleOf(row: VisitRow, client: Client | undefined, gathered: Gathered
   if (known) return known;
   const vehicle = vehicleNew(row.car, row.body, null);
   gathered.put('vehicle', vehicle);
-  if (client && client.cars.length < MOST_CARS) gathered.put('client', { ...client, cars: [...client.cars, carOf(vehicle.id, null)] });
+  if (client && client.cars.length < MOST_CARS)
+    gathered.put('client', { ...client, cars: [...client.cars, carOf(vehicle.id, null)] });
   return vehicle;
 }
 
@@ -37,7 +38,10 @@ export class Visits {
   private readonly lines = new Map<string, number>();
   private readonly usual: Job;
 
-  constructor(private readonly gathered: Gathered, private readonly here: Here) {
+  constructor(
+    private readonly gathered: Gathered,
+    private readonly here: Here,
+  ) {
     // All of the kit is the same for each: it is gathered once.
     this.usual = newJob('visit', '2000-01-01', here.library);
     for (const visit of here.visits) this.known.add(this.keyOf(visit));
@@ -61,11 +65,28 @@ export class Visits {
   private jobOf(row: VisitRow, id: string): Job {
     const client = clientOf(row, this.gathered);
     const vehicle = vehicleOf(row, client, this.gathered);
-    const job: Job = { ...this.usual, id, date: row.date, name: row.car, client: row.client, clientId: client?.id ?? null, note: row.note, currency: this.here.currency, vehicle, hour: HOUR };
+    const job: Job = {
+      ...this.usual,
+      id,
+      date: row.date,
+      name: row.car,
+      client: row.client,
+      clientId: client?.id ?? null,
+      note: row.note,
+      currency: this.here.currency,
+      vehicle,
+      hour: HOUR,
+    };
     const at = instantAt(row.date, HOUR, job.site.utcOffsetH);
     const endedAt = at + row.minutes * MINUTE_MS;
     return noteUse(endRun(startRun(job, at), endedAt), {
-      ...{ at: endedAt, because: '', method: row.method as VehicleMethod | null, doneShare: 1, plannedMin: row.minutes },
+      ...{
+        at: endedAt,
+        because: '',
+        method: row.method as VehicleMethod | null,
+        doneShare: 1,
+        plannedMin: row.minutes,
+      },
       ...{ paces: [], soil: null, waterL: null, runoffL: null, mixes: [], towels: [] },
     });
   }

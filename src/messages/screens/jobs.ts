@@ -18,10 +18,12 @@ export const importText = worded({
   unread: (why: string): string => `It could not be read: ${why}`,
   nothingChanged: 'Your data is unchanged.',
   fault: (why: string): string => `${why} Your data is unchanged.`,
-  leftAlone: (count: number): string => `${count} had been changed here meanwhile. Import the file again to compare them.`,
+  leftAlone: (count: number): string =>
+    `${count} had been changed here meanwhile. Import the file again to compare them.`,
   takenBackBut: (count: number): string => `All but ${count} that you have changed since: those stay.`,
   asBefore: 'Everything is back as it was.',
-  beside: 'beside what you have. Nothing of yours is replaced unless you say so, and the whole import can be taken back.',
+  beside:
+    'beside what you have. Nothing of yours is replaced unless you say so, and the whole import can be taken back.',
   stock: (fresh: number, related: boolean): string =>
     `Add ${fresh === 1 ? 'one stock movement' : `${fresh} stock movements`} that you do not have.${related ? '' : ' They are from another van’s stock.'}`,
   pictures: (pictures: string): string => `With ${pictures} of the jobs that come in.`,
@@ -32,7 +34,8 @@ export const importText = worded({
 
 /** The list of jobs. */
 export const jobsText = worded({
-  forGood: (name: string): string => `“${name}” goes for good, with its run and its pictures. Only a backup can bring it back.`,
+  forGood: (name: string): string =>
+    `“${name}” goes for good, with its run and its pictures. Only a backup can bring it back.`,
   newHere: 'New here? Begin with your own car, or look round the demo.',
   notImported: 'was not imported.',
   unchanged: 'Your data is unchanged.',
@@ -46,10 +49,13 @@ export const jobsText = worded({
 /** Room on this device. */
 export const spaceText = worded({
   lasting: 'The browser has promised not to clear it by itself.',
-  notLasting: 'Save a backup now and then, or install Esmero: the browser may clear it when the device runs short of room.',
-  sweep: (count: number): string => `${count === 1 ? 'One picture' : `${count} pictures`} that no job shows. Only a backup can bring them back.`,
+  notLasting:
+    'Save a backup now and then, or install Esmero: the browser may clear it when the device runs short of room.',
+  sweep: (count: number): string =>
+    `${count === 1 ? 'One picture' : `${count} pictures`} that no job shows. Only a backup can bring them back.`,
   used: (used: string): string => `${used} used.`,
   unknown: 'This browser does not say how much room there is. Save a backup now and then.',
-  orphans: (count: number): string => `${count === 1 ? 'One picture is' : `${count} pictures are`} no longer on any job. They are deleted automatically after 30 days.`,
+  orphans: (count: number): string =>
+    `${count === 1 ? 'One picture is' : `${count} pictures are`} no longer on any job. They are deleted automatically after 30 days.`,
   plainJson: 'Save as plain JSON',
 });

@@ -16,5 +16,6 @@ export const mixingText = worded({
   perLitre: (ml: string): string => `${ml} mL a litre`,
   perGallon: (ounces: string): string => `${ounces} fl oz a gallon`,
   unclear: 'Where the label is unclear, ask the manufacturer; until then use the weaker mix.',
-  caution: 'Read the safety data sheet; gloves and eye protection; never mix products in one vessel. Hot solution only in vessels rated for it.',
+  caution:
+    'Read the safety data sheet; gloves and eye protection; never mix products in one vessel. Hot solution only in vessels rated for it.',
 });

@@ -3,8 +3,30 @@ import { FormsModule } from '@angular/forms';
 import { Button } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
-import { type Dilution, type Fill, type FillMode, apart, costPerCar, countFor, fillModes, fillVolumes, fillWith, newItem, notations, readDilution, strengthPoured } from '@esmero/core';
-import { bounds, type DeviceKind, type LabelReading, type MeasuringDevice, type Vessel, deviceKinds, labelReadings } from '@esmero/model';
+import {
+  type Dilution,
+  type Fill,
+  type FillMode,
+  apart,
+  costPerCar,
+  countFor,
+  fillModes,
+  fillVolumes,
+  fillWith,
+  newItem,
+  notations,
+  readDilution,
+  strengthPoured,
+} from '@esmero/core';
+import {
+  bounds,
+  type DeviceKind,
+  type LabelReading,
+  type MeasuringDevice,
+  type Vessel,
+  deviceKinds,
+  labelReadings,
+} from '@esmero/model';
 import { ml, toMinor } from '@esmero/units';
 import { today } from '../../state/today';
 import { deviceName, fillSentence, fixed, money, readingName, mixingText } from '@esmero/messages';
@@ -39,7 +61,16 @@ const ratioText = (waterParts: number): string => fixed(waterParts, waterParts <
 @Component({
   selector: 'esm-bench-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ChoiceComponent, FormsModule, InputText, NumberComponent, Select, VesselDrawingComponent, VesselLabelComponent],
+  imports: [
+    Button,
+    ChoiceComponent,
+    FormsModule,
+    InputText,
+    NumberComponent,
+    Select,
+    VesselDrawingComponent,
+    VesselLabelComponent,
+  ],
   templateUrl: './bench.page.html',
   styleUrl: './bench.page.css',
 })
@@ -70,14 +101,25 @@ export class BenchPage {
       .filter((entry) => entry.kind === 'vessel' && !entry.archived)
       .map(({ item }) => item as Vessel),
   );
-  protected readonly vesselChoices = computed(() => [{ value: '', label: 'What fits' }, ...this.vessels().map(({ id, name }) => ({ value: id, label: name }))]);
+  protected readonly vesselChoices = computed(() => [
+    { value: '', label: 'What fits' },
+    ...this.vessels().map(({ id, name }) => ({ value: id, label: name })),
+  ]);
   /** Without a choice, the smallest that holds it in one filling, or a bucket of our own that does. */
   protected readonly vessel = computed((): Vessel => {
     const chosen = this.vessels().find(({ id }) => id === this.vesselId());
     if (chosen) return chosen;
     const line = ({ capacityMl, workingShare }: Vessel): number => capacityMl * workingShare;
     const fitting = [...this.vessels()].sort((p, q) => line(p) - line(q)).find((one) => line(one) >= this.volume());
-    return fitting ?? { ...newItem.vessel('bench'), name: 'Bucket', kind: 'bucket', capacityMl: ml(Math.max(1000, this.volume() / 0.8)), workingShare: 0.8 };
+    return (
+      fitting ?? {
+        ...newItem.vessel('bench'),
+        name: 'Bucket',
+        kind: 'bucket',
+        capacityMl: ml(Math.max(1000, this.volume() / 0.8)),
+        workingShare: 0.8,
+      }
+    );
   });
   private readonly device = computed((): MeasuringDevice | null => {
     const step = this.step();
@@ -119,7 +161,10 @@ export class BenchPage {
     const said = notations(dilution);
     const poured = { dilution, use: { weakest: null, strongest: null } };
     const fills = fillVolumes(this.volume(), this.vessel()).map((v) => fillWith(poured, this.mode(), v, device));
-    const [amount, says] = this.u().system === 'us' ? [said.flOzPerGallon, mixingText.perGallon] : [said.mLPerLitreOfWater, mixingText.perLitre];
+    const [amount, says] =
+      this.u().system === 'us'
+        ? [said.flOzPerGallon, mixingText.perGallon]
+        : [said.mLPerLitreOfWater, mixingText.perLitre];
     const by = amount === null ? '' : ` = ${says(fixed(amount, amount < 10 ? 2 : 0))}`;
     return {
       title: readingName[reading].replace('N', this.number()),
@@ -133,7 +178,10 @@ export class BenchPage {
     const dose = this.main()?.fills[0]?.dose;
     if (!dose) return '';
     const { productMl, measured, trueWaterParts } = dose;
-    const off = Math.abs(measured.error) < 0.0005 ? 'which the device can measure' : `${fixed(Math.abs(measured.error) * 100, 1)} % too ${measured.error > 0 ? 'much' : 'little'} after rounding`;
+    const off =
+      Math.abs(measured.error) < 0.0005
+        ? 'which the device can measure'
+        : `${fixed(Math.abs(measured.error) * 100, 1)} % too ${measured.error > 0 ? 'much' : 'little'} after rounding`;
     return `Exactly ${this.u().volume(productMl)} of product, ${off}; true ratio 1 to ${fixed(trueWaterParts, 1)}.`;
   });
   protected readonly label = computed((): VesselLabel | null => {
@@ -169,7 +217,9 @@ export class BenchPage {
     const label = this.dilutionOf(this.reading());
     const wanted = label && countFor(label, poured);
     const says = mixingText.poured(ratioText(waterParts));
-    return label && wanted !== null ? `${says} ${mixingText.wanted(ratioText(notations(label).waterParts), fixed(wanted, wanted < 10 ? 1 : 0))}` : says;
+    return label && wanted !== null
+      ? `${says} ${mixingText.wanted(ratioText(notations(label).waterParts), fixed(wanted, wanted < 10 ? 1 : 0))}`
+      : says;
   });
 
   // Cost by the car.
@@ -184,14 +234,23 @@ export class BenchPage {
     const dilution = this.dilutionOf(this.reading());
     const ready = readDilution({ label: '0', reading: 'water' });
     if (!dilution || !ready.ok || !(this.size() > 0) || !(this.readySize() > 0)) return null;
-    const mixed = costPerCar({ priceMinor: toMinor(this.price(), this.currency()), sizeMl: this.size(), dilution }, this.perCar());
-    const bought = costPerCar({ priceMinor: toMinor(this.readyPrice(), this.currency()), sizeMl: this.readySize(), dilution: ready.dilution }, this.perCar());
+    const mixed = costPerCar(
+      { priceMinor: toMinor(this.price(), this.currency()), sizeMl: this.size(), dilution },
+      this.perCar(),
+    );
+    const bought = costPerCar(
+      { priceMinor: toMinor(this.readyPrice(), this.currency()), sizeMl: this.readySize(), dilution: ready.dilution },
+      this.perCar(),
+    );
     const say = (minor: number): string => money(minor, this.currency());
     const times = mixed > 0 ? bought / mixed : Infinity;
     return {
       mixed: say(mixed),
       bought: say(bought),
-      says: times >= 1 ? mixingText.timesAsMuch(fixed(times, times < 10 ? 1 : 0)) : mixingText.shareOfIt(fixed(times * 100)),
+      says:
+        times >= 1
+          ? mixingText.timesAsMuch(fixed(times, times < 10 ? 1 : 0))
+          : mixingText.shareOfIt(fixed(times * 100)),
     };
   });
 }

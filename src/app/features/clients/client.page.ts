@@ -27,7 +27,17 @@ const week: Leg = { days: 7, surroundings: 'town', shelter: 'street', km: 150, r
 @Component({
   selector: 'esm-client-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ClientCarComponent, Drawer, FetchingComponent, FormsModule, InputText, ItemFormComponent, RouterLink, Select],
+  imports: [
+    Button,
+    ClientCarComponent,
+    Drawer,
+    FetchingComponent,
+    FormsModule,
+    InputText,
+    ItemFormComponent,
+    RouterLink,
+    Select,
+  ],
   providers: [ClientsDesk],
   templateUrl: './client.page.html',
   styleUrl: './client.page.css',
@@ -105,7 +115,9 @@ export class ClientPage {
   }
 
   protected editCar(vehicleId: string, change: Partial<ClientCar>): void {
-    this.change({ cars: this.client()!.cars.map((car) => (car.vehicleId === vehicleId ? { ...car, ...change } : car)) });
+    this.change({
+      cars: this.client()!.cars.map((car) => (car.vehicleId === vehicleId ? { ...car, ...change } : car)),
+    });
   }
 
   protected dropCar(vehicleId: string): void {
@@ -114,7 +126,19 @@ export class ClientPage {
 
   protected addCar(vehicleId: string): void {
     const client = this.client()!;
-    this.change({ cars: [...client.cars, { vehicleId, siteId: client.places[0]?.siteId ?? null, packageId: null, habitsId: null, everyDays: null, usual: week }] });
+    this.change({
+      cars: [
+        ...client.cars,
+        {
+          vehicleId,
+          siteId: client.places[0]?.siteId ?? null,
+          packageId: null,
+          habitsId: null,
+          everyDays: null,
+          usual: week,
+        },
+      ],
+    });
   }
 
   /** A car that is not in the library yet. */

@@ -44,7 +44,20 @@ const LAST = '9999';
 @Component({
   selector: 'esm-clients-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ChoiceComponent, FetchingComponent, IconField, InTurnDirective, InputIcon, InputText, Menu, ProgressComponent, RouterLink, TableModule, Tag],
+  imports: [
+    Button,
+    ChoiceComponent,
+    FetchingComponent,
+    IconField,
+    InTurnDirective,
+    InputIcon,
+    InputText,
+    Menu,
+    ProgressComponent,
+    RouterLink,
+    TableModule,
+    Tag,
+  ],
   providers: [ClientsDesk],
   templateUrl: './clients.page.html',
   styleUrls: ['../../ui/table-page.css', './clients.page.css'],
@@ -64,13 +77,25 @@ export class ClientsPage {
   private readonly all = computed((): readonly Row[] => {
     const rows = this.desk.known().map((known) => this.carRow(known));
     const withCar = new Set(rows.map(({ client }) => client.id));
-    const without = this.desk.clients().filter(({ id }) => !withCar.has(id)).map((client) => this.bareRow(client));
+    const without = this.desk
+      .clients()
+      .filter(({ id }) => !withCar.has(id))
+      .map((client) => this.bareRow(client));
     return [...rows, ...without].sort((p, q) => p.dueOn.localeCompare(q.dueOn) || p.name.localeCompare(q.name));
   });
   protected readonly rows = computed(() => {
     const wanted = this.words().toLowerCase().split(/\s+/).filter(Boolean);
     const isWanted = ({ client, car }: Row): boolean => {
-      const text = [client.name, client.phone, client.email, client.note, ...client.places.map(({ address }) => address), car].join(' ').toLowerCase();
+      const text = [
+        client.name,
+        client.phone,
+        client.email,
+        client.note,
+        ...client.places.map(({ address }) => address),
+        car,
+      ]
+        .join(' ')
+        .toLowerCase();
       return wanted.every((word) => text.includes(word));
     };
     return this.all().filter((row) => isWanted(row) && (this.only() === 'all' || isPressing(row)));
@@ -113,7 +138,16 @@ export class ClientsPage {
     const { key, client, vehicle, due, state, lastDay, visits } = known;
     const [next] = visits.ahead;
     return {
-      ...{ key, client, known, state, name: client.name, car: vehicle?.name ?? 'A car that is gone', severity: dueSeverity[state], stateText: dueStateName[state] },
+      ...{
+        key,
+        client,
+        known,
+        state,
+        name: client.name,
+        car: vehicle?.name ?? 'A car that is gone',
+        severity: dueSeverity[state],
+        stateText: dueStateName[state],
+      },
       due: due ? dueDatesText(due) : '',
       dueOn: due?.on ?? LAST,
       last: lastDay ? dayText(lastDay) : 'never',
@@ -123,7 +157,21 @@ export class ClientsPage {
   }
 
   private bareRow(client: Client): Row {
-    return { key: client.id, client, name: client.name, car: '', known: null, state: 'open', stateText: dueStateName.open, severity: 'secondary', due: '', dueOn: LAST, last: '', ahead: null, isBooked: false };
+    return {
+      key: client.id,
+      client,
+      name: client.name,
+      car: '',
+      known: null,
+      state: 'open',
+      stateText: dueStateName.open,
+      severity: 'secondary',
+      due: '',
+      dueOn: LAST,
+      last: '',
+      ahead: null,
+      isBooked: false,
+    };
   }
 }
 

@@ -27,7 +27,8 @@ async function withPast(page: typeof ClientsPage | typeof ClientPage, id?: strin
 describe('clients', () => {
   it('are listed with who is due and who is booked', async () => {
     const { element } = await withPast(ClientsPage);
-    const row = (name: string): string => [...element.querySelectorAll('[data-client]')].find(({ textContent }) => textContent.includes(name))!.textContent;
+    const row = (name: string): string =>
+      [...element.querySelectorAll('[data-client]')].find(({ textContent }) => textContent.includes(name))!.textContent;
     expect(element.querySelectorAll('[data-client]')).toHaveLength(8);
     expect(row('Harbour pilot')).toContain('Overdue');
     expect(row('Driving school')).toContain('booked for');
@@ -54,9 +55,19 @@ describe('clients', () => {
     await press('Plan a visit: Harbour pilot');
     const [, id] = go.mock.calls[0]![0] as [string, string];
     const job = (await store.job(id))!.job;
-    expect(job).toMatchObject({ client: 'Harbour pilot', clientId: 'c-pilot', date: TODAY, soil: {}, wishes: { chemistry: 'rinsed-off' } });
+    expect(job).toMatchObject({
+      client: 'Harbour pilot',
+      clientId: 'c-pilot',
+      date: TODAY,
+      soil: {},
+      wishes: { chemistry: 'rinsed-off' },
+    });
     expect(job.since[0]!.days).toBe(55);
-    expect(state.selectSignal(collectionFeature.selectJobs)().some((one) => one.id === id)).toBe(true);
+    expect(
+      state
+        .selectSignal(collectionFeature.selectJobs)()
+        .some((one) => one.id === id),
+    ).toBe(true);
   });
 });
 
@@ -92,7 +103,10 @@ describe('a client', () => {
 
   it('gets a series of visits, each from the one before it on, and loses it again', async () => {
     const { element, press, state, store } = await withPast(ClientPage, 'c-school');
-    const ids = (): readonly string[] => state.selectSignal(collectionFeature.selectJobs)().flatMap(({ id, job }) => (job.clientId === 'c-school' && !job.run && !id.startsWith('demo') ? [id] : []));
+    const ids = (): readonly string[] =>
+      state
+        .selectSignal(collectionFeature.selectJobs)()
+        .flatMap(({ id, job }) => (job.clientId === 'c-school' && !job.run && !id.startsWith('demo') ? [id] : []));
     await press('Plan the next 4');
     const jobs = await Promise.all(ids().map(async (id) => (await store.job(id))!.job));
     expect(jobs.map(({ date }) => date).sort()).toEqual(['2031-07-15', '2031-07-22', '2031-07-29', '2031-08-05']);

@@ -17,11 +17,20 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
   template: `
     <h3>A year of it</h3>
     @if (study.answer(); as season) {
-      <p class="num fits" aria-live="polite"><strong>{{ fits() }}</strong></p>
+      <p class="num fits" aria-live="polite">
+        <strong>{{ fits() }}</strong>
+      </p>
       <esm-choice label="Method" [options]="methods" [value]="method()" (chosen)="pick($event)" />
       <p-table class="num" [value]="$any(rows())" dataKey="days">
         <ng-template #header>
-          <tr><th>Every</th><th>Marring in a year</th><th class="figure">Time</th><th class="figure wide">Water</th><th class="figure">Price</th><th>Low-water wash</th></tr>
+          <tr>
+            <th>Every</th>
+            <th>Marring in a year</th>
+            <th class="figure">Time</th>
+            <th class="figure wide">Water</th>
+            <th class="figure">Price</th>
+            <th>Low-water wash</th>
+          </tr>
         </ng-template>
         <ng-template #body let-row>
           <tr [class.fits]="row.isFit">
@@ -41,7 +50,13 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
       </p-table>
       <p class="soft">{{ wording.season }}</p>
     } @else {
-      <esm-study-bar question="How often is best?" [share]="study.share()" [failure]="study.failure()" (ask)="study.ask()" (stop)="study.stop()" />
+      <esm-study-bar
+        question="How often is best?"
+        [share]="study.share()"
+        [failure]="study.failure()"
+        (ask)="study.ask()"
+        (stop)="study.stop()"
+      />
     }
   `,
   styles: `
@@ -88,12 +103,22 @@ export class SeasonComponent {
   protected readonly methods = seasonMethods.map((value) => ({ value, label: methodName[value] }));
   private readonly rates = inject(BusinessDesk);
   private readonly vanStock = inject(VanStock);
-  private readonly asked = computed((): SeasonAsked | null => ({ job: this.job(), usual: this.usual(), business: this.rates.business(), van: this.vanStock.kept() }), {
-    equal: (p, q) => JSON.stringify(p) === JSON.stringify(q),
-  });
+  private readonly asked = computed(
+    (): SeasonAsked | null => ({
+      job: this.job(),
+      usual: this.usual(),
+      business: this.rates.business(),
+      van: this.vanStock.kept(),
+    }),
+    {
+      equal: (p, q) => JSON.stringify(p) === JSON.stringify(q),
+    },
+  );
   protected readonly study = questionOf('season', this.asked);
   private readonly picked = signal<SeasonMethod | null>(null);
-  protected readonly method = computed((): SeasonMethod => this.picked() ?? this.study.answer()?.fits?.method ?? 'rinseless');
+  protected readonly method = computed(
+    (): SeasonMethod => this.picked() ?? this.study.answer()?.fits?.method ?? 'rinseless',
+  );
   protected readonly fits = computed(() => {
     const fits = this.study.answer()?.fits;
     return fits ? clientsText.fits(fits, this.rates.business().currency) : clientsText.fitsNone;
@@ -112,7 +137,13 @@ export class SeasonComponent {
         // Half a car is not laid beside a whole one.
         ...(one.holds === 'no'
           ? { share: null, marring: '–', time: '–', water: '–', price: '–' }
-          : { share: one.yearIndex / most, marring: fixed(one.yearIndex), time: spanText(one.minutes), water: this.units().water(one.litres), price: money(one.yearMinor, currency) }),
+          : {
+              share: one.yearIndex / most,
+              marring: fixed(one.yearIndex),
+              time: spanText(one.minutes),
+              water: this.units().water(one.litres),
+              price: money(one.yearMinor, currency),
+            }),
       }));
   });
 

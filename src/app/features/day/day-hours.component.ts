@@ -18,23 +18,93 @@ const usualBreak = { minutes: 30, fromHour: 11.5, untilHour: 13.5 } as const;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, Dialog, HourFieldComponent, InputText, NumberComponent],
   template: `
-    <p-dialog header="Hours and rain" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(34rem, 96vw)' }" closeAriaLabel="Close">
+    <p-dialog
+      header="Hours and rain"
+      [visible]="true"
+      (visibleChange)="closed.emit()"
+      [modal]="true"
+      [dismissableMask]="true"
+      [style]="{ width: 'min(34rem, 96vw)' }"
+      closeAriaLabel="Close"
+    >
       @let day = setUp();
       <div class="grid">
-        <label class="field" for="day-start">Start<esm-hour-field inputId="day-start" name="Start" [until]="day.endHour" [value]="day.startHour" (typed)="tell({ startHour: $event ?? day.startHour })" /></label>
-        <label class="field" for="day-end">Done by<esm-hour-field inputId="day-end" name="Done by" [from]="day.startHour" [value]="day.endHour" (typed)="tell({ endHour: $event ?? day.endHour })" /></label>
-        <label class="field" for="day-rain">Rain from<esm-hour-field inputId="day-rain" name="Rain from" placeholder="none" [clearable]="true" [value]="day.rainFromHour" (typed)="rain($event)" /></label>
+        <label class="field" for="day-start"
+          >Start<esm-hour-field
+            inputId="day-start"
+            name="Start"
+            [until]="day.endHour"
+            [value]="day.startHour"
+            (typed)="tell({ startHour: $event ?? day.startHour })"
+        /></label>
+        <label class="field" for="day-end"
+          >Done by<esm-hour-field
+            inputId="day-end"
+            name="Done by"
+            [from]="day.startHour"
+            [value]="day.endHour"
+            (typed)="tell({ endHour: $event ?? day.endHour })"
+        /></label>
+        <label class="field" for="day-rain"
+          >Rain from<esm-hour-field
+            inputId="day-rain"
+            name="Rain from"
+            placeholder="none"
+            [clearable]="true"
+            [value]="day.rainFromHour"
+            (typed)="rain($event)"
+        /></label>
       </div>
       <p class="soft">{{ wording.rainHint }}</p>
       <div class="row">
-        <p-button [label]="asking() ? 'Asking …' : 'Rain by the forecast (simulated)'" icon="pi pi-cloud" size="small" severity="secondary" [outlined]="true" [disabled]="asking()" (onClick)="ask()" />
+        <p-button
+          [label]="asking() ? 'Asking …' : 'Rain by the forecast (simulated)'"
+          icon="pi pi-cloud"
+          size="small"
+          severity="secondary"
+          [outlined]="true"
+          [disabled]="asking()"
+          (onClick)="ask()"
+        />
         <span class="soft" role="status">{{ answer() }}</span>
       </div>
       @if (day.break; as pause) {
         <div class="grid">
-          <div class="field"><span>Break</span><esm-number name="Break, minutes" unit="min" [digits]="0" [bounds]="{ min: 5, max: 240, whole: true }" [value]="pause.minutes" (typed)="tell({ break: { fromHour: pause.fromHour, untilHour: pause.untilHour, minutes: $event ?? 30 } })" /></div>
-          <label class="field" for="break-from">From<esm-hour-field inputId="break-from" name="Break from" [until]="pause.untilHour" [value]="pause.fromHour" (typed)="tell({ break: { minutes: pause.minutes, untilHour: pause.untilHour, fromHour: $event ?? pause.fromHour } })" /></label>
-          <label class="field" for="break-until">At the latest<esm-hour-field inputId="break-until" name="Break at the latest" [from]="pause.fromHour" [value]="pause.untilHour" (typed)="tell({ break: { minutes: pause.minutes, fromHour: pause.fromHour, untilHour: $event ?? pause.untilHour } })" /></label>
+          <div class="field">
+            <span>Break</span
+            ><esm-number
+              name="Break, minutes"
+              unit="min"
+              [digits]="0"
+              [bounds]="{ min: 5, max: 240, whole: true }"
+              [value]="pause.minutes"
+              (typed)="tell({ break: { fromHour: pause.fromHour, untilHour: pause.untilHour, minutes: $event ?? 30 } })"
+            />
+          </div>
+          <label class="field" for="break-from"
+            >From<esm-hour-field
+              inputId="break-from"
+              name="Break from"
+              [until]="pause.untilHour"
+              [value]="pause.fromHour"
+              (typed)="
+                tell({
+                  break: { minutes: pause.minutes, untilHour: pause.untilHour, fromHour: $event ?? pause.fromHour },
+                })
+              "
+          /></label>
+          <label class="field" for="break-until"
+            >At the latest<esm-hour-field
+              inputId="break-until"
+              name="Break at the latest"
+              [from]="pause.fromHour"
+              [value]="pause.untilHour"
+              (typed)="
+                tell({
+                  break: { minutes: pause.minutes, fromHour: pause.fromHour, untilHour: $event ?? pause.untilHour },
+                })
+              "
+          /></label>
         </div>
         <p-button label="No break" severity="secondary" [text]="true" (onClick)="tell({ break: null })" />
       } @else {
@@ -43,13 +113,43 @@ const usualBreak = { minutes: 30, fromHour: 11.5, untilHour: 13.5 } as const;
       <h3>Taken by something else</h3>
       @for (one of blocked(); track one.id; let i = $index) {
         <div class="taken">
-          <input pInputText maxlength="160" [attr.aria-label]="'What, ' + (i + 1)" [value]="one.name" (change)="rename(one, $event)" />
-          <esm-hour-field [inputId]="'taken-from-' + i" name="Taken from" [until]="one.untilHour" [value]="one.fromHour" (typed)="$event !== null && block(one, { fromHour: $event })" />
-          <esm-hour-field [inputId]="'taken-until-' + i" name="Taken until" [from]="one.fromHour" [value]="one.untilHour" (typed)="$event !== null && block(one, { untilHour: $event })" />
-          <p-button icon="pi pi-trash" [ariaLabel]="'Without ' + one.name" severity="secondary" [text]="true" (onClick)="unblocked.emit(one)" />
+          <input
+            pInputText
+            maxlength="160"
+            [attr.aria-label]="'What, ' + (i + 1)"
+            [value]="one.name"
+            (change)="rename(one, $event)"
+          />
+          <esm-hour-field
+            [inputId]="'taken-from-' + i"
+            name="Taken from"
+            [until]="one.untilHour"
+            [value]="one.fromHour"
+            (typed)="$event !== null && block(one, { fromHour: $event })"
+          />
+          <esm-hour-field
+            [inputId]="'taken-until-' + i"
+            name="Taken until"
+            [from]="one.fromHour"
+            [value]="one.untilHour"
+            (typed)="$event !== null && block(one, { untilHour: $event })"
+          />
+          <p-button
+            icon="pi pi-trash"
+            [ariaLabel]="'Without ' + one.name"
+            severity="secondary"
+            [text]="true"
+            (onClick)="unblocked.emit(one)"
+          />
         </div>
       }
-      <p-button label="Block out hours" icon="pi pi-plus" severity="secondary" [outlined]="true" (onClick)="another()" />
+      <p-button
+        label="Block out hours"
+        icon="pi pi-plus"
+        severity="secondary"
+        [outlined]="true"
+        (onClick)="another()"
+      />
     </p-dialog>
   `,
   styles: `

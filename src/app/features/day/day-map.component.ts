@@ -28,14 +28,23 @@ interface Mark {
     <svg viewBox="0 0 ${WIDTH} ${HEIGHT}" role="img" [attr.aria-label]="says()">
       <path class="way" [attr.d]="way()" />
       @for (mark of depots(); track mark.name) {
-        <path class="depot" [attr.d]="'M' + mark.x + ' ' + (mark.y - 9) + 'c5 7 7 10 7 13a7 7 0 0 1-14 0c0-3 2-6 7-13z'"><title>{{ mark.name }}</title></path>
+        <path
+          class="depot"
+          [attr.d]="'M' + mark.x + ' ' + (mark.y - 9) + 'c5 7 7 10 7 13a7 7 0 0 1-14 0c0-3 2-6 7-13z'"
+        >
+          <title>{{ mark.name }}</title>
+        </path>
       }
-      <path class="home" [attr.d]="'M' + (home().x - 9) + ' ' + home().y + 'l9-9 9 9v9h-18z'"><title>{{ home().name }}</title></path>
+      <path class="home" [attr.d]="'M' + (home().x - 9) + ' ' + home().y + 'l9-9 9 9v9h-18z'">
+        <title>{{ home().name }}</title>
+      </path>
       @for (mark of marks(); track mark.text) {
         <g>
           <title>{{ mark.name }}</title>
           <circle class="stop" [attr.cx]="mark.x" [attr.cy]="mark.y" r="12" />
-          <text [attr.x]="mark.x" [attr.y]="mark.y" text-anchor="middle" dominant-baseline="central">{{ mark.text }}</text>
+          <text [attr.x]="mark.x" [attr.y]="mark.y" text-anchor="middle" dominant-baseline="central">
+            {{ mark.text }}
+          </text>
         </g>
       }
       <path class="scale" [attr.d]="bar().path" />
@@ -92,21 +101,29 @@ export class DayMapComponent {
   private readonly flat = computed(() => {
     const { start } = this.day();
     const narrow = Math.cos((start.latitudeDeg * Math.PI) / 180);
-    return (spot: Spot) => ({ x: (spot.longitudeDeg - start.longitudeDeg) * KM_PER_DEGREE * narrow, y: (spot.latitudeDeg - start.latitudeDeg) * KM_PER_DEGREE });
+    return (spot: Spot) => ({
+      x: (spot.longitudeDeg - start.longitudeDeg) * KM_PER_DEGREE * narrow,
+      y: (spot.latitudeDeg - start.latitudeDeg) * KM_PER_DEGREE,
+    });
   });
   private readonly project = computed(() => {
     const { start, end, stops, restocking } = this.day();
     const all = [start, end, ...stops.map(({ job }) => job.site), ...restocking].map(this.flat());
     const [xs, ys] = [all.map(({ x }) => x), all.map(({ y }) => y)];
     const middle = { x: (Math.min(...xs) + Math.max(...xs)) / 2, y: (Math.min(...ys) + Math.max(...ys)) / 2 };
-    const pxPerKm = Math.min((WIDTH - 2 * EDGE - 20) / Math.max(0.2, Math.max(...xs) - Math.min(...xs)), (HEIGHT - 2 * EDGE - 16) / Math.max(0.2, Math.max(...ys) - Math.min(...ys)));
+    const pxPerKm = Math.min(
+      (WIDTH - 2 * EDGE - 20) / Math.max(0.2, Math.max(...xs) - Math.min(...xs)),
+      (HEIGHT - 2 * EDGE - 16) / Math.max(0.2, Math.max(...ys) - Math.min(...ys)),
+    );
     const x = scaleLinear([middle.x, middle.x + 1], [WIDTH / 2 - 8, WIDTH / 2 - 8 + pxPerKm]);
     const y = scaleLinear([middle.y, middle.y + 1], [HEIGHT / 2 - 8, HEIGHT / 2 - 8 - pxPerKm]);
     return { pxPerKm, at: (spot: Spot) => ({ x: x(this.flat()(spot).x), y: y(this.flat()(spot).y) }) };
   });
 
   protected readonly home = computed(() => ({ ...this.project().at(this.day().start), name: this.day().start.name }));
-  protected readonly depots = computed(() => this.day().restocking.map((one) => ({ ...this.project().at(one), name: one.name })));
+  protected readonly depots = computed(() =>
+    this.day().restocking.map((one) => ({ ...this.project().at(one), name: one.name })),
+  );
   /** Stops in one place are one mark with all their numbers. */
   protected readonly marks = computed((): readonly Mark[] => {
     const found: Mark[] = [];
@@ -117,15 +134,28 @@ export class DayMapComponent {
       const { x, y } = this.project().at(job.site);
       const text = String(++number);
       const near = found.findIndex((one) => Math.hypot(one.x - x, one.y - y) < NEAR);
-      if (near >= 0) found[near] = { ...found[near]!, text: `${found[near]!.text}, ${text}`, name: `${found[near]!.name}; ${text}: ${job.name}` };
+      if (near >= 0)
+        found[near] = {
+          ...found[near]!,
+          text: `${found[near]!.text}, ${text}`,
+          name: `${found[near]!.name}; ${text}: ${job.name}`,
+        };
       else found.push({ x, y, text, name: `${text}: ${job.name}` });
     }
     return found;
   });
   protected readonly way = computed(() => {
     const { start, end, stops, restocking } = this.day();
-    const spots = [start, ...this.plan().legs.flatMap(({ stop, restock }) => (stop === null ? [] : [...(restock === null ? [] : [restocking[restock]!]), stops[stop]!.job.site])), end];
-    return spots.map((spot, i) => `${i === 0 ? 'M' : 'L'}${this.project().at(spot).x} ${this.project().at(spot).y}`).join('');
+    const spots = [
+      start,
+      ...this.plan().legs.flatMap(({ stop, restock }) =>
+        stop === null ? [] : [...(restock === null ? [] : [restocking[restock]!]), stops[stop]!.job.site],
+      ),
+      end,
+    ];
+    return spots
+      .map((spot, i) => `${i === 0 ? 'M' : 'L'}${this.project().at(spot).x} ${this.project().at(spot).y}`)
+      .join('');
   });
   protected readonly bar = computed(() => {
     const { show, read, unit } = this.units().edit.distance;
@@ -137,6 +167,10 @@ export class DayMapComponent {
 
   protected readonly says = computed(() => {
     const { start } = this.day();
-    return dayPlanText.map(this.marks().map(({ name }) => name), Math.max(0, ...this.day().stops.map(({ job }) => kmBetween(start, job.site))), this.units());
+    return dayPlanText.map(
+      this.marks().map(({ name }) => name),
+      Math.max(0, ...this.day().stops.map(({ job }) => kmBetween(start, job.site))),
+      this.units(),
+    );
   });
 }

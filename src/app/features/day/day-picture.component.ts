@@ -44,7 +44,8 @@ const LETTER_PX = 7;
 /** The sun stands no higher than this in any place where cars are washed. */
 const HIGHEST_DEG = 75;
 
-const fitted = (text: string, px: number): string => (text.length * LETTER_PX <= px ? text : `${text.slice(0, Math.max(1, Math.floor(px / LETTER_PX) - 1)).trimEnd()}…`);
+const fitted = (text: string, px: number): string =>
+  text.length * LETTER_PX <= px ? text : `${text.slice(0, Math.max(1, Math.floor(px / LETTER_PX) - 1)).trimEnd()}…`;
 
 /** The day across: the sun, ways and stops over the hours, and what the van has left along it. */
 @Component({
@@ -65,7 +66,14 @@ const fitted = (text: string, px: number): string => (text.length * LETTER_PX <=
       <g [esmAxis]="hours()" side="above" from="${TOP}" [to]="height() - 6" width="${WIDTH}" />
       <text x="0" y="${TOP + 16}" class="soft">Sun</text>
       @if (rain(); as rain) {
-        <rect class="rain" [attr.x]="rain.x" y="${TOP}" [attr.width]="rain.width" height="${SKY + BAR}" fill="url(#day-rain)" />
+        <rect
+          class="rain"
+          [attr.x]="rain.x"
+          y="${TOP}"
+          [attr.width]="rain.width"
+          height="${SKY + BAR}"
+          fill="url(#day-rain)"
+        />
         <text [attr.x]="rain.x + 6" y="${TOP + 14}" class="soft">Rain</text>
       }
       <text x="0" y="${BARS + BAR / 2 + 4}">Stops</text>
@@ -73,13 +81,24 @@ const fitted = (text: string, px: number): string => (text.length * LETTER_PX <=
       @for (bar of bars(); track bar.x) {
         <g>
           <title>{{ bar.says }}</title>
-          <rect class="bar" [class.break]="bar.isBreak" [class.late]="bar.late" [attr.x]="bar.x" y="${BARS}" [attr.width]="bar.width" height="${BAR}" rx="7" />
+          <rect
+            class="bar"
+            [class.break]="bar.isBreak"
+            [class.late]="bar.late"
+            [attr.x]="bar.x"
+            y="${BARS}"
+            [attr.width]="bar.width"
+            height="${BAR}"
+            rx="7"
+          />
           @if (bar.isBreak) {
             <rect [attr.x]="bar.x" y="${BARS}" [attr.width]="bar.width" height="${BAR}" rx="7" fill="url(#day-break)" />
           }
           <text class="nr" [attr.x]="bar.x + 7" y="${BARS + 19}">{{ bar.number }}</text>
           <text class="in" [attr.x]="bar.x + 7" y="${BARS + 37}">{{ bar.name }}</text>
-          <text class="heat" [attr.x]="bar.x + bar.width / 2" y="${BARS + BAR + 16}" text-anchor="middle">{{ bar.heat }}</text>
+          <text class="heat" [attr.x]="bar.x + bar.width / 2" y="${BARS + BAR + 16}" text-anchor="middle">
+            {{ bar.heat }}
+          </text>
         </g>
       }
       @for (one of lines(); track one.kind) {
@@ -127,7 +146,13 @@ export class DayPictureComponent {
     const utcOffsetH = stops[0]?.job.site.utcOffsetH ?? 0;
     const hours = Array.from({ length: 60 }, (_, i) => this.from() + ((this.until() - this.from()) * i) / 59);
     const y = scaleLinear([0, HIGHEST_DEG], [BARS, TOP + 6]).clamp(true);
-    return area<number>((hour) => this.x()(hour), BARS, (hour) => y(sunAt({ ...start, utcOffsetH }, date, hour).altitudeDeg)).curve(curveMonotoneX)(hours) ?? '';
+    return (
+      area<number>(
+        (hour) => this.x()(hour),
+        BARS,
+        (hour) => y(sunAt({ ...start, utcOffsetH }, date, hour).altitudeDeg),
+      ).curve(curveMonotoneX)(hours) ?? ''
+    );
   });
   protected readonly rain = computed(() => {
     const { rainFromHour } = this.day();
@@ -152,7 +177,12 @@ export class DayPictureComponent {
     const [x, u] = [this.x(), this.units()];
     const { stop, taken, beginMin, endMin, lateMin, panelC } = leg;
     const [left, right] = [x(beginMin / 60), x(endMin / 60)];
-    const name = stop !== null ? this.day().stops[stop]!.job.name : taken !== null ? this.day().taken[taken]!.name : dayPlanText.break;
+    const name =
+      stop !== null
+        ? this.day().stops[stop]!.job.name
+        : taken !== null
+          ? this.day().taken[taken]!.name
+          : dayPlanText.break;
     return {
       x: left,
       width: Math.max(4, right - left),
@@ -178,11 +208,22 @@ export class DayPictureComponent {
     const begin = first.left[i]! + first.takes[i]!;
     const most = Math.max(begin, ...legs.map(({ left }) => left[i]!), 1e-9);
     const scale = scaleLinear([0, most], [y + LINE_ROOM, y + 3]);
-    const points: [number, number][] = [[this.from(), begin], ...legs.map(({ endMin, left }): [number, number] => [endMin / 60, left[i]!]), [this.until(), legs.at(-1)!.left[i]!]];
+    const points: [number, number][] = [
+      [this.from(), begin],
+      ...legs.map(({ endMin, left }): [number, number] => [endMin / 60, left[i]!]),
+      [this.until(), legs.at(-1)!.left[i]!],
+    ];
     const { shortage } = this.plan();
     const at = shortage?.kind === kind ? legs.find(({ stop }) => stop === shortage.stop) : undefined;
-    const drawn = line<[number, number]>(([hour]) => x(hour), ([, left]) => scale(left)).curve(curveStepAfter);
-    const filled = area<[number, number]>(([hour]) => x(hour), y + LINE_ROOM, ([, left]) => scale(left)).curve(curveStepAfter);
+    const drawn = line<[number, number]>(
+      ([hour]) => x(hour),
+      ([, left]) => scale(left),
+    ).curve(curveStepAfter);
+    const filled = area<[number, number]>(
+      ([hour]) => x(hour),
+      y + LINE_ROOM,
+      ([, left]) => scale(left),
+    ).curve(curveStepAfter);
     return {
       kind,
       name: stockLineName[kind],
@@ -195,5 +236,12 @@ export class DayPictureComponent {
     };
   }
 
-  protected readonly says = computed(() => `${dayPlanText.pictureOf}: ${this.bars().map(({ says }) => says).join('; ')}. ${this.lines().map(({ name, end }) => `${name}: ${end}`).join('; ')}`);
+  protected readonly says = computed(
+    () =>
+      `${dayPlanText.pictureOf}: ${this.bars()
+        .map(({ says }) => says)
+        .join('; ')}. ${this.lines()
+        .map(({ name, end }) => `${name}: ${end}`)
+        .join('; ')}`,
+  );
 }

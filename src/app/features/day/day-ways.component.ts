@@ -19,12 +19,42 @@ export interface DayWayRow {
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, Dialog, NumberComponent],
   template: `
-    <p-dialog header="Driving times" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(38rem, 96vw)' }" closeAriaLabel="Close">
+    <p-dialog
+      header="Driving times"
+      [visible]="true"
+      (visibleChange)="closed.emit()"
+      [modal]="true"
+      [dismissableMask]="true"
+      [style]="{ width: 'min(38rem, 96vw)' }"
+      closeAriaLabel="Close"
+    >
       <p class="soft">{{ wording.roads }}</p>
       <div class="row">
-        <p-button label="Import minutes (CSV)" icon="pi pi-download" size="small" severity="secondary" [outlined]="true" (onClick)="file.click()" />
-        <input #file type="file" accept=".csv,text/csv" class="sr-only" aria-label="Import minutes (CSV)" tabindex="-1" (change)="bring(file)" />
-        <p-button label="Save all as a table" icon="pi pi-upload" size="small" severity="secondary" [text]="true" (onClick)="saved.emit()" />
+        <p-button
+          label="Import minutes (CSV)"
+          icon="pi pi-download"
+          size="small"
+          severity="secondary"
+          [outlined]="true"
+          (onClick)="file.click()"
+        />
+        <input
+          #file
+          type="file"
+          accept=".csv,text/csv"
+          class="sr-only"
+          aria-label="Import minutes (CSV)"
+          tabindex="-1"
+          (change)="bring(file)"
+        />
+        <p-button
+          label="Save all as a table"
+          icon="pi pi-upload"
+          size="small"
+          severity="secondary"
+          [text]="true"
+          (onClick)="saved.emit()"
+        />
       </div>
       @if (answer(); as answer) {
         <p role="status" [class.bad]="faults().length > 0">{{ answer }}</p>
@@ -36,8 +66,23 @@ export interface DayWayRow {
         @for (one of ways(); track one.text) {
           <li class="row">
             <span class="grow">{{ one.text }}</span>
-            <esm-number class="min" [name]="'Minutes, ' + one.text" unit="min" [digits]="0" [bounds]="{ min: 0, max: 600, whole: true }" [value]="one.minutes" (typed)="typed.emit({ from: one.from, to: one.to, minutes: $event })" />
-            <p-button icon="pi pi-undo" [ariaLabel]="'Use the estimate: ' + one.text" severity="secondary" [text]="true" [disabled]="!one.isTyped" (onClick)="typed.emit({ from: one.from, to: one.to, minutes: null })" />
+            <esm-number
+              class="min"
+              [name]="'Minutes, ' + one.text"
+              unit="min"
+              [digits]="0"
+              [bounds]="{ min: 0, max: 600, whole: true }"
+              [value]="one.minutes"
+              (typed)="typed.emit({ from: one.from, to: one.to, minutes: $event })"
+            />
+            <p-button
+              icon="pi pi-undo"
+              [ariaLabel]="'Use the estimate: ' + one.text"
+              severity="secondary"
+              [text]="true"
+              [disabled]="!one.isTyped"
+              (onClick)="typed.emit({ from: one.from, to: one.to, minutes: null })"
+            />
           </li>
         }
       </ul>

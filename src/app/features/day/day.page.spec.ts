@@ -12,13 +12,19 @@ import { DayPage } from './day.page';
 async function day(...providers: readonly Provider[]) {
   const all = await show(DayPage, providers);
   await all.settle();
-  const names = (): string[] => [...all.element.querySelectorAll('.stop[data-stop] a')].map((one) => one.textContent!.trim());
+  const names = (): string[] =>
+    [...all.element.querySelectorAll('.stop[data-stop] a')].map((one) => one.textContent!.trim());
   const page = all.fixture.componentInstance as unknown as {
     drop(event: { previousIndex: number; currentIndex: number }): void;
     finish(id: string): void;
     setWindow(id: string, hours: { fromHour: number; untilHour: number }): void;
     show(date: string): void;
-    desk: { change(says: string, change: object): void; moveJobs(says: string, ids: readonly string[], date: string): void; undo(): void; setUp(): { windows: readonly { jobId: string }[]; order: readonly string[] } };
+    desk: {
+      change(says: string, change: object): void;
+      moveJobs(says: string, ids: readonly string[], date: string): void;
+      undo(): void;
+      setUp(): { windows: readonly { jobId: string }[]; order: readonly string[] };
+    };
   };
   const shortage = (): string => all.element.querySelector('[data-shortage]')?.textContent?.trim() ?? '';
   return { ...all, names, page, shortage, van: TestBed.inject(VanStock) };
@@ -79,7 +85,8 @@ describe('the page of a day', () => {
     const tomorrow = dayAfter(today(), 1);
     page.desk.moveJobs('moved', ['demo-track'], tomorrow);
     // It is written and fetched again before it is gone.
-    const haveStops = (count: number): Promise<void> => vi.waitFor(async () => (await settle(), expect(names()).toHaveLength(count)), 20_000);
+    const haveStops = (count: number): Promise<void> =>
+      vi.waitFor(async () => (await settle(), expect(names()).toHaveLength(count)), 20_000);
     await haveStops(5);
     const store = await TestBed.inject(STORE);
     expect((await store.job('demo-track'))!.job.date).toBe(tomorrow);
@@ -119,7 +126,9 @@ describe('the page of a day', () => {
     const { press, settle, element } = await day({ provide: WEATHER, useValue: async () => answers.shift()! });
     await press('Hours and rain');
     const ask = async (): Promise<void> => {
-      [...document.querySelectorAll<HTMLButtonElement>('.p-dialog button')].find((one) => one.textContent!.includes('forecast'))!.click();
+      [...document.querySelectorAll<HTMLButtonElement>('.p-dialog button')]
+        .find((one) => one.textContent!.includes('forecast'))!
+        .click();
       await settle();
     };
     await ask();

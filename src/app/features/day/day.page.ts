@@ -5,9 +5,36 @@ import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import type { MenuItem } from 'primeng/api';
 import { Button, ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
-import { type DayAnswer, type DayAsked, type DayChange, type LegBrief, START, rowOfRestock, rowOfStop, stockKinds, travelTable } from '@esmero/core';
+import {
+  type DayAnswer,
+  type DayAsked,
+  type DayChange,
+  type LegBrief,
+  START,
+  rowOfRestock,
+  rowOfStop,
+  stockKinds,
+  travelTable,
+} from '@esmero/core';
 import type { Day, Job, KnownWay } from '@esmero/model';
-import { capital, clockText, dayPlanText, dayText, dueText, faultSentence, fixed, hourText, mendText, methodName, restockName, roleName, shortageText, spanText, unitsOf, vanStockText } from '@esmero/messages';
+import {
+  capital,
+  clockText,
+  dayPlanText,
+  dayText,
+  dueText,
+  faultSentence,
+  fixed,
+  hourText,
+  mendText,
+  methodName,
+  restockName,
+  roleName,
+  shortageText,
+  spanText,
+  unitsOf,
+  vanStockText,
+} from '@esmero/messages';
 import type { NamedPlace } from '@esmero/exchange';
 import { dayAfter, instantAt } from '@esmero/units';
 import { NOW } from '../../state/clock';
@@ -66,8 +93,25 @@ const mediaTypes = { ics: 'text/calendar', gpx: 'application/gpx+xml', geojson: 
   selector: 'esm-day-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [
-    Button, ButtonDirective, CdkDrag, CdkDragHandle, CdkDropList, DayFieldComponent, DayHoursComponent, DayMapComponent, DayPictureComponent, DayWaysComponent, FetchingComponent, InTurnDirective, Menu,
-    MethodMarkComponent, PackingComponent, ProgressComponent, RouterLink, StopWindowComponent, StudyBarComponent,
+    Button,
+    ButtonDirective,
+    CdkDrag,
+    CdkDragHandle,
+    CdkDropList,
+    DayFieldComponent,
+    DayHoursComponent,
+    DayMapComponent,
+    DayPictureComponent,
+    DayWaysComponent,
+    FetchingComponent,
+    InTurnDirective,
+    Menu,
+    MethodMarkComponent,
+    PackingComponent,
+    ProgressComponent,
+    RouterLink,
+    StopWindowComponent,
+    StudyBarComponent,
   ],
   providers: [DayDesk],
   templateUrl: './day.page.html',
@@ -85,7 +129,12 @@ export class DayPage {
   protected readonly today = today;
   protected readonly u = computed(() => unitsOf(this.vanStock.units()));
   protected readonly dialog = signal<'hours' | 'ways' | null>(null);
-  protected readonly window = signal<{ readonly id: string; readonly name: string; readonly fromHour: number; readonly untilHour: number } | null>(null);
+  protected readonly window = signal<{
+    readonly id: string;
+    readonly name: string;
+    readonly fromHour: number;
+    readonly untilHour: number;
+  } | null>(null);
   protected readonly stopItems = signal<MenuItem[]>([]);
 
   protected readonly title = computed(() => {
@@ -94,7 +143,10 @@ export class DayPage {
   });
 
   /** The last answer stays in sight while the next is worked out. */
-  protected readonly shown = linkedSignal<{ readonly asked: DayAsked | null; readonly answer: DayAnswer | null }, Shown | null>({
+  protected readonly shown = linkedSignal<
+    { readonly asked: DayAsked | null; readonly answer: DayAnswer | null },
+    Shown | null
+  >({
     source: () => ({ asked: this.desk.asked(), answer: this.desk.plan.answer() }),
     computation: ({ asked, answer }, before) => {
       if (asked && answer) return { day: asked.day, answer };
@@ -106,7 +158,10 @@ export class DayPage {
   protected readonly figures = computed(() => {
     const shown = this.shown();
     if (!shown) return [];
-    const { day, answer: { plan } } = shown;
+    const {
+      day,
+      answer: { plan },
+    } = shown;
     const [u, endMin] = [this.u(), day.endHour * 60];
     const visits = plan.legs.filter(({ stop }) => stop !== null);
     const onSite = visits.reduce((sum, leg) => sum + leg.endMin - leg.beginMin, 0);
@@ -114,7 +169,12 @@ export class DayPage {
     const towels = stockKinds.reduce((sum, kind, i) => (kind in roleName ? sum + taken(i) : sum), 0);
     const over = plan.endMin - endMin;
     return [
-      { name: `Back at ${day.end.name}`, value: clockText(plan.endMin), note: over > 0.5 ? this.wording.past(over) : '', bad: over > 0.5 },
+      {
+        name: `Back at ${day.end.name}`,
+        value: clockText(plan.endMin),
+        note: over > 0.5 ? this.wording.past(over) : '',
+        bad: over > 0.5,
+      },
       { name: 'Stops', value: String(visits.length), note: '', bad: false },
       { name: 'At the cars', value: spanText(onSite), note: '', bad: false },
       ...(plan.lateMin >= 1 ? [{ name: 'Late in all', value: spanText(plan.lateMin), note: '', bad: true }] : []),
@@ -123,14 +183,22 @@ export class DayPage {
     ];
   });
 
-  protected readonly over = computed(() => [...this.desk.done()].map(([id, atMin]) => ({ id, name: this.desk.brief(id)?.name ?? id, at: this.wording.doneAt(atMin) })));
+  protected readonly over = computed(() =>
+    [...this.desk.done()].map(([id, atMin]) => ({
+      id,
+      name: this.desk.brief(id)?.name ?? id,
+      at: this.wording.doneAt(atMin),
+    })),
+  );
 
   protected readonly rows = computed((): readonly Row[] => {
     const shown = this.shown();
     if (!shown) return [];
     let number = 0;
     const sure = this.desk.chances.answer();
-    return shown.answer.plan.legs.map((leg, i) => this.row(leg, shown.day, leg.stop === null ? '' : String(++number), sure?.legs[i]?.slackMin ?? null));
+    return shown.answer.plan.legs.map((leg, i) =>
+      this.row(leg, shown.day, leg.stop === null ? '' : String(++number), sure?.legs[i]?.slackMin ?? null),
+    );
   });
 
   private row(leg: LegBrief, day: Day, number: string, slackMin: number | null): Row {
@@ -138,21 +206,54 @@ export class DayPage {
     const [begin, end] = [clockText(beginMin), clockText(endMin)];
     if (stop === null) {
       const name = taken === null ? this.wording.break : day.taken[taken]!.name;
-      return { key: taken === null ? 'break' : `taken-${taken}`, id: null, number: '', begin, end, name, place: '', method: null, notes: lateMin >= 1 ? [{ text: this.wording.late(lateMin), bad: true }] : [] };
+      return {
+        key: taken === null ? 'break' : `taken-${taken}`,
+        id: null,
+        number: '',
+        begin,
+        end,
+        name,
+        place: '',
+        method: null,
+        notes: lateMin >= 1 ? [{ text: this.wording.late(lateMin), bad: true }] : [],
+      };
     }
     const { job, fromHour, untilHour } = day.stops[stop]!;
     const u = this.u();
     const by = restock === null ? null : day.restocking[restock]!;
     const notes = [
-      ...(by ? [{ text: this.wording.by(by.name, by.gives.map((one) => restockName[one]).join(', ')), bad: false }] : []),
-      ...(fromHour > day.startHour || untilHour < day.endHour ? [{ text: this.wording.between(hourText(fromHour), hourText(untilHour)), bad: false }] : []),
+      ...(by
+        ? [{ text: this.wording.by(by.name, by.gives.map((one) => restockName[one]).join(', ')), bad: false }]
+        : []),
+      ...(fromHour > day.startHour || untilHour < day.endHour
+        ? [{ text: this.wording.between(hourText(fromHour), hourText(untilHour)), bad: false }]
+        : []),
       ...(lateMin >= 1 ? [{ text: this.wording.late(lateMin), bad: true }] : []),
       ...(beginMin - arriveMin >= WORTH_MIN ? [{ text: this.wording.waits(beginMin - arriveMin), bad: false }] : []),
       ...(slackMin === null ? [] : [{ text: this.wording.slack(slackMin), bad: slackMin < 1 }]),
-      ...carried.map(({ productName, ml }) => ({ text: this.wording.carried(`${u.volume(ml)} of ${productName}`), bad: false })),
+      ...carried.map(({ productName, ml }) => ({
+        text: this.wording.carried(`${u.volume(ml)} of ${productName}`),
+        bad: false,
+      })),
     ];
-    const what = [method && methodName[method], spanText(endMin - beginMin), panelC !== null && `roof ${u.temperature(panelC)}`].filter(Boolean).join(' · ');
-    return { key: job.id, id: job.id, number, begin, end, name: job.name, place: `${job.site.name} · ${what}`, method, notes };
+    const what = [
+      method && methodName[method],
+      spanText(endMin - beginMin),
+      panelC !== null && `roof ${u.temperature(panelC)}`,
+    ]
+      .filter(Boolean)
+      .join(' · ');
+    return {
+      key: job.id,
+      id: job.id,
+      number,
+      begin,
+      end,
+      name: job.name,
+      place: `${job.site.name} · ${what}`,
+      method,
+      notes,
+    };
   }
 
   /** What is left of a day whose hours are past. */
@@ -164,7 +265,11 @@ export class DayPage {
 
   protected leaveForTomorrow(): void {
     const date = dayAfter(this.desk.date(), 1);
-    this.desk.moveJobs(this.wording.moved(this.wording.jobs(this.leftOver().length), dayText(date)), this.leftOver(), date);
+    this.desk.moveJobs(
+      this.wording.moved(this.wording.jobs(this.leftOver().length), dayText(date)),
+      this.leftOver(),
+      date,
+    );
   }
 
   /** Where to go now; only on the day itself. */
@@ -205,7 +310,9 @@ export class DayPage {
   });
   protected readonly mends = computed(() => {
     const [shown, mends] = [this.shown(), this.desk.mends.answer()];
-    return shown && mends ? mends.map((one) => ({ change: one.change, text: mendText(one, shown.day, this.u()) })) : null;
+    return shown && mends
+      ? mends.map((one) => ({ change: one.change, text: mendText(one, shown.day, this.u()) }))
+      : null;
   });
   protected readonly ownOrder = computed(() => {
     const answer = this.shown()?.answer;
@@ -222,7 +329,11 @@ export class DayPage {
   protected readonly chances = computed(() => {
     const [shown, sure] = [this.shown(), this.desk.chances.answer()];
     if (!shown || !sure) return null;
-    const legs = shown.answer.plan.legs.flatMap(({ stop }, i) => (stop === null || !sure.legs[i] ? [] : [{ name: shown.day.stops[stop]!.job.name, slackMin: sure.legs[i].slackMin }]));
+    const legs = shown.answer.plan.legs.flatMap(({ stop }, i) =>
+      stop === null || !sure.legs[i]
+        ? []
+        : [{ name: shown.day.stops[stop]!.job.name, slackMin: sure.legs[i].slackMin }],
+    );
     const tight = legs.reduce((p, q) => (q.slackMin < p.slackMin ? q : p), legs[0]!);
     return {
       inTime: this.wording.inTime(sure, shown.day.endHour),
@@ -233,17 +344,40 @@ export class DayPage {
     };
   });
 
-  private groups({ litres, towels, products, vessels }: NonNullable<ReturnType<DayDesk['chances']['answer']>>, day: Day): readonly PackingGroup[] {
+  private groups(
+    { litres, towels, products, vessels }: NonNullable<ReturnType<DayDesk['chances']['answer']>>,
+    day: Day,
+  ): readonly PackingGroup[] {
     const [u, stock] = [this.u(), this.vanStock.stock()];
     const short = (has: number, needs: number, text: string): string | null => (has < needs - 1e-6 ? text : null);
     const key = (name: string): string => name.toLowerCase().replace(/[^\w]+/g, '-');
     const groups: readonly PackingGroup[] = [
-      { name: 'Tank', items: [{ key: 'water', text: `${u.water(litres.carry)} of water (${u.water(litres.median)})`, short: short(day.van.waterL, litres.carry, this.wording.refill(u.water(day.van.waterL))) }] },
+      {
+        name: 'Tank',
+        items: [
+          {
+            key: 'water',
+            text: `${u.water(litres.carry)} of water (${u.water(litres.median)})`,
+            short: short(day.van.waterL, litres.carry, this.wording.refill(u.water(day.van.waterL))),
+          },
+        ],
+      },
       {
         name: 'Towel box',
-        items: towels.map(({ role, carry, median }) => ({ key: `towel-${role}`, text: `${vanStockText(role, carry, u)} (${fixed(median)})`, short: short(stock.towels[role], carry, this.wording.clean(stock.towels[role])) })),
+        items: towels.map(({ role, carry, median }) => ({
+          key: `towel-${role}`,
+          text: `${vanStockText(role, carry, u)} (${fixed(median)})`,
+          short: short(stock.towels[role], carry, this.wording.clean(stock.towels[role])),
+        })),
       },
-      { name: 'Shelf', items: products.map(({ name, carry, median }) => ({ key: `product-${key(name)}`, text: `${name}: ${u.volume(carry)} (${u.volume(median)})`, short: null })) },
+      {
+        name: 'Shelf',
+        items: products.map(({ name, carry, median }) => ({
+          key: `product-${key(name)}`,
+          text: `${name}: ${u.volume(carry)} (${u.volume(median)})`,
+          short: null,
+        })),
+      },
       { name: 'Rack', items: vessels.map((name) => ({ key: `vessel-${key(name)}`, text: name, short: null })) },
     ];
     return groups.filter(({ items }) => items.length > 0);
@@ -253,14 +387,26 @@ export class DayPage {
   protected readonly ways = computed((): readonly DayWayRow[] => {
     const shown = this.shown();
     if (!shown) return [];
-    const { day, answer: { plan } } = shown;
+    const {
+      day,
+      answer: { plan },
+    } = shown;
     const table = travelTable(day);
     const home = { key: 'home', name: day.start.name, row: START };
     const places = [
       home,
       ...plan.legs.flatMap(({ stop, restock }) => {
         if (stop === null) return [];
-        const by = restock === null ? [] : [{ key: day.restocking[restock]!.name, name: day.restocking[restock]!.name, row: rowOfRestock(day, restock) }];
+        const by =
+          restock === null
+            ? []
+            : [
+                {
+                  key: day.restocking[restock]!.name,
+                  name: day.restocking[restock]!.name,
+                  row: rowOfRestock(day, restock),
+                },
+              ];
         return [...by, { key: day.stops[stop]!.job.id, name: day.stops[stop]!.job.name, row: rowOfStop(stop) }];
       }),
       home,
@@ -268,16 +414,37 @@ export class DayPage {
     const known = this.desk.setUp().ways;
     return places.slice(1).map((to, i) => {
       const from = places[i]!;
-      return { from: from.key, to: to.key, text: `${from.name} → ${to.name}`, minutes: Math.round(table[from.row]![to.row]!), isTyped: known.some((way) => isWay(way, from.key, to.key)) };
+      return {
+        from: from.key,
+        to: to.key,
+        text: `${from.name} → ${to.name}`,
+        minutes: Math.round(table[from.row]![to.row]!),
+        isTyped: known.some((way) => isWay(way, from.key, to.key)),
+      };
     });
   });
 
   protected readonly items = computed((): MenuItem[] => [
     { label: 'Driving times', icon: 'pi pi-map', command: () => this.dialog.set('ways') },
     { label: 'Save as a file', icon: 'pi pi-upload', command: () => void this.save() },
-    { label: 'To a calendar (iCalendar)', icon: 'pi pi-calendar', disabled: !this.shown(), command: () => void this.hand('ics') },
-    { label: 'To navigation (GPX)', icon: 'pi pi-compass', disabled: !this.shown(), command: () => void this.hand('gpx') },
-    { label: 'To a map (GeoJSON)', icon: 'pi pi-globe', disabled: !this.shown(), command: () => void this.hand('geojson') },
+    {
+      label: 'To a calendar (iCalendar)',
+      icon: 'pi pi-calendar',
+      disabled: !this.shown(),
+      command: () => void this.hand('ics'),
+    },
+    {
+      label: 'To navigation (GPX)',
+      icon: 'pi pi-compass',
+      disabled: !this.shown(),
+      command: () => void this.hand('gpx'),
+    },
+    {
+      label: 'To a map (GeoJSON)',
+      icon: 'pi pi-globe',
+      disabled: !this.shown(),
+      command: () => void this.hand('geojson'),
+    },
     { label: 'Print the day', icon: 'pi pi-print', command: () => window.print() },
   ]);
 
@@ -306,7 +473,11 @@ export class DayPage {
     const name = this.desk.brief(id)?.name ?? id;
     const shown = this.shown();
     const leg = shown?.answer.plan.legs.find(({ stop }) => stop !== null && shown.day.stops[stop]!.job.id === id);
-    this.desk.finish(this.wording.done(name), id, leg ? { waterL: leg.takes[WATER]!, dirtyL: leg.takes[DRAIN]! } : null);
+    this.desk.finish(
+      this.wording.done(name),
+      id,
+      leg ? { waterL: leg.takes[WATER]!, dirtyL: leg.takes[DRAIN]! } : null,
+    );
   }
 
   protected drop({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
@@ -328,9 +499,25 @@ export class DayPage {
       return [{ job, beginAt: at(beginMin), endAt: at(endMin) }];
     });
     const { routeGeoJson, routeGpx, writeCalendar } = await import('@esmero/exchange');
-    const route = stops.map(({ job, beginAt }) => ({ ...{ name: job.name, note: job.site.name, beginAt }, latitudeDeg: job.site.latitudeDeg, longitudeDeg: job.site.longitudeDeg }));
-    const calendar = stops.map(({ job, beginAt, endAt }) => ({ jobId: job.id, name: job.name, note: [job.client, job.note].filter(Boolean).join('\n'), place: job.site, beginAt, endAt, changedAt: this.now() }));
-    const text = { ics: () => writeCalendar(calendar, [], this.now()), gpx: () => routeGpx(day.name, route), geojson: () => routeGeoJson(day.name, route) }[as]();
+    const route = stops.map(({ job, beginAt }) => ({
+      ...{ name: job.name, note: job.site.name, beginAt },
+      latitudeDeg: job.site.latitudeDeg,
+      longitudeDeg: job.site.longitudeDeg,
+    }));
+    const calendar = stops.map(({ job, beginAt, endAt }) => ({
+      jobId: job.id,
+      name: job.name,
+      note: [job.client, job.note].filter(Boolean).join('\n'),
+      place: job.site,
+      beginAt,
+      endAt,
+      changedAt: this.now(),
+    }));
+    const text = {
+      ics: () => writeCalendar(calendar, [], this.now()),
+      gpx: () => routeGpx(day.name, route),
+      geojson: () => routeGeoJson(day.name, route),
+    }[as]();
     download(`esmero-${day.date}.${as}`, text, mediaTypes[as]);
   }
 
@@ -352,7 +539,11 @@ export class DayPage {
       ...(this.desk.isToday() ? [{ label: 'Done', icon: 'pi pi-check', command: () => this.finish(id) }] : []),
       { label: 'Sooner', icon: 'pi pi-arrow-up', disabled: at === 0, command: () => this.shift(id, -1) },
       { label: 'Later', icon: 'pi pi-arrow-down', disabled: at === order.length - 1, command: () => this.shift(id, 1) },
-      { label: 'When it may begin', icon: 'pi pi-clock', command: () => this.window.set({ id, name: stop.job.name, fromHour: stop.fromHour, untilHour: stop.untilHour }) },
+      {
+        label: 'When it may begin',
+        icon: 'pi pi-clock',
+        command: () => this.window.set({ id, name: stop.job.name, fromHour: stop.fromHour, untilHour: stop.untilHour }),
+      },
       { label: 'The client is late', icon: 'pi pi-hourglass', command: () => this.late(stop.job, leg) },
       { label: `To ${dayText(tomorrow)}`, icon: 'pi pi-calendar-plus', command: () => this.move(stop.job, tomorrow) },
     ]);
@@ -361,12 +552,17 @@ export class DayPage {
 
   private late({ id }: Job, { beginMin }: LegBrief): void {
     const fromHour = Math.min(24, Math.ceil((beginMin / 60 + LATE_H) * 4) / 4);
-    this.setWindow(id, { fromHour, untilHour: Math.max(fromHour, this.shown()!.day.stops.find(({ job }) => job.id === id)!.untilHour) });
+    this.setWindow(id, {
+      fromHour,
+      untilHour: Math.max(fromHour, this.shown()!.day.stops.find(({ job }) => job.id === id)!.untilHour),
+    });
   }
 
   protected setWindow(id: string, hours: { readonly fromHour: number; readonly untilHour: number }): void {
     const { windows } = this.desk.setUp();
-    this.desk.change(this.wording.window(this.desk.brief(id)?.name ?? id), { windows: [...windows.filter(({ jobId }) => jobId !== id), { jobId: id, ...hours }] });
+    this.desk.change(this.wording.window(this.desk.brief(id)?.name ?? id), {
+      windows: [...windows.filter(({ jobId }) => jobId !== id), { jobId: id, ...hours }],
+    });
     this.window.update((open) => open && { ...open, ...hours });
   }
 
@@ -381,13 +577,25 @@ export class DayPage {
       case 'leave':
         return this.move(day.stops[change.stop]!.job, dayAfter(this.desk.date(), 1));
       case 'restock':
-        return this.desk.change(this.wording.change(change, ''), { restocking: [...setUp.restocking, { ...day.start, minutes: change.minutes, gives: [change.gives] }] });
+        return this.desk.change(this.wording.change(change, ''), {
+          restocking: [...setUp.restocking, { ...day.start, minutes: change.minutes, gives: [change.gives] }],
+        });
       case 'carry-more':
-        return this.desk.change(this.wording.change(change, ''), { more: [...setUp.more, { kind: change.kind, amount: change.amount }] });
+        return this.desk.change(this.wording.change(change, ''), {
+          more: [...setUp.more, { kind: change.kind, amount: change.amount }],
+        });
     }
   }
 
-  protected typeWay({ from, to, minutes }: { readonly from: string; readonly to: string; readonly minutes: number | null }): void {
+  protected typeWay({
+    from,
+    to,
+    minutes,
+  }: {
+    readonly from: string;
+    readonly to: string;
+    readonly minutes: number | null;
+  }): void {
     const others = this.desk.setUp().ways.filter((way) => !isWay(way, from, to));
     this.desk.change(this.wording.way, { ways: minutes === null ? others : [...others, { from, to, minutes }] });
   }
@@ -397,7 +605,11 @@ export class DayPage {
 
   /** Home, the stops and the places to restock, in the rows of the travel table but for its second, which is home once more. */
   private places({ start, stops, restocking }: Day): readonly NamedPlace[] {
-    return [{ name: start.name, key: 'home' }, ...stops.map(({ job }) => ({ name: job.name, key: job.id })), ...restocking.map(({ name }) => ({ name, key: name }))];
+    return [
+      { name: start.name, key: 'home' },
+      ...stops.map(({ job }) => ({ name: job.name, key: job.id })),
+      ...restocking.map(({ name }) => ({ name, key: name })),
+    ];
   }
 
   protected async bringWays(text: string): Promise<void> {
@@ -418,7 +630,11 @@ export class DayPage {
     const { writeWays } = await import('@esmero/exchange');
     const table = travelTable(day);
     const row = (at: number): number => (at === 0 ? 0 : at + 1);
-    download(`${day.date}.ways.csv`, writeWays(this.places(day), (from, to) => table[row(from)]![row(to)]!), 'text/csv');
+    download(
+      `${day.date}.ways.csv`,
+      writeWays(this.places(day), (from, to) => table[row(from)]![row(to)]!),
+      'text/csv',
+    );
   }
 
   protected closeWays(): void {
@@ -436,4 +652,5 @@ export class DayPage {
 }
 
 /** Either way round. */
-const isWay = (way: KnownWay, p: string, q: string): boolean => (way.from === p && way.to === q) || (way.from === q && way.to === p);
+const isWay = (way: KnownWay, p: string, q: string): boolean =>
+  (way.from === p && way.to === q) || (way.from === q && way.to === p);

@@ -25,26 +25,38 @@ export interface PackingGroup {
   template: `
     <p class="soft">{{ hint() }}</p>
     <div class="places">
-    @for (group of groups(); track group.name) {
-      <section>
-      <h3>{{ group.name }}</h3>
-      <ul>
-        @for (item of group.items; track item.key) {
-          <li>
-            <label [for]="'pack-' + item.key">
-              <p-checkbox [inputId]="'pack-' + item.key" [binary]="true" [ngModel]="packed().includes(item.key)" (ngModelChange)="tick(item.key, $event)" />
-              <span class="num" [class.in]="packed().includes(item.key)">{{ item.text }}</span>
-            </label>
-            @if (item.short) {
-              <small class="bad">{{ item.short }}</small>
+      @for (group of groups(); track group.name) {
+        <section>
+          <h3>{{ group.name }}</h3>
+          <ul>
+            @for (item of group.items; track item.key) {
+              <li>
+                <label [for]="'pack-' + item.key">
+                  <p-checkbox
+                    [inputId]="'pack-' + item.key"
+                    [binary]="true"
+                    [ngModel]="packed().includes(item.key)"
+                    (ngModelChange)="tick(item.key, $event)"
+                  />
+                  <span class="num" [class.in]="packed().includes(item.key)">{{ item.text }}</span>
+                </label>
+                @if (item.short) {
+                  <small class="bad">{{ item.short }}</small>
+                }
+              </li>
             }
-          </li>
-        }
-      </ul>
-      </section>
-    }
+          </ul>
+        </section>
+      }
     </div>
-    <p-button class="no-print" label="Print the list" icon="pi pi-print" severity="secondary" [outlined]="true" (onClick)="print()" />
+    <p-button
+      class="no-print"
+      label="Print the list"
+      icon="pi pi-print"
+      severity="secondary"
+      [outlined]="true"
+      (onClick)="print()"
+    />
   `,
   styles: `
     ul {

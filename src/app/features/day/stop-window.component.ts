@@ -8,10 +8,32 @@ import { HourFieldComponent } from '../../ui/hour-field.component';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Dialog, HourFieldComponent],
   template: `
-    <p-dialog [header]="name()" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(26rem, 96vw)' }" closeAriaLabel="Close">
+    <p-dialog
+      [header]="name()"
+      [visible]="true"
+      (visibleChange)="closed.emit()"
+      [modal]="true"
+      [dismissableMask]="true"
+      [style]="{ width: 'min(26rem, 96vw)' }"
+      closeAriaLabel="Close"
+    >
       <div class="grid">
-        <label class="field" for="stop-from">Begin from<esm-hour-field inputId="stop-from" name="Begin from" [until]="untilHour()" [value]="fromHour()" (typed)="changed.emit({ fromHour: $event ?? fromHour(), untilHour: untilHour() })" /></label>
-        <label class="field" for="stop-until">At the latest<esm-hour-field inputId="stop-until" name="Begin at the latest" [from]="fromHour()" [value]="untilHour()" (typed)="changed.emit({ fromHour: fromHour(), untilHour: $event ?? untilHour() })" /></label>
+        <label class="field" for="stop-from"
+          >Begin from<esm-hour-field
+            inputId="stop-from"
+            name="Begin from"
+            [until]="untilHour()"
+            [value]="fromHour()"
+            (typed)="changed.emit({ fromHour: $event ?? fromHour(), untilHour: untilHour() })"
+        /></label>
+        <label class="field" for="stop-until"
+          >At the latest<esm-hour-field
+            inputId="stop-until"
+            name="Begin at the latest"
+            [from]="fromHour()"
+            [value]="untilHour()"
+            (typed)="changed.emit({ fromHour: fromHour(), untilHour: $event ?? untilHour() })"
+        /></label>
       </div>
     </p-dialog>
   `,

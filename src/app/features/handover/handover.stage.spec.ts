@@ -22,7 +22,9 @@ describe('the handover', () => {
     const { element, settle, job } = await show(HandoverStage);
     job.edit('glass and body', (one) => ({ ...one, scope: ['body', 'trim', 'glass'] }));
     await settle();
-    expect(element.textContent).toContain('Not asked for, so left as it is: wheels and tyres, door shuts and boot sill.');
+    expect(element.textContent).toContain(
+      'Not asked for, so left as it is: wheels and tyres, door shuts and boot sill.',
+    );
     expect(element.textContent).toContain('Marks in the paint stay as they are: scratch and swirls.');
     expect(element.textContent).toMatch(/Gaps and edges are wiped over, not rinsed.*Grille/);
   });
@@ -32,10 +34,16 @@ describe('the handover', () => {
     expect(element.textContent).toContain('What is to be done');
     const plan = job.plan()!;
     const first = tasksOf(plan)[0]!.parts[0]!.zoneId;
-    const ticks = tasksOf(plan).filter(({ parts }) => parts.some(({ zoneId }) => zoneId === first)).flatMap((task) => ticksOf(plan, task, 1));
+    const ticks = tasksOf(plan)
+      .filter(({ parts }) => parts.some(({ zoneId }) => zoneId === first))
+      .flatMap((task) => ticksOf(plan, task, 1));
     const events = ticks.map((tick, i) => ({ ...tick, seq: i + 1 }));
     const zones = new Set(ticks.map(({ zone }) => zone));
-    const whole = plan.zones.filter(({ zone, option }) => zones.has(zone.id) && ticks.filter((tick) => tick.kind === 'wipe' && tick.zone === zone.id).length === option!.sections).length;
+    const whole = plan.zones.filter(
+      ({ zone, option }) =>
+        zones.has(zone.id) &&
+        ticks.filter((tick) => tick.kind === 'wipe' && tick.zone === zone.id).length === option!.sections,
+    ).length;
     job.edit('run', (one) => ({ ...one, run: { startedAt: 1, endedAt: 2, events, counts: [], punch: [] } }));
     await settle();
     expect(element.textContent).toContain('What was done');
@@ -45,13 +53,17 @@ describe('the handover', () => {
   it('follows how the car is used, without touching the job', async () => {
     const { element, job, settle } = await show(HandoverStage);
     const before = job.job()!;
-    const km = [...element.querySelectorAll('input')].find((field) => field.value.startsWith(`${before.since[0]!.km} km`))!;
+    const km = [...element.querySelectorAll('input')].find((field) =>
+      field.value.startsWith(`${before.since[0]!.km} km`),
+    )!;
     km.value = '2000';
     km.dispatchEvent(new Event('blur'));
     await settle();
     await settle();
     const visit = finish(nextVisitOf(before, { ...before.since[0]!, km: 2000 }));
-    expect(element.textContent).toContain(visit.suggested ? dayText(dayAfter(before.date, visit.suggested.days)) : 'will want a flush');
+    expect(element.textContent).toContain(
+      visit.suggested ? dayText(dayAfter(before.date, visit.suggested.days)) : 'will want a flush',
+    );
     expect(job.job()).toBe(before);
   });
 
@@ -71,14 +83,23 @@ describe('the handover', () => {
     expect(signed).toMatchObject({ by: 'A. Ferry', at: 5000 });
     // There is nothing to draw on here: the name alone signs.
     expect(signed!.path).toBe('M0 0');
-    expect(element.querySelector('esm-signature-pad svg[role=img]')!.getAttribute('aria-label')).toBe('Signed by A. Ferry');
+    expect(element.querySelector('esm-signature-pad svg[role=img]')!.getAttribute('aria-label')).toBe(
+      'Signed by A. Ferry',
+    );
     await press('Sign again');
     expect(job.job()!.signed).toBeNull();
   });
 
   it('names what is still to be done, and until when products say that they protect', async () => {
     const { element, settle, job } = await show(HandoverStage);
-    job.edit('later', (one) => putPunch(startRun(setChoices(one, { method: 'waterless' }), 1), { id: 'a', text: 'Dress the tyres', zone: null, done: false }));
+    job.edit('later', (one) =>
+      putPunch(startRun(setChoices(one, { method: 'waterless' }), 1), {
+        id: 'a',
+        text: 'Dress the tyres',
+        zone: null,
+        done: false,
+      }),
+    );
     await settle();
     expect(element.textContent).toContain('Still to be done');
     expect(element.textContent).toContain('Dress the tyres');
@@ -87,7 +108,9 @@ describe('the handover', () => {
 
   it('lays pictures of before and after side by side, and says where one cannot be read or is not here', async () => {
     const { element, settle, job } = await show(HandoverStage);
-    job.edit('pictures', (one) => addPicture(one, { id: 'x', when: 'before', zone: 'bonnet', note: '', photo: 'gone' }));
+    job.edit('pictures', (one) =>
+      addPicture(one, { id: 'x', when: 'before', zone: 'bonnet', note: '', photo: 'gone' }),
+    );
     await settle();
     expect(element.querySelector('esm-picture-pairs')!.textContent).toContain('kept on another machine');
     const field = element.querySelectorAll<HTMLInputElement>('esm-picture-pairs input')[1]!;

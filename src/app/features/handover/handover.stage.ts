@@ -1,8 +1,37 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DOCUMENT,
+  computed,
+  effect,
+  inject,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Button } from 'primeng/button';
 import { addPicture, claimsOf, dropPicture, lastsOf, sign, runStatusOf, usualLeg, notDone } from '@esmero/core';
 import type { CleanlinessClass, Job, Leg, PictureTime, Signature } from '@esmero/model';
-import { capital, careAfterwards, claimText, proofText, doneSentences, lastsText, markText, methodName, carPart, suggestionText, verdictSentence, zoneName, dayAndTime, dayText, handoverText, laterSentence, notDoneSentence, soldText } from '@esmero/messages';
+import {
+  capital,
+  careAfterwards,
+  claimText,
+  proofText,
+  doneSentences,
+  lastsText,
+  markText,
+  methodName,
+  carPart,
+  suggestionText,
+  verdictSentence,
+  zoneName,
+  dayAndTime,
+  dayText,
+  handoverText,
+  laterSentence,
+  notDoneSentence,
+  soldText,
+} from '@esmero/messages';
 import type { HandoverPaper } from '@esmero/papers';
 import { NOW } from '../../state/clock';
 import { JobDesk } from '../../state/job-desk';
@@ -28,7 +57,17 @@ const parts: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 @Component({
   selector: 'esm-handover-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [CarPictureComponent, Button, HalfPanelComponent, LastsChartComponent, LegFieldsComponent, PdfComponent, PicturePairsComponent, SignaturePadComponent, StudyBarComponent],
+  imports: [
+    CarPictureComponent,
+    Button,
+    HalfPanelComponent,
+    LastsChartComponent,
+    LegFieldsComponent,
+    PdfComponent,
+    PicturePairsComponent,
+    SignaturePadComponent,
+    StudyBarComponent,
+  ],
   templateUrl: './handover.stage.html',
   styleUrl: './handover.stage.css',
 })
@@ -42,7 +81,10 @@ export class HandoverStage {
   private readonly view = inject(ZoneInView);
 
   /** How the car is used from now on; what the job knows of it until somebody says otherwise. */
-  protected readonly usual = linkedSignal<Job | null, Leg>({ source: this.desk.job, computation: (job) => usualLeg(job ?? { since: [] }) });
+  protected readonly usual = linkedSignal<Job | null, Leg>({
+    source: this.desk.job,
+    computation: (job) => usualLeg(job ?? { since: [] }),
+  });
   protected readonly study = studyOf('next-visit', { about: (job) => ({ ...job, since: [this.usual()] }) });
 
   protected readonly care = careAfterwards;
@@ -50,14 +92,21 @@ export class HandoverStage {
     const [plan, run] = [this.desk.plan(), this.desk.job()?.run];
     if (!plan || plan.method === 'decline') return [];
     const done = run ? runStatusOf(plan, run).zonesDone : null;
-    return doneSentences(plan.zones.map((one) => (!done || done.has(one.zone.id) ? one : { ...one, treatment: 'leave' })));
+    return doneSentences(
+      plan.zones.map((one) => (!done || done.has(one.zone.id) ? one : { ...one, treatment: 'leave' })),
+    );
   });
   /** Before the run it is only what will be done. */
-  protected readonly title = computed(() => ((this.desk.job()?.run?.endedAt ?? null) !== null ? 'What was done' : 'What is to be done'));
+  protected readonly title = computed(() =>
+    (this.desk.job()?.run?.endedAt ?? null) !== null ? 'What was done' : 'What is to be done',
+  );
   protected readonly method = computed(() => methodName[this.desk.plan()?.method ?? 'decline']);
   protected readonly left = computed(() =>
     (this.desk.plan()?.verdicts ?? [])
-      .filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'product-left' || code === 'against-advice')
+      .filter(
+        ({ code }) =>
+          code === 'spots-left' || code === 'bugs-left' || code === 'product-left' || code === 'against-advice',
+      )
       .map((verdict) => verdictSentence(verdict, this.desk.units())),
   );
   /** The same before and after: nobody is to find it out alone. */
@@ -65,9 +114,7 @@ export class HandoverStage {
     const [job, plan] = [this.desk.job(), this.desk.plan()];
     return job && plan ? notDone(job, plan).map(notDoneSentence) : [];
   });
-  protected readonly marks = computed(() =>
-    (this.desk.job()?.marks ?? []).map(markText),
-  );
+  protected readonly marks = computed(() => (this.desk.job()?.marks ?? []).map(markText));
   private readonly kept = picturesOf(computed(() => (this.desk.job()?.pictures ?? []).map(({ photo }) => photo)));
   protected readonly pictures = computed((): readonly ShownPicture[] =>
     (this.desk.job()?.pictures ?? []).map(({ id, when, zone, note, photo }) => ({
@@ -79,7 +126,12 @@ export class HandoverStage {
   );
   protected readonly problem = signal<string | null>(null);
   protected readonly proves = signal(false);
-  protected readonly proofs = computed(() => (this.desk.job()?.proofs ?? []).map(({ zone, marksBefore, marksAfter, doubt }) => `${capital(zoneName(zone))}: ${proofText.kept(marksBefore, marksAfter, doubt)}`));
+  protected readonly proofs = computed(() =>
+    (this.desk.job()?.proofs ?? []).map(
+      ({ zone, marksBefore, marksAfter, doubt }) =>
+        `${capital(zoneName(zone))}: ${proofText.kept(marksBefore, marksAfter, doubt)}`,
+    ),
+  );
   /** Of what was done, by what products say of themselves. */
   protected readonly claims = computed(() => {
     const [job, plan] = [this.desk.job(), this.desk.plan()];
@@ -87,7 +139,9 @@ export class HandoverStage {
   });
   protected readonly later = computed(() => {
     const task = this.desk.plan()?.later;
-    const punch = (this.desk.job()?.run?.punch ?? []).filter(({ done }) => !done).map(({ zone, text }) => `${zone ? `${zoneName(zone)}: ` : ''}${text}`);
+    const punch = (this.desk.job()?.run?.punch ?? [])
+      .filter(({ done }) => !done)
+      .map(({ zone, text }) => `${zone ? `${zoneName(zone)}: ` : ''}${text}`);
     return [...(task ? [laterSentence(task, this.desk.units())] : []), ...punch];
   });
   protected readonly suggestion = computed(() => {
@@ -105,7 +159,9 @@ export class HandoverStage {
   });
   protected readonly lasts = computed(() => {
     const visit = this.study.answer();
-    return visit ? (['waterless', 'rinseless'] as const).map((method) => lastsText(method, visit.car[method], visit.furthestDays)) : [];
+    return visit
+      ? (['waterless', 'rinseless'] as const).map((method) => lastsText(method, visit.car[method], visit.furthestDays))
+      : [];
   });
 
   constructor() {
@@ -125,7 +181,9 @@ export class HandoverStage {
     const kept = await this.kept.keep(file);
     this.problem.set('problem' in kept ? kept.problem : null);
     if ('key' in kept)
-      this.desk.edit(`Picture ${when}`, (job) => addPicture(job, { id: kept.key, when, zone: this.view.current(), note: '', photo: kept.key }));
+      this.desk.edit(`Picture ${when}`, (job) =>
+        addPicture(job, { id: kept.key, when, zone: this.view.current(), note: '', photo: kept.key }),
+      );
   }
 
   protected dropPicture(id: string): void {
@@ -133,13 +191,16 @@ export class HandoverStage {
   }
 
   protected sign(signed: Pick<Signature, 'by' | 'path'> | null): void {
-    this.desk.edit(signed ? `Signed by ${signed.by}` : 'Signature cleared', (job) => sign(job, signed && { ...signed, at: this.now() }));
+    this.desk.edit(signed ? `Signed by ${signed.by}` : 'Signature cleared', (job) =>
+      sign(job, signed && { ...signed, at: this.now() }),
+    );
   }
 
   /** The page as it stands here, for the client's own files. */
   protected readonly paper = (): HandoverPaper => {
     const job = this.desk.job()!;
-    const section = (title: string, lines: readonly string[], note?: string) => (lines.length > 0 ? [{ title, lines, ...(note ? { note } : {}) }] : []);
+    const section = (title: string, lines: readonly string[], note?: string) =>
+      lines.length > 0 ? [{ title, lines, ...(note ? { note } : {}) }] : [];
     return {
       kind: 'handover',
       title: `For ${job.client || 'the client'}`,
@@ -157,7 +218,9 @@ export class HandoverStage {
       next: this.suggestion(),
       nextNote: this.wording.forecast,
       together: this.wording.seenTogether,
-      signed: job.signed ? { by: `${job.signed.by}, ${dayAndTime(job.signed.at)}`, svg: signatureSvg(job.signed) } : null,
+      signed: job.signed
+        ? { by: `${job.signed.by}, ${dayAndTime(job.signed.at)}`, svg: signatureSvg(job.signed) }
+        : null,
       foot: `Esmero · ${job.name}`,
     };
   };

@@ -58,7 +58,10 @@ export class LastsChartComponent {
   protected readonly methodName = methodName;
   protected readonly height = computed(() => TOP + ROW * this.rows().length + 4);
   private readonly days = computed(() => {
-    const longest = Math.max(LEAST_DAYS, ...this.rows().flatMap(({ lasts }) => methods.map((method) => lasts[method].likely)));
+    const longest = Math.max(
+      LEAST_DAYS,
+      ...this.rows().flatMap(({ lasts }) => methods.map((method) => lasts[method].likely)),
+    );
     return scaleLinear([0, Math.min(this.furthest(), longest * 1.3)], [0, WIDTH - LEFT - 12]).clamp(true);
   });
   protected readonly ticks = computed(() =>
@@ -74,13 +77,23 @@ export class LastsChartComponent {
       bars: methods.map((method, k) => {
         const { early, likely, late } = lasts[method];
         const y = TOP + i * ROW + 2 + k * (BAR + 1);
-        return { method, y, early: x(early), likely: LEFT + x(likely), late: x(late), text: lastsText(method, lasts[method], this.furthest()) };
+        return {
+          method,
+          y,
+          early: x(early),
+          likely: LEFT + x(likely),
+          late: x(late),
+          text: lastsText(method, lasts[method], this.furthest()),
+        };
       }),
     }));
   });
   protected readonly says = computed(() =>
     this.rows()
-      .map(({ name, lasts }) => `${name}. ${methods.map((method) => lastsText(method, lasts[method], this.furthest())).join('. ')}`)
+      .map(
+        ({ name, lasts }) =>
+          `${name}. ${methods.map((method) => lastsText(method, lasts[method], this.furthest())).join('. ')}`,
+      )
       .join('. '),
   );
 }

@@ -20,7 +20,9 @@ declare const ESMERO_VERSION: string;
           <h2>From the car to the handover</h2>
           <ol>
             @for (step of steps; track $index) {
-              <li><strong>{{ step.title }}.</strong> {{ step.text }}</li>
+              <li>
+                <strong>{{ step.title }}.</strong> {{ step.text }}
+              </li>
             }
           </ol>
           <p>{{ wording.whole }}</p>

@@ -5,7 +5,20 @@ import { Checkbox } from 'primeng/checkbox';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
 import { TableModule } from 'primeng/table';
-import { amountText, balanceText, choiceName, countedText, freshChoiceName, importCount, importKindName, standingName, standingsText, importText, momentText, unreadableText } from '@esmero/messages';
+import {
+  amountText,
+  balanceText,
+  choiceName,
+  countedText,
+  freshChoiceName,
+  importCount,
+  importKindName,
+  standingName,
+  standingsText,
+  importText,
+  momentText,
+  unreadableText,
+} from '@esmero/messages';
 import { type Choice, type ReviewRow, type Standing, offered, standings, usual } from '@esmero/transfer';
 import { JobDesk } from '../../state/job-desk';
 import { CollectionDesk } from '../../state/collection-desk';
@@ -57,7 +70,9 @@ export class ImportReviewComponent {
   protected readonly kinds = computed(() => {
     const open = this.grouped().filter(({ rows }) => rows.some(({ standing }) => standing !== 'same'));
     return open.map(({ kind, rows }) => {
-      const counts = new Map(standings.map((standing) => [standing, rows.filter((row) => row.standing === standing).length] as const));
+      const counts = new Map(
+        standings.map((standing) => [standing, rows.filter((row) => row.standing === standing).length] as const),
+      );
       return { kind, name: importKindName(kind), text: standingsText(counts), choices: this.choicesFor(rows) };
     });
   });
@@ -70,12 +85,19 @@ export class ImportReviewComponent {
   protected readonly open = computed(() =>
     this.rows()
       .filter(({ standing }) => standing !== 'same')
-      .map((row) => ({ row, what: [importKindName(row.kind), standingName[row.standing]].join(': '), when: this.when(row), choices: this.optionsOf(row.standing) })),
+      .map((row) => ({
+        row,
+        what: [importKindName(row.kind), standingName[row.standing]].join(': '),
+        when: this.when(row),
+        choices: this.optionsOf(row.standing),
+      })),
   );
   protected readonly tableHeight = computed(() => `${Math.min(SEEN, Math.max(1, this.open().length)) * ROW + 8}px`);
   protected readonly balances = computed(() => {
     const units = this.units();
-    return (this.review()?.stock.changes ?? []).map(({ item, before, after }) => balanceText(this.collection.nameOf(item), amountText(item, before, units), amountText(item, after, units)));
+    return (this.review()?.stock.changes ?? []).map(({ item, before, after }) =>
+      balanceText(this.collection.nameOf(item), amountText(item, before, units), amountText(item, after, units)),
+    );
   });
   protected readonly pictures = computed(() => countedText({ pictures: this.review()?.pictures.fresh ?? 0 }));
   /** Jobs that cannot be read; the first of them are named. */
@@ -85,7 +107,9 @@ export class ImportReviewComponent {
       return { path, text, says: [headline, ...details.slice(0, 2)].join(' ') };
     }),
   );
-  protected readonly nothing = computed(() => !this.stock() && Object.values(this.picked()).every((choice) => choice === 'mine'));
+  protected readonly nothing = computed(
+    () => !this.stock() && Object.values(this.picked()).every((choice) => choice === 'mine'),
+  );
 
   protected pick(key: string, choice: Choice): void {
     this.picked.update((all) => ({ ...all, [key]: choice }));
@@ -107,7 +131,10 @@ export class ImportReviewComponent {
   }
 
   private optionsOf(standing: Standing): readonly { readonly value: Choice; readonly label: string }[] {
-    return offered[standing].map((value) => ({ value, label: standing === 'new' ? freshChoiceName[value] : choiceName[value] }));
+    return offered[standing].map((value) => ({
+      value,
+      label: standing === 'new' ? freshChoiceName[value] : choiceName[value],
+    }));
   }
 
   private choicesFor(rows: readonly ReviewRow[]) {

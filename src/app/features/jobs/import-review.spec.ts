@@ -12,7 +12,10 @@ async function show() {
   const desk = await deskWith();
   const [vehicle, ...others] = demo.library;
   const renamed = { ...vehicle!, item: { ...vehicle!.item, name: 'From the file' } } as typeof vehicle & object;
-  const jobs = [{ ...deck, client: 'From the file' }, { ...deck, id: 'never-seen', name: 'Never seen' }];
+  const jobs = [
+    { ...deck, client: 'From the file' },
+    { ...deck, id: 'never-seen', name: 'Never seen' },
+  ];
   const text = writeCollection(held({ library: [renamed, ...others], jobs, movements: demo.movements, photos: [] }));
   const transfer = TestBed.inject(TransferDesk);
   await transfer.open(new File([text], 'theirs.json'));

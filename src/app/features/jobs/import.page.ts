@@ -8,7 +8,18 @@ import { TableModule } from 'primeng/table';
 import type * as Exchange from '@esmero/exchange';
 import type { Encoding, Mapping, TableKind } from '@esmero/exchange';
 import type { Foreign, TableReview } from '@esmero/transfer';
-import { dayText, encodingName, faultHint, hourText, importTableText, jobsText, momentText, outcomeText, tableFieldName, tableKindName } from '@esmero/messages';
+import {
+  dayText,
+  encodingName,
+  faultHint,
+  hourText,
+  importTableText,
+  jobsText,
+  momentText,
+  outcomeText,
+  tableFieldName,
+  tableKindName,
+} from '@esmero/messages';
 import { BusinessDesk } from '../../state/business-desk';
 import { CollectionDesk } from '../../state/collection-desk';
 import { openedWith } from '../../state/opened-with';
@@ -27,7 +38,16 @@ interface Opened {
 @Component({
   selector: 'esm-import-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ChoiceComponent, FetchingComponent, FormsModule, NgComponentOutlet, Select, TableModule, TransferBusyComponent],
+  imports: [
+    Button,
+    ChoiceComponent,
+    FetchingComponent,
+    FormsModule,
+    NgComponentOutlet,
+    Select,
+    TableModule,
+    TransferBusyComponent,
+  ],
   templateUrl: './import.page.html',
   styleUrls: ['../../ui/table-page.css', './import.page.css'],
 })
@@ -39,7 +59,10 @@ export class ImportPage {
   private readonly business = inject(BusinessDesk);
   private readonly exchange = signal<typeof Exchange | null>(null);
 
-  protected readonly kinds = (['clients', 'visits', 'products', 'towels'] as const).map((value) => ({ value, label: tableKindName[value] }));
+  protected readonly kinds = (['clients', 'visits', 'products', 'towels'] as const).map((value) => ({
+    value,
+    label: tableKindName[value],
+  }));
   protected readonly kind = signal<TableKind>('clients');
   protected readonly opened = signal<Opened | null>(null);
   protected readonly problem = signal<string | null>(null);
@@ -52,15 +75,28 @@ export class ImportPage {
     const found = this.opened()?.found;
     return found?.kind === 'table' ? found : null;
   });
-  protected readonly letters = computed(() => (this.exchange()?.encodings ?? []).map((value) => ({ value, label: encodingName[value] })));
+  protected readonly letters = computed(() =>
+    (this.exchange()?.encodings ?? []).map((value) => ({ value, label: encodingName[value] })),
+  );
   protected readonly fields = computed(() => {
     const [exchange, table, look] = [this.exchange(), this.table(), this.look()];
     if (!exchange || !table || !look) return [];
-    const options = [{ value: null, label: importTableText.none }, ...table.columns.map((label, value) => ({ value, label }))];
-    return exchange.tables[this.kind()].fields.map(({ key, isRequired }) => ({ key, isRequired, name: tableFieldName[key]!, column: look.mapping[key] ?? null, options }));
+    const options = [
+      { value: null, label: importTableText.none },
+      ...table.columns.map((label, value) => ({ value, label })),
+    ];
+    return exchange.tables[this.kind()].fields.map(({ key, isRequired }) => ({
+      key,
+      isRequired,
+      name: tableFieldName[key]!,
+      column: look.mapping[key] ?? null,
+      options,
+    }));
   });
   protected readonly missing = computed(() => {
-    const names = this.fields().filter(({ isRequired, column }) => isRequired && column === null).map(({ name }) => name);
+    const names = this.fields()
+      .filter(({ isRequired, column }) => isRequired && column === null)
+      .map(({ name }) => name);
     return names.length > 0 ? importTableText.missing(names.join(', ')) : '';
   });
   protected readonly columns = computed(() => this.fields().filter(({ column }) => column !== null));
@@ -68,7 +104,10 @@ export class ImportPage {
     (this.look()?.rows ?? []).map(({ line, values, outcome }) => ({
       line,
       cells: this.columns().map(({ key }) => String(values[key] ?? '')),
-      faults: outcome.kind === 'faulty' ? outcome.faults.map((fault) => `${tableFieldName[fault.path] ?? fault.path}: ${faultHint(fault)}`) : [],
+      faults:
+        outcome.kind === 'faulty'
+          ? outcome.faults.map((fault) => `${tableFieldName[fault.path] ?? fault.path}: ${faultHint(fault)}`)
+          : [],
       says: outcome.kind === 'faulty' ? '' : outcomeText(outcome),
     })),
   );
@@ -87,9 +126,17 @@ export class ImportPage {
     if (found?.kind !== 'calendar') return null;
     const { moved, movedCount, blocked, blockedCount, leftOut } = found.calendar;
     return {
-      says: [importTableText.blocked(blockedCount), importTableText.moved(movedCount), importTableText.leftOut(leftOut.count), importTableText.span].filter(Boolean),
+      says: [
+        importTableText.blocked(blockedCount),
+        importTableText.moved(movedCount),
+        importTableText.leftOut(leftOut.count),
+        importTableText.span,
+      ].filter(Boolean),
       moved: moved.map(({ id, name, date, hour }) => ({ id, text: `${name}: ${dayText(date)}, ${hourText(hour)}` })),
-      blocked: blocked.map(({ id, name, date, fromHour, untilHour }) => ({ id, text: `${name}: ${dayText(date)}, ${fromHour === 0 && untilHour === 24 ? 'all day' : `${hourText(fromHour)} to ${hourText(untilHour % 24)}`}` })),
+      blocked: blocked.map(({ id, name, date, fromHour, untilHour }) => ({
+        id,
+        text: `${name}: ${dayText(date)}, ${fromHour === 0 && untilHour === 24 ? 'all day' : `${hourText(fromHour)} to ${hourText(untilHour % 24)}`}`,
+      })),
       leftOut: leftOut.first.map(({ name, why }) => importTableText.leftOutOne(name, why)),
       isEmpty: blockedCount + movedCount === 0,
     };
@@ -98,7 +145,8 @@ export class ImportPage {
   constructor() {
     openedWith((file) => void this.open(file));
     effect(() => {
-      if (this.transfer.review()) void import('./import-review.component').then((m) => this.dialog.set(m.ImportReviewComponent));
+      if (this.transfer.review())
+        void import('./import-review.component').then((m) => this.dialog.set(m.ImportReviewComponent));
     });
   }
 

@@ -11,7 +11,12 @@ import { MethodMarkComponent } from '../../ui/method-mark.component';
   template: `
     @if (plan.value(); as plan) {
       <esm-method-mark [method]="plan.method" />
-      <span><span>{{ methodName[plan.method] }}</span>@if (plan.method !== 'decline') {<span class="soft num">{{ minutes(plan.minutes) }}</span>}</span>
+      <span
+        ><span>{{ methodName[plan.method] }}</span>
+        @if (plan.method !== 'decline') {
+          <span class="soft num">{{ minutes(plan.minutes) }}</span>
+        }
+      </span>
     }
   `,
   styles: `

@@ -40,7 +40,9 @@ async function show() {
   /** What the dialog would do on “Import”. */
   const bring = async (choices: Record<string, Choice> = {}): Promise<void> => {
     const transfer = TestBed.inject(TransferDesk);
-    const usualOnes = Object.fromEntries(transfer.review()!.review.rows.map(({ key, standing }) => [key, usual(standing)]));
+    const usualOnes = Object.fromEntries(
+      transfer.review()!.review.rows.map(({ key, standing }) => [key, usual(standing)]),
+    );
     await transfer.bring({ rows: { ...usualOnes, ...choices }, stock: false });
     await desk.settle();
     fixture.detectChanges();
@@ -55,7 +57,9 @@ async function show() {
     pressable(element, `What to do with ${name}`)!.click();
     await desk.settle();
     fixture.detectChanges();
-    [...document.querySelectorAll<HTMLElement>('[role=menuitem] a')].find((item) => item.textContent?.includes(what))!.click();
+    [...document.querySelectorAll<HTMLElement>('[role=menuitem] a')]
+      .find((item) => item.textContent?.includes(what))!
+      .click();
     await desk.settle();
     fixture.detectChanges();
   };
@@ -81,7 +85,10 @@ describe('the list of jobs', () => {
     state.dispatch(collectionActions.load());
     await settle();
     fixture.detectChanges();
-    const row = (): HTMLElement => [...element.querySelectorAll<HTMLElement>('.job')].find(({ textContent }) => textContent?.includes('Due tomorrow'))!;
+    const row = (): HTMLElement =>
+      [...element.querySelectorAll<HTMLElement>('.job')].find(({ textContent }) =>
+        textContent?.includes('Due tomorrow'),
+      )!;
     const { method, totals } = planRun(deck);
     await vi.waitFor(() => {
       fixture.detectChanges();
@@ -93,7 +100,8 @@ describe('the list of jobs', () => {
 
   it('archives what is picked at once', async () => {
     const { element, fixture, settle, stored } = await show();
-    for (const box of [...element.querySelectorAll<HTMLInputElement>('.job input[type=checkbox]')].slice(0, 3)) box.click();
+    for (const box of [...element.querySelectorAll<HTMLInputElement>('.job input[type=checkbox]')].slice(0, 3))
+      box.click();
     fixture.detectChanges();
     pressable(element, 'Archive what is picked')!.click();
     await settle();
@@ -105,7 +113,13 @@ describe('the list of jobs', () => {
   it('copies a job without what happened on that day: no run, no pictures, no signature, no soil', async () => {
     const { give, bring, menu, settle, stored } = await show();
     const picture = { id: 'p', when: 'after', zone: null, note: '', photo: 'p' } as const;
-    const done = { ...startRun(deck, 1), id: 'done', name: 'Done before', pictures: [picture], signed: { by: 'Somebody', at: 1, path: 'M0 0' } };
+    const done = {
+      ...startRun(deck, 1),
+      id: 'done',
+      name: 'Done before',
+      pictures: [picture],
+      signed: { by: 'Somebody', at: 1, path: 'M0 0' },
+    };
     await give('done.json', writeJob(done));
     await bring();
     await menu('Done before', 'Copy');
@@ -116,8 +130,18 @@ describe('the list of jobs', () => {
 
   it('is searched, shows what is to be done before what is over, and sorts by a column', async () => {
     const { element, fixture, settle, store, state } = await show();
-    const over = (id: string, endedAt: number): Job => ({ ...deck, id, name: `Visit ${id}`, run: { ...startRun(deck, 1).run!, endedAt } });
-    await store.merge({ library: [], movements: [], photos: [], jobs: [...Array.from({ length: 20 }, (_, i) => over(`old-${i}`, 1000 + i)), over('last', 5000)] });
+    const over = (id: string, endedAt: number): Job => ({
+      ...deck,
+      id,
+      name: `Visit ${id}`,
+      run: { ...startRun(deck, 1).run!, endedAt },
+    });
+    await store.merge({
+      library: [],
+      movements: [],
+      photos: [],
+      jobs: [...Array.from({ length: 20 }, (_, i) => over(`old-${i}`, 1000 + i)), over('last', 5000)],
+    });
     state.dispatch(collectionActions.load());
     for (let i = 0; i < 3; i++) await settle();
     fixture.detectChanges();

@@ -33,7 +33,8 @@ import { JobPlanComponent } from './job-plan.component';
 import { OwnCarComponent } from './own-car.component';
 
 /** What a column is sorted by: "vehicle.name" of a job. */
-const textAt = (job: JobBrief, field: string): string => String(field.split('.').reduce<unknown>((part, key) => (part as Record<string, unknown>)[key], job));
+const textAt = (job: JobBrief, field: string): string =>
+  String(field.split('.').reduce<unknown>((part, key) => (part as Record<string, unknown>)[key], job));
 
 /** How ids of the demo begin. */
 const DEMO = 'demo-';
@@ -61,7 +62,26 @@ function inOrder(p: JobBrief, q: JobBrief): number {
 @Component({
   selector: 'esm-jobs-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FetchingComponent, Button, ButtonDirective, CarPictureComponent, ChoiceComponent, IconField, JobPlanComponent, InTurnDirective, InputIcon, InputText, Menu, NgComponentOutlet, OwnCarComponent, PassphraseComponent, TransferBusyComponent, RouterLink, TableModule, Tag],
+  imports: [
+    FetchingComponent,
+    Button,
+    ButtonDirective,
+    CarPictureComponent,
+    ChoiceComponent,
+    IconField,
+    JobPlanComponent,
+    InTurnDirective,
+    InputIcon,
+    InputText,
+    Menu,
+    NgComponentOutlet,
+    OwnCarComponent,
+    PassphraseComponent,
+    TransferBusyComponent,
+    RouterLink,
+    TableModule,
+    Tag,
+  ],
   templateUrl: './jobs.page.html',
   styleUrl: './jobs.page.css',
 })
@@ -92,7 +112,12 @@ export class JobsPage {
   private readonly found = computed(() => {
     const words = wordsOf(this.words());
     return this.all()
-      .filter(({ job, archived }) => archived === this.archived() && hasWords(job, words) && (this.shownState() === 'all' || (overAt(job) !== null) === (this.shownState() === 'over')))
+      .filter(
+        ({ job, archived }) =>
+          archived === this.archived() &&
+          hasWords(job, words) &&
+          (this.shownState() === 'all' || (overAt(job) !== null) === (this.shownState() === 'over')),
+      )
       .map(({ job }) => job)
       .sort(inOrder);
   });
@@ -100,7 +125,9 @@ export class JobsPage {
   private readonly column = signal<{ readonly field: string; readonly order: number } | null>(null);
   protected readonly jobs = computed(() => {
     const column = this.column();
-    return column ? [...this.found()].sort((p, q) => column.order * textAt(p, column.field).localeCompare(textAt(q, column.field))) : [...this.found()];
+    return column
+      ? [...this.found()].sort((p, q) => column.order * textAt(p, column.field).localeCompare(textAt(q, column.field)))
+      : [...this.found()];
   });
   protected readonly many = computed(() => this.jobs().length > MANY);
   protected readonly rowHeight = ROW_PX;
@@ -110,7 +137,12 @@ export class JobsPage {
   protected picked: JobBrief[] = [];
   protected readonly lastArchived = signal<readonly string[]>([]);
   /** Vehicles by their id, to draw them; a job keeps only the name of its car in the list. */
-  protected readonly cars = computed(() => new Map(this.entries().flatMap((entry) => (entry.kind === 'vehicle' ? [[entry.item.id, entry.item] as const] : []))));
+  protected readonly cars = computed(
+    () =>
+      new Map(
+        this.entries().flatMap((entry) => (entry.kind === 'vehicle' ? [[entry.item.id, entry.item] as const] : [])),
+      ),
+  );
   protected readonly revisions = computed(() => new Map(this.all().map(({ id, revision }) => [id, revision])));
   protected readonly items = signal<MenuItem[]>([]);
   protected readonly dayText = dayText;
@@ -134,7 +166,8 @@ export class JobsPage {
     });
     openedWith((file) => void this.transfer.open(file));
     effect(() => {
-      if (this.transfer.review()) void import('./import-review.component').then((m) => this.dialog.set(m.ImportReviewComponent));
+      if (this.transfer.review())
+        void import('./import-review.component').then((m) => this.dialog.set(m.ImportReviewComponent));
     });
   }
 
@@ -148,7 +181,9 @@ export class JobsPage {
   /** All is in this browser only: after a while somebody has to be told. The demo alone is no loss. */
   protected readonly reminder = computed(() => {
     const at = this.transfer.backedUpAt();
-    const own = this.all().filter(({ job, changedAt }) => !job.id.startsWith(DEMO) && (at == null || changedAt > at)).length;
+    const own = this.all().filter(
+      ({ job, changedAt }) => !job.id.startsWith(DEMO) && (at == null || changedAt > at),
+    ).length;
     if (at === undefined || own < OWN_JOBS) return '';
     const days = at === null ? null : Math.floor((this.now() - at) / DAY_MS);
     return days === null ? passphraseText.never : days >= REMIND_DAYS ? passphraseText.old(days) : '';
@@ -159,7 +194,10 @@ export class JobsPage {
     if (now?.field !== field || now.order !== order) this.column.set({ field, order });
   }
 
-  protected stateOf(job: JobBrief): { readonly text: string; readonly severity: 'success' | 'warn' | 'secondary' | 'danger' } {
+  protected stateOf(job: JobBrief): {
+    readonly text: string;
+    readonly severity: 'success' | 'warn' | 'secondary' | 'danger';
+  } {
     if (job.refused) return { text: 'Declined', severity: 'danger' };
     if (!job.run) return { text: 'Planned', severity: 'secondary' };
     return job.run.endedAt === null ? { text: 'In the run', severity: 'warn' } : { text: 'Done', severity: 'success' };
@@ -175,7 +213,11 @@ export class JobsPage {
     this.items.set([
       { label: 'Copy', icon: 'pi pi-copy', command: () => void this.copy(job.id) },
       { label: 'Export', icon: 'pi pi-upload', command: () => void this.exportJob(job.id) },
-      { label: archived ? 'Bring back' : 'Archive', icon: 'pi pi-box', command: () => this.archive([job.id], !archived) },
+      {
+        label: archived ? 'Bring back' : 'Archive',
+        icon: 'pi pi-box',
+        command: () => this.archive([job.id], !archived),
+      },
       ...(archived ? [{ label: 'Delete', icon: 'pi pi-trash', command: () => this.remove(job.id, job.name) }] : []),
     ]);
     menu.toggle(event);
@@ -187,7 +229,14 @@ export class JobsPage {
 
   /** Nothing but the demo is here, and nobody has said that they want to be left alone. */
   protected readonly closed = signal(false);
-  protected readonly newHere = computed(() => this.ready() && !this.closed() && !this.archived() && this.all().length > 0 && this.all().every(({ job }) => job.id.startsWith(DEMO)));
+  protected readonly newHere = computed(
+    () =>
+      this.ready() &&
+      !this.closed() &&
+      !this.archived() &&
+      this.all().length > 0 &&
+      this.all().every(({ job }) => job.id.startsWith(DEMO)),
+  );
 
   protected own(answers: OwnCar): void {
     this.add(ownCarJob(freshId('job'), today(), this.collection.library(), answers), 'method');
@@ -212,7 +261,10 @@ export class JobsPage {
   }
 
   protected archivePicked(): void {
-    this.archive(this.picked.map(({ id }) => id), !this.archived());
+    this.archive(
+      this.picked.map(({ id }) => id),
+      !this.archived(),
+    );
     this.picked = [];
   }
 

@@ -20,7 +20,12 @@ const ages: readonly { readonly days: number; readonly name: string }[] = [
   { days: 90, name: 'Longer ago' },
 ];
 
-const vehicleOf = (body: Body, colour: Colour): Vehicle => ({ ...newItem.vehicle('own'), body, colour, dimensions: defaultDimensions(body) });
+const vehicleOf = (body: Body, colour: Colour): Vehicle => ({
+  ...newItem.vehicle('own'),
+  body,
+  colour,
+  dimensions: defaultDimensions(body),
+});
 
 /** Four presses to a first plan: which car, which colour, where it stands, how long since it was washed. */
 @Component({
@@ -32,29 +37,50 @@ const vehicleOf = (body: Body, colour: Colour): Vehicle => ({ ...newItem.vehicle
       <h2 aria-live="polite">{{ question() }}</h2>
       <span class="soft num">{{ step() + 1 }} of 4</span>
       @if (step() > 0) {
-        <p-button label="Back" icon="pi pi-arrow-left" size="small" severity="secondary" [text]="true" (onClick)="step.set(step() - 1)" />
+        <p-button
+          label="Back"
+          icon="pi pi-arrow-left"
+          size="small"
+          severity="secondary"
+          [text]="true"
+          (onClick)="step.set(step() - 1)"
+        />
       }
     </div>
     <div class="answers">
       @switch (step()) {
         @case (0) {
           @for (one of cars; track one.body) {
-            <button pButton type="button" severity="secondary" outlined (click)="body.set(one.body); step.set(1)"><esm-car-picture [vehicle]="one.vehicle" />{{ one.name }}</button>
+            <button pButton type="button" severity="secondary" outlined (click)="body.set(one.body); step.set(1)">
+              <esm-car-picture [vehicle]="one.vehicle" />{{ one.name }}
+            </button>
           }
         }
         @case (1) {
           @for (one of paints(); track one.colour) {
-            <button pButton type="button" severity="secondary" outlined (click)="colour.set(one.colour); step.set(2)"><esm-car-picture [vehicle]="one.vehicle" />{{ one.name }}</button>
+            <button pButton type="button" severity="secondary" outlined (click)="colour.set(one.colour); step.set(2)">
+              <esm-car-picture [vehicle]="one.vehicle" />{{ one.name }}
+            </button>
           }
         }
         @case (2) {
           @for (one of places; track one.standing) {
-            <button pButton type="button" severity="secondary" outlined (click)="standing.set(one.standing); step.set(3)">{{ one.name }}<small>{{ one.hint }}</small></button>
+            <button
+              pButton
+              type="button"
+              severity="secondary"
+              outlined
+              (click)="standing.set(one.standing); step.set(3)"
+            >
+              {{ one.name }}<small>{{ one.hint }}</small>
+            </button>
           }
         }
         @case (3) {
           @for (one of ages; track one.days) {
-            <button pButton type="button" severity="secondary" outlined (click)="answer(one.days)">{{ one.name }}</button>
+            <button pButton type="button" severity="secondary" outlined (click)="answer(one.days)">
+              {{ one.name }}
+            </button>
           }
         }
       }
@@ -101,10 +127,15 @@ export class OwnCarComponent {
   protected readonly body = signal<Body>('sedan');
   protected readonly colour = signal<Colour>('mid');
   protected readonly standing = signal<Standing>('street');
-  protected readonly question = computed(() => ['Which car is it?', 'How dark is its paint?', 'Where does it stand?', 'When was it last washed?'][this.step()]!);
+  protected readonly question = computed(
+    () =>
+      ['Which car is it?', 'How dark is its paint?', 'Where does it stand?', 'When was it last washed?'][this.step()]!,
+  );
 
   protected readonly cars = bodies.map((body) => ({ body, name: bodyName[body], vehicle: vehicleOf(body, 'mid') }));
-  protected readonly paints = computed(() => colours.map((colour) => ({ colour, name: colourName[colour], vehicle: vehicleOf(this.body(), colour) })));
+  protected readonly paints = computed(() =>
+    colours.map((colour) => ({ colour, name: colourName[colour], vehicle: vehicleOf(this.body(), colour) })),
+  );
   protected readonly places = standings.map((standing) => ({ standing, ...standingName[standing] }));
   protected readonly ages = ages;
 

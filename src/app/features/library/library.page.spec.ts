@@ -39,7 +39,10 @@ describe('the library', () => {
     const before = (await kept()).length;
     await press('Add a vessel');
     type('Name', 'Little bottle');
-    await vi.waitFor(async () => expect((await kept()).some(({ item }) => item.name === 'Little bottle')).toBe(true), 20_000);
+    await vi.waitFor(
+      async () => expect((await kept()).some(({ item }) => item.name === 'Little bottle')).toBe(true),
+      20_000,
+    );
     fixture.detectChanges();
     await press('Copy');
     expect(await kept()).toHaveLength(before + 2);

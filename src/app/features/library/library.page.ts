@@ -29,7 +29,16 @@ const isKind = (text: string): text is LibraryKind => (libraryKinds as readonly 
 @Component({
   selector: 'esm-library-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FetchingComponent, ButtonDirective, Button, Dialog, ItemFormComponent, ReturnsFocusDirective, RouterLink, RouterLinkActive],
+  imports: [
+    FetchingComponent,
+    ButtonDirective,
+    Button,
+    Dialog,
+    ItemFormComponent,
+    ReturnsFocusDirective,
+    RouterLink,
+    RouterLinkActive,
+  ],
   templateUrl: './library.page.html',
   styleUrl: './library.page.css',
 })
@@ -53,7 +62,15 @@ export class LibraryPage {
     this.desk
       .library()
       .filter((entry): entry is StoredEntry & Item => entry.kind === this.shown() && entry.archived === this.archived())
-      .map((entry) => ({ entry, origin: entry.kind === 'package' ? scopeText(entry.item.scope) : 'origin' in entry.item ? originName[entry.item.origin] : 'your own figure' }))
+      .map((entry) => ({
+        entry,
+        origin:
+          entry.kind === 'package'
+            ? scopeText(entry.item.scope)
+            : 'origin' in entry.item
+              ? originName[entry.item.origin]
+              : 'your own figure',
+      }))
       .sort((p, q) => p.entry.item.name.localeCompare(q.entry.item.name)),
   );
   /** The item in the form; another kind starts with none. */
@@ -61,7 +78,12 @@ export class LibraryPage {
   /** As it is kept, with what other tabs have made of it; a new one until it has been kept. */
   protected readonly open = computed((): Item | null => {
     const id = this.picked();
-    return this.desk.library().find((entry): entry is StoredEntry & Item => entry.kind === this.shown() && entry.item.id === id) ?? (this.added()?.item.id === id ? this.added() : null);
+    return (
+      this.desk
+        .library()
+        .find((entry): entry is StoredEntry & Item => entry.kind === this.shown() && entry.item.id === id) ??
+      (this.added()?.item.id === id ? this.added() : null)
+    );
   });
   private readonly added = signal<Item | null>(null);
   /** Somebody else has changed the same fields. */

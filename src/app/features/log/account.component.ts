@@ -27,7 +27,11 @@ export class AccountComponent {
   private readonly reads = inject(JobReads);
   private readonly rates = inject(BusinessDesk);
   private readonly vanStock = inject(VanStock);
-  private readonly whole = resource({ params: () => this.jobId(), loader: async ({ params }) => (await this.reads.whole(params))?.job ?? null, defaultValue: null });
+  private readonly whole = resource({
+    params: () => this.jobId(),
+    loader: async ({ params }) => (await this.reads.whole(params))?.job ?? null,
+    defaultValue: null,
+  });
   private readonly asked = computed((): QuoteAsked | null => {
     const job = this.whole.value();
     return job && { job, business: this.rates.business(), van: this.vanStock.kept() };

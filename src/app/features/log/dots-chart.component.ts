@@ -35,12 +35,20 @@ const LEAST_RATIO = 1.25;
   template: `
     <svg viewBox="0 0 ${WIDTH} ${HEIGHT}" role="img" [attr.aria-label]="caption()">
       @if (band(); as band) {
-        <rect class="band" x="${LEFT}" width="${WIDTH - LEFT - RIGHT}" [attr.y]="band.top" [attr.height]="band.height" />
+        <rect
+          class="band"
+          x="${LEFT}"
+          width="${WIDTH - LEFT - RIGHT}"
+          [attr.y]="band.top"
+          [attr.height]="band.height"
+        />
         <path class="middle" [attr.d]="'M${LEFT} ' + band.middle + 'H${WIDTH - RIGHT}'" />
       }
       <g [esmAxis]="ticks()" side="left" from="${LEFT}" to="${WIDTH - RIGHT}" />
       @for (dot of drawn(); track $index) {
-        <circle [attr.cx]="dot.x" [attr.cy]="dot.y" r="5"><title>{{ dot.says }}</title></circle>
+        <circle [attr.cx]="dot.x" [attr.cy]="dot.y" r="5">
+          <title>{{ dot.says }}</title>
+        </circle>
       }
       <text x="${LEFT}" y="${HEIGHT - 4}">{{ ends()[0] }}</text>
       <text x="${WIDTH - RIGHT}" y="${HEIGHT - 4}" text-anchor="end">{{ ends()[1] }}</text>
@@ -76,14 +84,19 @@ export class DotsChartComponent {
     const { low, high } = this.expected() ?? { low: Infinity, high: -Infinity };
     const range = [HEIGHT - BOTTOM, TOP] as const;
     if (!this.ratio()) return scaleLinear([0, Math.max(0, high, ...values) || 1], range).nice(4);
-    const most = Math.max(LEAST_RATIO, ...[...values, low, high].filter(Number.isFinite).map((one) => Math.max(one, 1 / one)));
+    const most = Math.max(
+      LEAST_RATIO,
+      ...[...values, low, high].filter(Number.isFinite).map((one) => Math.max(one, 1 / one)),
+    );
     return scaleLog([1 / most, most], range);
   });
   private readonly x = computed(() => {
     const last = Math.max(1, this.dots().length - 1);
     return scaleLinear([0, last], [LEFT + 12, WIDTH - RIGHT - 12]);
   });
-  protected readonly drawn = computed(() => this.dots().map(({ value, says }, i) => ({ x: this.x()(i), y: this.y()(value), says })));
+  protected readonly drawn = computed(() =>
+    this.dots().map(({ value, says }, i) => ({ x: this.x()(i), y: this.y()(value), says })),
+  );
   protected readonly band = computed(() => {
     const expected = this.expected();
     if (!expected) return null;
@@ -92,11 +105,15 @@ export class DotsChartComponent {
   });
   protected readonly ticks = computed(() => {
     const [low, high] = this.y().domain() as [number, number];
-    const at = this.ratio() ? [low, Math.sqrt(low), 1, Math.sqrt(high), high] : scaleLinear([low, high], [0, 1]).ticks(4);
+    const at = this.ratio()
+      ? [low, Math.sqrt(low), 1, Math.sqrt(high), high]
+      : scaleLinear([low, high], [0, 1]).ticks(4);
     return at.map((value) => ({ at: this.y()(value), text: this.text()(value) }));
   });
   protected readonly ends = computed((): readonly [string, string] => {
     const dots = this.dots();
-    return dots.length > 1 ? [dayText(dayHere(dots[0]!.at)), dayText(dayHere(dots.at(-1)!.at))] : [dots[0] ? dayText(dayHere(dots[0].at)) : '', ''];
+    return dots.length > 1
+      ? [dayText(dayHere(dots[0]!.at)), dayText(dayHere(dots.at(-1)!.at))]
+      : [dots[0] ? dayText(dayHere(dots[0].at)) : '', ''];
   });
 }

@@ -49,14 +49,19 @@ describe('finding in the log', () => {
 
   it('goes by method and by how a run ended, and lets go again', async () => {
     const { element, settle, press } = await show(LogPage);
-    const broken: Job = { ...slowRuns[0]!, id: 'broken', run: { ...slowRuns[0]!.run!, counts: [{ ...usedIn(slowRuns[0]!.run!)!, doneShare: 0.3 }] } };
+    const broken: Job = {
+      ...slowRuns[0]!,
+      id: 'broken',
+      run: { ...slowRuns[0]!.run!, counts: [{ ...usedIn(slowRuns[0]!.run!)!, doneShare: 0.3 }] },
+    };
     await keep([...slowRuns, broken]);
     await settle();
     await press('Broken off');
     expect(rows(element)).toBe(1);
     expect(element.textContent).toContain('broken off with 30 % done');
     await press('Broken off');
-    const of = (method: string): number => [...slowRuns, broken].filter(({ run }) => usedIn(run!)!.method === method).length;
+    const of = (method: string): number =>
+      [...slowRuns, broken].filter(({ run }) => usedIn(run!)!.method === method).length;
     await press('Hybrid');
     expect(rows(element)).toBe(of('hybrid'));
     await press('Hybrid');
@@ -65,7 +70,11 @@ describe('finding in the log', () => {
 
   it('goes by a day of the calendar, and by the month', async () => {
     const { element, settle, press } = await show(LogPage);
-    const far: Job = { ...slowRuns[1]!, id: 'far', run: { ...slowRuns[1]!.run!, startedAt: START - 40 * 86_400_000, endedAt: START - 40 * 86_400_000 + 1 } };
+    const far: Job = {
+      ...slowRuns[1]!,
+      id: 'far',
+      run: { ...slowRuns[1]!.run!, startedAt: START - 40 * 86_400_000, endedAt: START - 40 * 86_400_000 + 1 },
+    };
     await keep([...slowRuns, far]);
     await settle();
     await press('By day');
@@ -84,13 +93,19 @@ describe('finding in the log', () => {
 
   it('shows the visits of one car, with what lay on it', async () => {
     const { element, settle, press } = await show(LogPage);
-    const again: Job = { ...slowRuns[0]!, id: 'again', run: { ...slowRuns[0]!.run!, startedAt: START + 9, endedAt: START + 10 } };
+    const again: Job = {
+      ...slowRuns[0]!,
+      id: 'again',
+      run: { ...slowRuns[0]!.run!, startedAt: START + 9, endedAt: START + 10 },
+    };
     await keep([...slowRuns, again]);
     await settle();
     await press(slowRuns[0]!.vehicle.name);
     expect(element.querySelector('#car')!.textContent).toBe(slowRuns[0]!.vehicle.name);
     expect(element.querySelectorAll('#car ~ *, section[aria-labelledby=car] tbody tr').length).toBeGreaterThan(1);
-    expect(element.querySelector('section[aria-labelledby=car] esm-dots-chart')!.querySelectorAll('circle')).toHaveLength(2);
+    expect(
+      element.querySelector('section[aria-labelledby=car] esm-dots-chart')!.querySelectorAll('circle'),
+    ).toHaveLength(2);
     await press('All cars');
     expect(rows(element)).toBe(4);
   });
@@ -102,7 +117,9 @@ describe('finding in the log', () => {
     const dots = (): number => element.querySelectorAll('section[aria-labelledby=teaches] circle').length;
     expect(dots()).toBe(3);
     await press('Wash towels');
-    expect(dots()).toBe(slowRuns.filter(({ run }) => ratiosOf(run!).some(([lesson]) => lesson === 'towels.wash')).length);
+    expect(dots()).toBe(
+      slowRuns.filter(({ run }) => ratiosOf(run!).some(([lesson]) => lesson === 'towels.wash')).length,
+    );
     expect(element.querySelector('.band')).not.toBeNull();
   });
 

@@ -7,10 +7,40 @@ import { IconField } from 'primeng/iconfield';
 import { InputIcon } from 'primeng/inputicon';
 import { InputText } from 'primeng/inputtext';
 import { TableModule } from 'primeng/table';
-import { type Learned, type LogEntry, type LogQuery, type RunState, everything, historyOf, learn, logOf, ratiosOf, runStates, searchLog, waterOfYear } from '@esmero/core';
+import {
+  type Learned,
+  type LogEntry,
+  type LogQuery,
+  type RunState,
+  everything,
+  historyOf,
+  learn,
+  logOf,
+  ratiosOf,
+  runStates,
+  searchLog,
+  waterOfYear,
+} from '@esmero/core';
 import { type Job, type VehicleMethod, isTick } from '@esmero/model';
 import { monthName } from '@esmero/units';
-import { againstText, clock, dayText, learnedSentence, lessonName, methodName, percent, runStateName, soilName, turnText, statementText, unitsOf, waterText, logText, yearNotes, yearRows } from '@esmero/messages';
+import {
+  againstText,
+  clock,
+  dayText,
+  learnedSentence,
+  lessonName,
+  methodName,
+  percent,
+  runStateName,
+  soilName,
+  turnText,
+  statementText,
+  unitsOf,
+  waterText,
+  logText,
+  yearNotes,
+  yearRows,
+} from '@esmero/messages';
 import type { StatementPaper } from '@esmero/papers';
 import { BusinessDesk } from '../../state/business-desk';
 import { NOW } from '../../state/clock';
@@ -52,7 +82,22 @@ const methods: readonly VehicleMethod[] = ['waterless', 'rinseless', 'shampoo', 
 @Component({
   selector: 'esm-log-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [AccountComponent, FetchingComponent, Button, ButtonDirective, Dialog, DotsChartComponent, IconField, InTurnDirective, InputIcon, InputText, MonthComponent, RouterLink, TableModule, PdfComponent],
+  imports: [
+    AccountComponent,
+    FetchingComponent,
+    Button,
+    ButtonDirective,
+    Dialog,
+    DotsChartComponent,
+    IconField,
+    InTurnDirective,
+    InputIcon,
+    InputText,
+    MonthComponent,
+    RouterLink,
+    TableModule,
+    PdfComponent,
+  ],
   templateUrl: './log.page.html',
   styleUrls: ['../../ui/table-page.css', './log.page.css'],
 })
@@ -102,14 +147,18 @@ export class LogPage {
   /** Days with runs, whatever day is asked for. */
   protected readonly days = computed(() => {
     const days = new Map<string, number>();
-    for (const { day } of searchLog(this.log(), { ...this.query(), day: null })) days.set(day, (days.get(day) ?? 0) + 1);
+    for (const { day } of searchLog(this.log(), { ...this.query(), day: null }))
+      days.set(day, (days.get(day) ?? 0) + 1);
     return days;
   });
 
   private readonly vehicle = computed(() => this.query().vehicle);
   /** Jobs of the car that is asked for, whole; fetched when it is. */
   private readonly ofCar = resource({
-    params: () => ({ ids: searchLog(this.log(), { ...everything, vehicle: this.vehicle() }).map(({ job }) => job.id), vehicle: this.vehicle() }),
+    params: () => ({
+      ids: searchLog(this.log(), { ...everything, vehicle: this.vehicle() }).map(({ job }) => job.id),
+      vehicle: this.vehicle(),
+    }),
     loader: async ({ params: { ids, vehicle } }): Promise<readonly Job[]> => {
       return vehicle === null ? [] : this.reads.all(ids);
     },
@@ -121,23 +170,31 @@ export class LogPage {
     [...this.visits()].reverse().map(({ entry, loadGm2, kinds, method, marks, newMarks }) => ({
       id: entry.job.id,
       day: entry.day,
-      soil: loadGm2 === null ? 'not looked at' : `${this.u().load(loadGm2)}: ${kinds.map((kind) => soilName[kind].toLowerCase()).join(', ')}`,
+      soil:
+        loadGm2 === null
+          ? 'not looked at'
+          : `${this.u().load(loadGm2)}: ${kinds.map((kind) => soilName[kind].toLowerCase()).join(', ')}`,
       method: method ? methodName[method] : entry.state === 'refused' ? runStateName.refused : '',
       took: entry.minutes === null ? '' : clock(entry.minutes * 60),
       marks: `${marks}${newMarks > 0 ? `, ${newMarks} new` : ''}`,
     })),
   );
   protected readonly soilDots = computed((): readonly Dot[] =>
-    this.visits().flatMap(({ entry, loadGm2 }) => (loadGm2 === null ? [] : [{ at: entry.at, value: loadGm2, says: `${entry.day}: ${this.u().load(loadGm2)}` }])),
+    this.visits().flatMap(({ entry, loadGm2 }) =>
+      loadGm2 === null ? [] : [{ at: entry.at, value: loadGm2, says: `${entry.day}: ${this.u().load(loadGm2)}` }],
+    ),
   );
   protected readonly loadText = (value: number): string => this.u().load(value);
 
   private readonly learned = computed(() => learn(this.log().map(({ job }) => job)));
-  protected readonly lessons = computed(() => this.learned().map(({ lesson }) => ({ lesson, name: lessonName(lesson) })));
+  protected readonly lessons = computed(() =>
+    this.learned().map(({ lesson }) => ({ lesson, name: lessonName(lesson) })),
+  );
   protected readonly lines = computed(() => this.learned().map(learnedSentence));
   protected readonly lesson = linkedSignal<readonly Learned[], Learned['lesson'] | null>({
     source: this.learned,
-    computation: (learned, before) => before?.value ?? learned.find(({ lesson }) => lesson === 'minutes')?.lesson ?? learned[0]?.lesson ?? null,
+    computation: (learned, before) =>
+      before?.value ?? learned.find(({ lesson }) => lesson === 'minutes')?.lesson ?? learned[0]?.lesson ?? null,
   });
   /** Of the last runs that tell of it. */
   protected readonly ratios = computed((): readonly Dot[] => {
@@ -158,7 +215,10 @@ export class LogPage {
   /** The year of the last run: what was used and what ran off in it. */
   protected readonly year = computed(() => Number((this.log()[0]?.day ?? dayHere(this.now())).slice(0, 4)));
   protected readonly yearPaper = (): StatementPaper => {
-    const months = waterOfYear(this.stored().map(({ job }) => job), this.year());
+    const months = waterOfYear(
+      this.stored().map(({ job }) => job),
+      this.year(),
+    );
     return {
       kind: 'statement',
       title: statementText.yearTitle(this.year()),
@@ -209,7 +269,9 @@ export class LogPage {
     const later = (run?.punch ?? []).filter(({ done }) => !done);
     return [
       `${dayText(entry.day)}, ${job.vehicle.name}`,
-      minutes === null ? '' : `Took ${this.timeText(minutes)}${used ? `, planned ${this.timeText(used.plannedMin)}` : ''}`,
+      minutes === null
+        ? ''
+        : `Took ${this.timeText(minutes)}${used ? `, planned ${this.timeText(used.plannedMin)}` : ''}`,
       this.against(entry),
       waterText(used, this.u()),
       job.consent ? logText.againstAdvice(job.consent.by) : '',

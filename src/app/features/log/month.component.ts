@@ -12,16 +12,31 @@ import { today } from '../../state/today';
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, DatePicker, FormsModule],
   template: `
-    <p-datepicker [inline]="true" [firstDayOfWeek]="1" [defaultDate]="shown()" [ngModel]="chosen()" (onSelect)="pickDate($event)" (onMonthChange)="turned($event.year!, $event.month!)">
+    <p-datepicker
+      [inline]="true"
+      [firstDayOfWeek]="1"
+      [defaultDate]="shown()"
+      [ngModel]="chosen()"
+      (onSelect)="pickDate($event)"
+      (onMonthChange)="turned($event.year!, $event.month!)"
+    >
       <ng-template #date let-date>
         @if (countOn(date.year, date.month, date.day); as count) {
-          <span class="has num" [attr.aria-label]="date.day + ', ' + count + (count === 1 ? ' run' : ' runs')">{{ date.day }}<i aria-hidden="true">{{ count }}</i></span>
+          <span class="has num" [attr.aria-label]="date.day + ', ' + count + (count === 1 ? ' run' : ' runs')"
+            >{{ date.day }}<i aria-hidden="true">{{ count }}</i></span
+          >
         } @else {
           {{ date.day }}
         }
       </ng-template>
     </p-datepicker>
-    <p-button class="whole" [label]="'All of ' + name()" severity="secondary" [outlined]="picked() !== month()" (onClick)="pick(month())" />
+    <p-button
+      class="whole"
+      [label]="'All of ' + name()"
+      severity="secondary"
+      [outlined]="picked() !== month()"
+      (onClick)="pick(month())"
+    />
   `,
   styles: `
     :host {

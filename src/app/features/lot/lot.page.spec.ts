@@ -7,8 +7,18 @@ import { LotPage } from './lot.page';
 async function lot() {
   const all = await show(LotPage);
   await all.settle();
-  const figures = (): Record<string, string> => Object.fromEntries([...all.element.querySelectorAll('.figures div')].map((one) => [one.querySelector('dt')!.textContent!, one.querySelector('dd')!.textContent!]));
-  const page = all.fixture.componentInstance as unknown as { tick(car: number): void; edit(at: number, change: object): void; change(says: string, change: object): void };
+  const figures = (): Record<string, string> =>
+    Object.fromEntries(
+      [...all.element.querySelectorAll('.figures div')].map((one) => [
+        one.querySelector('dt')!.textContent!,
+        one.querySelector('dd')!.textContent!,
+      ]),
+    );
+  const page = all.fixture.componentInstance as unknown as {
+    tick(car: number): void;
+    edit(at: number, change: object): void;
+    change(says: string, change: object): void;
+  };
   const bays = (): HTMLButtonElement[] => [...all.element.querySelectorAll<HTMLButtonElement>('.bays .bay')];
   return { ...all, figures, page, bays, stock: TestBed.inject(Entries) };
 }
@@ -43,7 +53,11 @@ describe('the page of a lot', () => {
     const { element, figures, page, settle, stock } = await lot();
     const planned = Number.parseFloat(figures()['A car']!);
     const at = Date.now();
-    const slow = Array.from({ length: 6 }, (_, car) => ({ car, person: car % 2, at: at + (Math.floor(car / 2) + 1) * planned * 90_000 }));
+    const slow = Array.from({ length: 6 }, (_, car) => ({
+      car,
+      person: car % 2,
+      at: at + (Math.floor(car / 2) + 1) * planned * 90_000,
+    }));
     page.change('Ticks', { begunAt: at, done: slow });
     await settle();
     expect(stock.items('lot')[0]!.done).toHaveLength(6);

@@ -6,8 +6,27 @@ import { InputText } from 'primeng/inputtext';
 import { Menu } from 'primeng/menu';
 import { Select } from 'primeng/select';
 import { type LotBrief, fullVan, lotOf, lotPace, usualLot } from '@esmero/core';
-import { type Lot, type LotClassSetUp, type LotSetUp, soilKinds, soilLevels, towelRoles, vehicleMethods } from '@esmero/model';
-import { clockText, fixed, levelName, lotPlanText, lotShortageText, methodName, money, soilName, unitsOf, vanStockText } from '@esmero/messages';
+import {
+  type Lot,
+  type LotClassSetUp,
+  type LotSetUp,
+  soilKinds,
+  soilLevels,
+  towelRoles,
+  vehicleMethods,
+} from '@esmero/model';
+import {
+  clockText,
+  fixed,
+  levelName,
+  lotPlanText,
+  lotShortageText,
+  methodName,
+  money,
+  soilName,
+  unitsOf,
+  vanStockText,
+} from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import { NOW } from '../../state/clock';
 import { CollectionDesk } from '../../state/collection-desk';
@@ -40,14 +59,30 @@ interface Shown {
   readonly plan: LotBrief;
 }
 
-const crews: readonly ChoiceOption<1 | 2 | 3 | 4>[] = [1, 2, 3, 4].map((value) => ({ value: value as 1 | 2 | 3 | 4, label: String(value) }));
+const crews: readonly ChoiceOption<1 | 2 | 3 | 4>[] = [1, 2, 3, 4].map((value) => ({
+  value: value as 1 | 2 | 3 | 4,
+  label: String(value),
+}));
 const HOUR_MS = 3_600_000;
 
 /** Many like cars: how long, how much, what is short first; ticked off bay by bay. */
 @Component({
   selector: 'esm-lot-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ChoiceComponent, DayFieldComponent, FetchingComponent, FormsModule, HourFieldComponent, InTurnDirective, InputText, Menu, NumberComponent, ProgressComponent, Select],
+  imports: [
+    Button,
+    ChoiceComponent,
+    DayFieldComponent,
+    FetchingComponent,
+    FormsModule,
+    HourFieldComponent,
+    InTurnDirective,
+    InputText,
+    Menu,
+    NumberComponent,
+    ProgressComponent,
+    Select,
+  ],
   templateUrl: './lot.page.html',
   styleUrls: ['../../ui/plan-page.css', './lot.page.css'],
 })
@@ -61,27 +96,46 @@ export class LotPage {
 
   protected readonly crews = crews;
   protected readonly soils = soilKinds.map((value) => ({ value, label: soilName[value] }));
-  protected readonly levels = soilLevels.filter((level) => level > 0).map((value) => ({ value, label: levelName[value] }));
-  protected readonly methods = [{ value: 'auto', label: 'As it suits' }, ...vehicleMethods.filter((method) => method !== 'decline').map((value) => ({ value, label: methodName[value] }))];
+  protected readonly levels = soilLevels
+    .filter((level) => level > 0)
+    .map((value) => ({ value, label: levelName[value] }));
+  protected readonly methods = [
+    { value: 'auto', label: 'As it suits' },
+    ...vehicleMethods.filter((method) => method !== 'decline').map((value) => ({ value, label: methodName[value] })),
+  ];
   private readonly u = computed(() => unitsOf(this.vanStock.units()));
 
   protected readonly lots = computed(() => [...this.entries.items('lot')].sort((p, q) => p.date.localeCompare(q.date)));
   protected readonly picked = signal<string | null>(null);
-  protected readonly setUp = computed((): LotSetUp | null => this.lots().find(({ id }) => id === this.picked()) ?? this.lots()[0] ?? null);
+  protected readonly setUp = computed(
+    (): LotSetUp | null => this.lots().find(({ id }) => id === this.picked()) ?? this.lots()[0] ?? null,
+  );
   protected readonly vehicles = computed(() => this.entries.items('vehicle'));
   protected readonly sites = computed(() => this.entries.items('site'));
   protected readonly habits = computed(() => this.entries.items('habits'));
   protected readonly count = computed(() => this.setUp()?.classes.reduce((sum, { count }) => sum + count, 0) ?? 0);
-  protected readonly people = computed(() => crews.slice(0, this.setUp()?.people ?? 1).map(({ value }) => ({ value: value - 1, label: this.wording.person(value) })));
+  protected readonly people = computed(() =>
+    crews
+      .slice(0, this.setUp()?.people ?? 1)
+      .map(({ value }) => ({ value: value - 1, label: this.wording.person(value) })),
+  );
   protected readonly person = signal(0);
 
-  protected readonly asked = computed((): Lot | null => {
-    const setUp = this.setUp();
-    if (!setUp || !this.collection.ready()) return null;
-    const lot = lotOf(setUp, this.collection.library(), fullVan(this.vanStock.van(), this.vanStock.stock()), this.vanStock.products());
-    return lot.classes.length > 0 ? lot : null;
-    // Ticks are no reason to plan anew.
-  }, { equal: (p, q) => JSON.stringify(p) === JSON.stringify(q) });
+  protected readonly asked = computed(
+    (): Lot | null => {
+      const setUp = this.setUp();
+      if (!setUp || !this.collection.ready()) return null;
+      const lot = lotOf(
+        setUp,
+        this.collection.library(),
+        fullVan(this.vanStock.van(), this.vanStock.stock()),
+        this.vanStock.products(),
+      );
+      return lot.classes.length > 0 ? lot : null;
+      // Ticks are no reason to plan anew.
+    },
+    { equal: (p, q) => JSON.stringify(p) === JSON.stringify(q) },
+  );
   protected readonly plan = questionOf('lot', this.asked, true);
   private readonly shown = linkedSignal<{ readonly lot: Lot | null; readonly plan: LotBrief | null }, Shown | null>({
     source: () => ({ lot: this.asked(), plan: this.plan.answer() }),
@@ -107,15 +161,34 @@ export class LotPage {
     const { plan, lot } = shown;
     const u = this.u();
     const from = this.doneFrom(setUp, plan, pace.left);
-    const towels = towelRoles.filter((role) => plan.towels[role] > 0).map((role) => vanStockText(role, plan.towels[role], u)).join(', ');
+    const towels = towelRoles
+      .filter((role) => plan.towels[role] > 0)
+      .map((role) => vanStockText(role, plan.towels[role], u))
+      .join(', ');
     const currency = lot.classes[0]!.job.currency;
     return [
-      { name: 'Done by', value: clockText(from + pace.leftMin.median), note: this.wording.finish(from + pace.leftMin.low, from + pace.leftMin.high) },
+      {
+        name: 'Done by',
+        value: clockText(from + pace.leftMin.median),
+        note: this.wording.finish(from + pace.leftMin.low, from + pace.leftMin.high),
+      },
       { name: 'A car', value: `${fixed(pace.minutesACar, 1)} min`, note: '' },
       { name: 'Cars an hour', value: fixed((60 * setUp.people) / Math.max(1e-9, pace.minutesACar), 1), note: '' },
       { name: 'Water', value: u.water(plan.litres), note: '' },
-      { name: 'Towels to bring', value: fixed(towelRoles.reduce((sum, role) => sum + plan.towels[role], 0)), note: plan.loads > 0 ? `${towels}, ${this.wording.loads(plan.loads)}` : towels },
-      ...(plan.costMinor === null ? [] : [{ name: 'Product', value: money(plan.costMinor, currency), note: `${money(plan.costMinor / Math.max(1, plan.cars.length), currency)} a car` }]),
+      {
+        name: 'Towels to bring',
+        value: fixed(towelRoles.reduce((sum, role) => sum + plan.towels[role], 0)),
+        note: plan.loads > 0 ? `${towels}, ${this.wording.loads(plan.loads)}` : towels,
+      },
+      ...(plan.costMinor === null
+        ? []
+        : [
+            {
+              name: 'Product',
+              value: money(plan.costMinor, currency),
+              note: `${money(plan.costMinor / Math.max(1, plan.cars.length), currency)} a car`,
+            },
+          ]),
     ];
   });
 
@@ -125,7 +198,11 @@ export class LotPage {
     const besides = Math.max(0, plan.endMin - setUp.startHour * 60 - open);
     const last = Math.max(setUp.begunAt ?? 0, ...setUp.done.map(({ at }) => at));
     if (setUp.begunAt === null || left === plan.cars.length) return setUp.startHour * 60 + besides;
-    return ((last % (24 * HOUR_MS)) / HOUR_MS) * 60 - new Date(last).getTimezoneOffset() + (besides * left) / plan.cars.length;
+    return (
+      ((last % (24 * HOUR_MS)) / HOUR_MS) * 60 -
+      new Date(last).getTimezoneOffset() +
+      (besides * left) / plan.cars.length
+    );
   }
 
   protected readonly shortages = computed(() => {
@@ -133,7 +210,9 @@ export class LotPage {
     return shown ? shown.plan.shortages.map((one) => lotShortageText(one, shown.lot, this.u())) : [];
   });
   /** Towels are short first, and none are washed on the way. */
-  protected readonly couldWash = computed(() => this.shown()?.plan.shortages[0]?.stock.kind === 'towels' && this.setUp()?.laundry === null);
+  protected readonly couldWash = computed(
+    () => this.shown()?.plan.shortages[0]?.stock.kind === 'towels' && this.setUp()?.laundry === null,
+  );
   protected readonly usualLaundry = { minutes: 90, load: 12 } as const;
   protected readonly cannot = computed(() => {
     const shown = this.shown();
@@ -147,7 +226,14 @@ export class LotPage {
     const short = new Set(shown.plan.shortages.map(({ car }) => car));
     const next = shown.plan.cars.flatMap((_car, i) => (done.has(i) ? [] : [i])).slice(0, setUp.people);
     return shown.plan.cars.map(({ of, freshWater }, number) => ({
-      ...{ number, of, done: done.has(number), next: next.includes(number), short: short.has(number), fresh: freshWater },
+      ...{
+        number,
+        of,
+        done: done.has(number),
+        next: next.includes(number),
+        short: short.has(number),
+        fresh: freshWater,
+      },
       says: `${this.wording.car(number + 1, shown.lot.classes[of]!.name)}${done.has(number) ? ', done' : ''}`,
     }));
   });
@@ -155,7 +241,11 @@ export class LotPage {
     const [shown, bay] = [this.shown(), this.bays().find(({ done }) => !done)];
     if (!shown || !bay) return null;
     const { beginMin, endMin } = shown.plan.cars[bay.number]!;
-    return { number: bay.number, name: this.wording.car(bay.number + 1, shown.lot.classes[bay.of]!.name), minutes: this.wording.planned(endMin - beginMin) };
+    return {
+      number: bay.number,
+      name: this.wording.car(bay.number + 1, shown.lot.classes[bay.of]!.name),
+      minutes: this.wording.planned(endMin - beginMin),
+    };
   });
 
   private readonly undos = signal<readonly { readonly says: string; readonly before: LotSetUp }[]>([]);
@@ -183,14 +273,20 @@ export class LotPage {
   protected edit(at: number, change: Partial<LotClassSetUp>): void {
     const classes = this.setUp()!.classes.map((one, i) => (i === at ? { ...one, ...change } : one));
     // Two of one name could not be told apart.
-    if (change.name !== undefined && (!change.name.trim() || new Set(classes.map(({ name }) => name)).size < classes.length)) return;
+    if (
+      change.name !== undefined &&
+      (!change.name.trim() || new Set(classes.map(({ name }) => name)).size < classes.length)
+    )
+      return;
     this.change('Cars', { classes });
   }
 
   protected another(): void {
     const { classes } = this.setUp()!;
     const last = classes.at(-1)!;
-    const name = ['more cars', ...Array.from({ length: 20 }, (_, i) => `more cars ${i + 2}`)].find((one) => !classes.some((known) => known.name === one))!;
+    const name = ['more cars', ...Array.from({ length: 20 }, (_, i) => `more cars ${i + 2}`)].find(
+      (one) => !classes.some((known) => known.name === one),
+    )!;
     this.change('Cars', { classes: [...classes, { ...last, name, count: 10 }] });
   }
 
@@ -204,7 +300,11 @@ export class LotPage {
     if (begunAt === null) return this.change('The beginning', { begunAt: this.now() });
     const without = done.filter((one) => one.car !== car);
     const isDone = without.length < done.length;
-    this.change(this.wording.car(car + 1, isDone ? 'not done' : 'done'), { done: isDone ? without : [...done, { car, person: Math.min(this.person(), this.setUp()!.people - 1), at: this.now() }] });
+    this.change(this.wording.car(car + 1, isDone ? 'not done' : 'done'), {
+      done: isDone
+        ? without
+        : [...done, { car, person: Math.min(this.person(), this.setUp()!.people - 1), at: this.now() }],
+    });
   }
 
   protected add(): void {

@@ -40,5 +40,7 @@ import { MethodMarkComponent } from '../../ui/method-mark.component';
 export class AnswerComponent {
   protected readonly desk = inject(JobDesk);
   protected readonly line = computed(() => answerLine(this.desk.plan()!));
-  protected readonly reasons = computed(() => answerReasons(this.desk.plan()!).map((reason) => reasonText(reason, this.desk.units())));
+  protected readonly reasons = computed(() =>
+    answerReasons(this.desk.plan()!).map((reason) => reasonText(reason, this.desk.units())),
+  );
 }

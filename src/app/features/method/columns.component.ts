@@ -2,7 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { Button } from 'primeng/button';
 import { type Alternative, type BlockedZone, setChoices } from '@esmero/core';
 import type { VehicleMethod, ZoneId } from '@esmero/model';
-import { type Units, figureValue, gateSentence, indexText, methodName, shortageSentence, zoneList, zoneName, methodText } from '@esmero/messages';
+import {
+  type Units,
+  figureValue,
+  gateSentence,
+  indexText,
+  methodName,
+  shortageSentence,
+  zoneList,
+  zoneName,
+  methodText,
+} from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { MethodMarkComponent } from '../../ui/method-mark.component';
 import { ZoneInView } from '../../ui/net/zone-in-view';
@@ -23,7 +33,13 @@ interface Column {
 function blockedBy(blocked: readonly BlockedZone[], u: Units): readonly string[] {
   if (blocked.length === 0) return [];
   const first = blocked[0]!.gates.at(0)?.gates[0];
-  return [`Ruled out: ${zoneList(blocked.map(({ zoneId }) => zoneId), 2)}.`, ...(first ? [gateSentence(first, u)] : [])];
+  return [
+    `Ruled out: ${zoneList(
+      blocked.map(({ zoneId }) => zoneId),
+      2,
+    )}.`,
+    ...(first ? [gateSentence(first, u)] : []),
+  ];
 }
 
 /** The methods side by side, figure beside figure; each is taken at a press. */
@@ -40,9 +56,16 @@ function blockedBy(blocked: readonly BlockedZone[], u: Units): readonly string[]
         (pointerenter)="view.light(column.zones)"
         (pointerleave)="view.light([])"
       >
-        <h3><esm-method-mark [method]="column.method" />{{ column.name }}@if (column.chosen) {<span class="tag">the plan</span>}</h3>
+        <h3>
+          <esm-method-mark [method]="column.method" />{{ column.name }}
+          @if (column.chosen) {
+            <span class="tag">the plan</span>
+          }
+        </h3>
         @for (row of column.rows; track row[0]) {
-          <p class="figure"><span>{{ row[0] }}</span><strong class="num">{{ row[1] }}</strong></p>
+          <p class="figure">
+            <span>{{ row[0] }}</span><strong class="num">{{ row[1] }}</strong>
+          </p>
         }
         @if (column.words.length > 0) {
           <div class="words">
@@ -119,6 +142,8 @@ export class MethodColumnsComponent {
 
   protected ask(method: VehicleMethod): void {
     const asked = this.desk.job()?.choices.method === method;
-    this.desk.edit(asked ? 'Method left to the plan' : `${methodName[method]} asked for`, (job) => setChoices(job, { method: asked ? 'auto' : method }));
+    this.desk.edit(asked ? 'Method left to the plan' : `${methodName[method]} asked for`, (job) =>
+      setChoices(job, { method: asked ? 'auto' : method }),
+    );
   }
 }

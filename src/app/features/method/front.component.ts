@@ -109,7 +109,9 @@ export class FrontComponent {
   protected readonly right = WIDTH - EDGE.right;
 
   private readonly points = computed(() => this.study.answer() ?? []);
-  private readonly x = computed(() => scaleLinear(padded(this.points().map((p) => p.minutes)), [EDGE.left, this.right]));
+  private readonly x = computed(() =>
+    scaleLinear(padded(this.points().map((p) => p.minutes)), [EDGE.left, this.right]),
+  );
   private readonly y = computed(() => scaleLinear(padded(this.points().map((p) => p.index)), [this.bottom, EDGE.top]));
   protected readonly xTicks = computed(() => ticksOf(this.x(), 6, fixed));
   protected readonly yTicks = computed(() => ticksOf(this.y(), 4, (value) => fixed(value, 1)));
@@ -125,7 +127,10 @@ export class FrontComponent {
       r: size(point.litres),
       water: u.water(point.litres),
       says: `${methodName[point.method]}, ${minutes(point.minutes)}, ${u.water(point.litres)}, mean index ${indexText(point.index)}`,
-      here: now !== undefined && Math.abs(now.minutes.value - point.minutes) < 1e-6 && Math.abs(now.index.value - point.index) < 1e-6,
+      here:
+        now !== undefined &&
+        Math.abs(now.minutes.value - point.minutes) < 1e-6 &&
+        Math.abs(now.index.value - point.index) < 1e-6,
     }));
     // The plan as it is is drawn last, over its neighbours.
     return dots.sort((p, q) => Number(p.here) - Number(q.here));

@@ -62,7 +62,15 @@ interface Row {
               />
             </td>
             <td>
-              <button pButton type="button" severity="secondary" outlined size="small" [attr.aria-pressed]="row.wished" (click)="wish(row)">
+              <button
+                pButton
+                type="button"
+                severity="secondary"
+                outlined
+                size="small"
+                [attr.aria-pressed]="row.wished"
+                (click)="wish(row)"
+              >
                 {{ row.wished ? 'Wished' : 'House habit' }}<span class="sr-only">: {{ row.question }}</span>
               </button>
             </td>
@@ -112,7 +120,10 @@ export class HabitsComponent {
     const counts = choicesOf(job);
     return habitKeys.map((key): Row => {
       const value = job.wishes[key] ?? job.choices[key];
-      const overruled = counts[key] === value ? null : `This finish asks for “${habitAnswer(key, counts[key] as never).toLowerCase()}”.`;
+      const overruled =
+        counts[key] === value
+          ? null
+          : `This finish asks for “${habitAnswer(key, counts[key] as never).toLowerCase()}”.`;
       return {
         key,
         question: habitWords[key].question,

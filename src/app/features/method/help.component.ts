@@ -20,14 +20,23 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
           @for (help of found(); track help.what) {
             <button pButton type="button" severity="secondary" outlined class="change" (click)="take(help.answer)">
               <esm-method-mark [method]="help.answer.method" />
-              <span class="words"><strong>{{ help.what }}</strong><span class="num">{{ help.brings }}</span></span>
+              <span class="words"
+                ><strong>{{ help.what }}</strong
+                ><span class="num">{{ help.brings }}</span></span
+              >
             </button>
           } @empty {
             <p>{{ wording.noHelp }}</p>
           }
         </div>
       } @else {
-        <esm-study-bar question="What would help?" [share]="study.share()" [failure]="study.failure()" (ask)="study.ask()" (stop)="study.stop()" />
+        <esm-study-bar
+          question="What would help?"
+          [share]="study.share()"
+          [failure]="study.failure()"
+          (ask)="study.ask()"
+          (stop)="study.stop()"
+        />
       }
     }
   `,
@@ -39,13 +48,19 @@ export class HelpComponent {
   protected readonly study = studyOf('help');
   protected readonly isLeft = computed(() => {
     const plan = this.desk.plan();
-    return plan !== null && plan !== undefined && (plan.method === 'decline' || plan.zones.some(({ leftBecause }) => leftBecause !== null));
+    return (
+      plan !== null &&
+      plan !== undefined &&
+      (plan.method === 'decline' || plan.zones.some(({ leftBecause }) => leftBecause !== null))
+    );
   });
-  protected readonly found = computed(() => (this.study.answer() ?? []).map((answer) => ({
+  protected readonly found = computed(() =>
+    (this.study.answer() ?? []).map((answer) => ({
       answer,
       what: changeText(answer.change, this.desk.units()),
       brings: whatIfBrings(answer, this.desk.units()),
-    })));
+    })),
+  );
 
   constructor() {
     // Asked without a press: somebody stands before a car with parts that cannot be done. What was stopped stays so.

@@ -42,7 +42,9 @@ export class LearnedComponent {
 
   /** Of the job, only what the lessons depend on: a stroke of the brush teaches nothing. */
   private readonly id = computed(() => this.desk.job()?.id);
-  private readonly whose = computed((): Whose | undefined => this.desk.job() ?? undefined, { equal: (p, q) => p?.client === q?.client && p?.clientId === q?.clientId });
+  private readonly whose = computed((): Whose | undefined => this.desk.job() ?? undefined, {
+    equal: (p, q) => p?.client === q?.client && p?.clientId === q?.clientId,
+  });
 
   /** A job does not teach itself. */
   protected readonly learned = computed(() => {

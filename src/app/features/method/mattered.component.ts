@@ -8,7 +8,8 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
 
 /** "+3 min, −0.4 L, index +2.1" */
 function difference(now: Outcome, then: Outcome, u: Units): string {
-  if (then.method !== now.method) return `${methodName[now.method].toLowerCase()} becomes ${methodName[then.method].toLowerCase()}`;
+  if (then.method !== now.method)
+    return `${methodName[now.method].toLowerCase()} becomes ${methodName[then.method].toLowerCase()}`;
   const signed = (value: number, text: string): string => `${value > 0 ? '+' : '−'}${text}`;
   const [minutes, litres, index, towels] = [
     then.minutes - now.minutes,
@@ -36,7 +37,10 @@ function difference(now: Outcome, then: Outcome, u: Units): string {
       <div class="cards">
         @for (row of rows(); track row.what) {
           <button pButton type="button" severity="secondary" outlined class="change" (click)="take(row.mattered)">
-            <span class="words"><strong>{{ row.what }}</strong><span class="num">{{ row.brings }}</span></span>
+            <span class="words"
+              ><strong>{{ row.what }}</strong
+              ><span class="num">{{ row.brings }}</span></span
+            >
           </button>
         } @empty {
           <p>{{ wording.noMatter }}</p>
@@ -59,7 +63,11 @@ export class MatteredComponent {
   private readonly desk = inject(JobDesk);
   protected readonly study = studyOf('approach-effects', { atOnce: true });
   protected readonly rows = computed(() =>
-    (this.study.answer() ?? []).map((mattered) => ({ mattered, what: this.what(mattered), brings: difference(mattered.now, mattered.then, this.desk.units()) })),
+    (this.study.answer() ?? []).map((mattered) => ({
+      mattered,
+      what: this.what(mattered),
+      brings: difference(mattered.now, mattered.then, this.desk.units()),
+    })),
   );
 
   private what({ key, answer }: ApproachEffect): string {

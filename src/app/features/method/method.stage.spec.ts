@@ -8,7 +8,9 @@ describe('method', () => {
     const { element, job } = await show(MethodStage);
     const time = minutes(job.plan()!.totals.minutes.value);
     expect(element.querySelectorAll('article')).toHaveLength(4);
-    expect(element.querySelector('article[data-method="rinseless"]')?.textContent).toMatch(new RegExp(`the plan.*${time}`, 's'));
+    expect(element.querySelector('article[data-method="rinseless"]')?.textContent).toMatch(
+      new RegExp(`the plan.*${time}`, 's'),
+    );
     expect(element.querySelector('article[data-method="waterless"]')?.textContent).toContain('min');
   });
 
@@ -51,7 +53,9 @@ describe('method', () => {
     await press('What would change');
     await settle();
     fixture.detectChanges();
-    const card = [...document.querySelectorAll<HTMLElement>('esm-what-if .change')].find((one) => /(Waterless|Rinseless|Hybrid),/.test(one.textContent ?? ''))!;
+    const card = [...document.querySelectorAll<HTMLElement>('esm-what-if .change')].find((one) =>
+      /(Waterless|Rinseless|Hybrid),/.test(one.textContent ?? ''),
+    )!;
     const [, method] = /(Waterless|Rinseless|Hybrid),/.exec(card.textContent ?? '')!;
     card.click();
     await settle();

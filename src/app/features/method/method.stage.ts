@@ -1,7 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { ButtonDirective } from 'primeng/button';
 import { Drawer } from 'primeng/drawer';
-import { type AssumptionGroup, type AssumptionKey, type Caution, type Verdict, assumptionGroups, setChoices } from '@esmero/core';
+import {
+  type AssumptionGroup,
+  type AssumptionKey,
+  type Caution,
+  type Verdict,
+  assumptionGroups,
+  setChoices,
+} from '@esmero/core';
 import { type Approach, approaches } from '@esmero/model';
 import { approachName, verdictSentence, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
@@ -42,7 +49,15 @@ const figures = (Object.keys(assumptionGroups) as AssumptionGroup[]).map((group)
 }));
 
 /** The rest is in the answer's own line, or in the columns. */
-const toldElsewhere: ReadonlySet<Verdict['code']> = new Set(['chosen', 'asked-for', 'runner-up', 'method-blocked', 'zones-blocked', 'over-budget', 'missing']);
+const toldElsewhere: ReadonlySet<Verdict['code']> = new Set([
+  'chosen',
+  'asked-for',
+  'runner-up',
+  'method-blocked',
+  'zones-blocked',
+  'over-budget',
+  'missing',
+]);
 
 /** The answer, the methods side by side, and what each panel gets. */
 @Component({
@@ -75,7 +90,9 @@ export class MethodStage {
   private readonly view = inject(ZoneInView);
 
   protected readonly approaches = approaches.map((value) => ({ value, label: approachName[value] }));
-  protected readonly approach = computed(() => this.desk.job()?.wishes.approach ?? this.desk.job()?.choices.approach ?? null);
+  protected readonly approach = computed(
+    () => this.desk.job()?.wishes.approach ?? this.desk.job()?.choices.approach ?? null,
+  );
   protected readonly figures = figures;
   protected readonly more = more;
   protected readonly topic = signal<Topic | null>(null);
@@ -84,7 +101,9 @@ export class MethodStage {
 
   /** What else is to be known of this plan. */
   protected readonly notes = computed(() =>
-    (this.desk.plan()?.verdicts ?? []).filter(({ code }) => !toldElsewhere.has(code)).map((verdict) => verdictSentence(verdict, this.desk.units())),
+    (this.desk.plan()?.verdicts ?? [])
+      .filter(({ code }) => !toldElsewhere.has(code))
+      .map((verdict) => verdictSentence(verdict, this.desk.units())),
   );
   protected readonly panel = computed(() => {
     const id = this.view.current();

@@ -8,8 +8,16 @@ import { OwnEyeComponent } from './own-eye.component';
 
 /** Somebody who gives half of what is there, every time. */
 const session: PracticeSession = {
-  id: 'practice-1', name: 'Ada', drill: 'panels',
-  tries: Array.from({ length: 40 }, (_unused, i) => ({ card: 'dust/2', truth: 4 * (1 + (i % 3)), answer: 2 * (1 + (i % 3)), isRight: false, at: i })),
+  id: 'practice-1',
+  name: 'Ada',
+  drill: 'panels',
+  tries: Array.from({ length: 40 }, (_unused, i) => ({
+    card: 'dust/2',
+    truth: 4 * (1 + (i % 3)),
+    answer: 2 * (1 + (i % 3)),
+    isRight: false,
+    at: i,
+  })),
 };
 
 describe('one’s own eye', () => {

@@ -29,18 +29,40 @@ const signed = (points: number): string => `${points < 0 ? '−' : '+'}${fixed(M
       @for (row of allowed(); track row.treatment) {
         <li [class.chosen]="row.chosen">
           <span class="tone" [attr.data-fill]="row.fill"></span>
-          <span class="what">{{ row.name }}<small class="num">{{ row.says }}</small></span>
-          <p-button size="small" severity="secondary" [outlined]="true" [label]="row.fixed ? 'Fixed' : 'Fix'" [ariaLabel]="(row.fixed ? 'Fixed: ' : 'Fix ') + row.name" (onClick)="fix(row.fixed ? null : row.treatment)" />
+          <span class="what"
+            >{{ row.name }}<small class="num">{{ row.says }}</small></span
+          >
+          <p-button
+            size="small"
+            severity="secondary"
+            [outlined]="true"
+            [label]="row.fixed ? 'Fixed' : 'Fix'"
+            [ariaLabel]="(row.fixed ? 'Fixed: ' : 'Fix ') + row.name"
+            (onClick)="fix(row.fixed ? null : row.treatment)"
+          />
         </li>
       }
       <li [class.chosen]="left()">
         <span class="tone" data-fill="leave"></span>
         <span class="what">Leave it out</span>
-        <p-button size="small" severity="secondary" [outlined]="true" [label]="byHand() === 'leave' ? 'Left' : 'Leave'" (onClick)="fix(byHand() === 'leave' ? null : 'leave')" />
+        <p-button
+          size="small"
+          severity="secondary"
+          [outlined]="true"
+          [label]="byHand() === 'leave' ? 'Left' : 'Leave'"
+          (onClick)="fix(byHand() === 'leave' ? null : 'leave')"
+        />
       </li>
     </ul>
     @if (shut().length > 0) {
-      <p-button size="small" [text]="true" [icon]="shutOpen() ? 'pi pi-chevron-up' : 'pi pi-chevron-down'" [attr.aria-expanded]="shutOpen()" [label]="'Ruled out here: ' + shut().length" (onClick)="shutOpen.set(!shutOpen())" />
+      <p-button
+        size="small"
+        [text]="true"
+        [icon]="shutOpen() ? 'pi pi-chevron-up' : 'pi pi-chevron-down'"
+        [attr.aria-expanded]="shutOpen()"
+        [label]="'Ruled out here: ' + shut().length"
+        (onClick)="shutOpen.set(!shutOpen())"
+      />
       @if (shutOpen()) {
         <ul>
           @for (row of shut(); track row.treatment) {
@@ -122,8 +144,12 @@ export class PanelOptionsComponent {
     return [...options].sort((p, q) => p.cost - q.cost).map((option) => this.row(option, chosen));
   });
   /** The best on top. */
-  protected readonly allowed = computed(() => this.rows().filter(({ gates, fixed: byHand }) => gates.length === 0 || byHand));
-  protected readonly shut = computed(() => this.rows().filter(({ gates, fixed: byHand }) => gates.length > 0 && !byHand));
+  protected readonly allowed = computed(() =>
+    this.rows().filter(({ gates, fixed: byHand }) => gates.length === 0 || byHand),
+  );
+  protected readonly shut = computed(() =>
+    this.rows().filter(({ gates, fixed: byHand }) => gates.length > 0 && !byHand),
+  );
 
   private row(option: Option, chosen: number | null): OptionRow {
     const u = this.desk.units();

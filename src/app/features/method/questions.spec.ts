@@ -35,7 +35,9 @@ describe('long questions', () => {
     expect(element.querySelectorAll('.dot.here')).toHaveLength(1);
     dots[0]!.dispatchEvent(new Event('click'));
     await settle();
-    expect(Object.keys(job.job()!.choices.assumptions)).toEqual(expect.arrayContaining(['weightMarring', 'weightMinute', 'weightLitre']));
+    expect(Object.keys(job.job()!.choices.assumptions)).toEqual(
+      expect.arrayContaining(['weightMarring', 'weightMinute', 'weightLitre']),
+    );
   });
 
   it('say where the approach matters, and try the other one', async () => {

@@ -34,10 +34,19 @@ const MOST_LETTERS = 4000;
         <div class="row">
           <button pButton type="button" severity="secondary" outlined (click)="save()">Save the note</button>
           @if (sendable()) {
-            <button pButton type="button" severity="secondary" outlined (click)="sendAway()">Decline it, and log it</button>
+            <button pButton type="button" severity="secondary" outlined (click)="sendAway()">
+              Decline it, and log it
+            </button>
           }
           @if (forSoil()) {
-            <button pButton type="button" severity="secondary" outlined [attr.aria-expanded]="asking()" (click)="asking.set(!asking())">
+            <button
+              pButton
+              type="button"
+              severity="secondary"
+              outlined
+              [attr.aria-expanded]="asking()"
+              (click)="asking.set(!asking())"
+            >
               Client insists
             </button>
           }
@@ -57,7 +66,9 @@ const MOST_LETTERS = 4000;
             </div>
           </div>
           <p>{{ wording.onlyIndex }}</p>
-          <button pButton type="button" severity="secondary" outlined (click)="go(by.value, note.value)">Go ahead with consent</button>
+          <button pButton type="button" severity="secondary" outlined (click)="go(by.value, note.value)">
+            Go ahead with consent
+          </button>
         }
       </div>
     }
@@ -82,7 +93,13 @@ export class RefusalComponent {
   });
   /** Nobody’s word helps against heat, frost or a lack of kit. */
   protected readonly forSoil = computed(
-    () => this.desk.plan()?.verdicts.some((verdict) => (verdict.code === 'zones-blocked' || verdict.code === 'parts-left') && verdict.because === 'soil') ?? false,
+    () =>
+      this.desk
+        .plan()
+        ?.verdicts.some(
+          (verdict) =>
+            (verdict.code === 'zones-blocked' || verdict.code === 'parts-left') && verdict.because === 'soil',
+        ) ?? false,
   );
   protected readonly lines = computed(() => {
     const [job, plan] = [this.desk.job(), this.desk.plan()];
@@ -97,7 +114,11 @@ export class RefusalComponent {
   });
 
   protected sendAway(): void {
-    const why = this.desk.plan()?.verdicts.map((one) => verdictSentence(one, this.desk.units())).join(' ') ?? '';
+    const why =
+      this.desk
+        .plan()
+        ?.verdicts.map((one) => verdictSentence(one, this.desk.units()))
+        .join(' ') ?? '';
     this.desk.edit('Declined', (job) => ({ ...job, refused: { at: this.now(), why: why.slice(0, MOST_LETTERS) } }));
   }
 

@@ -9,7 +9,12 @@ describe('a refusal', () => {
     expect(element.textContent?.trim()).toBe('');
     const towels = (one: Job) => one.towels.map((batch) => ({ ...batch, clean: 30 }));
     // All of it or none.
-    job.edit('grit', (one) => ({ ...one, choices: { ...one.choices, parts: 'all' }, towels: towels(one), soil: { ...one.soil, roof: { deposits: [{ kind: 'grit', level: 4 }], spots: {} } } }));
+    job.edit('grit', (one) => ({
+      ...one,
+      choices: { ...one.choices, parts: 'all' },
+      towels: towels(one),
+      soil: { ...one.soil, roof: { deposits: [{ kind: 'grit', level: 4 }], spots: {} } },
+    }));
     await settle();
     expect(job.plan()!.method).toBe('decline');
     expect(element.textContent).toContain('full rinse wash');

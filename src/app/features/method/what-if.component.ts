@@ -18,7 +18,10 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
         @for (change of changes(); track change.what) {
           <button pButton type="button" severity="secondary" outlined class="change" (click)="take(change.answer)">
             <esm-method-mark [method]="change.answer.method" />
-            <span class="words"><strong>{{ change.what }}</strong><span class="num">{{ change.brings }}</span></span>
+            <span class="words"
+              ><strong>{{ change.what }}</strong
+              ><span class="num">{{ change.brings }}</span></span
+            >
           </button>
         } @empty {
           <p>{{ wording.noChange }}</p>

@@ -3,10 +3,33 @@ import { FormsModule } from '@angular/forms';
 import { Button, ButtonDirective } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
-import { type Advice, type Caution, type AdviceReason, type Dosed, type Mix, type Fill, waterByStage } from '@esmero/core';
+import {
+  type Advice,
+  type Caution,
+  type AdviceReason,
+  type Dosed,
+  type Mix,
+  type Fill,
+  waterByStage,
+} from '@esmero/core';
 import { bounds, type DeviceKind, type Job, deviceKinds } from '@esmero/model';
 import { defaultCurrency, ml } from '@esmero/units';
-import { type Units, contentName, deviceName, fixed, mixTitle, mixSentences, money, originName, rinseWaterLines, percent, mixText, dayText, partsText, bottleSentence } from '@esmero/messages';
+import {
+  type Units,
+  contentName,
+  deviceName,
+  fixed,
+  mixTitle,
+  mixSentences,
+  money,
+  originName,
+  rinseWaterLines,
+  percent,
+  mixText,
+  dayText,
+  partsText,
+  bottleSentence,
+} from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
 import { CautionsComponent } from '../../ui/cautions.component';
@@ -67,11 +90,12 @@ function roundingText({ productMl, measured }: Dosed, u: Units): string {
   return `${exact}; whole steps of the device give ${off} too ${measured.error > 0 ? 'much' : 'little'}.`;
 }
 
-const devices: Readonly<Record<Exclude<DeviceKind, 'cap'>, { readonly stepMl: number; readonly capacityMl: number }>> = {
-  cup: { stepMl: 5, capacityMl: 100 },
-  syringe: { stepMl: 1, capacityMl: 60 },
-  pump: { stepMl: 2, capacityMl: 2 },
-};
+const devices: Readonly<Record<Exclude<DeviceKind, 'cap'>, { readonly stepMl: number; readonly capacityMl: number }>> =
+  {
+    cup: { stepMl: 5, capacityMl: 100 },
+    syringe: { stepMl: 1, capacityMl: 60 },
+    pump: { stepMl: 2, capacityMl: 2 },
+  };
 
 /** The first product with the purpose is the one that serves it. */
 function withStrength(products: Job['products'], purpose: Advice['purpose'], waterParts: number): Job['products'] {
@@ -82,7 +106,11 @@ function withStrength(products: Job['products'], purpose: Advice['purpose'], wat
           ...product,
           uses: product.uses.map((use) =>
             use.purpose === purpose
-              ? { ...use, dilution: { label: String(waterParts), reading: 'water' as const }, origin: 'computed' as const }
+              ? {
+                  ...use,
+                  dilution: { label: String(waterParts), reading: 'water' as const },
+                  origin: 'computed' as const,
+                }
               : use,
           ),
         }
@@ -94,7 +122,18 @@ function withStrength(products: Job['products'], purpose: Advice['purpose'], wat
 @Component({
   selector: 'esm-mix-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, CautionsComponent, Dialog, FormsModule, NumberComponent, Select, PdfComponent, VesselDrawingComponent, VesselLabelComponent],
+  imports: [
+    Button,
+    ButtonDirective,
+    CautionsComponent,
+    Dialog,
+    FormsModule,
+    NumberComponent,
+    Select,
+    PdfComponent,
+    VesselDrawingComponent,
+    VesselLabelComponent,
+  ],
   templateUrl: './mix.stage.html',
   styleUrl: './mix.stage.css',
 })
@@ -105,7 +144,11 @@ export class MixStage {
 
   protected readonly devices = deviceKinds.map((value) => ({ value, label: deviceName[value] }));
   protected readonly bottles = computed(() =>
-    (this.desk.plan()?.bottles ?? []).map((bottle) => ({ title: contentName[bottle.purpose], name: bottle.productName, says: bottleSentence(bottle, this.desk.units()) })),
+    (this.desk.plan()?.bottles ?? []).map((bottle) => ({
+      title: contentName[bottle.purpose],
+      name: bottle.productName,
+      says: bottleSentence(bottle, this.desk.units()),
+    })),
   );
   /** Where the water of rinses goes. */
   protected readonly water = computed(() => {
@@ -158,9 +201,7 @@ export class MixStage {
     if (!advice || !strength) return null;
     const differs = Math.round(strength.waterParts) !== advice.waterParts;
     const why = advice.reasons.map((reason) => because[reason]).join(', ') || 'on an ordinary day';
-    const says = differs
-      ? mixText.suitsBetter(why, advice.waterParts)
-      : mixText.suits(why, advice.waterParts);
+    const says = differs ? mixText.suitsBetter(why, advice.waterParts) : mixText.suits(why, advice.waterParts);
     return { ...advice, says, differs };
   }
 
@@ -193,10 +234,16 @@ export class MixStage {
   }
 
   protected readonly labels = computed(() => this.benches().flatMap(({ label }) => label ?? []));
-  protected readonly labelsPaper = (): LabelsPaper => ({ kind: 'labels', labels: this.labels(), caution: partsText.label });
+  protected readonly labelsPaper = (): LabelsPaper => ({
+    kind: 'labels',
+    labels: this.labels(),
+    caution: partsText.label,
+  });
 
   protected readonly labelled = signal<Mix['content'] | null>(null);
-  protected readonly label = computed(() => this.benches().find(({ mix }) => mix.content === this.labelled())?.label ?? null);
+  protected readonly label = computed(
+    () => this.benches().find(({ mix }) => mix.content === this.labelled())?.label ?? null,
+  );
   /** Whose working is shown. */
   protected readonly opened = signal<Mix['content'] | null>(null);
   protected toggle({ content }: Mix): void {
@@ -244,7 +291,12 @@ export class MixStage {
     this.capAsked.set(false);
     this.desk.edit(cap ? 'Measured with a cap' : 'Measuring step changed', (job) => ({
       ...job,
-      device: { ...job.device, ...(cap ? { kind: 'cap', capacityMl: ml(step) } : {}), stepMl: ml(step), capacityMl: ml(cap ? step : Math.max(step, job.device.capacityMl)) },
+      device: {
+        ...job.device,
+        ...(cap ? { kind: 'cap', capacityMl: ml(step) } : {}),
+        stepMl: ml(step),
+        capacityMl: ml(cap ? step : Math.max(step, job.device.capacityMl)),
+      },
     }));
   }
 

@@ -2,7 +2,17 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, output, si
 import { Button, ButtonDirective } from 'primeng/button';
 import { type Deal, type DecisionAsked, type PlannedPass, dealTry, deals, detailsOf, zonesOf } from '@esmero/core';
 import { type LibraryEntry, type Try, views } from '@esmero/model';
-import { type Units, bodyName, capital, colourName, dealName, practiceText, roughly, soilName, zoneName } from '@esmero/messages';
+import {
+  type Units,
+  bodyName,
+  capital,
+  colourName,
+  dealName,
+  practiceText,
+  roughly,
+  soilName,
+  zoneName,
+} from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { questionOf } from '../../state/study';
 import { today } from '../../state/today';
@@ -35,7 +45,9 @@ import { VerdictComponent } from './verdict.component';
       } @else {
         <div class="large three" role="group" aria-label="What do you do">
           @for (one of deals; track one.value) {
-            <button pButton type="button" severity="secondary" outlined (click)="tell(one.value)">{{ one.label }}</button>
+            <button pButton type="button" severity="secondary" outlined (click)="tell(one.value)">
+              {{ one.label }}
+            </button>
           }
         </div>
       }
@@ -60,7 +72,10 @@ export class DealingDrillComponent {
   private readonly random = inject(RANDOM);
   protected readonly deals = deals.map((value) => ({ value, label: dealName[value] }));
   private readonly seed = signal(1 + Math.floor(1e6 * this.random()));
-  private readonly asked = computed((): Omit<DecisionAsked, 'card'> => ({ library: this.library(), date: today(), seed: this.seed() }), { equal: (p, q) => p.seed === q.seed });
+  private readonly asked = computed(
+    (): Omit<DecisionAsked, 'card'> => ({ library: this.library(), date: today(), seed: this.seed() }),
+    { equal: (p, q) => p.seed === q.seed },
+  );
   protected readonly study = questionOf('dealing', this.asked, true);
   protected readonly tasks = computed(() => this.study.answer()?.tasks ?? []);
   protected readonly car = computed(() => {

@@ -1,8 +1,26 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, untracked } from '@angular/core';
 import { Button, ButtonDirective } from 'primeng/button';
-import { type Decision, type DecisionAsked, decisionCards, decisionTry, decisions, nextCard, zonesOf } from '@esmero/core';
+import {
+  type Decision,
+  type DecisionAsked,
+  decisionCards,
+  decisionTry,
+  decisions,
+  nextCard,
+  zonesOf,
+} from '@esmero/core';
 import type { LibraryEntry, Try } from '@esmero/model';
-import { type Units, bodyName, capital, colourName, decisionName, levelName, reasonText, runoffName, soilName } from '@esmero/messages';
+import {
+  type Units,
+  bodyName,
+  capital,
+  colourName,
+  decisionName,
+  levelName,
+  reasonText,
+  runoffName,
+  soilName,
+} from '@esmero/messages';
 import { NOW } from '../../state/clock';
 import { questionOf } from '../../state/study';
 import { today } from '../../state/today';
@@ -30,7 +48,9 @@ import { VerdictComponent } from './verdict.component';
       </dl>
       @if (done(); as done) {
         <esm-verdict [right]="done.isRight">
-          <p><strong>{{ names[one.decision] }}</strong></p>
+          <p>
+            <strong>{{ names[one.decision] }}</strong>
+          </p>
           @for (reason of reasons(); track reason) {
             <p>{{ reason }}</p>
           }
@@ -39,7 +59,9 @@ import { VerdictComponent } from './verdict.component';
       } @else {
         <div class="large" role="group" aria-label="What do you do">
           @for (one of answers; track one.value) {
-            <button pButton type="button" severity="secondary" outlined (click)="tell(one.value)">{{ one.label }}</button>
+            <button pButton type="button" severity="secondary" outlined (click)="tell(one.value)">
+              {{ one.label }}
+            </button>
           }
         </div>
       }
@@ -63,10 +85,15 @@ export class DecisionDrillComponent {
   protected readonly answers = decisions.map((value) => ({ value, label: decisionName[value] }));
   protected readonly done = signal<Try | null>(null);
   private readonly round = signal(0);
-  private readonly asked = computed((): DecisionAsked => ({ card: this.card(), library: this.library(), date: today(), seed: this.seed() }), { equal: (p, q) => p.seed === q.seed });
+  private readonly asked = computed(
+    (): DecisionAsked => ({ card: this.card(), library: this.library(), date: today(), seed: this.seed() }),
+    { equal: (p, q) => p.seed === q.seed },
+  );
   private readonly seed = computed(() => (this.round(), 1 + Math.floor(1e9 * this.random())));
   /** Only a new round asks for another: not each try that is noted. */
-  private readonly card = computed(() => (this.round(), untracked(() => nextCard(decisionCards, this.tries(), this.now()))));
+  private readonly card = computed(
+    () => (this.round(), untracked(() => nextCard(decisionCards, this.tries(), this.now()))),
+  );
   protected readonly study = questionOf('decision', this.asked, true);
 
   protected readonly car = computed(() => {
@@ -91,7 +118,9 @@ export class DecisionDrillComponent {
       { name: 'Rinse gear', says: one.hasSprayer ? 'in the van' : 'none' },
     ];
   });
-  protected readonly reasons = computed(() => (this.study.answer()?.reasons ?? []).map((reason) => reasonText(reason, this.units())));
+  protected readonly reasons = computed(() =>
+    (this.study.answer()?.reasons ?? []).map((reason) => reasonText(reason, this.units())),
+  );
 
   protected tell(answer: Decision): void {
     const one = this.study.answer();

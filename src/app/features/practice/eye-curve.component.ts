@@ -80,10 +80,14 @@ export class EyeCurveComponent {
   private readonly x = scaleLog(LOADS, [24, WIDTH - 8]).clamp(true);
   private readonly y = scaleLog(LOADS, [HEIGHT - 20, 8]).clamp(true);
   private readonly at = (level: SoilLevel): number => loadOfLevel(level, defaultAssumptions);
-  protected readonly ticks = soilLevels.filter((level) => level > 0).map((level) => ({ level, x: this.x(this.at(level)), y: this.y(this.at(level)) }));
+  protected readonly ticks = soilLevels
+    .filter((level) => level > 0)
+    .map((level) => ({ level, x: this.x(this.at(level)), y: this.y(this.at(level)) }));
   protected readonly even = line()(LOADS.map((load): [number, number] => [this.x(load), this.y(load)])) ?? '';
   /** Guesses lie on the levels: set apart a little so that all are seen. */
-  protected readonly dots = computed(() => this.tries().map(({ truth, answer }, i) => ({ x: this.x(answer) + ((i * 7) % 13) - 6, y: this.y(truth) })));
+  protected readonly dots = computed(() =>
+    this.tries().map(({ truth, answer }, i) => ({ x: this.x(answer) + ((i * 7) % 13) - 6, y: this.y(truth) })),
+  );
   private readonly steps = Array.from({ length: 24 }, (_unused, i) => LOADS[0] * (LOADS[1] / LOADS[0]) ** (i / 23));
   private readonly truth = (load: number, off = 1): [number, number] => {
     const { factor, power } = this.curve();
@@ -92,7 +96,10 @@ export class EyeCurveComponent {
   protected readonly own = computed(() => line()(this.steps.map((load) => this.truth(load))) ?? '');
   protected readonly band = computed(() => {
     const { spread } = this.curve();
-    const rim = [...this.steps.map((load) => this.truth(load, spread)), ...[...this.steps].reverse().map((load) => this.truth(load, 1 / spread))];
+    const rim = [
+      ...this.steps.map((load) => this.truth(load, spread)),
+      ...[...this.steps].reverse().map((load) => this.truth(load, 1 / spread)),
+    ];
     return `${line()(rim) ?? ''}Z`;
   });
   protected readonly says = computed(() => practiceText.curve(this.curve()));

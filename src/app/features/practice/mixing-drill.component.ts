@@ -1,6 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal, untracked } from '@angular/core';
 import { Button } from 'primeng/button';
-import { type MixingTask, type PouringOrder, mixingCards, mixingTask, mixingTry, nextCard, pouringOrders, practiceVessel, strengthError } from '@esmero/core';
+import {
+  type MixingTask,
+  type PouringOrder,
+  mixingCards,
+  mixingTask,
+  mixingTry,
+  nextCard,
+  pouringOrders,
+  practiceVessel,
+  strengthError,
+} from '@esmero/core';
 import type { Try } from '@esmero/model';
 import { type Units, pourName, practiceText, vesselKindName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
@@ -21,16 +31,42 @@ const MOST_ML = { min: 0, max: 20_000 } as const;
     <p class="asked num">{{ wording.asked(task(), units()) }}</p>
     <p class="num">{{ wording.cap(task(), units()) }} {{ wording.twist[task().twist] }}</p>
     <div class="row">
-      <label class="field" for="poured">Product<esm-number inputId="poured" [as]="units().edit.volume" [bounds]="most" [digits]="1" [value]="poured()" (typed)="poured.set($event)" /></label>
-      <label class="field" for="caps">or in caps<esm-number inputId="caps" unit="caps" [bounds]="most" [digits]="1" [value]="caps()" (typed)="inCaps($event)" /></label>
+      <label class="field" for="poured"
+        >Product<esm-number
+          inputId="poured"
+          [as]="units().edit.volume"
+          [bounds]="most"
+          [digits]="1"
+          [value]="poured()"
+          (typed)="poured.set($event)"
+      /></label>
+      <label class="field" for="caps"
+        >or in caps<esm-number
+          inputId="caps"
+          unit="caps"
+          [bounds]="most"
+          [digits]="1"
+          [value]="caps()"
+          (typed)="inCaps($event)"
+      /></label>
     </div>
-    <esm-choice label="What goes in first" [options]="orders" [value]="first()" (chosen)="done() === null && first.set($event)" />
+    <esm-choice
+      label="What goes in first"
+      [options]="orders"
+      [value]="first()"
+      (chosen)="done() === null && first.set($event)"
+    />
     @if (done(); as done) {
       <esm-verdict [right]="done.isRight">{{ says() }}</esm-verdict>
       <esm-vessel-drawing [vessel]="vessel()" content="As it should be" [fill]="fill()" [units]="units()" />
       <p-button label="Next mix" icon="pi pi-arrow-right" (onClick)="next()" />
     } @else {
-      <p-button label="Pour it" icon="pi pi-check" [disabled]="poured() === null || first() === null" (onClick)="tell()" />
+      <p-button
+        label="Pour it"
+        icon="pi pi-check"
+        [disabled]="poured() === null || first() === null"
+        (onClick)="tell()"
+      />
     }
   `,
   styleUrl: './drill.css',

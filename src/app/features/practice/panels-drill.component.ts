@@ -1,6 +1,28 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, computed, effect, inject, input, output, signal, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  type ElementRef,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { Button } from 'primeng/button';
-import { type PanelCard, type PanelScene, defaultAssumptions, levelOfLoad, nextCard, panelCards, panelOf, panelTry, renderPanel } from '@esmero/core';
+import {
+  type PanelCard,
+  type PanelScene,
+  defaultAssumptions,
+  levelOfLoad,
+  nextCard,
+  panelCards,
+  panelOf,
+  panelTry,
+  renderPanel,
+} from '@esmero/core';
 import { type SoilKind, type SoilLevel, type Try, soilKinds, soilLevels } from '@esmero/model';
 import { type Units, capital, levelBrief, levelName, practiceText, roughly, soilName } from '@esmero/messages';
 import { NOW } from '../../state/clock';
@@ -20,20 +42,37 @@ interface Asked {
   imports: [Button, ChoiceComponent, VerdictComponent],
   template: `
     <div class="beside">
-    <figure>
-      <canvas #picture role="img" [attr.aria-label]="seen()"></canvas>
-      <figcaption class="soft num">{{ seen() }}</figcaption>
-    </figure>
-    <div class="answers">
-      <esm-choice class="kinds" label="Kind" [options]="kinds" [value]="kind()" (chosen)="done() === null && kind.set($event)" />
-      <esm-choice class="levels" label="Level" [options]="levels" [value]="level()" (chosen)="done() === null && level.set($event)" />
-    @if (done(); as done) {
-      <esm-verdict [right]="done.isRight">{{ says() }}</esm-verdict>
-      <p-button label="Next panel" icon="pi pi-arrow-right" (onClick)="next()" />
-    } @else {
-      <p-button label="That is it" icon="pi pi-check" [disabled]="kind() === null || level() === null" (onClick)="tell()" />
-    }
-    </div>
+      <figure>
+        <canvas #picture role="img" [attr.aria-label]="seen()"></canvas>
+        <figcaption class="soft num">{{ seen() }}</figcaption>
+      </figure>
+      <div class="answers">
+        <esm-choice
+          class="kinds"
+          label="Kind"
+          [options]="kinds"
+          [value]="kind()"
+          (chosen)="done() === null && kind.set($event)"
+        />
+        <esm-choice
+          class="levels"
+          label="Level"
+          [options]="levels"
+          [value]="level()"
+          (chosen)="done() === null && level.set($event)"
+        />
+        @if (done(); as done) {
+          <esm-verdict [right]="done.isRight">{{ says() }}</esm-verdict>
+          <p-button label="Next panel" icon="pi pi-arrow-right" (onClick)="next()" />
+        } @else {
+          <p-button
+            label="That is it"
+            icon="pi pi-check"
+            [disabled]="kind() === null || level() === null"
+            (onClick)="tell()"
+          />
+        }
+      </div>
     </div>
   `,
   styleUrl: './drill.css',
@@ -47,7 +86,9 @@ export class PanelsDrillComponent {
   private readonly random = inject(RANDOM);
   private readonly canvas = viewChild.required<ElementRef<HTMLCanvasElement>>('picture');
   protected readonly kinds = soilKinds.map((value) => ({ value, label: capital(soilName[value]) }));
-  protected readonly levels = soilLevels.filter((level) => level > 0).map((value) => ({ value, label: levelName[value], brief: levelBrief[value], level: value }));
+  protected readonly levels = soilLevels
+    .filter((level) => level > 0)
+    .map((value) => ({ value, label: levelName[value], brief: levelBrief[value], level: value }));
 
   protected readonly kind = signal<SoilKind | null>(null);
   protected readonly level = signal<SoilLevel | null>(null);
@@ -60,7 +101,11 @@ export class PanelsDrillComponent {
   });
   protected readonly says = computed(() => {
     const [{ scene }, done] = [this.asked(), this.done()];
-    const truth = practiceText.panelTruth(scene.kind, levelOfLoad(scene.loadGm2, defaultAssumptions), this.units().load(roughly(scene.loadGm2)));
+    const truth = practiceText.panelTruth(
+      scene.kind,
+      levelOfLoad(scene.loadGm2, defaultAssumptions),
+      this.units().load(roughly(scene.loadGm2)),
+    );
     return done ? `${truth} ${practiceText.panelOff(done.answer / done.truth)}` : truth;
   });
 

@@ -3,7 +3,19 @@ import { FormsModule } from '@angular/forms';
 import { Store as State } from '@ngrx/store';
 import { Button } from 'primeng/button';
 import { Select } from 'primeng/select';
-import { deckStanding, decisionCards, defaultAssumptions, eyeCurve, grainOf, hardShareOf, loadOfLevel, mixingCards, panelCards, sessionMs, triesOf } from '@esmero/core';
+import {
+  deckStanding,
+  decisionCards,
+  defaultAssumptions,
+  eyeCurve,
+  grainOf,
+  hardShareOf,
+  loadOfLevel,
+  mixingCards,
+  panelCards,
+  sessionMs,
+  triesOf,
+} from '@esmero/core';
 import { type Drill, type PracticeSession, type Try, drills, soilKinds, soilLevels } from '@esmero/model';
 import { drillLead, drillName, helperSections, practiceText, unitsOf } from '@esmero/messages';
 import type { StatementPaper } from '@esmero/papers';
@@ -20,8 +32,18 @@ import { EyeCurveComponent } from './eye-curve.component';
 import { MixingDrillComponent } from './mixing-drill.component';
 import { PanelsDrillComponent } from './panels-drill.component';
 
-const cardsOf: Readonly<Record<Drill, readonly string[]>> = { panels: panelCards, mixing: mixingCards, towels: [], decisions: decisionCards };
-const icons: Readonly<Record<Drill, string>> = { panels: 'pi pi-eye', mixing: 'pi pi-calculator', towels: 'pi pi-clone', decisions: 'pi pi-question-circle' };
+const cardsOf: Readonly<Record<Drill, readonly string[]>> = {
+  panels: panelCards,
+  mixing: mixingCards,
+  towels: [],
+  decisions: decisionCards,
+};
+const icons: Readonly<Record<Drill, string>> = {
+  panels: 'pi pi-eye',
+  mixing: 'pi pi-calculator',
+  towels: 'pi pi-clone',
+  decisions: 'pi pi-question-circle',
+};
 const TICK_MS = 1000;
 /** Tries that tell how it goes now. */
 const LATELY = 20;
@@ -30,7 +52,18 @@ const LATELY = 20;
 @Component({
   selector: 'esm-practice-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, DealingDrillComponent, DecisionDrillComponent, EyeCurveComponent, FormsModule, MixingDrillComponent, PanelsDrillComponent, PdfComponent, ProgressComponent, Select],
+  imports: [
+    Button,
+    DealingDrillComponent,
+    DecisionDrillComponent,
+    EyeCurveComponent,
+    FormsModule,
+    MixingDrillComponent,
+    PanelsDrillComponent,
+    PdfComponent,
+    ProgressComponent,
+    Select,
+  ],
   templateUrl: './practice.page.html',
   styleUrl: './practice.page.css',
 })
@@ -56,13 +89,26 @@ export class PracticePage {
     return practiceText.score(tries.filter(({ isRight }) => isRight).length, tries.length);
   });
 
-  private readonly tried = computed(() => Object.fromEntries(drills.map((drill) => [drill, triesOf(this.eye.sessions(), this.eye.person(), drill)])) as Readonly<Record<Drill, readonly Try[]>>);
+  private readonly tried = computed(
+    () =>
+      Object.fromEntries(
+        drills.map((drill) => [drill, triesOf(this.eye.sessions(), this.eye.person(), drill)]),
+      ) as Readonly<Record<Drill, readonly Try[]>>,
+  );
   protected readonly decks = computed(() =>
     drills.map((drill) => {
       const tries = this.tried()[drill];
       const { due, fresh, held } = deckStanding(cardsOf[drill], tries, this.time());
       const right = tries.slice(-LATELY).filter(({ isRight }) => isRight).length;
-      return { drill, standing: [cardsOf[drill].length > 0 ? practiceText.standing(due, fresh, held) : '', tries.length > 0 ? practiceText.lately(right, Math.min(LATELY, tries.length)) : ''].filter((part) => part !== '').join('; ') };
+      return {
+        drill,
+        standing: [
+          cardsOf[drill].length > 0 ? practiceText.standing(due, fresh, held) : '',
+          tries.length > 0 ? practiceText.lately(right, Math.min(LATELY, tries.length)) : '',
+        ]
+          .filter((part) => part !== '')
+          .join('; '),
+      };
     }),
   );
   protected readonly judged = computed(() => this.tried().panels);
@@ -107,6 +153,13 @@ export class PracticePage {
       },
       this.units(),
     );
-    return { kind: 'statement', title: practiceText.sheetTitle, about: practiceText.sheetAbout, sections, table: null, foot: 'Esmero' };
+    return {
+      kind: 'statement',
+      title: practiceText.sheetTitle,
+      about: practiceText.sheetAbout,
+      sections,
+      table: null,
+      foot: 'Esmero',
+    };
   };
 }

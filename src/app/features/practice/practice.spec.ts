@@ -11,7 +11,7 @@ import { RANDOM } from './random';
 /** Chance that goes round in steps. */
 function steady(): () => number {
   let at = 0;
-  return () => ((at += 0.37) % 1);
+  return () => (at += 0.37) % 1;
 }
 
 /** Somebody who has not practised yet. */
@@ -22,12 +22,17 @@ async function open() {
   return all;
 }
 
-const sessions = () => TestBed.inject(EyeDesk).sessions().filter(({ name }) => name === 'Ada');
+const sessions = () =>
+  TestBed.inject(EyeDesk)
+    .sessions()
+    .filter(({ name }) => name === 'Ada');
 
 describe('practice', () => {
   it('keeps what was judged try by try, and says what it was', async () => {
     const { element, press, settle, fixture } = await open();
-    [...element.querySelectorAll<HTMLButtonElement>('button')].find((one) => one.getAttribute('aria-label') === 'Begin: Judge the soil')!.click();
+    [...element.querySelectorAll<HTMLButtonElement>('button')]
+      .find((one) => one.getAttribute('aria-label') === 'Begin: Judge the soil')!
+      .click();
     await settle();
     await press('Dust');
     await press('2');
@@ -36,7 +41,9 @@ describe('practice', () => {
     expect(one).toMatchObject({ drill: 'panels', name: 'Ada' });
     const [tried] = one!.tries;
     const [kind] = tried!.card.split('/') as [keyof typeof soilName];
-    expect(element.querySelector('[role=status]')!.textContent).toContain(`It is ${soilName[kind]}, level ${levelOfLoad(tried!.truth, defaultAssumptions)}`);
+    expect(element.querySelector('[role=status]')!.textContent).toContain(
+      `It is ${soilName[kind]}, level ${levelOfLoad(tried!.truth, defaultAssumptions)}`,
+    );
     expect(tried!.answer).toBe(defaultAssumptions.soilLevel2);
     await press('Next panel');
     expect(element.querySelector('[role=status]')).toBeNull();
@@ -47,7 +54,9 @@ describe('practice', () => {
 
   it('grades a mix by the error in the bucket', async () => {
     const { element, press, settle, fixture } = await open();
-    [...element.querySelectorAll<HTMLButtonElement>('button')].find((one) => one.getAttribute('aria-label') === 'Begin: Mix it right')!.click();
+    [...element.querySelectorAll<HTMLButtonElement>('button')]
+      .find((one) => one.getAttribute('aria-label') === 'Begin: Mix it right')!
+      .click();
     await settle();
     type(element.querySelector<HTMLInputElement>('#poured')!, '3', 'input');
     await settle();
@@ -61,7 +70,9 @@ describe('practice', () => {
 
   it('deals the sides of a car against its ledger', async () => {
     const { element, press, settle, fixture } = await open();
-    [...element.querySelectorAll<HTMLButtonElement>('button')].find((one) => one.getAttribute('aria-label') === 'Begin: Towel sides')!.click();
+    [...element.querySelectorAll<HTMLButtonElement>('button')]
+      .find((one) => one.getAttribute('aria-label') === 'Begin: Towel sides')!
+      .click();
     await settle();
     expect(element.textContent).toContain('There is no towel in your hand yet');
     await press('New towel');
@@ -74,7 +85,9 @@ describe('practice', () => {
 
   it('asks the planner what should be done with a car, and says why', async () => {
     const { element, press, settle, fixture } = await open();
-    [...element.querySelectorAll<HTMLButtonElement>('button')].find((one) => one.getAttribute('aria-label') === 'Begin: Wash it or not?')!.click();
+    [...element.querySelectorAll<HTMLButtonElement>('button')]
+      .find((one) => one.getAttribute('aria-label') === 'Begin: Wash it or not?')!
+      .click();
     await settle();
     await settle();
     expect(element.querySelector('.facts')!.textContent).toContain('Rinse gear');

@@ -6,7 +6,22 @@ const linesOf = (text: string): readonly string[] => text.split('\n').filter((li
 
 /** A quote or an invoice as the client gets it. */
 export function billPaper(bill: Bill, business: Business): BillPaper {
-  const { kind, number, on, until, currency, lines, taxName, taxShare, netMinor, taxMinor, totalMinor, bands, minutes, to } = bill;
+  const {
+    kind,
+    number,
+    on,
+    until,
+    currency,
+    lines,
+    taxName,
+    taxShare,
+    netMinor,
+    taxMinor,
+    totalMinor,
+    bands,
+    minutes,
+    to,
+  } = bill;
   const { name, address, contact, taxNumber, terms } = business;
   const isQuote = kind === 'quote';
   return {
@@ -19,7 +34,11 @@ export function billPaper(bill: Bill, business: Business): BillPaper {
       ['Day', dayText(on)],
       [isQuote ? 'Holds until' : 'Due on', dayText(until)],
     ],
-    lines: lines.map(({ text, count, minor }) => ({ text, count: minor < 0 ? '' : fixed(count), amount: money(minor, currency) })),
+    lines: lines.map(({ text, count, minor }) => ({
+      text,
+      count: minor < 0 ? '' : fixed(count),
+      amount: money(minor, currency),
+    })),
     sums: [
       [priceText.net, money(netMinor, currency)],
       [priceText.taxIncluded(taxName, taxShare), money(taxMinor, currency)],

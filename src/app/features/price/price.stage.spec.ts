@@ -20,7 +20,9 @@ async function stage(change?: Parameters<typeof show>[2]) {
 describe('the price of a job', () => {
   it('is what the core works out, with the costs for oneself beside it', async () => {
     const { element, job, business, total, entries } = await stage();
-    const quote = finish(quoteOf({ job: { ...job.job()!, bills: [], run: null }, business: business(), van: entries.items('van')[0]! }))!;
+    const quote = finish(
+      quoteOf({ job: { ...job.job()!, bills: [], run: null }, business: business(), van: entries.items('van')[0]! }),
+    )!;
     expect(total()).toBe(money(quote.price.totalMinor, 'EUR'));
     expect(element.querySelectorAll('.costs li')).toHaveLength(quote.price.costs.length);
     expect(element.textContent).toContain(money(quote.price.keptMinor, 'EUR'));
@@ -31,7 +33,11 @@ describe('the price of a job', () => {
     const { element, press, settle, job, total } = await stage();
     await press('Make a quote');
     const [quoted] = job.job()!.bills;
-    expect(quoted).toMatchObject({ kind: 'quote', totalMinor: expect.any(Number), to: expect.stringContaining('Household on Lantern Steps\n7 Lantern Steps') });
+    expect(quoted).toMatchObject({
+      kind: 'quote',
+      totalMinor: expect.any(Number),
+      to: expect.stringContaining('Household on Lantern Steps\n7 Lantern Steps'),
+    });
     expect(money(quoted!.totalMinor, 'EUR')).toBe(total());
     await press('Invoice Quote');
     const invoice = job.job()!.bills[1]!;
@@ -51,7 +57,8 @@ describe('the price of a job', () => {
     await press('Make a quote');
     const bill = job.job()!.bills[0]!;
     const says = JSON.stringify(billPaper(bill, business()));
-    for (const secret of [bill.costMinor, bill.netMinor - bill.costMinor]) expect(says).not.toContain(money(secret, 'EUR').slice(1));
+    for (const secret of [bill.costMinor, bill.netMinor - bill.costMinor])
+      expect(says).not.toContain(money(secret, 'EUR').slice(1));
     expect(says).not.toMatch(/margin|overhead|labour|cost/i);
     expect(says).toContain(money(bill.totalMinor, 'EUR'));
   });

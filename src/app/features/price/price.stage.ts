@@ -2,10 +2,30 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { Button, ButtonDirective } from 'primeng/button';
-import { type CarsPrice, type QuoteAnswer, type QuoteAsked, billOf, invoiceOf, numbersOf, siteSheet } from '@esmero/core';
+import {
+  type CarsPrice,
+  type QuoteAnswer,
+  type QuoteAsked,
+  billOf,
+  invoiceOf,
+  numbersOf,
+  siteSheet,
+} from '@esmero/core';
 import type { StatementPaper } from '@esmero/papers';
 import type { Bill, BillKind, Job } from '@esmero/model';
-import { bandText, costName, dayText, money, percent, priceText, siteSheetSections, spanText, statementText, unitsOf, washText } from '@esmero/messages';
+import {
+  bandText,
+  costName,
+  dayText,
+  money,
+  percent,
+  priceText,
+  siteSheetSections,
+  spanText,
+  statementText,
+  unitsOf,
+  washText,
+} from '@esmero/messages';
 import { freshId } from '@esmero/records';
 import { BusinessDesk } from '../../state/business-desk';
 import { collectionFeature } from '../../state/collection';
@@ -54,8 +74,16 @@ export class PriceStage {
   protected readonly study = questionOf('quote', this.asked, true);
 
   protected readonly cars = signal(1);
-  protected readonly counts = computed((): readonly ChoiceOption<number>[] => (this.study.answer()?.cars ?? []).map((one) => ({ value: one.cars, label: String(one.cars), hint: priceText.saved(one) })));
-  private readonly several = computed((): CarsPrice | null => this.study.answer()?.cars.find(({ cars }) => cars === this.cars()) ?? null);
+  protected readonly counts = computed((): readonly ChoiceOption<number>[] =>
+    (this.study.answer()?.cars ?? []).map((one) => ({
+      value: one.cars,
+      label: String(one.cars),
+      hint: priceText.saved(one),
+    })),
+  );
+  private readonly several = computed(
+    (): CarsPrice | null => this.study.answer()?.cars.find(({ cars }) => cars === this.cars()) ?? null,
+  );
   protected readonly total = computed(() => {
     const [answer, several] = [this.study.answer(), this.several()];
     return answer && several ? money(several.totalMinor, answer.price.currency) : '';
@@ -65,13 +93,19 @@ export class PriceStage {
     const answer = this.study.answer();
     return answer ? priceText.minutes(answer, this.rates.business().confidence) : '';
   });
-  protected readonly bands = computed(() => this.study.answer()?.bands.map((band) => bandText(band, this.study.answer()!.price.currency)) ?? []);
+  protected readonly bands = computed(
+    () => this.study.answer()?.bands.map((band) => bandText(band, this.study.answer()!.price.currency)) ?? [],
+  );
   /** Of one car: what it costs oneself, and what is kept. */
   protected readonly costs = computed(() => {
     const answer = this.study.answer();
     if (!answer) return [];
     const { costs, currency, netMinor } = answer.price;
-    return costs.map(({ kind, minor }) => ({ name: costName[kind], text: money(minor, currency), share: netMinor > 0 ? Math.min(1, minor / netMinor) : 0 }));
+    return costs.map(({ kind, minor }) => ({
+      name: costName[kind],
+      text: money(minor, currency),
+      share: netMinor > 0 ? Math.min(1, minor / netMinor) : 0,
+    }));
   });
   protected readonly sums = computed(() => {
     const answer = this.study.answer();
@@ -84,13 +118,17 @@ export class PriceStage {
     return [
       ...(this.rates.isSet() ? [] : [priceText.noRates]),
       ...(price.isAgreed ? [priceText.agreed(job.soldAs!.name)] : []),
-      ...(job.soldAs?.priceMinor != null && job.currency !== business.currency ? [priceText.quotedFor(job.currency, business.currency)] : []),
+      ...(job.soldAs?.priceMinor != null && job.currency !== business.currency
+        ? [priceText.quotedFor(job.currency, business.currency)]
+        : []),
       ...(price.keptMinor < 0 ? [priceText.loses] : []),
       ...(takes.productMinor === null ? [priceText.unpriced] : []),
       takes.km > 0 ? priceText.road(this.units().distance(takes.km), takes.drivingMin) : priceText.noRoad,
     ];
   });
-  protected readonly bills = computed(() => [...(this.desk.job()?.bills ?? [])].reverse().map((bill) => this.shown(bill)));
+  protected readonly bills = computed(() =>
+    [...(this.desk.job()?.bills ?? [])].reverse().map((bill) => this.shown(bill)),
+  );
   protected readonly changed = computed(() => {
     const [answer, last] = [this.study.answer(), this.desk.job()?.bills.at(-1)];
     const expected = answer?.cars.find(({ cars }) => cars === (last?.lines[0]?.count ?? 1))?.totalMinor;
@@ -125,7 +163,17 @@ export class PriceStage {
     const [quote, job, several] = [this.study.answer(), this.desk.job(), this.several()];
     if (!quote || !job || !several) return;
     const words = { wash: washText(job), discount: priceText.discount(several.cars, several.saved) };
-    const bill = billOf({ id: freshId('bill'), kind, on: today(), to: this.addressOf(job), cars: several.cars, words, quote, business: this.rates.business(), numbers: this.numbers(kind, job) });
+    const bill = billOf({
+      id: freshId('bill'),
+      kind,
+      on: today(),
+      to: this.addressOf(job),
+      cars: several.cars,
+      words,
+      quote,
+      business: this.rates.business(),
+      numbers: this.numbers(kind, job),
+    });
     this.add(bill);
   }
 
@@ -136,7 +184,10 @@ export class PriceStage {
   }
 
   protected pay({ id, paidOn }: Bill): void {
-    this.desk.edit(paidOn ? 'Not paid' : 'Paid', (job) => ({ ...job, bills: job.bills.map((bill) => (bill.id === id ? { ...bill, paidOn: paidOn ? null : today() } : bill)) }));
+    this.desk.edit(paidOn ? 'Not paid' : 'Paid', (job) => ({
+      ...job,
+      bills: job.bills.map((bill) => (bill.id === id ? { ...bill, paidOn: paidOn ? null : today() } : bill)),
+    }));
   }
 
   private add(bill: Bill): void {
@@ -152,7 +203,9 @@ export class PriceStage {
     return [known?.name ?? client, known?.places[0]?.address ?? ''].filter(Boolean).join('\n');
   }
 
-  private sumsOf({ price }: QuoteAnswer): readonly { readonly name: string; readonly text: string; readonly isLoss?: boolean }[] {
+  private sumsOf({
+    price,
+  }: QuoteAnswer): readonly { readonly name: string; readonly text: string; readonly isLoss?: boolean }[] {
     const { currency, costMinor, keptMinor, keptShare, netMinor, taxMinor, totalMinor } = price;
     const { taxName, taxShare } = this.rates.business();
     return [

@@ -13,7 +13,11 @@ import { ItemFormComponent } from '../../ui/item-form/item-form.component';
 
 /** The same amounts in another currency: 32 stays 32, whatever its smallest coin is. */
 function inCurrency(business: Business, from: string): Business {
-  const amounts = Object.entries(business).flatMap(([key, value]) => (key.endsWith('Minor') && typeof value === 'number' ? [[key, toMinor(fromMinor(value, from), business.currency)] as const] : []));
+  const amounts = Object.entries(business).flatMap(([key, value]) =>
+    key.endsWith('Minor') && typeof value === 'number'
+      ? [[key, toMinor(fromMinor(value, from), business.currency)] as const]
+      : [],
+  );
   const all = { ...business, ...Object.fromEntries(amounts) };
   return { ...all, roundToMinor: Math.max(1, all.roundToMinor), hourMinor: minorUnits(all.hourMinor) };
 }
@@ -34,7 +38,14 @@ function inCurrency(business: Business, from: string): Business {
           <p class="note">{{ wording.guessed }}</p>
         }
         <h2>{{ desk.business().name }}</h2>
-        <esm-item-form kind="business" [item]="desk.business()" [units]="units()" [currency]="desk.business().currency" [rules]="rules" (changed)="change($event)" />
+        <esm-item-form
+          kind="business"
+          [item]="desk.business()"
+          [units]="units()"
+          [currency]="desk.business().currency"
+          [rules]="rules"
+          (changed)="change($event)"
+        />
       }
     </div>
   `,

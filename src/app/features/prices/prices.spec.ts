@@ -10,7 +10,9 @@ describe('one’s own prices', () => {
     const { element, settle, fixture } = await show(PricesPage);
     element.ownerDocument.body.append(fixture.nativeElement as HTMLElement);
     const desk = TestBed.inject(BusinessDesk);
-    const field = [...element.querySelectorAll('label')].find(({ textContent }) => textContent.includes('An hour of one person'))!;
+    const field = [...element.querySelectorAll('label')].find(({ textContent }) =>
+      textContent.includes('An hour of one person'),
+    )!;
     const input = element.ownerDocument.getElementById(field.htmlFor) as HTMLInputElement;
     type(input, '41.5');
     await settle();

@@ -11,7 +11,9 @@ export interface Camera {
 const WIDTH = 640;
 
 async function deviceCamera(): Promise<Camera> {
-  const stream = await navigator.mediaDevices.getUserMedia({ video: { facingMode: 'environment', width: { ideal: 2 * WIDTH } } });
+  const stream = await navigator.mediaDevices.getUserMedia({
+    video: { facingMode: 'environment', width: { ideal: 2 * WIDTH } },
+  });
   const video = document.createElement('video');
   video.muted = true;
   video.playsInline = true;

@@ -10,7 +10,8 @@ import { NumberComponent } from '../../ui/number.component';
 /** A turn before it has a time. */
 export type Turned = ReplanEvent extends infer T ? (T extends ReplanEvent ? Omit<T, 'at'> : never) : never;
 
-const isVesselMix = (content: string): content is VesselMix => !isBottled(content) && (mixPurposes as readonly string[]).includes(content);
+const isVesselMix = (content: string): content is VesselMix =>
+  !isBottled(content) && (mixPurposes as readonly string[]).includes(content);
 
 /** What turns out otherwise beside the car: each tap is noted with its time, and the rest is planned again. */
 @Component({
@@ -18,42 +19,110 @@ const isVesselMix = (content: string): content is VesselMix => !isBottled(conten
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [ButtonDirective, NumberComponent],
   template: `
-      @if (zone(); as zone) {
-        <div class="row" role="group" [attr.aria-label]="zone.name">
-          <span class="name">{{ zone.name }}</span>
-          <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'soil', zone: zone.id, steps: 1 })">Dirtier than marked</button>
-          <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'soil', zone: zone.id, steps: -1 })">Lighter</button>
-          <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'leave', zones: [zone.id] })">Another time</button>
-        </div>
-      }
-      <div class="row">
-        <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'workers', workers: alone() ? 2 : 1 })">
-          {{ alone() ? 'A second person came' : 'The second person left' }}
+    @if (zone(); as zone) {
+      <div class="row" role="group" [attr.aria-label]="zone.name">
+        <span class="name">{{ zone.name }}</span>
+        <button
+          pButton
+          type="button"
+          class="big"
+          severity="secondary"
+          outlined
+          (click)="turn.emit({ kind: 'soil', zone: zone.id, steps: 1 })"
+        >
+          Dirtier than marked
         </button>
-        <label for="panels-now">Panels measured</label>
-        <esm-number inputId="panels-now" [digits]="1" [as]="edit().temperature" [bounds]="bounds.panelC" (typed)="$event !== null && turn.emit({ kind: 'panels', panelC: celsius($event) })" />
+        <button
+          pButton
+          type="button"
+          class="big"
+          severity="secondary"
+          outlined
+          (click)="turn.emit({ kind: 'soil', zone: zone.id, steps: -1 })"
+        >
+          Lighter
+        </button>
+        <button
+          pButton
+          type="button"
+          class="big"
+          severity="secondary"
+          outlined
+          (click)="turn.emit({ kind: 'leave', zones: [zone.id] })"
+        >
+          Another time
+        </button>
       </div>
-      @if (outdoors()) {
-        <div class="row" role="group" aria-label="Weather">
-          @for (weather of weatherTurns; track weather) {
-            <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'weather', weather })">{{ weatherName[weather] }}</button>
-          }
-        </div>
-      }
-      @for (mix of mixes(); track mix) {
-        <div class="row" role="group" [attr.aria-label]="contentName[mix]">
-          <label [for]="'left-' + mix">{{ contentName[mix] }} left</label>
-          <esm-number [inputId]="'left-' + mix" [as]="edit().volume" [bounds]="bounds.countedMl" (typed)="$event !== null && turn.emit({ kind: 'mix-left', purpose: mix, ml: ml($event) })" />
-          <button pButton type="button" class="big" severity="secondary" outlined (click)="turn.emit({ kind: 'product-out', purpose: mix })">Mix and product used up</button>
-        </div>
-      }
-      @if (carried()) {
-        <div class="row">
-          <label for="tank-now">Water left in the tank</label>
-          <esm-number inputId="tank-now" [as]="edit().water" [bounds]="bounds.waterL" (typed)="$event !== null && turn.emit({ kind: 'water-left', litres: $event })" />
-        </div>
-      }
-      <p class="soft">{{ wording.replans }}</p>
+    }
+    <div class="row">
+      <button
+        pButton
+        type="button"
+        class="big"
+        severity="secondary"
+        outlined
+        (click)="turn.emit({ kind: 'workers', workers: alone() ? 2 : 1 })"
+      >
+        {{ alone() ? 'A second person came' : 'The second person left' }}
+      </button>
+      <label for="panels-now">Panels measured</label>
+      <esm-number
+        inputId="panels-now"
+        [digits]="1"
+        [as]="edit().temperature"
+        [bounds]="bounds.panelC"
+        (typed)="$event !== null && turn.emit({ kind: 'panels', panelC: celsius($event) })"
+      />
+    </div>
+    @if (outdoors()) {
+      <div class="row" role="group" aria-label="Weather">
+        @for (weather of weatherTurns; track weather) {
+          <button
+            pButton
+            type="button"
+            class="big"
+            severity="secondary"
+            outlined
+            (click)="turn.emit({ kind: 'weather', weather })"
+          >
+            {{ weatherName[weather] }}
+          </button>
+        }
+      </div>
+    }
+    @for (mix of mixes(); track mix) {
+      <div class="row" role="group" [attr.aria-label]="contentName[mix]">
+        <label [for]="'left-' + mix">{{ contentName[mix] }} left</label>
+        <esm-number
+          [inputId]="'left-' + mix"
+          [as]="edit().volume"
+          [bounds]="bounds.countedMl"
+          (typed)="$event !== null && turn.emit({ kind: 'mix-left', purpose: mix, ml: ml($event) })"
+        />
+        <button
+          pButton
+          type="button"
+          class="big"
+          severity="secondary"
+          outlined
+          (click)="turn.emit({ kind: 'product-out', purpose: mix })"
+        >
+          Mix and product used up
+        </button>
+      </div>
+    }
+    @if (carried()) {
+      <div class="row">
+        <label for="tank-now">Water left in the tank</label>
+        <esm-number
+          inputId="tank-now"
+          [as]="edit().water"
+          [bounds]="bounds.waterL"
+          (typed)="$event !== null && turn.emit({ kind: 'water-left', litres: $event })"
+        />
+      </div>
+    }
+    <p class="soft">{{ wording.replans }}</p>
   `,
   styles: `
     :host {

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, inject, input, output, resource, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  inject,
+  input,
+  output,
+  resource,
+  signal,
+} from '@angular/core';
 import { Button } from 'primeng/button';
 import type { FrameReader } from '@esmero/exchange';
 import { crewText } from '@esmero/messages';
@@ -20,11 +30,31 @@ const LOOK_MS = 120;
   imports: [Button, ProgressComponent],
   template: `
     <div class="row">
-      <p-button label="Show it as codes" icon="pi pi-qrcode" severity="secondary" [outlined]="true" [disabled]="isEmpty()" (onClick)="show()" />
-      <p-button [label]="isReading() ? 'Stop reading' : 'Read codes'" icon="pi pi-camera" severity="secondary" [outlined]="true" (onClick)="isReading() ? stop() : read()" />
+      <p-button
+        label="Show it as codes"
+        icon="pi pi-qrcode"
+        severity="secondary"
+        [outlined]="true"
+        [disabled]="isEmpty()"
+        (onClick)="show()"
+      />
+      <p-button
+        [label]="isReading() ? 'Stop reading' : 'Read codes'"
+        icon="pi pi-camera"
+        severity="secondary"
+        [outlined]="true"
+        (onClick)="isReading() ? stop() : read()"
+      />
     </div>
     @if (code.value(); as picture) {
-      <svg [attr.viewBox]="'-2 -2 ' + (picture.size + 4) + ' ' + (picture.size + 4)" role="img" [attr.aria-label]="wording.showing(number() + 1, frames().length)" data-codes><path [attr.d]="picture.path" /></svg>
+      <svg
+        [attr.viewBox]="'-2 -2 ' + (picture.size + 4) + ' ' + (picture.size + 4)"
+        role="img"
+        [attr.aria-label]="wording.showing(number() + 1, frames().length)"
+        data-codes
+      >
+        <path [attr.d]="picture.path" />
+      </svg>
       <p class="soft num">{{ wording.showing(number() + 1, frames().length) }}</p>
     }
     @if (isReading()) {
@@ -59,7 +89,11 @@ export class CodesComponent {
   protected readonly frames = signal<readonly string[]>([]);
   protected readonly number = signal(0);
   private readonly frame = computed(() => this.frames()[this.number()] ?? '');
-  protected readonly code = resource({ params: () => this.frame(), loader: async ({ params }) => (params === '' ? null : codeOf(params)), defaultValue: null });
+  protected readonly code = resource({
+    params: () => this.frame(),
+    loader: async ({ params }) => (params === '' ? null : codeOf(params)),
+    defaultValue: null,
+  });
   protected readonly found = signal({ read: 0, count: 0 });
   protected readonly isReading = signal(false);
   protected readonly problem = signal<string | null>(null);
@@ -84,7 +118,10 @@ export class CodesComponent {
   protected async read(): Promise<void> {
     this.problem.set(null);
     this.found.set({ read: 0, count: 0 });
-    const [{ FrameReader: Reader }, { default: decode }] = await Promise.all([import('@esmero/exchange'), import('jsqr')]);
+    const [{ FrameReader: Reader }, { default: decode }] = await Promise.all([
+      import('@esmero/exchange'),
+      import('jsqr'),
+    ]);
     try {
       this.camera = await this.openCamera();
     } catch {

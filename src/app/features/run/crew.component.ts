@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, computed, inject, input, output, resource, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DOCUMENT,
+  computed,
+  inject,
+  input,
+  output,
+  resource,
+  signal,
+} from '@angular/core';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import type { Job } from '@esmero/model';
@@ -16,15 +26,35 @@ const LOOPBACK = /^(localhost|127\.|\[::1\])/;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, CodesComponent, Dialog],
   template: `
-    <p-dialog header="Two phones" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [dismissableMask]="true" [draggable]="false" closeAriaLabel="Close" [style]="{ width: 'min(34rem, 96vw)' }">
+    <p-dialog
+      header="Two phones"
+      [visible]="true"
+      (visibleChange)="closed.emit()"
+      [modal]="true"
+      [dismissableMask]="true"
+      [draggable]="false"
+      closeAriaLabel="Close"
+      [style]="{ width: 'min(34rem, 96vw)' }"
+    >
       @if (desk.state() === 'off') {
         <p-button label="Let another phone in" icon="pi pi-users" size="large" (onClick)="desk.open(job())" />
       } @else {
-        <p class="state" role="status" [attr.data-state]="desk.state()"><strong>{{ wording.code(desk.code()) }}</strong> {{ wording.state[desk.state()] }}</p>
+        <p class="state" role="status" [attr.data-state]="desk.state()">
+          <strong>{{ wording.code(desk.code()) }}</strong> {{ wording.state[desk.state()] }}
+        </p>
         @if (picture.value(); as picture) {
-          <svg class="code" [attr.viewBox]="'0 0 ' + picture.size + ' ' + picture.size" role="img" aria-label="The link as a QR code"><path [attr.d]="picture.path" /></svg>
+          <svg
+            class="code"
+            [attr.viewBox]="'0 0 ' + picture.size + ' ' + picture.size"
+            role="img"
+            aria-label="The link as a QR code"
+          >
+            <path [attr.d]="picture.path" />
+          </svg>
         }
-        <p class="link"><a [href]="desk.address()" data-link>{{ desk.address() }}</a></p>
+        <p class="link">
+          <a [href]="desk.address()" data-link>{{ desk.address() }}</a>
+        </p>
         <p class="soft">{{ isLoopback ? wording.loopback : wording.lead }}</p>
         @if (!isSecure) {
           <p class="note">{{ wording.plainHttp }}</p>
@@ -34,9 +64,30 @@ const LOOPBACK = /^(localhost|127\.|\[::1\])/;
       <h3>Without a network</h3>
       <p class="soft">{{ wording.file }}</p>
       <div class="row">
-        <p-button label="Pass it on" icon="pi pi-upload" severity="secondary" [outlined]="true" [disabled]="job().run === null" (onClick)="pass()" />
-        <p-button label="Take one in" icon="pi pi-download" severity="secondary" [outlined]="true" (onClick)="file.click()" />
-        <input #file type="file" accept=".json,application/json" class="sr-only" aria-label="Take one in" tabindex="-1" (change)="take(file)" />
+        <p-button
+          label="Pass it on"
+          icon="pi pi-upload"
+          severity="secondary"
+          [outlined]="true"
+          [disabled]="job().run === null"
+          (onClick)="pass()"
+        />
+        <p-button
+          label="Take one in"
+          icon="pi pi-download"
+          severity="secondary"
+          [outlined]="true"
+          (onClick)="file.click()"
+        />
+        <input
+          #file
+          type="file"
+          accept=".json,application/json"
+          class="sr-only"
+          aria-label="Take one in"
+          tabindex="-1"
+          (change)="take(file)"
+        />
       </div>
       <esm-codes [text]="text" [isEmpty]="job().run === null" (told)="hear($event)" />
       @if (problem(); as why) {

@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, DOCUMENT, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DOCUMENT,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
 import { Button } from 'primeng/button';
 import { zonesOf } from '@esmero/core';
@@ -68,7 +78,11 @@ export class CrewPage {
     if (!offer) return null;
     const { job, share, isHere } = offer;
     const ticked = (share?.events ?? job.run?.events ?? []).filter((event) => isTick(event)).length;
-    const lines = [[job.client, dayText(job.date)].filter(Boolean).join(', '), job.vehicle.name, crewText.offeredParts(zonesOf(job.vehicle).length, ticked)];
+    const lines = [
+      [job.client, dayText(job.date)].filter(Boolean).join(', '),
+      job.vehicle.name,
+      crewText.offeredParts(zonesOf(job.vehicle).length, ticked),
+    ];
     return { name: job.name, lines: lines.filter(Boolean), says: isHere ? crewText.isHere : crewText.isNew };
   });
 
@@ -79,7 +93,8 @@ export class CrewPage {
     });
     effect(() => {
       const jobId = this.desk.jobId();
-      if (jobId !== null && this.desk.code() === this.code()) untracked(() => void this.router.navigate(['/job', jobId, 'run'], { replaceUrl: true }));
+      if (jobId !== null && this.desk.code() === this.code())
+        untracked(() => void this.router.navigate(['/job', jobId, 'run'], { replaceUrl: true }));
     });
   }
 

@@ -29,7 +29,9 @@ async function dialog(camera: () => Promise<Camera>) {
   const all = await show(CrewComponent, [{ provide: CAMERA, useValue: camera }], undefined, { job: deck });
   // Dialogs hang below the body.
   const press = async (text: string): Promise<void> => {
-    [...document.querySelectorAll<HTMLElement>('.p-dialog button')].find((one) => one.textContent.trim() === text)!.click();
+    [...document.querySelectorAll<HTMLElement>('.p-dialog button')]
+      .find((one) => one.textContent.trim() === text)!
+      .click();
     await all.settle();
   };
   return { ...all, press, desk: TestBed.inject(JobDesk), says: () => document.querySelector('.p-dialog')!.textContent };
@@ -40,7 +42,10 @@ describe('a run without a network', () => {
     const theirs = noteEvent(startRun(deck, 1000), { kind: 'wipe', zone: 'roof', section: 5, of: 9, by: 1, at: 2000 });
     const pictures = await Promise.all((await framesOf(writeSharedRun(shareOf(deck.id, theirs.run!)))).map(pictureOf));
     let [at, stopped] = [0, false];
-    const { press, desk, fixture } = await dialog(async () => ({ grab: () => pictures[at++ % pictures.length]!, stop: () => (stopped = true) }));
+    const { press, desk, fixture } = await dialog(async () => ({
+      grab: () => pictures[at++ % pictures.length]!,
+      stop: () => (stopped = true),
+    }));
     await press('Read codes');
     await vi.waitFor(() => expect(desk.job()!.run?.events).toMatchObject([{ section: 5 }]), 20_000);
     expect(stopped).toBe(true);
@@ -51,7 +56,11 @@ describe('a run without a network', () => {
     const { press, says, fixture } = await dialog(() => Promise.reject(new DOMException('no', 'NotAllowedError')));
     await press('Read codes');
     expect(says()).toContain('The camera was not opened');
-    expect([...document.querySelectorAll<HTMLButtonElement>('.p-dialog button')].find((one) => one.textContent.trim() === 'Show it as codes')!.disabled).toBe(true);
+    expect(
+      [...document.querySelectorAll<HTMLButtonElement>('.p-dialog button')].find(
+        (one) => one.textContent.trim() === 'Show it as codes',
+      )!.disabled,
+    ).toBe(true);
     fixture.destroy();
   });
 });

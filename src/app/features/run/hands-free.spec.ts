@@ -11,7 +11,15 @@ function voice(isLocal = true) {
   return { said, stand };
 }
 
-const running = (stand: Voice) => show(RunStage, [{ provide: VOICE, useValue: stand }, { provide: NOW, useValue: () => 60_000 }], (job) => startRun(job, 1000));
+const running = (stand: Voice) =>
+  show(
+    RunStage,
+    [
+      { provide: VOICE, useValue: stand },
+      { provide: NOW, useValue: () => 60_000 },
+    ],
+    (job) => startRun(job, 1000),
+  );
 const key = (name: string) => document.dispatchEvent(new KeyboardEvent('keydown', { key: name }));
 
 describe('a run without hands', () => {
@@ -83,7 +91,10 @@ describe('a run without hands', () => {
   it('says so where the device has no voice of its own', async () => {
     const { stand } = voice(false);
     const { fixture, settle } = await running(stand);
-    const stage = fixture.componentInstance as unknown as { setSpeech(speech: string): void; elseOpen: { set(on: boolean): void } };
+    const stage = fixture.componentInstance as unknown as {
+      setSpeech(speech: string): void;
+      elseOpen: { set(on: boolean): void };
+    };
     stage.setSpeech('short');
     stage.elseOpen.set(true);
     await settle();

@@ -21,7 +21,13 @@ import { ZoneInView } from '../../ui/net/zone-in-view';
       <ul>
         @for (item of items(); track item.id) {
           <li>
-            <p-checkbox [binary]="true" size="large" [inputId]="item.id" [ngModel]="item.done" (ngModelChange)="tick(item)" />
+            <p-checkbox
+              [binary]="true"
+              size="large"
+              [inputId]="item.id"
+              [ngModel]="item.done"
+              (ngModelChange)="tick(item)"
+            />
             <label [for]="item.id">{{ item.zone ? zoneName(item.zone) + ': ' : '' }}{{ item.text }}</label>
           </li>
         }

@@ -5,7 +5,8 @@ const remoteKeys: ReadonlySet<string> = new Set(['MediaTrackNext', 'MediaPlayPau
 const pageKeys: ReadonlySet<string> = new Set(['PageDown', 'ArrowRight']);
 
 /** @param scrolls whether a key for pages moves the page, so that it means that */
-export const isFromRemote = (key: string, scrolls: boolean): boolean => remoteKeys.has(key) || (!scrolls && pageKeys.has(key));
+export const isFromRemote = (key: string, scrolls: boolean): boolean =>
+  remoteKeys.has(key) || (!scrolls && pageKeys.has(key));
 
 /** Calls for the button of a headset while its component is there. */
 export function onHeadset(press: () => void): void {

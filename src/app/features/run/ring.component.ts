@@ -12,7 +12,15 @@ const ROUND = 2 * Math.PI * RADIUS;
   template: `
     <svg viewBox="0 0 100 100" aria-hidden="true">
       <circle class="track" cx="50" cy="50" r="${RADIUS}" />
-      <circle class="left" [class.dry]="dry()" cx="50" cy="50" r="${RADIUS}" transform="rotate(-90 50 50)" [attr.stroke-dasharray]="dash()" />
+      <circle
+        class="left"
+        [class.dry]="dry()"
+        cx="50"
+        cy="50"
+        r="${RADIUS}"
+        transform="rotate(-90 50 50)"
+        [attr.stroke-dasharray]="dash()"
+      />
       <text class="num" x="50" y="52" text-anchor="middle">{{ text() }}</text>
       <text class="what" x="50" y="68" text-anchor="middle">{{ what() }}</text>
     </svg>
@@ -68,7 +76,8 @@ export class RingComponent {
   protected readonly dash = computed(() => {
     const until = this.until();
     const { wetAt } = this.clocks();
-    const share = until === null || until <= wetAt ? 1 : Math.min(1, Math.max(0, (until - this.now()) / (until - wetAt)));
+    const share =
+      until === null || until <= wetAt ? 1 : Math.min(1, Math.max(0, (until - this.now()) / (until - wetAt)));
     return `${share * ROUND} ${ROUND}`;
   });
 }

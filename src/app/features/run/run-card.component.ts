@@ -4,7 +4,20 @@ import { ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
 import { type Hand, type Plan, type Trouble, cuesFor, handMovesIn, troubles } from '@esmero/core';
 import type { TowelRole } from '@esmero/model';
-import { clocksText, cueText, handName, lapName, oneTowel, passHeading, passZones, rolesFor, stepsFor, taskHeading, troubleHelp, troubleName } from '@esmero/messages';
+import {
+  clocksText,
+  cueText,
+  handName,
+  lapName,
+  oneTowel,
+  passHeading,
+  passZones,
+  rolesFor,
+  stepsFor,
+  taskHeading,
+  troubleHelp,
+  troubleName,
+} from '@esmero/messages';
 import { PassPictureComponent } from '../../ui/net/pass-picture.component';
 import type { DrawnView } from '../../ui/net/view-layout';
 import { treatmentFill } from '../../ui/net/zone-look';
@@ -54,7 +67,10 @@ export class RunCardComponent {
     const now = this.now();
     if (!now) return [];
     const folds = new Map(this.plan().towels.map(({ number, worker, fold }) => [`${worker}/${number}`, fold]));
-    return handMovesIn(this.plan(), now.pass).map((move) => ({ move, fold: folds.get(`${move.worker}/${move.towel}`) ?? 8 }));
+    return handMovesIn(this.plan(), now.pass).map((move) => ({
+      move,
+      fold: folds.get(`${move.worker}/${move.towel}`) ?? 8,
+    }));
   });
   protected readonly roles = computed(() => {
     const now = this.now();
@@ -62,7 +78,10 @@ export class RunCardComponent {
   });
   /** Which of two towels it was. */
   protected readonly outs = computed((): MenuItem[] =>
-    this.roles().map(({ role, name }) => ({ label: `The ${name}`, command: () => this.towel.emit({ kind: 'towel-out', role }) })),
+    this.roles().map(({ role, name }) => ({
+      label: `The ${name}`,
+      command: () => this.towel.emit({ kind: 'towel-out', role }),
+    })),
   );
 
   protected drop(event: Event, which: Menu): void {
@@ -78,7 +97,12 @@ export class RunCardComponent {
   });
   /** What may not go as it should while something is wiped. */
   protected readonly troubles = computed((): MenuItem[] =>
-    this.now()?.act === 'wipe' ? troubles.map((kind) => ({ label: `${troubleName[kind]}: ${troubleHelp[kind]}`, command: () => this.trouble.emit(kind) })) : [],
+    this.now()?.act === 'wipe'
+      ? troubles.map((kind) => ({
+          label: `${troubleName[kind]}: ${troubleHelp[kind]}`,
+          command: () => this.trouble.emit(kind),
+        }))
+      : [],
   );
   protected readonly clocks = computed(() => this.hand().clocks);
   protected readonly says = computed(() => {

@@ -25,7 +25,9 @@ async function begun(change?: (job: Job) => Job) {
   const drop = async (which: string): Promise<void> => {
     all.element.querySelector<HTMLElement>('.out')!.click();
     await all.settle();
-    [...document.querySelectorAll<HTMLElement>('[role=menuitem] a')].find((item) => item.textContent?.includes(which))?.click();
+    [...document.querySelectorAll<HTMLElement>('[role=menuitem] a')]
+      .find((item) => item.textContent?.includes(which))
+      ?.click();
     await all.settle();
   };
   const write = async (field: string, value: string): Promise<void> => {
@@ -42,7 +44,8 @@ describe('the run', () => {
     const { element, job, press, settle } = await show(RunStage);
     const plan = job.plan()!;
     expect(element.querySelectorAll('.warn')).toHaveLength(plan.cautions.length);
-    const stages = (): readonly (string | null)[] => [...element.querySelectorAll('esm-visit li')].map((one) => one.getAttribute('data-state'));
+    const stages = (): readonly (string | null)[] =>
+      [...element.querySelectorAll('esm-visit li')].map((one) => one.getAttribute('data-state'));
     expect(stages()).toEqual(['open', 'open', 'open', 'open']);
     expect(element.textContent).toContain(`The visit, ${Math.round(plan.slot.value)} min by the plan`);
     await press('I am at the car');
@@ -72,7 +75,9 @@ describe('the run', () => {
     expect([...view.lit()]).toEqual(first!.parts.map(({ zoneId }) => zoneId));
     pass(30);
     await press('Done');
-    expect(job.job()!.run!.events).toEqual(ticksOf(plan, first!, START + 30_000).map((tick, i) => ({ ...tick, seq: i + 1 })));
+    expect(job.job()!.run!.events).toEqual(
+      ticksOf(plan, first!, START + 30_000).map((tick, i) => ({ ...tick, seq: i + 1 })),
+    );
     expect(title()).toBe(taskHeading(second!));
     expect(element.querySelector('h2')!.textContent).toContain(`1 of ${tasks.length}`);
     await press('Take back');
@@ -121,11 +126,17 @@ describe('the run', () => {
 
   it('gives each of two people a card of their own', async () => {
     const { element } = await begun((one) => ({ ...one, site: { ...one.site, workers: 2 } }));
-    expect([...element.querySelectorAll('.who')].map((who) => who.textContent)).toEqual(['First person', 'Second person']);
+    expect([...element.querySelectorAll('.who')].map((who) => who.textContent)).toEqual([
+      'First person',
+      'Second person',
+    ]);
   });
 
   it('plans the rest again when a person comes, a towel falls or panels are hot, and keeps what is done', async () => {
-    const { element, press, job, drop, inDrawer, write } = await begun((one) => ({ ...one, towels: one.towels.map((batch) => ({ ...batch, clean: 9 })) }));
+    const { element, press, job, drop, inDrawer, write } = await begun((one) => ({
+      ...one,
+      towels: one.towels.map((batch) => ({ ...batch, clean: 9 })),
+    }));
     while (!element.querySelector('.out')) await press('Done');
     const ticks = job.job()!.run!.events.length;
     await drop('');
@@ -150,7 +161,9 @@ describe('the run', () => {
     const { element, press, settle, job, drop } = await begun();
     while (!element.querySelector('.out')) await press('Done');
     for (let i = 0; i < 30 && job.plan()!.method !== 'decline'; i++) {
-      const inHand = [...element.querySelectorAll<HTMLElement>('.side')].some((one) => one.textContent!.includes('wash towel'));
+      const inHand = [...element.querySelectorAll<HTMLElement>('.side')].some((one) =>
+        one.textContent!.includes('wash towel'),
+      );
       if (inHand) await drop('wash towel');
       else await press('Done');
       await settle();
@@ -208,10 +221,15 @@ describe('the run', () => {
   });
 
   it('counts the window of a wet section down, and warns when it may have dried', async () => {
-    const { element, press, pass, settle, job } = await begun((one) => ({ ...one, choices: { ...one.choices, method: 'waterless' } }));
+    const { element, press, pass, settle, job } = await begun((one) => ({
+      ...one,
+      choices: { ...one.choices, method: 'waterless' },
+    }));
     const plan = planJob(job.job()!);
     for (let i = 0; i < 20 && !runStatusOf(plan, job.job()!.run!).hands[0]!.clocks; i++) await press('Done');
-    const zone = plan.zones.find(({ zone: { id } }) => id === runStatusOf(plan, job.job()!.run!).hands[0]!.now!.parts[0]!.zoneId)!;
+    const zone = plan.zones.find(
+      ({ zone: { id } }) => id === runStatusOf(plan, job.job()!.run!).hands[0]!.now!.parts[0]!.zoneId,
+    )!;
     expect(element.querySelector('.hand')!.textContent).toMatch(/dwells|ready to be washed/);
     pass(zone.option!.drying.windowS + 1);
     await settle();

@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, ElementRef, Injector, afterNextRender, computed, effect, inject, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  ElementRef,
+  Injector,
+  afterNextRender,
+  computed,
+  effect,
+  inject,
+  signal,
+  untracked,
+} from '@angular/core';
 import { Store as State } from '@ngrx/store';
 import { NgTemplateOutlet } from '@angular/common';
 import { FormsModule } from '@angular/forms';
@@ -6,9 +17,63 @@ import { ButtonDirective } from 'primeng/button';
 import { Checkbox } from 'primeng/checkbox';
 import { Drawer } from 'primeng/drawer';
 import { Select } from 'primeng/select';
-import { type Hand, type Trouble, arrive, detailsOf, dropRun, elapsedMs, endRun, handMovesIn, noteEvent, noteEvents, protectionAfter, puttingOn, releasing, reserving, sign, runStatusOf, setUpS, startRun, takeBackEvent, ticksOf, visitOf } from '@esmero/core';
-import { type Noted, type Job, type RunEvent, type Signature, type TowelRole, type ReplanEvent, type ZoneId, isTick, towelRoles, views } from '@esmero/model';
-import { crewText, bottleSentence, cautionSentence, laterSentence, clock, compareText, markName, mixTitle, mixSentences, oneTowel, replannedText, roleName, taskHeading, taskText, toMindText, turnText, verdictSentence, visitText, zoneName, runText } from '@esmero/messages';
+import {
+  type Hand,
+  type Trouble,
+  arrive,
+  detailsOf,
+  dropRun,
+  elapsedMs,
+  endRun,
+  handMovesIn,
+  noteEvent,
+  noteEvents,
+  protectionAfter,
+  puttingOn,
+  releasing,
+  reserving,
+  sign,
+  runStatusOf,
+  setUpS,
+  startRun,
+  takeBackEvent,
+  ticksOf,
+  visitOf,
+} from '@esmero/core';
+import {
+  type Noted,
+  type Job,
+  type RunEvent,
+  type Signature,
+  type TowelRole,
+  type ReplanEvent,
+  type ZoneId,
+  isTick,
+  towelRoles,
+  views,
+} from '@esmero/model';
+import {
+  crewText,
+  bottleSentence,
+  cautionSentence,
+  laterSentence,
+  clock,
+  compareText,
+  markName,
+  mixTitle,
+  mixSentences,
+  oneTowel,
+  replannedText,
+  roleName,
+  taskHeading,
+  taskText,
+  toMindText,
+  turnText,
+  verdictSentence,
+  visitText,
+  zoneName,
+  runText,
+} from '@esmero/messages';
 import { CLOCK, NOW, ticking } from '../../state/clock';
 import { CrewDesk } from '../../state/crew-desk';
 import { JobDesk } from '../../state/job-desk';
@@ -42,7 +107,25 @@ const DRYING_SOON_MS = 30_000;
 @Component({
   selector: 'esm-run-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, ChangedComponent, Checkbox, ChoiceComponent, CrewComponent, Drawer, FormsModule, HalfPanelComponent, NgTemplateOutlet, PunchComponent, RunCardComponent, Select, SideMeterComponent, SignaturePadComponent, TapPadComponent, UseFormComponent, VisitComponent],
+  imports: [
+    ButtonDirective,
+    ChangedComponent,
+    Checkbox,
+    ChoiceComponent,
+    CrewComponent,
+    Drawer,
+    FormsModule,
+    HalfPanelComponent,
+    NgTemplateOutlet,
+    PunchComponent,
+    RunCardComponent,
+    Select,
+    SideMeterComponent,
+    SignaturePadComponent,
+    TapPadComponent,
+    UseFormComponent,
+    VisitComponent,
+  ],
   templateUrl: './run.stage.html',
   styleUrl: './run.stage.css',
   host: { '(document:keydown)': 'key($event)' },
@@ -69,7 +152,9 @@ export class RunStage {
   protected readonly crew = inject(CrewDesk);
   protected readonly crewOpen = signal(false);
   /** What the other phone took back of what stood here. */
-  protected readonly takenBack = computed(() => (this.isShared() && this.crew.takenBack().length > 0 ? crewText.takenBack(this.crew.takenBack()) : ''));
+  protected readonly takenBack = computed(() =>
+    this.isShared() && this.crew.takenBack().length > 0 ? crewText.takenBack(this.crew.takenBack()) : '',
+  );
   private readonly isShared = computed(() => this.crew.jobId() === this.desk.job()?.id);
   /** How the other phone stands, where this car is shared. */
   protected readonly crewText = computed(() => (this.isShared() ? crewText.state[this.crew.state()] : ''));
@@ -87,25 +172,37 @@ export class RunStage {
   /** What is looked at with the client. */
   protected readonly walkRound = computed(() => {
     const { around, marks } = this.desk.job()!;
-    return [...around.map((one) => toMindText[one]), ...marks.map(({ zone, kind }) => runText.seenTogether(markName[kind], zoneName(zone)))];
+    return [
+      ...around.map((one) => toMindText[one]),
+      ...marks.map(({ zone, kind }) => runText.seenTogether(markName[kind], zoneName(zone))),
+    ];
   });
   /** To be seen to before anything is wetted. */
   protected readonly setUp = computed(() => {
     const [plan, job, u] = [this.planned(), this.desk.job(), this.desk.units()];
     if (!plan || !job) return [];
-    const count = (role: (typeof towelRoles)[number]): number => plan.towels.filter((towel) => towel.role === role).length;
-    const counted = towelRoles.filter((role) => count(role) > 0).map((role) => (count(role) === 1 ? `one ${oneTowel[role]}` : `${count(role)} ${roleName[role]}`));
+    const count = (role: (typeof towelRoles)[number]): number =>
+      plan.towels.filter((towel) => towel.role === role).length;
+    const counted = towelRoles
+      .filter((role) => count(role) > 0)
+      .map((role) => (count(role) === 1 ? `one ${oneTowel[role]}` : `${count(role)} ${roleName[role]}`));
     return [
-      ...plan.mix.mixes.map((mix) => `${mix.vessel.name}: ${mixTitle(mix).toLowerCase()}. ${mixSentences(mix, u).join(' ')} Label it.`),
+      ...plan.mix.mixes.map(
+        (mix) => `${mix.vessel.name}: ${mixTitle(mix).toLowerCase()}. ${mixSentences(mix, u).join(' ')} Label it.`,
+      ),
       ...plan.bottles.map((bottle) => `${bottle.productName}: ${bottleSentence(bottle, u)}`),
       ...(plan.hotWater ? [runText.hotReady] : []),
       `Towels counted out: ${counted.join(', ')}.`,
     ];
   });
-  protected readonly setUpTitle = computed(() => runText.setUpFirst(clock(this.planned() ? setUpS(this.planned()!) : 0)));
+  protected readonly setUpTitle = computed(() =>
+    runText.setUpFirst(clock(this.planned() ? setUpS(this.planned()!) : 0)),
+  );
   /** The first panel is not begun yet: what is set up stays in sight. */
   protected readonly settingUp = computed(() => this.run()?.events.length === 0);
-  protected readonly lookTitle = computed(() => runText.lookFor(clock(this.visit()?.stages.find(({ stage }) => stage === 'after')?.plannedS ?? 0)));
+  protected readonly lookTitle = computed(() =>
+    runText.lookFor(clock(this.visit()?.stages.find(({ stage }) => stage === 'after')?.plannedS ?? 0)),
+  );
   /** What is left for after the drive home. */
   protected readonly later = computed(() => {
     const task = this.planned()?.later;
@@ -144,8 +241,12 @@ export class RunStage {
       .join('. ');
   });
   /** What has dwelt and waits for a hand, and what is about to dry. */
-  private readonly ready = computed(() => this.titles(({ clocks }) => clocks !== null && clocks.readyAt <= this.time()));
-  private readonly drying = computed(() => this.titles(({ clocks }) => (clocks?.dryAt ?? Infinity) - DRYING_SOON_MS <= this.time()));
+  private readonly ready = computed(() =>
+    this.titles(({ clocks }) => clocks !== null && clocks.readyAt <= this.time()),
+  );
+  private readonly drying = computed(() =>
+    this.titles(({ clocks }) => (clocks?.dryAt ?? Infinity) - DRYING_SOON_MS <= this.time()),
+  );
   /** The last thing that turned out otherwise, and what the plan is by it. */
   protected readonly replanned = computed(() => {
     const [run, { plan, before }] = [this.run(), this.desk.planState()];
@@ -180,7 +281,9 @@ export class RunStage {
   });
   protected readonly plannedTime = computed(() => clock(this.planned()?.timeline.elapsedS ?? 0));
   /** Zones that may have to be done once more, the last one first. */
-  protected readonly doneZones = computed(() => [...(this.standing()?.zonesDone ?? [])].reverse().map((id) => ({ id, name: zoneName(id) })));
+  protected readonly doneZones = computed(() =>
+    [...(this.standing()?.zonesDone ?? [])].reverse().map((id) => ({ id, name: zoneName(id) })),
+  );
 
   constructor() {
     staysAwake();
@@ -197,7 +300,11 @@ export class RunStage {
       paints: false,
       press: () => undefined,
     });
-    effect(() => this.view.light((this.standing()?.hands ?? []).flatMap(({ now }) => (now?.parts.map(({ zoneId }) => zoneId) ?? []))));
+    effect(() =>
+      this.view.light(
+        (this.standing()?.hands ?? []).flatMap(({ now }) => now?.parts.map(({ zoneId }) => zoneId) ?? []),
+      ),
+    );
     const say = speaker();
     effect(() => {
       const text = this.spoken();
@@ -219,7 +326,10 @@ export class RunStage {
   }
 
   private titles(which: (hand: Hand) => boolean): string {
-    return this.hands().filter(which).map(({ now }) => (now ? taskText(now) : '')).join();
+    return this.hands()
+      .filter(which)
+      .map(({ now }) => (now ? taskText(now) : ''))
+      .join();
   }
 
   protected arrive(): void {
@@ -244,8 +354,19 @@ export class RunStage {
   protected key({ key, target, ctrlKey, metaKey, altKey, repeat }: KeyboardEvent): void {
     const typing = target instanceof HTMLElement && target.matches('input:not([type=checkbox]), select, textarea');
     // A remote has one button: it is the first person's.
-    const hand = this.run()?.endedAt === null ? this.hands()[isFromRemote(key, !this.pad()) ? 0 : Number(key) - 1] : undefined;
-    if (hand?.now && !repeat && !typing && !this.elseOpen() && this.measuring() === null && !ctrlKey && !metaKey && !altKey) this.done(hand);
+    const hand =
+      this.run()?.endedAt === null ? this.hands()[isFromRemote(key, !this.pad()) ? 0 : Number(key) - 1] : undefined;
+    if (
+      hand?.now &&
+      !repeat &&
+      !typing &&
+      !this.elseOpen() &&
+      this.measuring() === null &&
+      !ctrlKey &&
+      !metaKey &&
+      !altKey
+    )
+      this.done(hand);
   }
 
   protected again(zone: string | null): void {
@@ -277,7 +398,9 @@ export class RunStage {
   }
 
   protected sign(signed: Pick<Signature, 'by' | 'path'> | null): void {
-    this.change(signed ? `Signed by ${signed.by}` : 'To be signed again', (job) => sign(job, signed && { ...signed, at: this.now() }));
+    this.change(signed ? `Signed by ${signed.by}` : 'To be signed again', (job) =>
+      sign(job, signed && { ...signed, at: this.now() }),
+    );
   }
 
   protected readonly speech = this.state.selectSignal(settingsFeature.selectSpeech);
@@ -318,10 +441,13 @@ export class RunStage {
   /** What was put on is kept with the car. */
   private noteProtection(): void {
     const [job, plan] = [this.desk.job(), this.planned()];
-    const car = this.collection.library().find((entry) => entry.kind === 'vehicle' && entry.item.id === job?.vehicle.id);
+    const car = this.collection
+      .library()
+      .find((entry) => entry.kind === 'vehicle' && entry.item.id === job?.vehicle.id);
     if (!job?.run || !plan || car?.kind !== 'vehicle') return;
     const { zonesDone } = runStatusOf(plan, job.run);
-    if (puttingOn(job, plan, zonesDone).length > 0) this.collection.put({ ...car, item: { ...car.item, protection: protectionAfter(job, plan, zonesDone) } }, car);
+    if (puttingOn(job, plan, zonesDone).length > 0)
+      this.collection.put({ ...car, item: { ...car.item, protection: protectionAfter(job, plan, zonesDone) } }, car);
   }
 
   protected forget(): void {

@@ -13,8 +13,12 @@ function deviceVoice(): Voice {
   const view = document.defaultView;
   const speech = view?.speechSynthesis;
   const language = (): string => document.documentElement.lang || 'en';
-  const voices = (): readonly SpeechSynthesisVoice[] => (speech?.getVoices() ?? []).filter(({ localService }) => localService);
-  const fitting = (): SpeechSynthesisVoice | undefined => voices().find(({ lang }) => lang.toLowerCase() === language().toLowerCase()) ?? voices().find(({ lang }) => lang.startsWith(language().slice(0, 2))) ?? voices()[0];
+  const voices = (): readonly SpeechSynthesisVoice[] =>
+    (speech?.getVoices() ?? []).filter(({ localService }) => localService);
+  const fitting = (): SpeechSynthesisVoice | undefined =>
+    voices().find(({ lang }) => lang.toLowerCase() === language().toLowerCase()) ??
+    voices().find(({ lang }) => lang.startsWith(language().slice(0, 2))) ??
+    voices()[0];
   return {
     isLocal: () => fitting() !== undefined,
     say(text) {

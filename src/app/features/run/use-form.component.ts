@@ -20,7 +20,10 @@ import { studyOf } from '../../state/study';
   template: `
     <h3>What was used</h3>
     @if (study.failure(); as failure) {
-      <p class="note warn">{{ wording.failed(failure) }} <button pButton type="button" severity="secondary" outlined (click)="study.ask()">Try again</button></p>
+      <p class="note warn">
+        {{ wording.failed(failure) }}
+        <button pButton type="button" severity="secondary" outlined (click)="study.ask()">Try again</button>
+      </p>
     } @else if (fields().length === 0) {
       <p class="soft">Adding up …</p>
     }
@@ -28,13 +31,39 @@ import { studyOf } from '../../state/study';
       @for (field of fields(); track field.name) {
         <div class="field">
           <label [for]="'use-' + field.name">{{ field.label }}</label>
-          <esm-number [formControlName]="field.name" [inputId]="'use-' + field.name" [as]="field.isMix ? volume() : null" [bounds]="field.isMix ? bounds.countedMl : bounds.towels" [digits]="field.isMix ? 1 : 0" />
+          <esm-number
+            [formControlName]="field.name"
+            [inputId]="'use-' + field.name"
+            [as]="field.isMix ? volume() : null"
+            [bounds]="field.isMix ? bounds.countedMl : bounds.towels"
+            [digits]="field.isMix ? 1 : 0"
+          />
           @if (field.isMix) {
-            <p-button [label]="weighing() === field.name ? 'Type it instead' : 'Weigh it instead'" [ariaLabel]="'Weigh it instead: ' + field.label" size="small" severity="secondary" [text]="true" [attr.aria-expanded]="weighing() === field.name" (onClick)="weighing.set(weighing() === field.name ? null : field.name)" />
+            <p-button
+              [label]="weighing() === field.name ? 'Type it instead' : 'Weigh it instead'"
+              [ariaLabel]="'Weigh it instead: ' + field.label"
+              size="small"
+              severity="secondary"
+              [text]="true"
+              [attr.aria-expanded]="weighing() === field.name"
+              (onClick)="weighing.set(weighing() === field.name ? null : field.name)"
+            />
             @if (weighing() === field.name) {
               <div class="scale">
-                <esm-number name="On the scale" unit="g" [bounds]="bounds.scaleG" (typed)="weighed(field.name, full.entered(), empty.entered())" #full />
-                <esm-number name="The empty vessel" unit="g" [bounds]="bounds.scaleG" (typed)="weighed(field.name, full.entered(), empty.entered())" #empty />
+                <esm-number
+                  name="On the scale"
+                  unit="g"
+                  [bounds]="bounds.scaleG"
+                  (typed)="weighed(field.name, full.entered(), empty.entered())"
+                  #full
+                />
+                <esm-number
+                  name="The empty vessel"
+                  unit="g"
+                  [bounds]="bounds.scaleG"
+                  (typed)="weighed(field.name, full.entered(), empty.entered())"
+                  #empty
+                />
               </div>
               <span class="soft">{{ wording.scale }}</span>
               @if (scaleFault()) {
@@ -53,7 +82,9 @@ import { studyOf } from '../../state/study';
           }
         </div>
       }
-      <button pButton type="submit" class="big" severity="secondary" outlined [disabled]="fields().length === 0">{{ noted() ? 'Correct it' : 'Note it' }}</button>
+      <button pButton type="submit" class="big" severity="secondary" outlined [disabled]="fields().length === 0">
+        {{ noted() ? 'Correct it' : 'Note it' }}
+      </button>
     </form>
     @if (noted()) {
       <p class="soft" role="status">
@@ -63,7 +94,9 @@ import { studyOf } from '../../state/study';
         <p class="soft">{{ wording.booked }}</p>
       }
       @if (toBook().length > 0) {
-        <button pButton type="button" class="big" severity="secondary" outlined (click)="book()">{{ booked() ? 'Correct the stock' : 'Take it off stock' }}</button>
+        <button pButton type="button" class="big" severity="secondary" outlined (click)="book()">
+          {{ booked() ? 'Correct the stock' : 'Take it off stock' }}
+        </button>
       }
     }
   `,
@@ -114,14 +147,25 @@ export class UseFormComponent {
     const [job, reckoning, used] = [this.desk.job(), this.study.answer(), this.used()];
     if (!job || !reckoning) return [];
     const usual = reckoning.expected.opened;
-    const opened = (role: TowelRole): number => used?.towels.find((one) => one.role === role)?.opened ?? usual[role] ?? 0;
+    const opened = (role: TowelRole): number =>
+      used?.towels.find((one) => one.role === role)?.opened ?? usual[role] ?? 0;
     const vessel = (id: string): string => job.vessels.find((one) => one.id === id)?.name ?? 'its vessel';
     const mixes = reckoning.vessels.filter(({ content }) => (reckoning.spent.productMl[content] ?? 0) > 0);
     return [
-      ...mixes.map(({ content, vesselId }) => ({ name: `ml.${content}`, isMix: true, label: `${contentName[content]} left in ${vessel(vesselId)}`, value: leftOf(content, reckoning, used) })),
+      ...mixes.map(({ content, vesselId }) => ({
+        name: `ml.${content}`,
+        isMix: true,
+        label: `${contentName[content]} left in ${vessel(vesselId)}`,
+        value: leftOf(content, reckoning, used),
+      })),
       ...towelRoles
         .filter((role) => (usual[role] ?? 0) > 0 || opened(role) > 0)
-        .map((role) => ({ name: `towels.${role}`, isMix: false, label: `${capital(roleName[role])} opened`, value: opened(role) })),
+        .map((role) => ({
+          name: `towels.${role}`,
+          isMix: false,
+          label: `${capital(roleName[role])} opened`,
+          value: opened(role),
+        })),
     ];
   });
 
@@ -135,9 +179,17 @@ export class UseFormComponent {
   protected readonly volume = computed(() => this.desk.units().edit.volume);
   /** Made anew when there is something else to count: as counted before, or as planned. */
   protected readonly form = computed(
-    () => new FormRecord(Object.fromEntries(this.fields().map(({ name, value }) => [name, new FormControl<number | null>(value, Validators.required)]))),
+    () =>
+      new FormRecord(
+        Object.fromEntries(
+          this.fields().map(({ name, value }) => [name, new FormControl<number | null>(value, Validators.required)]),
+        ),
+      ),
   );
-  protected readonly because = new FormControl('', { nonNullable: true, validators: [Validators.required, Validators.maxLength(500)] });
+  protected readonly because = new FormControl('', {
+    nonNullable: true,
+    validators: [Validators.required, Validators.maxLength(500)],
+  });
   protected readonly weighing = signal<string | null>(null);
   protected readonly scaleFault = signal('');
 
@@ -156,8 +208,16 @@ export class UseFormComponent {
     this.because.markAsTouched();
     if (!reckoning || form.invalid || (this.noted() && this.because.invalid)) return;
     const values = Object.entries(form.getRawValue());
-    const of = (start: string) => Object.fromEntries(values.flatMap(([name, value]) => (name.startsWith(start) ? [[name.slice(start.length), value ?? 0]] : [])));
-    const use = useOf(reckoning, { leftMl: of('ml.'), opened: of('towels.') }, this.now(), this.noted() ? this.because.value.trim() : '');
+    const of = (start: string) =>
+      Object.fromEntries(
+        values.flatMap(([name, value]) => (name.startsWith(start) ? [[name.slice(start.length), value ?? 0]] : [])),
+      );
+    const use = useOf(
+      reckoning,
+      { leftMl: of('ml.'), opened: of('towels.') },
+      this.now(),
+      this.noted() ? this.because.value.trim() : '',
+    );
     this.desk.edit('What was used', (job) => noteUse(job, use));
     this.because.reset();
   }

@@ -29,7 +29,8 @@ describe('what was used', () => {
     };
     await write(field('towels.wash'), '6');
     await press('Weigh it instead: Rinseless wash');
-    const scale = (name: string): HTMLInputElement => element.querySelector<HTMLInputElement>(`input[aria-label="${name}"]`)!;
+    const scale = (name: string): HTMLInputElement =>
+      element.querySelector<HTMLInputElement>(`input[aria-label="${name}"]`)!;
     await write(scale('The empty vessel'), '480');
     await write(scale('On the scale'), '400');
     expect(element.querySelector('esm-use-form .fault')!.textContent).toContain('cannot weigh less');
@@ -39,7 +40,10 @@ describe('what was used', () => {
     const used = usedIn(job.job()!.run!)!;
     expect(used.towels.find(({ role }) => role === 'wash')).toMatchObject({ opened: 6 });
     const wash = plan.mix.mixes.find(({ content }) => content === 'wash')!;
-    expect(used.mixes.find(({ purpose }) => purpose === 'wash')!.usedMl).toBeCloseTo(wash.fills.reduce((sum, { totalMl }) => sum + totalMl, 0), 6);
+    expect(used.mixes.find(({ purpose }) => purpose === 'wash')!.usedMl).toBeCloseTo(
+      wash.fills.reduce((sum, { totalMl }) => sum + totalMl, 0),
+      6,
+    );
     expect(element.textContent).toContain('Noted in the log');
     await write(field('towels.wash'), '5');
     field('because').value = 'One was in the wrong pile';
@@ -73,7 +77,9 @@ describe('what was used', () => {
     expect(at('dirty')).toBe(usedIn(job.job()!.run!)!.towels.find(({ role }) => role === 'wash')!.opened);
     expect(at('shelf') + at('dirty')).toBe(whole);
     expect(element.textContent).toContain('Taken off stock');
-    const entry = TestBed.inject(CollectionDesk).library().find(({ item }) => item.id === wash.id)!;
+    const entry = TestBed.inject(CollectionDesk)
+      .library()
+      .find(({ item }) => item.id === wash.id)!;
     expect(entry.item).toMatchObject({ clean: at('shelf') });
     const field = element.querySelector<HTMLInputElement>('[id="use-towels.wash"]')!;
     const before = at('dirty');

@@ -10,8 +10,13 @@ import { runText, stageText, visitStageName, visitText } from '@esmero/messages'
     <p class="soft num">{{ told() || planned() }}</p>
     <ol [attr.aria-label]="planned()">
       @for (one of stages(); track one.stage) {
-        <li [style.flex-grow]="one.plannedS" [attr.data-state]="one.state" [attr.aria-current]="one.state === 'now' ? 'step' : null">
-          <i aria-hidden="true"></i><span>{{ one.name }}</span><small class="num">{{ one.text }}</small>
+        <li
+          [style.flex-grow]="one.plannedS"
+          [attr.data-state]="one.state"
+          [attr.aria-current]="one.state === 'now' ? 'step' : null"
+        >
+          <i aria-hidden="true"></i><span>{{ one.name }}</span
+          ><small class="num">{{ one.text }}</small>
         </li>
       }
     </ol>
@@ -61,6 +66,13 @@ export class VisitComponent {
   protected readonly planned = computed(() => runText.visit(stageText(this.visit().plannedS)));
   protected readonly told = computed(() => visitText(this.visit()));
   protected readonly stages = computed(() =>
-    this.visit().stages.map((one) => ({ ...one, name: visitStageName[one.stage], text: one.tookS !== null && one.state === 'done' ? `${stageText(one.tookS)} of ${stageText(one.plannedS)}` : stageText(one.plannedS) })),
+    this.visit().stages.map((one) => ({
+      ...one,
+      name: visitStageName[one.stage],
+      text:
+        one.tookS !== null && one.state === 'done'
+          ? `${stageText(one.tookS)} of ${stageText(one.plannedS)}`
+          : stageText(one.plannedS),
+    })),
   );
 }

@@ -35,14 +35,37 @@ import { SpaceComponent } from './space.component';
         <section class="card">
           <h2>In the run</h2>
           <h3>Read the next pass aloud</h3>
-          <esm-choice label="Read the next pass aloud" [options]="speeches" [value]="speech()" (chosen)="read($event)" />
+          <esm-choice
+            label="Read the next pass aloud"
+            [options]="speeches"
+            [value]="speech()"
+            (chosen)="read($event)"
+          />
           <h3>A tone</h3>
-          <esm-choice label="A tone" [options]="tones" [value]="sound()" (chosen)="sound() !== $event && ring($event)" />
+          <esm-choice
+            label="A tone"
+            [options]="tones"
+            [value]="sound()"
+            (chosen)="sound() !== $event && ring($event)"
+          />
           <p class="soft">{{ wording.run }}</p>
         </section>
         <esm-space class="card">
-          <p-button label="Save a backup" icon="pi pi-save" severity="secondary" [disabled]="transfer.busy() !== null" (onClick)="transfer.backup()" />
-          <p-button label="Backup with a passphrase" icon="pi pi-lock" severity="secondary" [outlined]="true" [disabled]="transfer.busy() !== null || !canSeal" (onClick)="asking.set(true)" />
+          <p-button
+            label="Save a backup"
+            icon="pi pi-save"
+            severity="secondary"
+            [disabled]="transfer.busy() !== null"
+            (onClick)="transfer.backup()"
+          />
+          <p-button
+            label="Backup with a passphrase"
+            icon="pi pi-lock"
+            severity="secondary"
+            [outlined]="true"
+            [disabled]="transfer.busy() !== null || !canSeal"
+            (onClick)="asking.set(true)"
+          />
           @if (!canSeal) {
             <p class="soft">{{ sealing.cannot }}</p>
           }

@@ -20,9 +20,21 @@ import { TransferDesk } from '../../state/transfer-desk';
     <ng-content />
     @if (desk.orphans().length > 0) {
       <p>{{ wording.orphans(desk.orphans().length) }}</p>
-      <p-button label="Delete unused pictures" icon="pi pi-trash" severity="secondary" [outlined]="true" (onClick)="sweepNow()" />
+      <p-button
+        label="Delete unused pictures"
+        icon="pi pi-trash"
+        severity="secondary"
+        [outlined]="true"
+        (onClick)="sweepNow()"
+      />
     }
-    <p-button [label]="wording.plainJson" icon="pi pi-file-export" severity="secondary" [text]="true" (onClick)="json()" />
+    <p-button
+      [label]="wording.plainJson"
+      icon="pi pi-file-export"
+      severity="secondary"
+      [text]="true"
+      (onClick)="json()"
+    />
   `,
   styles: `
     p {
@@ -41,11 +53,7 @@ export class SpaceComponent {
     const space = this.desk.space();
     return space ? `${bytesText(space.usedBytes)} of ${bytesText(space.quotaBytes)}` : '';
   });
-  protected readonly lasting = computed(() =>
-    this.desk.space()?.lasting
-      ? spaceText.lasting
-      : spaceText.notLasting,
-  );
+  protected readonly lasting = computed(() => (this.desk.space()?.lasting ? spaceText.lasting : spaceText.notLasting));
 
   constructor() {
     void this.desk.measure();
@@ -65,7 +73,12 @@ export class SpaceComponent {
       rejectLabel: 'Keep',
       accept: async () => {
         const gone = await this.desk.deleteOrphans();
-        this.messages.add({ severity: 'success', summary: 'Deleted', detail: gone === 1 ? 'One picture.' : `${gone} pictures.`, life: 6000 });
+        this.messages.add({
+          severity: 'success',
+          summary: 'Deleted',
+          detail: gone === 1 ? 'One picture.' : `${gone} pictures.`,
+          life: 6000,
+        });
       },
     });
   }

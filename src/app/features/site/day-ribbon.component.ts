@@ -34,7 +34,11 @@ function stateOf({ workable, openS }: PanelHour): Cell['state'] {
   return openS !== null && openS < QUICK_S ? 'quick' : 'good';
 }
 
-const stateText: Readonly<Record<Cell['state'], string>> = { good: 'good to work', quick: 'dries in under five minutes', no: 'too hot, or dries too soon' };
+const stateText: Readonly<Record<Cell['state'], string>> = {
+  good: 'good to work',
+  quick: 'dries in under five minutes',
+  no: 'too hot, or dries too soon',
+};
 
 /** The day as a ribbon: air and sun on top, and for each panel the hours in which it can be worked. A press begins there. */
 @Component({
@@ -61,9 +65,18 @@ const stateText: Readonly<Record<Cell['state'], string>> = { good: 'good to work
       @for (row of rows(); track row.name) {
         <text x="0" [attr.y]="row.y + 17">{{ row.name }}</text>
         @for (cell of row.cells; track cell.x) {
-          <rect [class]="cell.state" [attr.x]="cell.x" [attr.y]="row.y" [attr.width]="cell.width" height="24"><title>{{ cell.says }}</title></rect>
+          <rect [class]="cell.state" [attr.x]="cell.x" [attr.y]="row.y" [attr.width]="cell.width" height="24">
+            <title>{{ cell.says }}</title>
+          </rect>
           @if (cell.state === 'no') {
-            <rect class="over" [attr.x]="cell.x" [attr.y]="row.y" [attr.width]="cell.width" height="24" fill="url(#no-work)" />
+            <rect
+              class="over"
+              [attr.x]="cell.x"
+              [attr.y]="row.y"
+              [attr.width]="cell.width"
+              height="24"
+              fill="url(#no-work)"
+            />
           }
         }
         @for (one of row.temperatures; track one.x) {
@@ -117,7 +130,9 @@ export class DayRibbonComponent {
       .filter(({ hour }) => hour > from && hour < to && (hour - from) % 2 === 0)
       .map(({ hour, airC }) => ({ x: this.x()(hour), text: `${Math.round(show(airC))} ${unit}` }));
   });
-  protected readonly rows = computed(() => this.day().panels.map(({ zoneId, hours }, i): Row => this.row(nameOf(zoneId), hours, this.top() + i * ROW)));
+  protected readonly rows = computed(() =>
+    this.day().panels.map(({ zoneId, hours }, i): Row => this.row(nameOf(zoneId), hours, this.top() + i * ROW)),
+  );
 
   private row(name: string, hours: readonly PanelHour[], y: number): Row {
     const x = this.x();
@@ -131,7 +146,9 @@ export class DayRibbonComponent {
         says: `${name}, ${hourText(one.hour)}: ${Math.round(show(one.panelC))} ${unit}, ${stateText[state]}`,
       };
     });
-    const temperatures = hours.filter(({ hour }) => hour % 3 === 0 && hour > hours[0]!.hour && hour < hours.at(-1)!.hour).map(({ hour, panelC }) => ({ x: x(hour), text: `${Math.round(show(panelC))}°` }));
+    const temperatures = hours
+      .filter(({ hour }) => hour % 3 === 0 && hour > hours[0]!.hour && hour < hours.at(-1)!.hour)
+      .map(({ hour, panelC }) => ({ x: x(hour), text: `${Math.round(show(panelC))}°` }));
     return { name, y, cells, temperatures };
   }
 

@@ -25,7 +25,11 @@ function suggestion(advice: HoursAdvice): Suggestion {
     case 'now':
       return { advice, says: siteText.everyPanel, press: null };
     case 'shade':
-      return { advice, says: `In the shade these could be worked at once: ${parts(advice.zones)}.`, press: 'Shade the car' };
+      return {
+        advice,
+        says: `In the shade these could be worked at once: ${parts(advice.zones)}.`,
+        press: 'Shade the car',
+      };
     case 'wait':
       return { advice, says: siteText.fromHour(hourText(advice.hour)), press: `Wait until ${hourText(advice.hour)}` };
     case 'not-this-day':
@@ -51,13 +55,29 @@ const why = {
         <p class="soft num">{{ conditions() }}</p>
       </div>
       <div class="begin">
-        <span id="begin">Begin at <strong class="num">{{ hourText(job.hour) }}</strong></span>
-        <p-slider [ngModel]="job.hour" (ngModelChange)="move($event)" (onSlideEnd)="settle()" [min]="6" [max]="21" [step]="0.5" ariaLabelledBy="begin" />
+        <span id="begin"
+          >Begin at <strong class="num">{{ hourText(job.hour) }}</strong></span
+        >
+        <p-slider
+          [ngModel]="job.hour"
+          (ngModelChange)="move($event)"
+          (onSlideEnd)="settle()"
+          [min]="6"
+          [max]="21"
+          [step]="0.5"
+          ariaLabelledBy="begin"
+        />
         @for (one of suggestions(); track one.says) {
           <span class="one">
             <span class="soft">{{ one.says }}</span>
             @if (one.press) {
-              <p-button [label]="one.press" size="small" severity="secondary" [outlined]="true" (onClick)="take(one.advice)" />
+              <p-button
+                [label]="one.press"
+                size="small"
+                severity="secondary"
+                [outlined]="true"
+                (onClick)="take(one.advice)"
+              />
             }
           </span>
         }
@@ -66,16 +86,52 @@ const why = {
         <p class="note warn" role="alert">{{ problem }}</p>
       }
       @if (day(); as day) {
-        <esm-day-ribbon [day]="day" [hour]="job.hour" [weather]="job.weather" [shadeHours]="job.site.shadeHours" [units]="desk.units()" (begun)="begin($event)" />
+        <esm-day-ribbon
+          [day]="day"
+          [hour]="job.hour"
+          [weather]="job.weather"
+          [shadeHours]="job.site.shadeHours"
+          [units]="desk.units()"
+          (begun)="begin($event)"
+        />
       }
       <div class="row foot">
-        <p-button [label]="weather.asking() ? 'Asking …' : 'Weather by the hour (simulated service)'" icon="pi pi-sun" size="small" severity="secondary" [outlined]="true" [disabled]="weather.asking()" (onClick)="weather.fetch()" />
+        <p-button
+          [label]="weather.asking() ? 'Asking …' : 'Weather by the hour (simulated service)'"
+          icon="pi pi-sun"
+          size="small"
+          severity="secondary"
+          [outlined]="true"
+          [disabled]="weather.asking()"
+          (onClick)="weather.fetch()"
+        />
         @if (job.weather) {
-          <p-button label="Type the weather" size="small" severity="secondary" [text]="true" (onClick)="weather.byHand()" />
+          <p-button
+            label="Type the weather"
+            size="small"
+            severity="secondary"
+            [text]="true"
+            (onClick)="weather.byHand()"
+          />
         }
-        <p-button label="Panel temperatures as curves" icon="pi pi-chart-line" size="small" severity="secondary" [text]="true" (onClick)="curves.set(true)" />
+        <p-button
+          label="Panel temperatures as curves"
+          icon="pi pi-chart-line"
+          size="small"
+          severity="secondary"
+          [text]="true"
+          (onClick)="curves.set(true)"
+        />
       </div>
-      <p-dialog header="Panels over the day" [visible]="curves()" (visibleChange)="curves.set($event)" [modal]="true" [dismissableMask]="true" [style]="{ width: 'min(52rem, 96vw)' }" closeAriaLabel="Close">
+      <p-dialog
+        header="Panels over the day"
+        [visible]="curves()"
+        (visibleChange)="curves.set($event)"
+        [modal]="true"
+        [dismissableMask]="true"
+        [style]="{ width: 'min(52rem, 96vw)' }"
+        closeAriaLabel="Close"
+      >
         @if (curves() && day(); as day) {
           <esm-day-chart [day]="day" [hour]="job.hour" [shadeHours]="job.site.shadeHours" [units]="desk.units()" />
           <p class="soft">{{ wording.ribbonKey }}</p>

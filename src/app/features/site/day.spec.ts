@@ -8,18 +8,28 @@ import { DayComponent } from './day.component';
 
 const weather: DayWeather = {
   source: 'a test',
-  hours: Array.from({ length: 24 }, (_, hour) => ({ hour, airC: celsius(10 + hour), humidity: 0.5, windMs: 1, sunWm2: 0 })),
+  hours: Array.from({ length: 24 }, (_, hour) => ({
+    hour,
+    airC: celsius(10 + hour),
+    humidity: 0.5,
+    windMs: 1,
+    sunWm2: 0,
+  })),
 };
 
 const answering = (service: WeatherService): Provider => ({ provide: WEATHER, useValue: service });
 
 describe('the day', () => {
   it('takes the weather of a service, moves the hour, and goes back to what is typed', async () => {
-    const { press, job, element, settle } = await show(DayComponent, [answering(async () => ({ ok: true, weather, rainFromHour: null }))]);
+    const { press, job, element, settle } = await show(DayComponent, [
+      answering(async () => ({ ok: true, weather, rainFromHour: null })),
+    ]);
     expect(element.querySelectorAll('esm-day-ribbon rect.good').length).toBeGreaterThanOrEqual(10);
     await press('Weather by the hour');
     expect(job.job()!.site.airC).toBe(20);
-    element.querySelector<HTMLElement>('[role=slider]')!.dispatchEvent(new KeyboardEvent('keydown', { code: 'ArrowRight', bubbles: true }));
+    element
+      .querySelector<HTMLElement>('[role=slider]')!
+      .dispatchEvent(new KeyboardEvent('keydown', { code: 'ArrowRight', bubbles: true }));
     await settle();
     expect(job.job()).toMatchObject({ hour: 10.5, site: { airC: 20.5 } });
     await press('Type the weather');
@@ -27,7 +37,9 @@ describe('the day', () => {
   });
 
   it('says so when no weather is to be had, and leaves what is typed', async () => {
-    const { press, job, element } = await show(DayComponent, [answering(async () => ({ ok: false, why: 'unreachable' }))]);
+    const { press, job, element } = await show(DayComponent, [
+      answering(async () => ({ ok: false, why: 'unreachable' })),
+    ]);
     const before = job.job();
     await press('Weather by the hour');
     expect(element.querySelector('[role="alert"]')?.textContent).toContain('did not answer');

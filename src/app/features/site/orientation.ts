@@ -37,7 +37,12 @@ const device: Orientation = async (tell) => {
       if (hasNorth && !knowsNorth) return;
       clearTimeout(silence);
       resolve(stop);
-      tell({ alphaDeg: heading === undefined ? (alpha ?? 0) : 360 - heading, betaDeg: beta, gammaDeg: gamma, knowsNorth });
+      tell({
+        alphaDeg: heading === undefined ? (alpha ?? 0) : 360 - heading,
+        betaDeg: beta,
+        gammaDeg: gamma,
+        knowsNorth,
+      });
     };
     names.forEach((name) => globalThis.addEventListener(name, hear as EventListener));
   });

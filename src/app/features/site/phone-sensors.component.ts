@@ -22,7 +22,15 @@ const MOST_SLOPE = 0.3;
   changeDetection: ChangeDetectionStrategy.OnPush,
   imports: [Button, Dialog],
   template: `
-    <p-dialog header="Measure with the phone" [visible]="true" (visibleChange)="closed.emit()" [modal]="true" [draggable]="false" closeAriaLabel="Close" [style]="{ width: 'min(34rem, 96vw)' }">
+    <p-dialog
+      header="Measure with the phone"
+      [visible]="true"
+      (visibleChange)="closed.emit()"
+      [modal]="true"
+      [draggable]="false"
+      closeAriaLabel="Close"
+      [style]="{ width: 'min(34rem, 96vw)' }"
+    >
       <div class="stack">
         @switch (state()) {
           @case ('asking') {
@@ -56,8 +64,21 @@ const MOST_SLOPE = 0.3;
               </svg>
               <p class="num">{{ shadeSays() }}</p>
               <div class="row">
-                <p-button [label]="sweeps() ? 'Stop the sweep' : 'Begin the sweep'" icon="pi pi-compass" [severity]="sweeps() ? 'primary' : 'secondary'" [outlined]="!sweeps()" [disabled]="!knowsNorth()" (onClick)="sweep()" />
-                <p-button label="Take these hours over" severity="secondary" [outlined]="true" [disabled]="sightings().length === 0" (onClick)="takeShade()" />
+                <p-button
+                  [label]="sweeps() ? 'Stop the sweep' : 'Begin the sweep'"
+                  icon="pi pi-compass"
+                  [severity]="sweeps() ? 'primary' : 'secondary'"
+                  [outlined]="!sweeps()"
+                  [disabled]="!knowsNorth()"
+                  (onClick)="sweep()"
+                />
+                <p-button
+                  label="Take these hours over"
+                  severity="secondary"
+                  [outlined]="true"
+                  [disabled]="sightings().length === 0"
+                  (onClick)="takeShade()"
+                />
               </div>
               @if (!knowsNorth()) {
                 <p class="note warn">{{ wording.noNorth }}</p>
@@ -126,11 +147,17 @@ export class PhoneSensorsComponent {
     { name: 'W', x: this.x(270) },
   ];
 
-  private readonly faces = computed(() => Math.round(alongDevice(this.held() ?? { alphaDeg: 0, betaDeg: 0, gammaDeg: 0 }).azimuthDeg) % 360);
-  private readonly slope = computed(() => Number(slopeUnder(this.held() ?? { alphaDeg: 0, betaDeg: 0, gammaDeg: 0 }).toFixed(3)));
+  private readonly faces = computed(
+    () => Math.round(alongDevice(this.held() ?? { alphaDeg: 0, betaDeg: 0, gammaDeg: 0 }).azimuthDeg) % 360,
+  );
+  private readonly slope = computed(() =>
+    Number(slopeUnder(this.held() ?? { alphaDeg: 0, betaDeg: 0, gammaDeg: 0 }).toFixed(3)),
+  );
   /** In the hand it tells how it is held, not how the ground lies. */
   protected readonly lies = computed(() => this.held() !== null && this.slope() <= MOST_SLOPE);
-  protected readonly stands = computed(() => (this.lies() ? sensorText.stands(this.knowsNorth() ? this.faces() : null, this.slope()) : sensorText.notFlat));
+  protected readonly stands = computed(() =>
+    this.lies() ? sensorText.stands(this.knowsNorth() ? this.faces() : null, this.slope()) : sensorText.notFlat,
+  );
 
   protected readonly looking = computed(() => {
     const held = this.held();
@@ -139,7 +166,10 @@ export class PhoneSensorsComponent {
   protected readonly wall = computed(() => {
     const sightings = this.sightings();
     if (sightings.length === 0) return '';
-    const top = Array.from({ length: 121 }, (_unused, i): [number, number] => [this.x(3 * i), this.y(Math.min(HIGHEST_DEG, skylineAt(sightings, 3 * i)))]);
+    const top = Array.from({ length: 121 }, (_unused, i): [number, number] => [
+      this.x(3 * i),
+      this.y(Math.min(HIGHEST_DEG, skylineAt(sightings, 3 * i))),
+    ]);
     return `${line()(top) ?? ''}L${WIDTH},${this.y(0)}L0,${this.y(0)}Z`;
   });
   protected readonly sun = computed(() => {
@@ -147,13 +177,20 @@ export class PhoneSensorsComponent {
     if (!job) return [];
     return Array.from({ length: 24 }, (_unused, hour) => ({ hour, ...sunAt(job.site, job.date, hour + 0.5) }))
       .filter(({ altitudeDeg }) => altitudeDeg > 0)
-      .map(({ hour, azimuthDeg, altitudeDeg }) => ({ hour, x: this.x((azimuthDeg + 360) % 360), y: this.y(Math.min(HIGHEST_DEG, altitudeDeg)), behind: altitudeDeg < skylineAt(this.sightings(), azimuthDeg) }));
+      .map(({ hour, azimuthDeg, altitudeDeg }) => ({
+        hour,
+        x: this.x((azimuthDeg + 360) % 360),
+        y: this.y(Math.min(HIGHEST_DEG, altitudeDeg)),
+        behind: altitudeDeg < skylineAt(this.sightings(), azimuthDeg),
+      }));
   });
   private readonly hours = computed(() => {
     const job = this.desk.job();
     return job ? shadedHours(this.sightings(), job.site, job.date) : [];
   });
-  protected readonly shadeSays = computed(() => (this.sightings().length === 0 ? sensorText.notSwept : sensorText.shaded(this.hours())));
+  protected readonly shadeSays = computed(() =>
+    this.sightings().length === 0 ? sensorText.notSwept : sensorText.shaded(this.hours()),
+  );
 
   constructor() {
     inject(DestroyRef).onDestroy(() => this.stop?.());
@@ -169,7 +206,8 @@ export class PhoneSensorsComponent {
     this.held.set(held);
     if (!this.sweeps()) return;
     const seen = throughCamera(held);
-    const isNear = (one: Bearing): boolean => Math.abs(((one.azimuthDeg - seen.azimuthDeg + 540) % 360) - 180) < STEP_DEG;
+    const isNear = (one: Bearing): boolean =>
+      Math.abs(((one.azimuthDeg - seen.azimuthDeg + 540) % 360) - 180) < STEP_DEG;
     this.sightings.update((all) => [...all.filter((one) => !isNear(one)), seen]);
   }
 
@@ -180,7 +218,10 @@ export class PhoneSensorsComponent {
 
   protected takeStand(): void {
     const [slope, faces] = [this.slope(), this.knowsNorth() ? this.faces() : null];
-    this.desk.edit(sensorText.stands(faces, slope), (job) => ({ ...job, site: { ...job.site, slope, ...(faces === null ? {} : { headingDeg: degrees(faces) }) } }));
+    this.desk.edit(sensorText.stands(faces, slope), (job) => ({
+      ...job,
+      site: { ...job.site, slope, ...(faces === null ? {} : { headingDeg: degrees(faces) }) },
+    }));
   }
 
   protected takeShade(): void {

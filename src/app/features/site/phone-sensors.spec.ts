@@ -11,14 +11,21 @@ function phone(isThere = true) {
     tell = hear;
     return isThere ? () => (stopped = true) : null;
   };
-  return { orientation, hold: (alphaDeg: number, betaDeg: number, gammaDeg: number, knowsNorth = true) => tell({ alphaDeg, betaDeg, gammaDeg, knowsNorth }), isStopped: () => stopped };
+  return {
+    orientation,
+    hold: (alphaDeg: number, betaDeg: number, gammaDeg: number, knowsNorth = true) =>
+      tell({ alphaDeg, betaDeg, gammaDeg, knowsNorth }),
+    isStopped: () => stopped,
+  };
 }
 
 async function dialog(isThere = true) {
   const device = phone(isThere);
   const all = await show(PhoneSensorsComponent, [{ provide: ORIENTATION, useValue: device.orientation }]);
   const press = async (text: string): Promise<void> => {
-    const button = [...document.querySelectorAll<HTMLButtonElement>('.p-dialog button')].find((one) => one.textContent.trim() === text)!;
+    const button = [...document.querySelectorAll<HTMLButtonElement>('.p-dialog button')].find(
+      (one) => one.textContent.trim() === text,
+    )!;
     button.click();
     await all.settle();
   };

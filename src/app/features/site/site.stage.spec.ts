@@ -30,7 +30,12 @@ describe('site', () => {
     pressable(element, 'Wheels and tyres')!.click();
     await settle();
     expect(job.job()!.scope).toEqual(['body', 'trim', 'glass', 'shuts', 'boot-sill']);
-    expect(job.plan()!.zones.filter(({ inScope }) => !inScope).every(({ treatment }) => treatment === 'leave')).toBe(true);
+    expect(
+      job
+        .plan()!
+        .zones.filter(({ inScope }) => !inScope)
+        .every(({ treatment }) => treatment === 'leave'),
+    ).toBe(true);
     pressable(element, 'Show-floor touch-up')!.click();
     await settle();
     expect(job.job()!.soldAs).toMatchObject({ name: 'Show-floor touch-up', priceMinor: 3500 });

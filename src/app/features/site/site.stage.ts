@@ -6,8 +6,33 @@ import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
 import { type Caution, careFor, sellAs, toggleAround, toggleScope } from '@esmero/core';
-import { type Care, type Job, type LibraryKind, type Package, type RunoffRule, type ScopePart, type Site, type ToMind, type Vehicle, bounds, scopeParts, surroundingsToMind } from '@esmero/model';
-import { bodyName, capital, colourName, finishName, money, protectionText, runoffName, scopeName, siteText, toMindName, toMindText } from '@esmero/messages';
+import {
+  type Care,
+  type Job,
+  type LibraryKind,
+  type Package,
+  type RunoffRule,
+  type ScopePart,
+  type Site,
+  type ToMind,
+  type Vehicle,
+  bounds,
+  scopeParts,
+  surroundingsToMind,
+} from '@esmero/model';
+import {
+  bodyName,
+  capital,
+  colourName,
+  finishName,
+  money,
+  protectionText,
+  runoffName,
+  scopeName,
+  siteText,
+  toMindName,
+  toMindText,
+} from '@esmero/messages';
 import { checked } from '../../state/checked';
 import { onDay, withPlaceClock } from '../../state/place-clock';
 import { Entries } from '../../state/entries';
@@ -55,7 +80,26 @@ const people = [
 @Component({
   selector: 'esm-site-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, CareComponent, CarPictureComponent, CautionsComponent, InTurnDirective, PhoneSensorsComponent, ChoiceComponent, DayComponent, DayFieldComponent, Drawer, FormsModule, InputText, ItemFormComponent, NumberComponent, Select, Textarea, TypedTextDirective],
+  imports: [
+    Button,
+    ButtonDirective,
+    CareComponent,
+    CarPictureComponent,
+    CautionsComponent,
+    InTurnDirective,
+    PhoneSensorsComponent,
+    ChoiceComponent,
+    DayComponent,
+    DayFieldComponent,
+    Drawer,
+    FormsModule,
+    InputText,
+    ItemFormComponent,
+    NumberComponent,
+    Select,
+    Textarea,
+    TypedTextDirective,
+  ],
   templateUrl: './site.stage.html',
   styleUrl: './site.stage.css',
 })
@@ -75,7 +119,10 @@ export class SiteStage {
       .library()
       .flatMap((entry): Package[] => (entry.kind === 'package' && !entry.archived ? [entry.item] : []))
       .sort((p, q) => q.scope.length - p.scope.length)
-      .map((item) => ({ item, price: item.priceMinor === null ? '' : money(item.priceMinor, this.desk.job()!.currency) })),
+      .map((item) => ({
+        item,
+        price: item.priceMinor === null ? '' : money(item.priceMinor, this.desk.job()!.currency),
+      })),
   );
   protected readonly parts = scopeParts.map((part) => ({ part, name: capital(scopeName[part]) }));
 
@@ -145,7 +192,9 @@ export class SiteStage {
   }
 
   protected wash(part: ScopePart, name: string): void {
-    this.desk.edit(`${name}: ${this.desk.job()!.scope.includes(part) ? 'not asked for' : 'asked for'}`, (job) => toggleScope(job, part));
+    this.desk.edit(`${name}: ${this.desk.job()!.scope.includes(part) ? 'not asked for' : 'asked for'}`, (job) =>
+      toggleScope(job, part),
+    );
   }
 
   protected mind(one: ToMind, name: string): void {
@@ -165,7 +214,11 @@ export class SiteStage {
     if (key === 'name' && value === '') return;
     // A name that is typed is that of a client one has, or of nobody in particular.
     const whose = key === 'client' ? { clientId: this.clients().find(({ name }) => name === value)?.id ?? null } : {};
-    this.desk.edit(`${key[0]!.toUpperCase()}${key.slice(1)} written`, (job: Job) => ({ ...job, [key]: value, ...whose }), stroke);
+    this.desk.edit(
+      `${key[0]!.toUpperCase()}${key.slice(1)} written`,
+      (job: Job) => ({ ...job, [key]: value, ...whose }),
+      stroke,
+    );
   }
 
   protected pickClient(id: string): void {

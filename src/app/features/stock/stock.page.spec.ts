@@ -21,7 +21,13 @@ async function collection() {
     field.closest('form')!.dispatchEvent(new Event('submit'));
     await all.settle();
   };
-  return { ...all, desk, set, at: (item: typeof amber, place: 'shelf' | 'dirty' | 'soaking' | 'drying' = 'shelf') => amountAt(desk.balances(), item, place) };
+  return {
+    ...all,
+    desk,
+    set,
+    at: (item: typeof amber, place: 'shelf' | 'dirty' | 'soaking' | 'drying' = 'shelf') =>
+      amountAt(desk.balances(), item, place),
+  };
 }
 
 describe('the van stock', () => {
@@ -41,7 +47,9 @@ describe('the van stock', () => {
     await press('Bought or counted: Waterless');
     await press('One bought of Waterless');
     expect(at(amber)).toBe(930);
-    const size = element.querySelector<HTMLInputElement>('input[aria-label="Size bought of Waterless concentrate, amber cap"]')!;
+    const size = element.querySelector<HTMLInputElement>(
+      'input[aria-label="Size bought of Waterless concentrate, amber cap"]',
+    )!;
     size.value = '3780';
     size.dispatchEvent(new Event('blur'));
     await press('One bought of Waterless');
@@ -66,7 +74,10 @@ describe('the van stock', () => {
     await settle();
     expect(desk.writing()).toBe(0);
     const added = desk.kept().slice(before);
-    expect(added.map(({ entries }) => entries.map(({ amount }) => amount))).toEqual([[-750, 750], [-750, 750]]);
+    expect(added.map(({ entries }) => entries.map(({ amount }) => amount))).toEqual([
+      [-750, 750],
+      [-750, 750],
+    ]);
     expect(added[1]!.seq).toBeGreaterThan(added[0]!.seq);
     const store = await TestBed.inject(STORE);
     vi.spyOn(store, 'post').mockResolvedValue({ kind: 'full' });
@@ -89,7 +100,9 @@ describe('the van stock', () => {
     state.dispatch(collectionActions.load());
     await settle();
     expect(at(amber)).toBe(930);
-    await post([{ ...draft('bought', moved(amber, 'outside', 'shelf', 100)), id: 'elsewhere', at: desk.time(), seq: 900 }]);
+    await post([
+      { ...draft('bought', moved(amber, 'outside', 'shelf', 100)), id: 'elsewhere', at: desk.time(), seq: 900 },
+    ]);
     release();
     await settle();
     expect(at(amber)).toBe(1030);
@@ -105,7 +118,11 @@ describe('the van stock', () => {
     desk.post([draft('used', moved(wash, 'shelf', 'dirty', 4))]);
     await settle();
     expect(element.textContent).toContain('rinseless concentrate.');
-    for (const [step, place] of [['Put to soak: 4', 'soaking'], ['Washed: 4', 'drying'], ['Dry and folded: 4', 'shelf']] as const) {
+    for (const [step, place] of [
+      ['Put to soak: 4', 'soaking'],
+      ['Washed: 4', 'drying'],
+      ['Dry and folded: 4', 'shelf'],
+    ] as const) {
       await press(step);
       expect(at(wash, place)).toBe(place === 'shelf' ? 9 : 4);
     }

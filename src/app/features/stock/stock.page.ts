@@ -2,12 +2,48 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { RouterLink } from '@angular/router';
 import { Store as State } from '@ngrx/store';
 import { Button, ButtonDirective } from 'primeng/button';
-import { type Draft, type LaundryGroup, type LaundryStep, amountAt, assumptionTable, counting, draft, expiry, groupOf, laundering, laundryGroups, laundrySteps, lotsOf, moved, movementsByItem, outlookOf, resolveAssumptions, retiring, shoppingList, soakFor, stockItem, takingBack, washesOf, weightKg } from '@esmero/core';
+import {
+  type Draft,
+  type LaundryGroup,
+  type LaundryStep,
+  amountAt,
+  assumptionTable,
+  counting,
+  draft,
+  expiry,
+  groupOf,
+  laundering,
+  laundryGroups,
+  laundrySteps,
+  lotsOf,
+  moved,
+  movementsByItem,
+  outlookOf,
+  resolveAssumptions,
+  retiring,
+  shoppingList,
+  soakFor,
+  stockItem,
+  takingBack,
+  washesOf,
+  weightKg,
+} from '@esmero/core';
 import { TableModule } from 'primeng/table';
 import { bounds } from '@esmero/model';
 import type { LibraryEntry, LibraryItems, LibraryKind, Movement, Place, StockItem } from '@esmero/model';
 import { dayAfter } from '@esmero/units';
-import { amountText, buyText, lackingText, laundryCautions, laundryName, money, movementText, unitsOf, stockText, dayText } from '@esmero/messages';
+import {
+  amountText,
+  buyText,
+  lackingText,
+  laundryCautions,
+  laundryName,
+  money,
+  movementText,
+  unitsOf,
+  stockText,
+  dayText,
+} from '@esmero/messages';
 import { settingsFeature } from '../../state/settings';
 import { dayHere } from '../../state/today';
 import { CollectionDesk } from '../../state/collection-desk';
@@ -39,7 +75,17 @@ const stepName = { soaked: 'Put to soak', washed: 'Washed', dried: 'Dry and fold
 @Component({
   selector: 'esm-stock-page',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [FetchingComponent, Button, ButtonDirective, DayFieldComponent, InTurnDirective, NumberComponent, RouterLink, TableModule, VanComponent],
+  imports: [
+    FetchingComponent,
+    Button,
+    ButtonDirective,
+    DayFieldComponent,
+    InTurnDirective,
+    NumberComponent,
+    RouterLink,
+    TableModule,
+    VanComponent,
+  ],
   templateUrl: './stock.page.html',
   styleUrls: ['../../ui/table-page.css', './stock.page.css'],
 })
@@ -103,9 +149,19 @@ export class StockPage {
   protected readonly laundry = computed(() =>
     laundryGroups.map((group) => {
       const own = this.kept('towel').filter(({ role }) => groupOf[role] === group);
-      const at = (place: Place): number => own.reduce((sum, { id }) => sum + amountAt(this.collection.balances(), stockItem('towel', id), place), 0);
-      const kg = own.reduce((sum, batch) => sum + amountAt(this.collection.balances(), stockItem('towel', batch.id), 'dirty') * weightKg(batch), 0);
-      return { group, name: laundryName[group], waiting: laundrySteps.map(({ from }) => at(from)), soak: this.soakText(kg) };
+      const at = (place: Place): number =>
+        own.reduce((sum, { id }) => sum + amountAt(this.collection.balances(), stockItem('towel', id), place), 0);
+      const kg = own.reduce(
+        (sum, batch) =>
+          sum + amountAt(this.collection.balances(), stockItem('towel', batch.id), 'dirty') * weightKg(batch),
+        0,
+      );
+      return {
+        group,
+        name: laundryName[group],
+        waiting: laundrySteps.map(({ from }) => at(from)),
+        soak: this.soakText(kg),
+      };
     }),
   );
   protected readonly mixes = computed(() =>
@@ -114,7 +170,13 @@ export class StockPage {
       .map((item) => {
         const since = this.of(item).at(-1)!.at;
         const days = Math.floor((this.now() - since) / 86_400_000);
-        return { item, name: this.collection.nameOf(item), amount: this.amount(item, amountAt(this.collection.balances(), item, 'shelf')), age: days === 0 ? 'since today' : `for ${days} days`, old: days > assumptionTable.keepsDays.value };
+        return {
+          item,
+          name: this.collection.nameOf(item),
+          amount: this.amount(item, amountAt(this.collection.balances(), item, 'shelf')),
+          age: days === 0 ? 'since today' : `for ${days} days`,
+          old: days > assumptionTable.keepsDays.value,
+        };
       }),
   );
   protected readonly batteries = computed(() =>
@@ -126,7 +188,13 @@ export class StockPage {
       }),
   );
   protected readonly toBuy = computed(() =>
-    shoppingList(this.kept('product'), this.kept('towel'), { byItem: this.movesOf(), balances: this.collection.balances() }, this.lifeWashes, { now: this.now(), today: dayHere(this.now()) }).map((one) => ({
+    shoppingList(
+      this.kept('product'),
+      this.kept('towel'),
+      { byItem: this.movesOf(), balances: this.collection.balances() },
+      this.lifeWashes,
+      { now: this.now(), today: dayHere(this.now()) },
+    ).map((one) => ({
       text: buyText(one),
       cost: one.costMinor === null ? '' : money(one.costMinor, this.collection.currency()),
     })),
@@ -138,7 +206,13 @@ export class StockPage {
     const ids = new Set(this.collection.kept().map(({ id }) => id));
     // As they were settled: of a count, what it changed.
     const kept = this.collection.movements().filter(({ id }) => ids.has(id));
-    return kept.map((movement, i) => ({ movement, id: movement.id, at: movement.at, kind: movement.kind, last: i === kept.length - 1 }));
+    return kept.map((movement, i) => ({
+      movement,
+      id: movement.id,
+      at: movement.at,
+      kind: movement.kind,
+      last: i === kept.length - 1,
+    }));
   });
 
   /** What there is of each item and where; and products as they can be brought in again. */
@@ -159,7 +233,11 @@ export class StockPage {
   protected readonly byItem = (_index: number, { item }: { readonly item: StockItem }): string => item;
 
   private kept<K extends LibraryKind>(kind: K): readonly LibraryItems[K][] {
-    return this.collection.library().flatMap((entry: LibraryEntry) => (entry.kind === kind && !entry.archived ? [entry.item as LibraryItems[K]] : []));
+    return this.collection
+      .library()
+      .flatMap((entry: LibraryEntry) =>
+        entry.kind === kind && !entry.archived ? [entry.item as LibraryItems[K]] : [],
+      );
   }
 
   private of(item: StockItem): readonly Movement[] {
@@ -203,7 +281,9 @@ export class StockPage {
   }
 
   protected pourAway(item: StockItem): void {
-    this.post([draft('poured-away', moved(item, 'shelf', 'outside', amountAt(this.collection.balances(), item, 'shelf')))]);
+    this.post([
+      draft('poured-away', moved(item, 'shelf', 'outside', amountAt(this.collection.balances(), item, 'shelf'))),
+    ]);
   }
 
   protected charge(item: StockItem, full: number): void {

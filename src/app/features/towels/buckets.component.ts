@@ -46,7 +46,13 @@ import { StudyBarComponent } from '../../ui/study-bar.component';
         </ul>
         <p class="soft">{{ wording.draws }}</p>
       } @else {
-        <esm-study-bar question="How sure is that?" [share]="study.share()" [failure]="study.failure()" (ask)="study.ask()" (stop)="study.stop()" />
+        <esm-study-bar
+          question="How sure is that?"
+          [share]="study.share()"
+          [failure]="study.failure()"
+          (ask)="study.ask()"
+          (stop)="study.stop()"
+        />
       }
       <p class="note">{{ wording.simulation }}</p>
     }
@@ -79,7 +85,10 @@ export class BucketsComponent {
     return job && plan ? { job, plan } : null;
   });
   /** Zones before which the water is changed, to see what it is worth. */
-  protected readonly fresh = linkedSignal<unknown, readonly ZoneId[]>({ source: () => this.desk.job(), computation: () => [] });
+  protected readonly fresh = linkedSignal<unknown, readonly ZoneId[]>({
+    source: () => this.desk.job(),
+    computation: () => [],
+  });
   protected readonly own = computed(() => {
     const both = this.both();
     return both && runBuckets(both.job, both.plan, this.fresh());

@@ -22,9 +22,19 @@ interface Row {
       <h3>What to carry</h3>
       <div class="scroll">
         <table class="num">
-          <caption class="sr-only">{{ wording.carryCaption(sure()) }}</caption>
+          <caption class="sr-only">
+            {{
+              wording.carryCaption(sure())
+            }}
+          </caption>
           <thead>
-            <tr><th></th><th scope="col">Planned</th><th scope="col">Typical</th><th scope="col">Enough in {{ sure() }}</th><th scope="col">Plan is enough in</th></tr>
+            <tr>
+              <th></th>
+              <th scope="col">Planned</th>
+              <th scope="col">Typical</th>
+              <th scope="col">Enough in {{ sure() }}</th>
+              <th scope="col">Plan is enough in</th>
+            </tr>
           </thead>
           <tbody>
             @for (row of rows(); track row.what) {
@@ -32,7 +42,9 @@ interface Row {
                 <th scope="row">{{ row.what }}</th>
                 <td>{{ row.planned }}</td>
                 <td>{{ row.median }}</td>
-                <td><strong>{{ row.carry }}</strong></td>
+                <td>
+                  <strong>{{ row.carry }}</strong>
+                </td>
                 <td>{{ row.enough }}</td>
               </tr>
             }
@@ -43,7 +55,13 @@ interface Row {
         {{ wording.carryDraws }}
       </p>
     } @else {
-      <esm-study-bar question="How many to carry, to be sure?" [share]="study.share()" [failure]="study.failure()" (ask)="study.ask()" (stop)="study.stop()" />
+      <esm-study-bar
+        question="How many to carry, to be sure?"
+        [share]="study.share()"
+        [failure]="study.failure()"
+        (ask)="study.ask()"
+        (stop)="study.stop()"
+      />
     }
   `,
   styles: `
@@ -80,18 +98,20 @@ export class CarryComponent {
     if (!answer || !plan || !job) return [];
     const u = this.desk.units();
     return [
-      ...answer.towels.map(
-        ({ role, planned, median, carry }): Row => ({ what: `${roleName[role][0]!.toUpperCase()}${roleName[role].slice(1)}`, planned: `${planned}`, median: `${median}`, carry: `${carry}`, enough: '' }),
-      ),
-      ...answer.mixes.map(
-        ({ content, planned, median, carry, enough }): Row => ({
-          what: contentName[content],
-          planned: u.volume(planned),
-          median: u.volume(median),
-          carry: u.volume(carry),
-          enough: this.percent(enough),
-        }),
-      ),
+      ...answer.towels.map(({ role, planned, median, carry }): Row => ({
+        what: `${roleName[role][0]!.toUpperCase()}${roleName[role].slice(1)}`,
+        planned: `${planned}`,
+        median: `${median}`,
+        carry: `${carry}`,
+        enough: '',
+      })),
+      ...answer.mixes.map(({ content, planned, median, carry, enough }): Row => ({
+        what: contentName[content],
+        planned: u.volume(planned),
+        median: u.volume(median),
+        carry: u.volume(carry),
+        enough: this.percent(enough),
+      })),
       {
         what: job.site.tap ? 'Water' : `Water, of ${u.water(job.site.waterL)}`,
         planned: u.water(plan.totals.litres.value),

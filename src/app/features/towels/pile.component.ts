@@ -5,7 +5,18 @@ import { DragDropModule } from 'primeng/dragdrop';
 import { Select } from 'primeng/select';
 import { type StepKind, type UsedTowel, handMovesIn, towelFillAt, mayBecome, setAside } from '@esmero/core';
 import { type CleanlinessClass, type TowelBatch, type TowelRole, type ZoneId, bounds, towelRoles } from '@esmero/model';
-import { className, clock, mittSentence, passZones, ranges, roleName, sidesSentence, stepText, towelName, towelsText } from '@esmero/messages';
+import {
+  className,
+  clock,
+  mittSentence,
+  passZones,
+  ranges,
+  roleName,
+  sidesSentence,
+  stepText,
+  towelName,
+  towelsText,
+} from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ZoneInView } from '../../ui/net/zone-in-view';
 import { NumberComponent } from '../../ui/number.component';
@@ -21,7 +32,15 @@ const filling: readonly StepKind[] = ['wipe', 'finish', 'dry', 'glass', 'protect
 @Component({
   selector: 'esm-pile',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, DragDropModule, FormsModule, NumberComponent, PlayBarComponent, Select, TowelSquareComponent],
+  imports: [
+    ButtonDirective,
+    DragDropModule,
+    FormsModule,
+    NumberComponent,
+    PlayBarComponent,
+    Select,
+    TowelSquareComponent,
+  ],
   templateUrl: './pile.component.html',
   styleUrl: './pile.component.css',
 })
@@ -51,7 +70,9 @@ export class PileComponent {
   });
 
   private readonly steps = computed(() =>
-    (this.desk.plan()?.timeline.steps ?? []).filter(({ kind }) => filling.includes(kind)).sort((p, q) => p.endS - q.endS),
+    (this.desk.plan()?.timeline.steps ?? [])
+      .filter(({ kind }) => filling.includes(kind))
+      .sort((p, q) => p.endS - q.endS),
   );
   protected readonly last = computed(() => this.steps().length);
   /** Steps that are over; the whole run until somebody goes back in it. */
@@ -59,7 +80,9 @@ export class PileComponent {
   protected readonly moment = computed(() => {
     const step = this.steps()[this.at() - 1];
     if (!step) return 'Before the first wipe';
-    return this.at() === this.last() ? `At the end, ${clock(step.endS)}` : `${clock(step.endS)}: ${stepText(step).toLowerCase()} is done`;
+    return this.at() === this.last()
+      ? `At the end, ${clock(step.endS)}`
+      : `${clock(step.endS)}: ${stepText(step).toLowerCase()} is done`;
   });
   /** Each wiped pass with the step at which it is over. */
   protected readonly passes = computed(() => {
@@ -74,14 +97,19 @@ export class PileComponent {
   protected readonly inHand = computed(() => {
     const [plan, pass] = [this.desk.plan(), this.passNow()];
     if (!plan || pass === null || this.at() === this.last()) return '';
-    const held = handMovesIn(plan, pass).map(({ towel, role, sides }) => `towel ${towel}, ${roleName[role]}, ${sides.length > 1 ? 'sides' : 'side'} ${ranges(sides)}`);
+    const held = handMovesIn(plan, pass).map(
+      ({ towel, role, sides }) =>
+        `towel ${towel}, ${roleName[role]}, ${sides.length > 1 ? 'sides' : 'side'} ${ranges(sides)}`,
+    );
     return held.length > 0 ? towelsText.inHand(held.join('; ')) : '';
   });
   private readonly fill = computed(() => {
     const plan = this.desk.plan();
     return plan ? towelFillAt(plan) : () => [];
   });
-  protected readonly now = computed(() => (this.at() === this.last() ? this.towels() : this.fill()(this.steps()[this.at() - 1]?.endS ?? 0)));
+  protected readonly now = computed(() =>
+    this.at() === this.last() ? this.towels() : this.fill()(this.steps()[this.at() - 1]?.endS ?? 0),
+  );
 
   /** The batches of each role with their clean towels; a towel may be dropped on any. */
   protected readonly piles = computed(() =>
@@ -93,7 +121,9 @@ export class PileComponent {
   protected readonly dragged = signal<UsedTowel | null>(null);
   /** What a towel may be used as: what it is, and what it may become. */
   protected rolesFor({ role }: UsedTowel): readonly { readonly value: TowelRole; readonly label: string }[] {
-    return towelRoles.filter((to) => to === role || mayBecome(role, to)).map((value) => ({ value, label: roleName[value] }));
+    return towelRoles
+      .filter((to) => to === role || mayBecome(role, to))
+      .map((value) => ({ value, label: roleName[value] }));
   }
 
   protected light(zones: readonly ZoneId[]): void {

@@ -23,7 +23,9 @@ describe('the pile', () => {
 
   it('empties the towels at the start of the run', async () => {
     const { element, settle } = await showWithTwoBuckets(PileComponent);
-    element.querySelector<HTMLElement>('[role=slider]')!.dispatchEvent(new KeyboardEvent('keydown', { code: 'Home', bubbles: true }));
+    element
+      .querySelector<HTMLElement>('[role=slider]')!
+      .dispatchEvent(new KeyboardEvent('keydown', { code: 'Home', bubbles: true }));
     await settle();
     const heights = [...element.querySelectorAll('.used')].map((used) => Number(used.getAttribute('height')));
     expect(Math.max(...heights)).toBe(0);
@@ -34,14 +36,19 @@ describe('the pile', () => {
     const { element, settle, job, desk } = await showWithTwoBuckets(PileComponent);
     const first = desk.plan()!.towels[0]!.role;
     const [from, to] = [first, first === 'glass' ? ('wash' as const) : ('glass' as const)];
-    const clean = (role: string, one: Job): number => one.towels.filter((batch) => batch.role === role).reduce((sum, batch) => sum + batch.clean, 0);
+    const clean = (role: string, one: Job): number =>
+      one.towels.filter((batch) => batch.role === role).reduce((sum, batch) => sum + batch.clean, 0);
     element.querySelector<HTMLElement>('esm-towel-square [role=combobox]')!.click();
     await settle();
-    [...document.querySelectorAll<HTMLElement>('[role=option]')].find((option) => option.textContent?.includes(roleName[to]))!.click();
+    [...document.querySelectorAll<HTMLElement>('[role=option]')]
+      .find((option) => option.textContent?.includes(roleName[to]))!
+      .click();
     await settle();
     expect(clean(to, desk.job()!)).toBe(clean(to, job) + 1);
     expect(clean(from, desk.job()!)).toBe(clean(from, job) - 1);
-    const wheelTowel = [...element.querySelectorAll('esm-towel-square')].find((one) => one.textContent.includes('wheel towels') && !one.querySelector('[role=combobox]'));
+    const wheelTowel = [...element.querySelectorAll('esm-towel-square')].find(
+      (one) => one.textContent.includes('wheel towels') && !one.querySelector('[role=combobox]'),
+    );
     expect(wheelTowel).toBeDefined();
   });
 });

@@ -11,7 +11,9 @@ describe('towels', () => {
     side.dispatchEvent(new Event('focus'));
     const zones = towels[0]!.sides[0]!.entries.map(({ zoneId }) => zoneId);
     expect([...view.lit()]).toEqual([...new Set(zones)]);
-    expect(element.querySelectorAll('esm-towel-square')[0]!.querySelectorAll('rect.cloth')).toHaveLength(towels[0]!.fold);
+    expect(element.querySelectorAll('esm-towel-square')[0]!.querySelectorAll('rect.cloth')).toHaveLength(
+      towels[0]!.fold,
+    );
   });
 
   it('plans again when fewer towels are clean', async () => {

@@ -14,12 +14,24 @@ import { CarryComponent } from './carry.component';
 import { PileComponent } from './pile.component';
 import { SideMeterComponent } from '../../measuring/side-meter.component';
 
-
 /** Every towel with its sides, and the buckets. */
 @Component({
   selector: 'esm-towels-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [BucketsComponent, Button, CarryComponent, ChoiceComponent, LiquidBarComponent, PileComponent, SideMeterComponent, Tab, TabList, TabPanel, TabPanels, Tabs],
+  imports: [
+    BucketsComponent,
+    Button,
+    CarryComponent,
+    ChoiceComponent,
+    LiquidBarComponent,
+    PileComponent,
+    SideMeterComponent,
+    Tab,
+    TabList,
+    TabPanel,
+    TabPanels,
+    Tabs,
+  ],
   templateUrl: './towels.stage.html',
   styleUrl: './towels.stage.css',
 })

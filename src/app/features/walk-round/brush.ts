@@ -62,17 +62,26 @@ export class SoilBrush {
   }
 
   onView(view: View): void {
-    const ids = this.desk.zones().filter((zone) => zone.view === view).map(({ id }) => id);
+    const ids = this.desk
+      .zones()
+      .filter((zone) => zone.view === view)
+      .map(({ id }) => id);
     this.onZones(ids, capital(viewName[view]));
   }
 
   onClass(cleanliness: CleanlinessClass): void {
-    const ids = this.desk.zones().filter((zone) => zone.cleanliness === cleanliness).map(({ id }) => id);
+    const ids = this.desk
+      .zones()
+      .filter((zone) => zone.cleanliness === cleanliness)
+      .map(({ id }) => id);
     this.onZones(ids, capital(className[cleanliness]));
   }
 
   onAll(): void {
-    this.onZones(this.desk.zones().map(({ id }) => id), 'Whole car');
+    this.onZones(
+      this.desk.zones().map(({ id }) => id),
+      'Whole car',
+    );
   }
 
   mirror(from: 'left' | 'right'): void {

@@ -22,14 +22,43 @@ const kinds = markKinds.map((value) => ({ value, label: markName[value] }));
     <h3>Existing marks</h3>
     @for (mark of here(); track mark.id) {
       <div class="mark">
-        <p-select [options]="kinds" optionValue="value" optionLabel="label" ariaLabel="Kind of mark" [ngModel]="mark.kind" (ngModelChange)="kind(mark, $event)" appendTo="body" />
-        <input pInputText class="note-text" maxlength="500" aria-label="Note" placeholder="Where, how long, how deep" [esmTyped]="mark.note" (typed)="write(mark, $event)" />
+        <p-select
+          [options]="kinds"
+          optionValue="value"
+          optionLabel="label"
+          ariaLabel="Kind of mark"
+          [ngModel]="mark.kind"
+          (ngModelChange)="kind(mark, $event)"
+          appendTo="body"
+        />
+        <input
+          pInputText
+          class="note-text"
+          maxlength="500"
+          aria-label="Note"
+          placeholder="Where, how long, how deep"
+          [esmTyped]="mark.note"
+          (typed)="write(mark, $event)"
+        />
         <label class="chip">
           <i class="pi pi-camera" aria-hidden="true"></i>
           {{ mark.photo ? 'Another picture' : 'Picture' }}
-          <input type="file" class="sr-only" accept="image/*" capture="environment" #file (change)="picture(mark, file)" />
+          <input
+            type="file"
+            class="sr-only"
+            accept="image/*"
+            capture="environment"
+            #file
+            (change)="picture(mark, file)"
+          />
         </label>
-        <p-button icon="pi pi-trash" [ariaLabel]="'Remove ' + names[mark.kind]" severity="secondary" [text]="true" (onClick)="drop(mark)" />
+        <p-button
+          icon="pi pi-trash"
+          [ariaLabel]="'Remove ' + names[mark.kind]"
+          severity="secondary"
+          [text]="true"
+          (onClick)="drop(mark)"
+        />
         @if (urls()[mark.photo ?? '']; as url) {
           <img [src]="url" [alt]="names[mark.kind] + ', ' + name()" />
         }

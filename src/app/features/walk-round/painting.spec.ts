@@ -36,7 +36,9 @@ describe('walk-round', () => {
     fixture.detectChanges();
     expect(job.job()!.soil['left-sill']!.spots).toEqual({ tar: 1 });
     await press('Whole area');
-    [...document.querySelectorAll<HTMLElement>('[role=menuitem] .p-menu-item-link, [role=menuitem] a')].find((item) => item.textContent?.includes('Left side onto right'))!.click();
+    [...document.querySelectorAll<HTMLElement>('[role=menuitem] .p-menu-item-link, [role=menuitem] a')]
+      .find((item) => item.textContent?.includes('Left side onto right'))!
+      .click();
     expect(job.job()!.soil['right-sill']!.spots).toEqual({ tar: 1 });
   });
 });

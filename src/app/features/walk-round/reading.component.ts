@@ -16,8 +16,22 @@ import { simulatedReading } from './thermometer';
   template: `
     <div class="row">
       <label for="panel-reading">Panel</label>
-      <esm-number inputId="panel-reading" [as]="edit()" [bounds]="bounds.panelC" [digits]="1" [value]="reading()" [placeholder]="computedC()" (typed)="set($event)" />
-      <p-button label="Thermometer (simulated)" severity="secondary" [outlined]="true" size="small" (onClick)="simulate()" />
+      <esm-number
+        inputId="panel-reading"
+        [as]="edit()"
+        [bounds]="bounds.panelC"
+        [digits]="1"
+        [value]="reading()"
+        [placeholder]="computedC()"
+        (typed)="set($event)"
+      />
+      <p-button
+        label="Thermometer (simulated)"
+        severity="secondary"
+        [outlined]="true"
+        size="small"
+        (onClick)="simulate()"
+      />
       @if (reading() !== null) {
         <p-button label="Clear reading" severity="secondary" [text]="true" size="small" (onClick)="set(null)" />
       }
@@ -61,6 +75,8 @@ export class ReadingComponent {
 
   protected set(c: number | null): void {
     const what = c === null ? 'no reading' : this.desk.units().temperature(c);
-    this.desk.edit(`${zoneName(this.zone())}: ${what}`, (job) => setReading(job, this.zone(), c === null ? null : celsius(c)));
+    this.desk.edit(`${zoneName(this.zone())}: ${what}`, (job) =>
+      setReading(job, this.zone(), c === null ? null : celsius(c)),
+    );
   }
 }

@@ -15,17 +15,44 @@ import { LegFieldsComponent } from '../../ui/leg-fields.component';
     <section class="card">
       <div class="head">
         <h3 class="num">{{ headline() }}</h3>
-        <p-button [label]="open() ? 'Close' : legs().length ? 'Change' : 'Say how long'" [ariaLabel]="(open() ? 'Close' : 'Change') + ' the days since the last wash'" [attr.aria-expanded]="open()" size="small" severity="secondary" [outlined]="true" (onClick)="open.set(!open())" />
+        <p-button
+          [label]="open() ? 'Close' : legs().length ? 'Change' : 'Say how long'"
+          [ariaLabel]="(open() ? 'Close' : 'Change') + ' the days since the last wash'"
+          [attr.aria-expanded]="open()"
+          size="small"
+          severity="secondary"
+          [outlined]="true"
+          (onClick)="open.set(!open())"
+        />
       </div>
       <p class="soft num">{{ says() }}</p>
       @if (open()) {
         @for (leg of legs(); track $index; let i = $index) {
           <div class="leg">
-            <esm-leg-fields [leg]="leg" [units]="desk.units()" [name]="'Period ' + (i + 1)" (changed)="set(i, $event)" />
-            <p-button icon="pi pi-trash" [ariaLabel]="'Remove period ' + (i + 1)" size="small" severity="secondary" [text]="true" (onClick)="set(i, null)" />
+            <esm-leg-fields
+              [leg]="leg"
+              [units]="desk.units()"
+              [name]="'Period ' + (i + 1)"
+              (changed)="set(i, $event)"
+            />
+            <p-button
+              icon="pi pi-trash"
+              [ariaLabel]="'Remove period ' + (i + 1)"
+              size="small"
+              severity="secondary"
+              [text]="true"
+              (onClick)="set(i, null)"
+            />
           </div>
         }
-        <p-button label="Add a period" icon="pi pi-plus" size="small" severity="secondary" [outlined]="true" (onClick)="add()" />
+        <p-button
+          label="Add a period"
+          icon="pi pi-plus"
+          size="small"
+          severity="secondary"
+          [outlined]="true"
+          (onClick)="add()"
+        />
       }
     </section>
   `,

@@ -3,7 +3,16 @@ import type { MenuItem } from 'primeng/api';
 import { Button, ButtonDirective } from 'primeng/button';
 import { Menu } from 'primeng/menu';
 import { lift, setBugs, setSpots } from '@esmero/core';
-import { type BugCover, type CleanlinessClass, type SpotKind, type ZoneId, soilKinds, soilLevels, spotKinds, views } from '@esmero/model';
+import {
+  type BugCover,
+  type CleanlinessClass,
+  type SpotKind,
+  type ZoneId,
+  soilKinds,
+  soilLevels,
+  spotKinds,
+  views,
+} from '@esmero/model';
 import {
   className,
   eyeText,
@@ -18,7 +27,9 @@ import {
   bugsName,
   spotSentence,
   viewName,
-  zoneName, walkText } from '@esmero/messages';
+  zoneName,
+  walkText,
+} from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { ChoiceComponent } from '../../ui/choice.component';
 import { soilLooks } from '../../ui/net/looks';
@@ -36,7 +47,16 @@ const classes: readonly CleanlinessClass[] = [0, 1, 2, 3, 4, 5];
 @Component({
   selector: 'esm-walk-round-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ButtonDirective, ChoiceComponent, MarksComponent, Menu, ReadingComponent, SinceComponent, WipeTestComponent],
+  imports: [
+    Button,
+    ButtonDirective,
+    ChoiceComponent,
+    MarksComponent,
+    Menu,
+    ReadingComponent,
+    SinceComponent,
+    WipeTestComponent,
+  ],
   providers: [SoilBrush],
   templateUrl: './walk-round.stage.html',
   styleUrl: './walk-round.stage.css',
@@ -48,7 +68,12 @@ export class WalkRoundStage {
   private readonly view = inject(ZoneInView);
 
   protected readonly kinds = soilKinds.map((value) => ({ value, label: soilName[value] }));
-  protected readonly levels = soilLevels.map((value) => ({ value, label: levelName[value], brief: levelBrief[value], level: value }));
+  protected readonly levels = soilLevels.map((value) => ({
+    value,
+    label: levelName[value],
+    brief: levelBrief[value],
+    level: value,
+  }));
   protected readonly spots = spotKinds;
   protected readonly covers: readonly { readonly value: BugCover | 'none'; readonly label: string }[] = [
     { value: 'none', label: 'None' },
@@ -64,15 +89,24 @@ export class WalkRoundStage {
     const with_ = this.brush.says();
     const item = (label: string, command: () => void): MenuItem => ({ label, command });
     return [
-      { label: `All of it: ${with_}`, items: [
-        item('Whole car', () => this.brush.onAll()),
-        ...views.map((view) => item(capital(viewName[view]), () => this.brush.onView(view))),
-      ] },
-      { label: `Kind of part: ${with_}`, items: classes.map((one) => item(capital(className[one]), () => this.brush.onClass(one))) },
-      { label: 'As seen on the other side', items: [
-        item('Left side onto right', () => this.brush.mirror('left')),
-        item('Right side onto left', () => this.brush.mirror('right')),
-      ] },
+      {
+        label: `All of it: ${with_}`,
+        items: [
+          item('Whole car', () => this.brush.onAll()),
+          ...views.map((view) => item(capital(viewName[view]), () => this.brush.onView(view))),
+        ],
+      },
+      {
+        label: `Kind of part: ${with_}`,
+        items: classes.map((one) => item(capital(className[one]), () => this.brush.onClass(one))),
+      },
+      {
+        label: 'As seen on the other side',
+        items: [
+          item('Left side onto right', () => this.brush.mirror('left')),
+          item('Right side onto left', () => this.brush.mirror('right')),
+        ],
+      },
     ];
   });
 
@@ -84,7 +118,11 @@ export class WalkRoundStage {
   });
   /** Where a closer look might change the answer. */
   protected readonly questions = computed(() =>
-    (this.desk.plan()?.questions ?? []).map((question) => ({ id: question.zoneId, name: zoneName(question.zoneId), says: questionSentence(question) })),
+    (this.desk.plan()?.questions ?? []).map((question) => ({
+      id: question.zoneId,
+      name: zoneName(question.zoneId),
+      says: questionSentence(question),
+    })),
   );
   /** What will be done about the spots of the zone, where the plan knows. */
   protected readonly pretreated = computed(() => {
@@ -104,7 +142,11 @@ export class WalkRoundStage {
   /** Pieces that no view shows, each with what was seen on it. */
   protected readonly hidden = computed(() => {
     const soil = this.desk.job()?.soil ?? {};
-    return this.desk.hidden().map(({ id }) => ({ id, name: zoneName(id), worst: soil[id] ? Math.max(0, ...soil[id].deposits.map(({ level }) => level)) : null }));
+    return this.desk.hidden().map(({ id }) => ({
+      id,
+      name: zoneName(id),
+      worst: soil[id] ? Math.max(0, ...soil[id].deposits.map(({ level }) => level)) : null,
+    }));
   });
   protected readonly unseen = computed(() => {
     const soil = this.desk.job()?.soil ?? {};
@@ -147,7 +189,9 @@ export class WalkRoundStage {
   protected splatter(cover: BugCover | 'none'): void {
     const zone = this.zone();
     if (!zone) return;
-    this.desk.edit(`${zone.name}: ${cover === 'none' ? 'no bugs' : bugsName[cover]}`, (job) => setBugs(job, zone.id, cover === 'none' ? null : cover));
+    this.desk.edit(`${zone.name}: ${cover === 'none' ? 'no bugs' : bugsName[cover]}`, (job) =>
+      setBugs(job, zone.id, cover === 'none' ? null : cover),
+    );
   }
 
   protected lift(kind: (typeof soilKinds)[number]): void {

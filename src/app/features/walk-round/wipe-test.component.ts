@@ -1,11 +1,33 @@
-import { ChangeDetectionStrategy, Component, DestroyRef, computed, effect, inject, input, output, signal } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  DestroyRef,
+  computed,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { FormsModule } from '@angular/forms';
 import { Button } from 'primeng/button';
 import { Checkbox } from 'primeng/checkbox';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
 import {
-  type OfPicture, type WipeMeasured, type WipedKind, addPicture, levelOfLoad, measure, onTowelByLevel, onTowelByScale, plainScene, renderTowel, resolveAssumptions, soilOn, wipedKinds,
+  type OfPicture,
+  type WipeMeasured,
+  type WipedKind,
+  addPicture,
+  levelOfLoad,
+  measure,
+  onTowelByLevel,
+  onTowelByScale,
+  plainScene,
+  renderTowel,
+  resolveAssumptions,
+  soilOn,
+  wipedKinds,
 } from '@esmero/core';
 import { type Calibration, type ZoneId, soilLevels } from '@esmero/model';
 import { capital, eyeText, levelName, pictureFaultText, roughly, soilName, zoneName } from '@esmero/messages';
@@ -31,7 +53,17 @@ const SMALLER_FROM = [5, 1.5] as const;
 @Component({
   selector: 'esm-wipe-test',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, Checkbox, ChoiceComponent, Dialog, FormsModule, NumberComponent, ProgressComponent, Select, TakePictureComponent],
+  imports: [
+    Button,
+    Checkbox,
+    ChoiceComponent,
+    Dialog,
+    FormsModule,
+    NumberComponent,
+    ProgressComponent,
+    Select,
+    TakePictureComponent,
+  ],
   templateUrl: './wipe-test.component.html',
   styleUrls: ['../../ui/marked-picture.css', './wipe-test.component.css'],
 })
@@ -55,11 +87,17 @@ export class WipeTestComponent {
 
   protected readonly cloths = computed(() => {
     const towels = (this.desk.job()?.towels ?? []).filter(({ role }) => role !== 'wheels');
-    return towels.map((batch) => ({ label: batch.name, value: batch.name, sideM2: (2 * batch.widthM * batch.heightM) / batch.sides }));
+    return towels.map((batch) => ({
+      label: batch.name,
+      value: batch.name,
+      sideM2: (2 * batch.widthM * batch.heightM) / batch.sides,
+    }));
   });
   private readonly pickedCloth = signal<string | null>(null);
   protected readonly cloth = computed(() => this.pickedCloth() ?? this.cloths()[0]?.value ?? '');
-  private readonly sideM2 = computed(() => this.cloths().find(({ value }) => value === this.cloth())?.sideM2 ?? plainScene.sideM2);
+  private readonly sideM2 = computed(
+    () => this.cloths().find(({ value }) => value === this.cloth())?.sideM2 ?? plainScene.sideM2,
+  );
 
   protected readonly patches = patches.map((cm) => ({ value: cm, label: `${cm} × ${cm} cm` }));
   private readonly pickedPatch = signal<number | null>(null);
@@ -69,7 +107,10 @@ export class WipeTestComponent {
   });
   private readonly patchM2 = computed(() => (this.patch() / 100) ** 2);
 
-  protected readonly kinds = [{ value: null as WipedKind | null, label: 'Find out' }, ...wipedKinds.map((value) => ({ value: value as WipedKind | null, label: capital(soilName[value]) }))];
+  protected readonly kinds = [
+    { value: null as WipedKind | null, label: 'Find out' },
+    ...wipedKinds.map((value) => ({ value: value as WipedKind | null, label: capital(soilName[value]) })),
+  ];
   protected readonly kind = signal<WipedKind | null>(null);
 
   private readonly picture = signal<OfPicture<'wipe-test'>['picture'] | null>(null);
@@ -85,8 +126,15 @@ export class WipeTestComponent {
     return {
       picture,
       asked: {
-        patchM2: this.patchM2(), sideM2: this.sideM2(), cleanliness: zone.cleanliness, kind: this.kind(), person: this.eye.person(), cloth: this.cloth(), calibrations: this.eye.calibrations(),
-        dye: this.dye(), assumptions: this.assumptions(),
+        patchM2: this.patchM2(),
+        sideM2: this.sideM2(),
+        cleanliness: zone.cleanliness,
+        kind: this.kind(),
+        person: this.eye.person(),
+        cloth: this.cloth(),
+        calibrations: this.eye.calibrations(),
+        dye: this.dye(),
+        assumptions: this.assumptions(),
       },
     };
   });
@@ -104,7 +152,9 @@ export class WipeTestComponent {
     const answer = this.study.answer();
     return answer?.kind === 'refused' ? pictureFaultText[answer.fault] : null;
   });
-  protected readonly outline = computed(() => (this.study.answer()?.outline ?? []).map(({ x, y }) => `${(100 * x).toFixed(2)},${(100 * y).toFixed(2)}`).join(' '));
+  protected readonly outline = computed(() =>
+    (this.study.answer()?.outline ?? []).map(({ x, y }) => `${(100 * x).toFixed(2)},${(100 * y).toFixed(2)}`).join(' '),
+  );
   protected readonly load = computed(() => this.desk.units().load(roughly(this.found()?.loadGm2 ?? 0)));
   protected readonly level = computed(() => {
     const found = this.found();
@@ -114,10 +164,17 @@ export class WipeTestComponent {
   protected readonly soilName = soilName;
 
   protected readonly calibrates = signal(false);
-  protected readonly levels = soilLevels.map((value) => ({ value, label: levelName[value], brief: String(value), level: value }));
+  protected readonly levels = soilLevels.map((value) => ({
+    value,
+    label: levelName[value],
+    brief: String(value),
+    level: value,
+  }));
   private readonly before = signal<number | null>(null);
   private readonly after = signal<number | null>(null);
-  protected readonly mine = computed(() => this.eye.calibrations().filter(({ person, name }) => person === this.eye.person() && name === this.cloth()));
+  protected readonly mine = computed(() =>
+    this.eye.calibrations().filter(({ person, name }) => person === this.eye.person() && name === this.cloth()),
+  );
 
   constructor() {
     effect(() => {
@@ -150,11 +207,24 @@ export class WipeTestComponent {
   /** A towel that wiped this panel, if it is as the job says, under some light. */
   protected async simulate(): Promise<void> {
     const known = this.known();
-    const kind = known?.loads.find((one) => (wipedKinds as readonly string[]).includes(one.kind))?.kind as WipedKind | undefined;
+    const kind = known?.loads.find((one) => (wipedKinds as readonly string[]).includes(one.kind))?.kind as
+      WipedKind | undefined;
     const [warmth, seed] = [0.2 * Math.random() - 0.1, Math.floor(1e6 * Math.random())];
     const scene = {
-      ...plainScene, width: 1280, height: 960, weave: 0.02, share: 0.72, turnDeg: 24 * Math.random() - 12, slope: [0.1 * Math.random(), 0.1 * Math.random()] as const,
-      kind: kind ?? 'dust', loadGm2: known?.totalGm2 ?? 0.5, patchM2: this.patchM2(), sideM2: this.sideM2(), white: [0.62 * (1 + warmth), 0.62, 0.62 * (1 - warmth)] as const, blur: 1, seed,
+      ...plainScene,
+      width: 1280,
+      height: 960,
+      weave: 0.02,
+      share: 0.72,
+      turnDeg: 24 * Math.random() - 12,
+      slope: [0.1 * Math.random(), 0.1 * Math.random()] as const,
+      kind: kind ?? 'dust',
+      loadGm2: known?.totalGm2 ?? 0.5,
+      patchM2: this.patchM2(),
+      sideM2: this.sideM2(),
+      white: [0.62 * (1 + warmth), 0.62, 0.62 * (1 - warmth)] as const,
+      blur: 1,
+      seed,
     };
     await this.take(await fileOf(renderTowel(scene, this.assumptions())), true);
   }
@@ -175,7 +245,16 @@ export class WipeTestComponent {
     const { loadGm2, spread } = found;
     this.desk.edit(eyeText.put(this.name(), this.load()), (job) => {
       const measured = measure(job, zone, { kind: found.soil, level }, { loadGm2, spread });
-      return kept ? addPicture(measured, { id: freshId('picture'), when: 'before', zone, note: eyeText.put(this.name(), this.load()), photo: kept.key, shows: 'towel' }) : measured;
+      return kept
+        ? addPicture(measured, {
+            id: freshId('picture'),
+            when: 'before',
+            zone,
+            note: eyeText.put(this.name(), this.load()),
+            photo: kept.key,
+            shows: 'towel',
+          })
+        : measured;
     });
     this.closed.emit();
   }
@@ -201,7 +280,16 @@ export class WipeTestComponent {
   private calibrate(by: Calibration['by'], onTowelGm2: number): void {
     const found = this.found();
     if (!found) return;
-    this.eye.calibrate({ id: freshId('calibration'), name: this.cloth(), person: this.eye.person(), kind: found.soil, by, at: this.now(), onTowelGm2, absorbed: found.absorbed });
+    this.eye.calibrate({
+      id: freshId('calibration'),
+      name: this.cloth(),
+      person: this.eye.person(),
+      kind: found.soil,
+      by,
+      at: this.now(),
+      onTowelGm2,
+      absorbed: found.absorbed,
+    });
     this.calibrates.set(false);
   }
 }

@@ -6,7 +6,11 @@ import { picturesAre } from '../../testing/pictures';
 import { show } from '../../testing/show';
 import { WipeTestComponent } from './wipe-test.component';
 
-const towel = (rest: Partial<typeof plainScene> = {}): Raster => renderTowel({ ...plainScene, kind: 'road-film', loadGm2: 2.5, patchM2: 0.04, share: 0.7, ...rest }, defaultAssumptions);
+const towel = (rest: Partial<typeof plainScene> = {}): Raster =>
+  renderTowel(
+    { ...plainScene, kind: 'road-film', loadGm2: 2.5, patchM2: 0.04, share: 0.7, ...rest },
+    defaultAssumptions,
+  );
 
 async function dialog(picture: () => Raster | null) {
   picturesAre(picture);
@@ -15,7 +19,9 @@ async function dialog(picture: () => Raster | null) {
   await all.settle();
   const box = (): HTMLElement => document.querySelector<HTMLElement>('.p-dialog')!;
   const press = async (text: string | RegExp): Promise<void> => {
-    [...box().querySelectorAll<HTMLButtonElement>('button')].find((one) => (typeof text === 'string' ? one.textContent.trim() === text : text.test(one.textContent.trim())))!.click();
+    [...box().querySelectorAll<HTMLButtonElement>('button')]
+      .find((one) => (typeof text === 'string' ? one.textContent.trim() === text : text.test(one.textContent.trim())))!
+      .click();
     await all.settle();
   };
   const take = async (): Promise<void> => {

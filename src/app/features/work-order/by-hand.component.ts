@@ -17,9 +17,20 @@ import { JobDesk } from '../../state/job-desk';
         @for (one of changes(); track one.change) {
           <li [class.not]="one.not">
             <span>
-              {{ one.text }}.@if (one.not) {&ngsp;<strong>Not done: {{ one.not }}</strong>}
+              {{ one.text }}.
+              @if (one.not) {
+                &ngsp;<strong>Not done: {{ one.not }}</strong>
+              }
             </span>
-            <p-button label="Take back" [ariaLabel]="'Take back: ' + one.text" icon="pi pi-undo" size="small" severity="secondary" [text]="true" (onClick)="drop(one.change)" />
+            <p-button
+              label="Take back"
+              [ariaLabel]="'Take back: ' + one.text"
+              icon="pi pi-undo"
+              size="small"
+              severity="secondary"
+              [text]="true"
+              (onClick)="drop(one.change)"
+            />
           </li>
         }
       </ul>

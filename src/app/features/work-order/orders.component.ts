@@ -28,7 +28,14 @@ const WIDEST = 100;
             @if (row.one.now) {
               <strong>as planned</strong>
             } @else {
-              <p-button label="Take it" [ariaLabel]="'Take: ' + row.text" size="small" severity="secondary" [outlined]="true" (onClick)="take(row.one)" />
+              <p-button
+                label="Take it"
+                [ariaLabel]="'Take: ' + row.text"
+                size="small"
+                severity="secondary"
+                [outlined]="true"
+                (onClick)="take(row.one)"
+              />
             }
           </li>
         } @empty {
@@ -36,7 +43,13 @@ const WIDEST = 100;
         }
       </ol>
     } @else {
-      <esm-study-bar question="Would another order be quicker?" [share]="study.share()" [failure]="study.failure()" (ask)="study.ask()" (stop)="study.stop()" />
+      <esm-study-bar
+        question="Would another order be quicker?"
+        [share]="study.share()"
+        [failure]="study.failure()"
+        (ask)="study.ask()"
+        (stop)="study.stop()"
+      />
     }
   `,
   styleUrl: './orders.component.css',
@@ -61,6 +74,8 @@ export class OrdersComponent {
 
   protected take(one: Ordering): void {
     const { order, wheels, glass, pair } = one;
-    this.desk.edit(orderingText(one, this.desk.job()?.site.workers ?? 1), (job) => setChoices(job, { order, wheels, glass, pair }));
+    this.desk.edit(orderingText(one, this.desk.job()?.site.workers ?? 1), (job) =>
+      setChoices(job, { order, wheels, glass, pair }),
+    );
   }
 }

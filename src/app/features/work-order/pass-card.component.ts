@@ -23,7 +23,14 @@ const howName: Readonly<Record<HandMove['how'], string>> = {
       <span class="no num">{{ row().number ?? '' }}</span>
       <h4 [title]="whole()">{{ title() }}</h4>
       @if (changes()) {
-        <p-button icon="pi pi-ellipsis-v" size="small" severity="secondary" [text]="true" [ariaLabel]="'Change pass ' + row().number + ': ' + whole()" (onClick)="ask.emit($event)" />
+        <p-button
+          icon="pi pi-ellipsis-v"
+          size="small"
+          severity="secondary"
+          [text]="true"
+          [ariaLabel]="'Change pass ' + row().number + ': ' + whole()"
+          (onClick)="ask.emit($event)"
+        />
       }
     </div>
     <div class="middle">
@@ -37,7 +44,12 @@ const howName: Readonly<Record<HandMove['how'], string>> = {
       </ul>
     </div>
     <div class="foot">
-      <span class="how">@if (row().worker > 0) {<strong class="second">2nd person</strong>&ngsp;}{{ how() }}</span>
+      <span class="how">
+        @if (row().worker > 0) {
+          <strong class="second">2nd person</strong>&ngsp;
+        }
+        {{ how() }}</span
+      >
       <strong class="num">{{ lasts() }}</strong>
     </div>
   `,
@@ -50,7 +62,9 @@ export class PassCardComponent {
   readonly changes = input.required<boolean>();
   readonly ask = output<Event>();
 
-  protected readonly title = computed(() => (this.row().number === null ? jobTitle(this.row()) : passHeading(this.row())));
+  protected readonly title = computed(() =>
+    this.row().number === null ? jobTitle(this.row()) : passHeading(this.row()),
+  );
   protected readonly whole = computed(() => (this.row().number === null ? '' : passZones(this.row())));
   protected readonly how = computed(() => howText(this.row()));
   protected readonly lasts = computed(() => clock(this.row().handS));

@@ -7,7 +7,12 @@ const heldMark = { fresh: '+', turned: '›', same: '', demoted: '»' } as const
 
 /** "+2:1–2  ›3:4" from the towels in the hand, in order. */
 export const sidesText = ({ towels }: RunRow): string =>
-  towels.map(({ towel, how, sides, done }) => `${heldMark[how]}${towel}:${sides.length > 1 ? `${sides[0]}–${sides.at(-1)}` : sides[0]}${done ? '.' : ''}`).join('  ');
+  towels
+    .map(
+      ({ towel, how, sides, done }) =>
+        `${heldMark[how]}${towel}:${sides.length > 1 ? `${sides[0]}–${sides.at(-1)}` : sides[0]}${done ? '.' : ''}`,
+    )
+    .join('  ');
 
 /** What is done in a row: the panels of a pass, or an errand. */
 export const titleOf = (row: RunRow): string => (row.number === null ? jobTitle(row) : passZones(row));

@@ -9,7 +9,10 @@ import type { LapSection } from './lap-sections';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p class="soft">
-      {{ wording.key }}@if (two()) {{{ wording.second }}}
+      {{ wording.key }}
+      @if (two()) {
+        {{ wording.second }}
+      }
     </p>
     <ol>
       @for (section of sections(); track $index) {
@@ -17,7 +20,12 @@ import type { LapSection } from './lap-sections';
         @for (row of section.rows; track $index) {
           <li class="line">
             <span class="number num">{{ row.number ?? '' }}</span>
-            <span>@if (row.worker > 0) {<strong>2nd</strong>&ngsp;}{{ titleOf(row) }} <strong>{{ marksOf(row) }}</strong></span>
+            <span>
+              @if (row.worker > 0) {
+                <strong>2nd</strong>&ngsp;
+              }
+              {{ titleOf(row) }} <strong>{{ marksOf(row) }}</strong></span
+            >
             <span class="num sides">{{ sidesText(row) }}</span>
             <span class="num soft">{{ clock(row.wipeS) }}</span>
             <span class="num">{{ clock(row.handS) }}</span>

@@ -15,6 +15,8 @@ describe('the work order', () => {
     }));
     await settle();
     expect(element.textContent).toContain('2 tar spots stay');
-    expect([...element.querySelectorAll('.lap h3')].map((title) => title.textContent)).toContainEqual(expect.stringContaining('Dry the body'));
+    expect([...element.querySelectorAll('.lap h3')].map((title) => title.textContent)).toContainEqual(
+      expect.stringContaining('Dry the body'),
+    );
   });
 });

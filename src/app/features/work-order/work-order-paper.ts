@@ -32,7 +32,9 @@ import { sidesText, titleOf } from './pass-line';
 
 /** "32 min, 4.5 L of water, 27 mL of product, 6 towels". */
 export function totalsText({ method, totals: { minutes: time, litres, productMl, towels } }: Plan, u: Units): string {
-  return method === 'decline' ? '' : `${figureValue(time, u)}, ${figureValue(litres, u)} of water, ${figureValue(productMl, u)} of product, ${figureValue(towels, u)} towels`;
+  return method === 'decline'
+    ? ''
+    : `${figureValue(time, u)}, ${figureValue(litres, u)} of water, ${figureValue(productMl, u)} of product, ${figureValue(towels, u)} towels`;
 }
 
 /** What to tell the client, and what it is made of. */
@@ -44,11 +46,22 @@ export function slotText({ method, slot }: Plan, u: Units): string {
 
 /** What is to be known beside the car: spots that stay, whose word this is done on, what may dry too soon. */
 export const knownBefore = ({ verdicts }: Plan, u: Units): readonly string[] =>
-  verdicts.filter(({ code }) => code === 'spots-left' || code === 'bugs-left' || code === 'product-left' || code === 'against-advice' || code === 'late').map((verdict) => verdictSentence(verdict, u));
+  verdicts
+    .filter(
+      ({ code }) =>
+        code === 'spots-left' ||
+        code === 'bugs-left' ||
+        code === 'product-left' ||
+        code === 'against-advice' ||
+        code === 'late',
+    )
+    .map((verdict) => verdictSentence(verdict, u));
 
 /** "Left sill: scratch (old)": what was there before. */
 export const marksBefore = ({ marks }: Job): readonly string[] =>
-  marks.map(({ zone, kind, note }) => `${zoneName(zone)}: ${markName[kind]}${note ? ` (${note.replace(/\.$/, '')})` : ''}`);
+  marks.map(
+    ({ zone, kind, note }) => `${zoneName(zone)}: ${markName[kind]}${note ? ` (${note.replace(/\.$/, '')})` : ''}`,
+  );
 
 /** What is taken out of the van for the wash. */
 export function countOut({ towels, mitts }: Plan): readonly string[] {
@@ -81,8 +94,17 @@ export function workOrderPaper(job: Job, plan: Plan, u: Units): WorkOrderPaper {
     car: carSvg(job.vehicle),
     method: methodName[plan.method],
     totals: totalsText(plan, u),
-    notes: [soldText(job), slotText(plan, u), job.note, ...askedFor(job, plan, u), ...knownBefore(plan, u), marks.length > 0 ? `Existing marks: ${marks.join('; ')}` : ''].filter(Boolean),
-    mixes: plan.mix.mixes.map((mix) => ({ name: `${mixTitle(mix)}, ${mix.vessel.name}`, says: mixSentences(mix, u).join(' ') })).concat(plan.bottles.map((bottle) => ({ name: bottle.productName, says: bottleSentence(bottle, u) }))),
+    notes: [
+      soldText(job),
+      slotText(plan, u),
+      job.note,
+      ...askedFor(job, plan, u),
+      ...knownBefore(plan, u),
+      marks.length > 0 ? `Existing marks: ${marks.join('; ')}` : '',
+    ].filter(Boolean),
+    mixes: plan.mix.mixes
+      .map((mix) => ({ name: `${mixTitle(mix)}, ${mix.vessel.name}`, says: mixSentences(mix, u).join(' ') }))
+      .concat(plan.bottles.map((bottle) => ({ name: bottle.productName, says: bottleSentence(bottle, u) }))),
     count: countOut(plan),
     laps: lapSections(runRows(plan)).map(({ title, rows }) => ({ title, passes: rows.map(lineOf) })),
     key: `${orderText.paperKey}${job.site.workers === 2 ? orderText.second : ''}`,

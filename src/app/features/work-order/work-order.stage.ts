@@ -6,7 +6,22 @@ import { Dialog } from 'primeng/dialog';
 import { Menu } from 'primeng/menu';
 import { type Plan, type RunRow, afterwards, changePass, detailsOf, passChangesOf, runRows } from '@esmero/core';
 import { type PassChange, views } from '@esmero/model';
-import { askedFor, type Units, afterSentences, cautionSentence, clock, dayText, figureValue, jobTitle, methodName, mixSentences, mixTitle, orderText, passChangeText, verdictSentence } from '@esmero/messages';
+import {
+  askedFor,
+  type Units,
+  afterSentences,
+  cautionSentence,
+  clock,
+  dayText,
+  figureValue,
+  jobTitle,
+  methodName,
+  mixSentences,
+  mixTitle,
+  orderText,
+  passChangeText,
+  verdictSentence,
+} from '@esmero/messages';
 import type { WorkOrderPaper } from '@esmero/papers';
 import { JobDesk } from '../../state/job-desk';
 import { orderLooks } from '../../ui/net/looks';
@@ -25,7 +40,17 @@ import { RunChartComponent } from '../../ui/run-chart/run-chart.component';
 @Component({
   selector: 'esm-work-order-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [Button, ByHandComponent, Dialog, Menu, OrdersComponent, PassCardComponent, PdfComponent, PrintListComponent, RunChartComponent],
+  imports: [
+    Button,
+    ByHandComponent,
+    Dialog,
+    Menu,
+    OrdersComponent,
+    PassCardComponent,
+    PdfComponent,
+    PrintListComponent,
+    RunChartComponent,
+  ],
   templateUrl: './work-order.stage.html',
   styleUrl: './work-order.stage.css',
 })
@@ -80,7 +105,8 @@ export class WorkOrderStage {
   );
   protected readonly count = this.ofPlan(countOut);
   protected readonly dayText = dayText;
-  protected readonly paper = (): WorkOrderPaper => workOrderPaper(this.desk.job()!, this.desk.plan()!, this.desk.units());
+  protected readonly paper = (): WorkOrderPaper =>
+    workOrderPaper(this.desk.job()!, this.desk.plan()!, this.desk.units());
   protected readonly after = computed(() => {
     const [job, plan, u] = [this.desk.job(), this.desk.plan(), this.desk.units()];
     return job && plan && plan.method !== 'decline' ? afterSentences(afterwards(job, plan), u) : [];
@@ -98,7 +124,9 @@ export class WorkOrderStage {
       looks: computed(() =>
         orderLooks(
           this.desk.zonePlans().values(),
-          this.rows().flatMap(({ act, number, parts }) => (act === 'wipe' ? parts.map(({ zoneId }) => [zoneId, number!] as const) : [])),
+          this.rows().flatMap(({ act, number, parts }) =>
+            act === 'wipe' ? parts.map(({ zoneId }) => [zoneId, number!] as const) : [],
+          ),
         ),
       ),
       paints: false,
@@ -124,7 +152,9 @@ export class WorkOrderStage {
     if (!plan || row.number === null) return [];
     const { earlier, later, joinBefore, joinNext, splits } = passChangesOf(plan, row.number);
     const item = (label: string, icon: string, change: PassChange | null): MenuItem[] =>
-      change ? [{ label, icon, command: () => this.desk.edit(passChangeText(change), (job) => changePass(job, change)) }] : [];
+      change
+        ? [{ label, icon, command: () => this.desk.edit(passChangeText(change), (job) => changePass(job, change)) }]
+        : [];
     return [
       ...item('Do it before the one above', 'pi pi-arrow-up', earlier),
       ...item('Do it after the one below', 'pi pi-arrow-down', later),

@@ -33,8 +33,13 @@ interface Curve {
       <text x="2" y="${EDGE.top - 2}">g</text>
       @for (curve of curves(); track curve.name) {
         <path class="curve" [class.own]="curve.own" [attr.d]="curve.path" />
-        <path class="lead" [attr.d]="'M${WIDTH - EDGE.right} ' + curve.end + 'L${WIDTH - EDGE.right + 10} ' + curve.label" />
-        <text x="${WIDTH - EDGE.right + 13}" [attr.y]="curve.label" dominant-baseline="central" [class.own]="curve.own">{{ curve.name }}</text>
+        <path
+          class="lead"
+          [attr.d]="'M${WIDTH - EDGE.right} ' + curve.end + 'L${WIDTH - EDGE.right + 10} ' + curve.label"
+        />
+        <text x="${WIDTH - EDGE.right + 13}" [attr.y]="curve.label" dominant-baseline="central" [class.own]="curve.own">
+          {{ curve.name }}
+        </text>
       }
     </svg>
   `,
@@ -73,7 +78,10 @@ export class BucketChartComponent {
     return ticksOf(this.y(), 4, (value) => fixed(value, digits));
   });
   protected readonly curves = computed(() => {
-    const drawn = line<Pick<Dip, 'washedM2' | 'broughtG'>>((dip) => this.x()(dip.washedM2), (dip) => this.y()(dip.broughtG));
+    const drawn = line<Pick<Dip, 'washedM2' | 'broughtG'>>(
+      (dip) => this.x()(dip.washedM2),
+      (dip) => this.y()(dip.broughtG),
+    );
     const { system, guards } = this.own();
     const curves = this.runs()
       .map((way): Curve => {
@@ -89,6 +97,9 @@ export class BucketChartComponent {
     return curves.map((curve, i) => ({ ...curve, label: labels[i]! - over }));
   });
   protected readonly says = computed(
-    () => `Grit brought back to the paint: ${this.runs().map((way) => `${wayName(way)} ${grams(way.run.carriedG)}`).join(', ')}`,
+    () =>
+      `Grit brought back to the paint: ${this.runs()
+        .map((way) => `${wayName(way)} ${grams(way.run.carriedG)}`)
+        .join(', ')}`,
   );
 }

@@ -35,7 +35,12 @@ const strewn = (n: number): readonly [number, number] => [(n * 0.7548776662) % 1
   selector: 'esm-bucket-section',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [style.max-width.px]="1.35 * width()" [attr.viewBox]="'0 0 ' + width() + ' 232'" role="img" [attr.aria-label]="says()">
+    <svg
+      [style.max-width.px]="1.35 * width()"
+      [attr.viewBox]="'0 0 ' + width() + ' 232'"
+      role="img"
+      [attr.aria-label]="says()"
+    >
       @for (bucket of buckets(); track bucket.name) {
         <g [attr.transform]="'translate(' + bucket.x + ' 0)'">
           <rect class="water" x="8" width="${WIDTH - 16}" [attr.y]="bucket.top" [attr.height]="bucket.depth" />

@@ -1,5 +1,15 @@
 import { NgTemplateOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, effect, input, linkedSignal, output, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  input,
+  linkedSignal,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
 import { FormControl, FormRecord, ReactiveFormsModule, type ValidationErrors } from '@angular/forms';
 import { ButtonDirective } from 'primeng/button';
 import { InputText } from 'primeng/inputtext';
@@ -36,7 +46,19 @@ export type ItemRules = (kind: FormKind, item: AnyItem) => Promise<readonly Faul
 @Component({
   selector: 'esm-item-form',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  imports: [ButtonDirective, CareComponent, NumberComponent, InputText, NgTemplateOutlet, ProductUsesComponent, ReactiveFormsModule, Select, Textarea, ToggleSwitch, TypedTextDirective],
+  imports: [
+    ButtonDirective,
+    CareComponent,
+    NumberComponent,
+    InputText,
+    NgTemplateOutlet,
+    ProductUsesComponent,
+    ReactiveFormsModule,
+    Select,
+    Textarea,
+    ToggleSwitch,
+    TypedTextDirective,
+  ],
   templateUrl: './item-form.component.html',
   styles: `
     .group {
@@ -70,21 +92,31 @@ export class ItemFormComponent {
   /** A control a field; made anew for another item. */
   protected readonly form = computed(() => {
     this.id();
-    return untracked(() => new FormRecord(Object.fromEntries(this.fields().map(({ path }) => [path, new FormControl<unknown>(valueAt(this.item(), path))])), { asyncValidators: () => this.check() }));
+    return untracked(
+      () =>
+        new FormRecord(
+          Object.fromEntries(
+            this.fields().map(({ path }) => [path, new FormControl<unknown>(valueAt(this.item(), path))]),
+          ),
+          { asyncValidators: () => this.check() },
+        ),
+    );
   });
   protected readonly shown = computed(() =>
-    this.fields().filter(({ when }) => when?.(this.draft()) ?? true).map((field, i, all): Shown => {
-      const as = this.editable(field);
-      const fault = this.faults().find(({ path }) => path === field.path || path.startsWith(`${field.path}[`));
-      return {
-        field,
-        id: `${this.prefix}-${field.path}`,
-        control: this.form().controls[field.path]!,
-        as,
-        begins: field.group !== all[i - 1]?.group ? field.group : undefined,
-        fault: fault ? faultHint(fault, as ?? undefined) : null,
-      };
-    }),
+    this.fields()
+      .filter(({ when }) => when?.(this.draft()) ?? true)
+      .map((field, i, all): Shown => {
+        const as = this.editable(field);
+        const fault = this.faults().find(({ path }) => path === field.path || path.startsWith(`${field.path}[`));
+        return {
+          field,
+          id: `${this.prefix}-${field.path}`,
+          control: this.form().controls[field.path]!,
+          as,
+          begins: field.group !== all[i - 1]?.group ? field.group : undefined,
+          fault: fault ? faultHint(fault, as ?? undefined) : null,
+        };
+      }),
   );
 
   constructor() {
@@ -92,21 +124,32 @@ export class ItemFormComponent {
       const form = this.form();
       untracked(() => this.faults.set([]));
       const told = [
-        ...Object.entries(form.controls).map(([path, control]) => control.valueChanges.subscribe((value) => this.write(path, value))),
-        form.statusChanges.subscribe((status) => status === 'VALID' && this.draft() !== this.item() && this.changed.emit(this.draft())),
+        ...Object.entries(form.controls).map(([path, control]) =>
+          control.valueChanges.subscribe((value) => this.write(path, value)),
+        ),
+        form.statusChanges.subscribe(
+          (status) => status === 'VALID' && this.draft() !== this.item() && this.changed.emit(this.draft()),
+        ),
       ];
       onCleanup(() => told.forEach((one) => one.unsubscribe()));
     });
     // What came of it elsewhere, and what one field makes of others; a check that is under way goes on.
     effect(() => {
       const draft = this.draft();
-      for (const [path, control] of Object.entries(this.form().controls)) if (control.value !== valueAt(draft, path)) control.setValue(valueAt(draft, path), { emitEvent: false, onlySelf: true });
+      for (const [path, control] of Object.entries(this.form().controls))
+        if (control.value !== valueAt(draft, path))
+          control.setValue(valueAt(draft, path), { emitEvent: false, onlySelf: true });
     });
   }
 
   /** How a figure is typed: in the units of the reader, or in whole units of the currency. */
   private editable(field: Field): Editable | null {
-    if (field.kind === 'money') return { unit: this.currency(), show: (minor) => fromMinor(minor, this.currency()), read: (shown) => toMinor(shown, this.currency()) };
+    if (field.kind === 'money')
+      return {
+        unit: this.currency(),
+        show: (minor) => fromMinor(minor, this.currency()),
+        read: (shown) => toMinor(shown, this.currency()),
+      };
     if (field.kind !== 'number') return null;
     return this.units().edit[field.unit as keyof Units['edit']] ?? plainUnit(field.unit ?? '');
   }

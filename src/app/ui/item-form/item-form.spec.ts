@@ -67,7 +67,10 @@ describe('the form of an item', () => {
     const { element, field, settle, set } = await show('vehicle', newItem.vehicle('v'));
     // The rules are fetched when they are first asked for: a check from before may come in late.
     const waiting: (() => void)[] = [];
-    set('rules', (of: LibraryKind, draft: AnyItem) => new Promise((done) => waiting.push(() => done(faultsInItem(of, draft)))));
+    set(
+      'rules',
+      (of: LibraryKind, draft: AnyItem) => new Promise((done) => waiting.push(() => done(faultsInItem(of, draft)))),
+    );
     await settle();
     type(field('Length'), '4.2');
     type(field('Length'), '40');
@@ -92,7 +95,9 @@ describe('the form of an item', () => {
 
   it('starts another body from its own proportions', async () => {
     const { form, field, settle, told } = await show('vehicle', newItem.vehicle('v'));
-    (form as unknown as { form(): { controls: Record<string, { setValue(value: unknown): void }> } }).form().controls['body']!.setValue('van');
+    (form as unknown as { form(): { controls: Record<string, { setValue(value: unknown): void }> } })
+      .form()
+      .controls['body']!.setValue('van');
     await settle();
     await vi.waitFor(() => expect(told).toHaveLength(1));
     expect((told[0] as LibraryItems['vehicle']).dimensions).toEqual(defaultDimensions('van'));

@@ -12,7 +12,15 @@ import { NumberComponent } from '../number.component';
 const readings = labelReadings.map((value) => ({ value, label: readingName[value] }));
 
 /** Parts of water that are common; what is not listed is used as it comes. */
-const commonParts: Readonly<Partial<Record<MixPurpose, string>>> = { waterless: '4', foam: '20', presoak: '50', wash: '256', shampoo: '400', glass: '9', degreaser: '10' };
+const commonParts: Readonly<Partial<Record<MixPurpose, string>>> = {
+  waterless: '4',
+  foam: '20',
+  presoak: '50',
+  wash: '256',
+  shampoo: '400',
+  glass: '9',
+  degreaser: '10',
+};
 
 const fresh = (purpose: MixPurpose): ProductUse => ({
   purpose,
@@ -47,7 +55,14 @@ function meaning({ dilution }: ProductUse): string {
   template: `
     <div class="row" role="group" aria-label="Uses">
       @for (row of rows(); track row.purpose) {
-        <button pButton type="button" severity="secondary" outlined [attr.aria-pressed]="row.use !== undefined" (click)="row.use ? remove(row.purpose) : put(fresh(row.purpose))">
+        <button
+          pButton
+          type="button"
+          severity="secondary"
+          outlined
+          [attr.aria-pressed]="row.use !== undefined"
+          (click)="row.use ? remove(row.purpose) : put(fresh(row.purpose))"
+        >
           {{ row.name }}
         </button>
       }
@@ -84,31 +99,64 @@ function meaning({ dilution }: ProductUse): string {
             </div>
             <div class="field">
               <label [for]="'w-' + row.purpose">Weakest allowed, 1 to</label>
-              <esm-number [inputId]="'w-' + row.purpose" [value]="use.weakest" (typed)="put({ ...use, weakest: $event })" />
+              <esm-number
+                [inputId]="'w-' + row.purpose"
+                [value]="use.weakest"
+                (typed)="put({ ...use, weakest: $event })"
+              />
             </div>
             <div class="field">
               <label [for]="'s-' + row.purpose">Strongest allowed, 1 to</label>
-              <esm-number [inputId]="'s-' + row.purpose" [value]="use.strongest" (typed)="put({ ...use, strongest: $event })" />
+              <esm-number
+                [inputId]="'s-' + row.purpose"
+                [value]="use.strongest"
+                (typed)="put({ ...use, strongest: $event })"
+              />
             </div>
             <div class="field">
               <label [for]="'p-' + row.purpose">Says it protects for</label>
-              <esm-number [inputId]="'p-' + row.purpose" [value]="use.protectsDays" unit="days" (typed)="put({ ...use, protectsDays: $event })" />
+              <esm-number
+                [inputId]="'p-' + row.purpose"
+                [value]="use.protectsDays"
+                unit="days"
+                (typed)="put({ ...use, protectsDays: $event })"
+              />
             </div>
             <div class="field">
               <label [for]="'a-' + row.purpose">Goes on, per m²</label>
-              <esm-number [inputId]="'a-' + row.purpose" [value]="use.mLPerM2" unit="mL" placeholder="by practice" (typed)="put({ ...use, mLPerM2: $event })" />
+              <esm-number
+                [inputId]="'a-' + row.purpose"
+                [value]="use.mLPerM2"
+                unit="mL"
+                placeholder="by practice"
+                (typed)="put({ ...use, mLPerM2: $event })"
+              />
             </div>
             <div class="field">
               <label [for]="'d-' + row.purpose">Works for</label>
-              <esm-number [inputId]="'d-' + row.purpose" [value]="use.dwellS" unit="s" placeholder="by practice" (typed)="put({ ...use, dwellS: $event })" />
+              <esm-number
+                [inputId]="'d-' + row.purpose"
+                [value]="use.dwellS"
+                unit="s"
+                placeholder="by practice"
+                (typed)="put({ ...use, dwellS: $event })"
+              />
             </div>
             <div class="field">
               <label [for]="'o-' + row.purpose">Has to be rinsed off</label>
-              <p-toggleswitch [inputId]="'o-' + row.purpose" [ngModel]="use.rinseAfter" (ngModelChange)="put({ ...use, rinseAfter: $event })" />
+              <p-toggleswitch
+                [inputId]="'o-' + row.purpose"
+                [ngModel]="use.rinseAfter"
+                (ngModelChange)="put({ ...use, rinseAfter: $event })"
+              />
             </div>
             <div class="field">
               <label [for]="'u-' + row.purpose">May be used in the sun</label>
-              <p-toggleswitch [inputId]="'u-' + row.purpose" [ngModel]="use.inSun" (ngModelChange)="put({ ...use, inSun: $event })" />
+              <p-toggleswitch
+                [inputId]="'u-' + row.purpose"
+                [ngModel]="use.inSun"
+                (ngModelChange)="put({ ...use, inSun: $event })"
+              />
             </div>
             <p class="wide soft num">{{ row.means }}</p>
           </div>

@@ -1,13 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  ElementRef,
-  computed,
-  inject,
-  input,
-  output,
-  signal,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, computed, inject, input, output, signal } from '@angular/core';
 import { Button } from 'primeng/button';
 import { detailsOf } from '@esmero/core';
 import type { Vehicle, View, Zone, ZoneId } from '@esmero/model';
@@ -107,7 +98,9 @@ export class CarNetComponent {
 
   protected readonly net = computed(() => {
     const [side, details] = [this.side(), detailsOf(this.vehicle())];
-    return side ? sideOf(side, this.zones(), details) : netOf(this.zones(), details, this.vehicle().dimensions, this.lie());
+    return side
+      ? sideOf(side, this.zones(), details)
+      : netOf(this.zones(), details, this.vehicle().dimensions, this.lie());
   });
   protected readonly drawn = computed(() =>
     this.net().zones.map((placed): Drawn => {

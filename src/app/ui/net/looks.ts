@@ -1,14 +1,31 @@
-import { type Load, type SoilState, type RunStatus, type ZonePlan, defaultAssumptions, forecastOn, levelOfLoad } from '@esmero/core';
+import {
+  type Load,
+  type SoilState,
+  type RunStatus,
+  type ZonePlan,
+  defaultAssumptions,
+  forecastOn,
+  levelOfLoad,
+} from '@esmero/core';
 import { type Job, type SoilLevel, type Zone, type ZoneId, type ZoneSoil, bugCovers } from '@esmero/model';
-import { type Units, bugsName, capital, levelName, soilMark, soilName, spotName, plannedName, treatmentBrief } from '@esmero/messages';
+import {
+  type Units,
+  bugsName,
+  capital,
+  levelName,
+  soilMark,
+  soilName,
+  spotName,
+  plannedName,
+  treatmentBrief,
+} from '@esmero/messages';
 import type { LegendItem } from './net-legend.component';
 import { type Looks, type ZoneLook, isCooled, isFlushed, plainLook, treatmentFill, treatmentMark } from './zone-look';
 
 const worstOf = (soil: ZoneSoil): SoilLevel =>
   soil.deposits.reduce<SoilLevel>((worst, { level }) => (level > worst ? level : worst), 0);
 
-const spotTotal = (soil: ZoneSoil): number =>
-  Object.values(soil.spots).reduce((sum, count) => sum + count, 0);
+const spotTotal = (soil: ZoneSoil): number => Object.values(soil.spots).reduce((sum, count) => sum + count, 0);
 
 /** "road film 3, dust 1; a few bugs" */
 export function soilWords(soil: ZoneSoil | undefined): string {
@@ -19,7 +36,12 @@ export function soilWords(soil: ZoneSoil | undefined): string {
   const spots = Object.entries(soil.spots).map(
     ([kind, count]) => `${count} ${spotName[kind as keyof typeof spotName]}`,
   );
-  return [...(deposits.length ? deposits : ['clean']), ...(soil.measured ? ['measured'] : []), ...(soil.bugs ? [bugsName[soil.bugs]] : []), ...spots].join('; ');
+  return [
+    ...(deposits.length ? deposits : ['clean']),
+    ...(soil.measured ? ['measured'] : []),
+    ...(soil.bugs ? [bugsName[soil.bugs]] : []),
+    ...spots,
+  ].join('; ');
 }
 
 function soilLook(soil: ZoneSoil): ZoneLook {
@@ -41,7 +63,9 @@ const heaviest = (loads: readonly Load[]): Load => loads.reduce((p, q) => (q.loa
 
 /** "salt 2.1 g/m² and dust 0.4 g/m², give or take a factor of 2" */
 export function forecastWords({ loads, spread }: SoilState, u: Units): string {
-  const told = loads.filter(({ loadGm2 }) => loadGm2 >= LEAST_TOLD).map(({ kind, loadGm2 }) => `${soilName[kind]} ${u.load(loadGm2)}`);
+  const told = loads
+    .filter(({ loadGm2 }) => loadGm2 >= LEAST_TOLD)
+    .map(({ kind, loadGm2 }) => `${soilName[kind]} ${u.load(loadGm2)}`);
   return `${told.join(', ') || 'clean'}, give or take a factor of ${spread}`;
 }
 
@@ -123,7 +147,10 @@ export function treatmentLegend(plans: Iterable<ZonePlan>, u: Units): readonly L
     const item = items.get(name) ?? { fill, flushed, cooled, name, how: '', panels: 0, areaM2: 0 };
     items.set(name, { ...item, panels: item.panels + 1, areaM2: item.areaM2 + zone.areaM2 });
   }
-  return [...items.values()].map(({ panels, areaM2, ...item }) => ({ ...item, how: `${panels === 1 ? 'one panel' : `${panels} panels`}, ${u.area(areaM2)}` }));
+  return [...items.values()].map(({ panels, areaM2, ...item }) => ({
+    ...item,
+    how: `${panels === 1 ? 'one panel' : `${panels} panels`}, ${u.area(areaM2)}`,
+  }));
 }
 
 /** Treatments with the order of work written on the zones. */
@@ -136,7 +163,12 @@ export function orderLooks(plans: Iterable<ZonePlan>, order: readonly (readonly 
       const numbers = passes.get(plan.zone.id)?.join('·');
       return [
         plan.zone.id,
-        { ...look, mark: numbers ?? look.mark, brief: null, says: numbers ? `pass ${numbers.replaceAll('·', ' and ')}, ${look.says}` : look.says },
+        {
+          ...look,
+          mark: numbers ?? look.mark,
+          brief: null,
+          says: numbers ? `pass ${numbers.replaceAll('·', ' and ')}, ${look.says}` : look.says,
+        },
       ];
     }),
   );
@@ -148,6 +180,19 @@ export const runLooks = (plans: Iterable<ZonePlan>, standing: RunStatus | null):
     [...plans].map((plan) => {
       const look = treatmentLook(plan, false);
       const done = standing?.zonesDone.has(plan.zone.id);
-      return [plan.zone.id, done ? { ...look, fill: 'plain', flushed: false, cooled: false, mark: '✓', brief: null, says: `done, ${look.says}` } : look];
+      return [
+        plan.zone.id,
+        done
+          ? {
+              ...look,
+              fill: 'plain',
+              flushed: false,
+              cooled: false,
+              mark: '✓',
+              brief: null,
+              says: `done, ${look.says}`,
+            }
+          : look,
+      ];
     }),
   );

@@ -35,19 +35,28 @@ describe('the car unfolded', () => {
       }
   });
 
-  it.each(['across', 'up'] as const)('lets nose and tail stand upright, each as one sees it who stands there: %s', (lie) => {
-    const net = netFor('hatchback', lie);
-    const at = (id: string) => net.zones.find(({ zone }) => zone.id === id)!.centre;
-    expect(at('front-bumper-lower')[1]).toBeGreaterThan(at('grille')[1]);
-    expect(at('rear-bumper-lower')[1]).toBeGreaterThan(at('badges')[1]);
-    const [ahead, behind] = lie === 'across' ? [at('grille')[0], at('badges')[0]] : [at('grille')[1], at('badges')[1]];
-    const roof = at('roof')[lie === 'across' ? 0 : 1];
-    expect(ahead).toBeLessThan(roof);
-    expect(behind).toBeGreaterThan(roof);
-  });
+  it.each(['across', 'up'] as const)(
+    'lets nose and tail stand upright, each as one sees it who stands there: %s',
+    (lie) => {
+      const net = netFor('hatchback', lie);
+      const at = (id: string) => net.zones.find(({ zone }) => zone.id === id)!.centre;
+      expect(at('front-bumper-lower')[1]).toBeGreaterThan(at('grille')[1]);
+      expect(at('rear-bumper-lower')[1]).toBeGreaterThan(at('badges')[1]);
+      const [ahead, behind] =
+        lie === 'across' ? [at('grille')[0], at('badges')[0]] : [at('grille')[1], at('badges')[1]];
+      const roof = at('roof')[lie === 'across' ? 0 : 1];
+      expect(ahead).toBeLessThan(roof);
+      expect(behind).toBeGreaterThan(roof);
+    },
+  );
 
   it('stands nose up on a narrow screen', () => {
-    const [, , width, height] = netFor('estate', 'up').viewBox.split(' ').map(Number) as [number, number, number, number];
+    const [, , width, height] = netFor('estate', 'up').viewBox.split(' ').map(Number) as [
+      number,
+      number,
+      number,
+      number,
+    ];
     expect(height).toBeGreaterThan(width);
   });
 
@@ -78,21 +87,44 @@ describe('the car unfolded', () => {
 
 /** Area of a drawn path, holes taken off; the first ring is the outline. */
 function drawnArea({ path }: PlacedZone): number {
-  const rings = path.split('Z').filter((ring) => ring !== '').map((ring) => ring.slice(1).split('L').map((point) => point.split(' ').map(Number) as [number, number]));
-  const areas = rings.map((ring) => Math.abs(ring.reduce((sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - ring[(i + 1) % ring.length]![0] * y, 0)) / 2);
+  const rings = path
+    .split('Z')
+    .filter((ring) => ring !== '')
+    .map((ring) =>
+      ring
+        .slice(1)
+        .split('L')
+        .map((point) => point.split(' ').map(Number) as [number, number]),
+    );
+  const areas = rings.map(
+    (ring) =>
+      Math.abs(
+        ring.reduce(
+          (sum, [x, y], i) => sum + x * ring[(i + 1) % ring.length]![1] - ring[(i + 1) % ring.length]![0] * y,
+          0,
+        ),
+      ) / 2,
+  );
   return areas.slice(1).reduce((rest, hole) => rest - hole, areas[0]!);
 }
 
 /** Area of a polygon with holes, before any rounding. */
-const areaOf = (polygons: readonly (readonly (readonly [number, number])[])[]): number => drawnArea({ path: polygons.map((ring) => `M${ring.map((point) => point.join(' ')).join('L')}Z`).join('') } as PlacedZone);
+const areaOf = (polygons: readonly (readonly (readonly [number, number])[])[]): number =>
+  drawnArea({
+    path: polygons.map((ring) => `M${ring.map((point) => point.join(' ')).join('L')}Z`).join(''),
+  } as PlacedZone);
 
 describe('what is drawn', () => {
-  it.each(bodies)('%s: is as large as what is computed, within half a per cent, on the net and side by side', (body) => {
-    const vehicle = { ...newItem.vehicle('v'), body, dimensions: defaultDimensions(body) };
-    const zones = zonesOf(vehicle);
-    const sides = views.flatMap((view) => sideOf(view, zones, detailsOf(vehicle)).zones);
-    for (const placed of [...netFor(body).zones, ...sides]) expect(Math.abs(drawnArea(placed) / areaOf(placed.zone.polygons) - 1), placed.zone.id).toBeLessThan(0.005);
-  });
+  it.each(bodies)(
+    '%s: is as large as what is computed, within half a per cent, on the net and side by side',
+    (body) => {
+      const vehicle = { ...newItem.vehicle('v'), body, dimensions: defaultDimensions(body) };
+      const zones = zonesOf(vehicle);
+      const sides = views.flatMap((view) => sideOf(view, zones, detailsOf(vehicle)).zones);
+      for (const placed of [...netFor(body).zones, ...sides])
+        expect(Math.abs(drawnArea(placed) / areaOf(placed.zone.polygons) - 1), placed.zone.id).toBeLessThan(0.005);
+    },
+  );
 });
 
 describe('one side alone', () => {
@@ -101,7 +133,9 @@ describe('one side alone', () => {
     const zones = zonesOf(vehicle);
     for (const view of views) {
       const side = sideOf(view, zones, detailsOf(vehicle));
-      expect(side.zones.map(({ zone }) => zone.id)).toEqual(zones.filter((zone) => zone.view === view).map(({ id }) => id));
+      expect(side.zones.map(({ zone }) => zone.id)).toEqual(
+        zones.filter((zone) => zone.view === view).map(({ id }) => id),
+      );
     }
     const right = sideOf('right', zones, detailsOf(vehicle)).zones;
     const at = (id: string) => right.find(({ zone }) => zone.id === id)!.centre;

@@ -44,7 +44,10 @@ type Place = (point: Point) => Point;
 function placesOf({ lengthM, widthM, heightM }: Dimensions, lie: Lie): Record<View, Place> {
   const side = widthM / 2 + GAP;
   const turned: Place = lie === 'across' ? (point) => point : ([x, y]) => [-y, x];
-  const hinged = (place: Place): Place => (point) => turned(place(point));
+  const hinged =
+    (place: Place): Place =>
+    (point) =>
+      turned(place(point));
   const ahead = lie === 'across' ? GAP + widthM / 2 : GAP + heightM / 2;
   // One who faces the nose has the car's left at the right hand.
   const end = (centre: Point, right: 1 | -1): Place => {
@@ -75,17 +78,20 @@ function widest(polygons: readonly (readonly Point[])[]): { centre: Point; room:
 function boxOf(points: readonly Point[]): string {
   const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
   const [x, y] = [Math.min(...xs) - MARGIN, Math.min(...ys) - MARGIN];
-  return [x, y, Math.max(...xs) + MARGIN - x, Math.max(...ys) + MARGIN - y]
-    .map((value) => value.toFixed(3))
-    .join(' ');
+  return [x, y, Math.max(...xs) + MARGIN - x, Math.max(...ys) + MARGIN - y].map((value) => value.toFixed(3)).join(' ');
 }
 
 /** The car unfolded: every zone where it lies on the net, in metres. */
-export const netOf = (zones: readonly Zone[], details: readonly Detail[], dimensions: Dimensions, lie: Lie): Net => netWith(placesOf(dimensions, lie), zones, details);
+export const netOf = (zones: readonly Zone[], details: readonly Detail[], dimensions: Dimensions, lie: Lie): Net =>
+  netWith(placesOf(dimensions, lie), zones, details);
 
 /** One side alone, upright, as somebody sees it who stands before it. */
 export const sideOf = (view: View, zones: readonly Zone[], details: readonly Detail[]): Net =>
-  netWith(upright, zones.filter((zone) => zone.view === view), details.filter((detail) => detail.view === view));
+  netWith(
+    upright,
+    zones.filter((zone) => zone.view === view),
+    details.filter((detail) => detail.view === view),
+  );
 
 function netWith(places: Readonly<Record<View, Place>>, zones: readonly Zone[], details: readonly Detail[]): Net {
   const placed = zones.map((zone): PlacedZone => {
@@ -99,9 +105,19 @@ function netWith(places: Readonly<Record<View, Place>>, zones: readonly Zone[], 
     };
   });
   const drawn = (isIn: (kind: Detail['kind']) => boolean): PlacedDetail[] =>
-    details.filter(({ kind }) => isIn(kind)).map(({ kind, view, points }) => ({ kind, path: pathOf([points.map(places[view])]) }));
-  const points = [...zones.flatMap(({ view, polygons }) => polygons.flat().map(places[view])), ...details.flatMap(({ view, points: own }) => own.map(places[view]))];
-  return { zones: placed, under: drawn((kind) => UNDER.has(kind)), over: drawn((kind) => !UNDER.has(kind)), viewBox: boxOf(points) };
+    details
+      .filter(({ kind }) => isIn(kind))
+      .map(({ kind, view, points }) => ({ kind, path: pathOf([points.map(places[view])]) }));
+  const points = [
+    ...zones.flatMap(({ view, polygons }) => polygons.flat().map(places[view])),
+    ...details.flatMap(({ view, points: own }) => own.map(places[view])),
+  ];
+  return {
+    zones: placed,
+    under: drawn((kind) => UNDER.has(kind)),
+    over: drawn((kind) => !UNDER.has(kind)),
+    viewBox: boxOf(points),
+  };
 }
 
 export type Direction = 'left' | 'right' | 'up' | 'down';

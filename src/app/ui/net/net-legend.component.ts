@@ -16,7 +16,15 @@ export interface LegendItem {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (item of items(); track item.name) {
-      <p><span class="tone" [class.flushed]="item.flushed" [class.cooled]="item.cooled" [attr.data-fill]="item.fill"></span>{{ item.name }} <span class="soft num">{{ item.how }}</span></p>
+      <p>
+        <span
+          class="tone"
+          [class.flushed]="item.flushed"
+          [class.cooled]="item.cooled"
+          [attr.data-fill]="item.fill"
+        ></span
+        >{{ item.name }} <span class="soft num">{{ item.how }}</span>
+      </p>
     }
   `,
   styles: `

@@ -45,9 +45,16 @@ function clipOf(parts: readonly PassPart[], place: PlannedPass['place'], { x, y,
         }
         @for (zone of lit(); track zone.id; let i = $index) {
           @if (zone.clip; as box) {
-            <clipPath [attr.id]="name + i"><rect [attr.x]="box.x" [attr.y]="box.y" [attr.width]="box.width" [attr.height]="box.height" /></clipPath>
+            <clipPath [attr.id]="name + i">
+              <rect [attr.x]="box.x" [attr.y]="box.y" [attr.width]="box.width" [attr.height]="box.height" />
+            </clipPath>
           }
-          <path class="lit" [attr.data-fill]="fill()" [attr.d]="zone.path" [attr.clip-path]="zone.clip ? 'url(#' + name + i + ')' : null" />
+          <path
+            class="lit"
+            [attr.data-fill]="fill()"
+            [attr.d]="zone.path"
+            [attr.clip-path]="zone.clip ? 'url(#' + name + i + ')' : null"
+          />
         }
         @for (detail of shown.over; track $index) {
           <path class="detail" [attr.data-kind]="detail.kind" [attr.d]="detail.path" />
@@ -67,7 +74,8 @@ export class PassPictureComponent {
   private readonly parts = computed(() => byZone(this.pass().parts));
   /** Where most of the pass is. */
   protected readonly shown = computed((): DrawnView | null => {
-    const area = ({ zones }: DrawnView): number => zones.reduce((sum, { id, areaM2 }) => sum + (this.parts().has(id) ? areaM2 : 0), 0);
+    const area = ({ zones }: DrawnView): number =>
+      zones.reduce((sum, { id, areaM2 }) => sum + (this.parts().has(id) ? areaM2 : 0), 0);
     const best = this.views().reduce<DrawnView | null>((p, q) => (p === null || area(q) > area(p) ? q : p), null);
     return best && area(best) > 0 ? best : null;
   });

@@ -45,14 +45,31 @@ export const UNDER: ReadonlySet<Detail['kind']> = new Set(['stub', 'body', 'glas
 export function viewOf(view: View, zones: readonly Zone[], details: readonly Detail[]): DrawnView {
   const place = upright[view];
   const own = zones.filter((zone) => zone.view === view);
-  const drawn = details.filter((detail) => detail.view === view).map(({ kind, points }) => ({ kind, points: points.map(place) }));
-  const placed = own.map(({ id, areaM2, polygons }) => ({ id, areaM2, polygons: polygons.map((polygon) => polygon.map(place)) }));
-  const { x, y, width, height } = boxOf([...placed.flatMap(({ polygons }) => polygons.flat()), ...drawn.flatMap(({ points }) => points)]);
-  const paths = (isIn: (kind: Detail['kind']) => boolean) => drawn.filter(({ kind }) => isIn(kind)).map(({ kind, points }) => ({ kind, path: pathOf([points]) }));
+  const drawn = details
+    .filter((detail) => detail.view === view)
+    .map(({ kind, points }) => ({ kind, points: points.map(place) }));
+  const placed = own.map(({ id, areaM2, polygons }) => ({
+    id,
+    areaM2,
+    polygons: polygons.map((polygon) => polygon.map(place)),
+  }));
+  const { x, y, width, height } = boxOf([
+    ...placed.flatMap(({ polygons }) => polygons.flat()),
+    ...drawn.flatMap(({ points }) => points),
+  ]);
+  const paths = (isIn: (kind: Detail['kind']) => boolean) =>
+    drawn.filter(({ kind }) => isIn(kind)).map(({ kind, points }) => ({ kind, path: pathOf([points]) }));
   return {
     view,
-    viewBox: [x - MARGIN, y - MARGIN, width + 2 * MARGIN, height + 2 * MARGIN].map((value) => value.toFixed(2)).join(' '),
-    zones: placed.map(({ id, areaM2, polygons }) => ({ id, areaM2, path: pathOf(polygons), box: boxOf(polygons.flat()) })),
+    viewBox: [x - MARGIN, y - MARGIN, width + 2 * MARGIN, height + 2 * MARGIN]
+      .map((value) => value.toFixed(2))
+      .join(' '),
+    zones: placed.map(({ id, areaM2, polygons }) => ({
+      id,
+      areaM2,
+      path: pathOf(polygons),
+      box: boxOf(polygons.flat()),
+    })),
     under: paths((kind) => UNDER.has(kind)),
     over: paths((kind) => !UNDER.has(kind)),
   };

@@ -3,7 +3,8 @@ import type { SoilLevel, TreatmentId, ZoneId } from '@esmero/model';
 /** How a zone shows on the net in a stage. */
 export interface ZoneLook {
   /** A soil level, a kind of treatment, or nothing. */
-  readonly fill: 'unseen' | `soil-${SoilLevel}` | 'waterless' | 'foam' | 'rinseless' | 'presoak' | 'shampoo' | 'leave' | 'plain';
+  readonly fill:
+    'unseen' | `soil-${SoilLevel}` | 'waterless' | 'foam' | 'rinseless' | 'presoak' | 'shampoo' | 'leave' | 'plain';
   readonly flushed: boolean;
   /** Cooled with a mist first. */
   readonly cooled: boolean;
@@ -22,7 +23,17 @@ export interface ZoneLook {
 
 export type Looks = ReadonlyMap<ZoneId, ZoneLook>;
 
-export const plainLook: ZoneLook = { fill: 'plain', flushed: false, cooled: false, forecast: false, pins: 0, mark: '', brief: null, says: '', faded: false };
+export const plainLook: ZoneLook = {
+  fill: 'plain',
+  flushed: false,
+  cooled: false,
+  forecast: false,
+  pins: 0,
+  mark: '',
+  brief: null,
+  says: '',
+  faded: false,
+};
 
 /** The family of marks and colours that a treatment belongs to. */
 export function treatmentFill(treatment: TreatmentId): ZoneLook['fill'] {
@@ -39,7 +50,9 @@ export const isFlushed = (treatment: TreatmentId): boolean =>
 export const isCooled = (treatment: TreatmentId): boolean => treatment.startsWith('mist/');
 
 /** One letter and a stroke for a flush: the same marks on the car, in the list and on paper. */
-export const treatmentMark: Readonly<Record<ZoneLook['fill'] & ('waterless' | 'foam' | 'rinseless' | 'presoak' | 'shampoo' | 'leave'), string>> = {
+export const treatmentMark: Readonly<
+  Record<ZoneLook['fill'] & ('waterless' | 'foam' | 'rinseless' | 'presoak' | 'shampoo' | 'leave'), string>
+> = {
   waterless: 'W',
   foam: 'F',
   rinseless: 'R',

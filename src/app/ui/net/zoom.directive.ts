@@ -1,4 +1,14 @@
-import { DestroyRef, Directive, ElementRef, afterNextRender, effect, inject, input, output, signal } from '@angular/core';
+import {
+  DestroyRef,
+  Directive,
+  ElementRef,
+  afterNextRender,
+  effect,
+  inject,
+  input,
+  output,
+  signal,
+} from '@angular/core';
 import { select } from 'd3-selection';
 import { type D3ZoomEvent, type ZoomBehavior, zoom, zoomIdentity } from 'd3-zoom';
 
@@ -37,7 +47,10 @@ export class ZoomDirective {
     inject(DestroyRef).onDestroy(() => drawing.on('.zoom', null));
     effect(() => {
       const [x = 0, y = 0, width = 1, height = 1] = this.frame().split(' ').map(Number);
-      const box: [[number, number], [number, number]] = [[x, y], [x + width, y + height]];
+      const box: [[number, number], [number, number]] = [
+        [x, y],
+        [x + width, y + height],
+      ];
       this.behaviour.extent(box).translateExtent(box);
       // Another side, or another car: all of it.
       drawing.property('__zoom', zoomIdentity);
@@ -58,6 +71,8 @@ export class ZoomDirective {
       if (fingers > 1) this.pinched.emit();
       return fingers > 1 || (this.isClose() && !this.paints());
     }
-    return event instanceof MouseEvent && (event.button === 1 || (event.button === 0 && this.isClose() && !this.paints()));
+    return (
+      event instanceof MouseEvent && (event.button === 1 || (event.button === 0 && this.isClose() && !this.paints()))
+    );
   }
 }

@@ -41,7 +41,11 @@ function runsOf(steps: readonly Step[]): readonly (readonly Step[])[] {
   for (const step of [...steps].sort((p, q) => p.startS - q.startS)) {
     const run = runs.at(-1);
     const before = run?.at(-1);
-    const follows = before !== undefined && step.pass !== null && before.pass === step.pass && (before.kind === 'wait') === (step.kind === 'wait');
+    const follows =
+      before !== undefined &&
+      step.pass !== null &&
+      before.pass === step.pass &&
+      (before.kind === 'wait') === (step.kind === 'wait');
     if (follows) run!.push(step);
     else runs.push([step]);
   }
@@ -66,11 +70,25 @@ const ROOM = WINDOW + 12;
     <svg [attr.viewBox]="'0 0 ' + width + ' ' + height()" role="img" [attr.aria-label]="says()">
       <g [esmAxis]="ticks()" side="above" [from]="20" [to]="height()" [width]="width" />
       @for (bar of bars(); track $index) {
-        <rect [attr.x]="bar.x" [attr.y]="bar.y" [attr.width]="bar.width" [attr.height]="barHeight" [attr.rx]="bar.width > 12 ? 6 : 2" [attr.data-kind]="bar.kind">
+        <rect
+          [attr.x]="bar.x"
+          [attr.y]="bar.y"
+          [attr.width]="bar.width"
+          [attr.height]="barHeight"
+          [attr.rx]="bar.width > 12 ? 6 : 2"
+          [attr.data-kind]="bar.kind"
+        >
           <title>{{ bar.says }}</title>
         </rect>
         @if (bar.number !== null) {
-          <text class="number" [attr.x]="bar.x + bar.width / 2" [attr.y]="bar.y + barHeight / 2 + 5" text-anchor="middle">{{ bar.number }}</text>
+          <text
+            class="number"
+            [attr.x]="bar.x + bar.width / 2"
+            [attr.y]="bar.y + barHeight / 2 + 5"
+            text-anchor="middle"
+          >
+            {{ bar.number }}
+          </text>
         }
         @if (bar.critical) {
           <path class="critical" [attr.d]="'M' + bar.x + ' ' + (bar.y + barHeight + 2) + 'h' + bar.width" />
@@ -122,16 +140,16 @@ export class RunChartComponent {
     ['wait', 'waiting'],
   ] as const;
 
-  protected readonly workers = computed(() => Math.max(1, ...this.plan().timeline.steps.map(({ worker }) => worker + 1)));
+  protected readonly workers = computed(() =>
+    Math.max(1, ...this.plan().timeline.steps.map(({ worker }) => worker + 1)),
+  );
   private readonly windows = computed(() => windowsOf(this.plan()));
   private readonly lane = computed(() => LANE + (this.windows().length > 0 ? ROOM : 0));
   protected readonly height = computed(() => TOP + this.lane() * this.workers());
   private readonly minute = computed(() =>
     scaleLinear([0, Math.max(1, this.plan().timeline.elapsedS / 60)], [0, WIDTH]),
   );
-  protected readonly ticks = computed(() =>
-    ticksOf(this.minute(), 7),
-  );
+  protected readonly ticks = computed(() => ticksOf(this.minute(), 7));
   protected readonly bars = computed(() => {
     const { steps } = this.plan().timeline;
     // Alone, everything is on the path.
@@ -156,14 +174,16 @@ export class RunChartComponent {
     };
   }
 
-  private readonly bottoms = computed(() => Array.from({ length: this.workers() }, (_, worker) => TOP + (worker + 1) * this.lane() - 4));
+  private readonly bottoms = computed(() =>
+    Array.from({ length: this.workers() }, (_, worker) => TOP + (worker + 1) * this.lane() - 4),
+  );
   /** Where windows end, one line a person. */
   protected readonly ends = computed(() => (this.windows().length > 0 ? this.bottoms().map((y) => y - WINDOW) : []));
   protected readonly limits = computed(() => {
     const time = (seconds: number): number => this.minute()(seconds / 60);
     return this.windows().map((window): Limit => {
       const { fromS, untilS, doneS, beganS, worker } = window;
-      const height = (WINDOW * Math.min(1.15, (doneS - fromS) / (untilS - fromS)));
+      const height = WINDOW * Math.min(1.15, (doneS - fromS) / (untilS - fromS));
       return {
         x: time(beganS),
         y: this.bottoms()[worker]! - height,

@@ -22,7 +22,9 @@ const PAGE = 2 * CELL + 10;
 const fullness = ({ dirtShare, liquidShare, reachShare }: UsedSide): number =>
   Math.min(1, Math.max(dirtShare, liquidShare, reachShare));
 
-const zonesOf = (sides: readonly UsedSide[]): ZoneId[] => [...new Set(sides.flatMap(({ entries }) => entries.map(({ zoneId }) => zoneId)))];
+const zonesOf = (sides: readonly UsedSide[]): ZoneId[] => [
+  ...new Set(sides.flatMap(({ entries }) => entries.map(({ zoneId }) => zoneId))),
+];
 
 const used = (side: UsedSide, now: UsedSide): string =>
   `${zoneList(zonesOf([side]), 6)}; ${className[side.cleanliness]}, ${sideUseName[side.use]}, ${percent(fullness(now))} full`;
@@ -36,7 +38,10 @@ const used = (side: UsedSide, now: UsedSide): string =>
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h3>
-      {{ name() }} <span class="soft"><ng-content>{{ role() }}</ng-content></span>
+      {{ name() }}
+      <span class="soft"
+        ><ng-content>{{ role() }}</ng-content></span
+      >
       @if (towel().missing) {
         <span class="missing">short</span>
       }
@@ -60,10 +65,19 @@ const used = (side: UsedSide, now: UsedSide): string =>
           (keydown.enter)="show(cell)"
         >
           <rect class="cloth" [attr.x]="cell.x" [attr.y]="cell.y" width="36" height="36" rx="3" />
-          <rect class="used" [attr.x]="cell.x" [attr.y]="cell.y + 36 * (1 - cell.fullness)" width="36" [attr.height]="36 * cell.fullness" rx="3" />
+          <rect
+            class="used"
+            [attr.x]="cell.x"
+            [attr.y]="cell.y + 36 * (1 - cell.fullness)"
+            width="36"
+            [attr.height]="36 * cell.fullness"
+            rx="3"
+          />
           <text [attr.x]="cell.x + 4" [attr.y]="cell.y + 10" class="number">{{ cell.number }}</text>
           @if (cell.last; as side) {
-            <text [attr.x]="cell.x + 18" [attr.y]="cell.y + 24" class="class">{{ side.use === 'wash' ? '' : '◦' }}{{ side.cleanliness }}</text>
+            <text [attr.x]="cell.x + 18" [attr.y]="cell.y + 24" class="class">
+              {{ side.use === 'wash' ? '' : '◦' }}{{ side.cleanliness }}
+            </text>
           }
         </g>
       }

@@ -68,12 +68,18 @@ const APART = 13;
         </clipPath>
       </defs>
       <g [attr.transform]="placed()">
-      <g [attr.clip-path]="'url(#' + clip() + ')'">
-        <rect x="0" [attr.y]="levelOf(fill().waterMl)" width="100" height="150" class="water" />
-        <rect x="0" [attr.y]="productY()" width="100" [attr.height]="levelOf(fill().waterMl) - productY()" class="product" />
-      </g>
-      <path [attr.d]="shape().outline" class="wall" />
-      <path [attr.d]="shape().fittings" class="wall" />
+        <g [attr.clip-path]="'url(#' + clip() + ')'">
+          <rect x="0" [attr.y]="levelOf(fill().waterMl)" width="100" height="150" class="water" />
+          <rect
+            x="0"
+            [attr.y]="productY()"
+            width="100"
+            [attr.height]="levelOf(fill().waterMl) - productY()"
+            class="product"
+          />
+        </g>
+        <path [attr.d]="shape().outline" class="wall" />
+        <path [attr.d]="shape().fittings" class="wall" />
       </g>
       @for (line of lines(); track line.text) {
         <path class="line" [attr.d]="'M4 ' + line.y + 'H100L112 ' + line.textY" />
@@ -139,8 +145,12 @@ export class VesselDrawingComponent {
   });
 
   /** Against the largest: half as long where it holds an eighth. */
-  private readonly scale = computed(() => Math.max(LEAST_SCALE, Math.cbrt(this.vessel().capacityMl / Math.max(this.vessel().capacityMl, this.largestMl()))));
-  protected readonly placed = computed(() => `translate(${MIDDLE * (1 - this.scale())} ${FLOOR * (1 - this.scale())}) scale(${this.scale()})`);
+  private readonly scale = computed(() =>
+    Math.max(LEAST_SCALE, Math.cbrt(this.vessel().capacityMl / Math.max(this.vessel().capacityMl, this.largestMl()))),
+  );
+  protected readonly placed = computed(
+    () => `translate(${MIDDLE * (1 - this.scale())} ${FLOOR * (1 - this.scale())}) scale(${this.scale()})`,
+  );
   private drawnY(y: number): number {
     return FLOOR + (y - FLOOR) * this.scale();
   }
@@ -150,8 +160,13 @@ export class VesselDrawingComponent {
     const { waterMl, dose } = this.fill();
     const u = this.units();
     const wanted = [
-      { y: this.drawnY(this.levelOf(vessel.capacityMl * vessel.workingShare)), text: `working line ${u.volume(vessel.capacityMl * vessel.workingShare)}` },
-      ...(dose ? [{ y: this.drawnY(this.productY()), text: `then product ${u.volume(dose.measured.deliveredMl)}` }] : []),
+      {
+        y: this.drawnY(this.levelOf(vessel.capacityMl * vessel.workingShare)),
+        text: `working line ${u.volume(vessel.capacityMl * vessel.workingShare)}`,
+      },
+      ...(dose
+        ? [{ y: this.drawnY(this.productY()), text: `then product ${u.volume(dose.measured.deliveredMl)}` }]
+        : []),
       { y: this.drawnY(this.levelOf(waterMl)), text: `water to ${u.volume(waterMl)}` },
     ].sort((p, q) => p.y - q.y);
     let below = -Infinity;
@@ -162,6 +177,9 @@ export class VesselDrawingComponent {
   });
 
   protected readonly says = computed(
-    () => `${this.content()} in ${this.vessel().name}: ${this.lines().map(({ text }) => text).join(', ')}`,
+    () =>
+      `${this.content()} in ${this.vessel().name}: ${this.lines()
+        .map(({ text }) => text)
+        .join(', ')}`,
   );
 }

@@ -52,16 +52,21 @@ export interface ContactRule {
 }
 
 /** How hard a medium from the bucket works: grit that comes back with it counts as pressure (our judgement). */
-export function mediumPressure({ bucket, medium, guards }: Pick<Touching, 'bucket' | 'medium' | 'guards'>, a: Assumptions): number {
+export function mediumPressure(
+  { bucket, medium, guards }: Pick<Touching, 'bucket' | 'medium' | 'guards'>,
+  a: Assumptions,
+): number {
   if (bucket === 'many-towels') return a.pressureRolled;
-  const held = medium === 'sponge' ? a.spongeHolds : medium === 'mitt' ? 1 : medium === 'many-mitts' ? a.freshMitt : a.mittByArea;
+  const held =
+    medium === 'sponge' ? a.spongeHolds : medium === 'mitt' ? 1 : medium === 'many-mitts' ? a.freshMitt : a.mittByArea;
   // A mitt that is used once brings nothing back, guard or not.
   const back = guards === 'none' && medium !== 'many-mitts' ? a.unguarded : 1;
   return a.pressureMitt * held * back;
 }
 
 /** Drying, s/m²: patting takes longer than drawing. */
-export const dryRate = ({ dryTouch }: Pick<Touching, 'dryTouch'>, a: Assumptions): number => a.rateDry * (dryTouch === 'blotted' ? a.rateBlotted : 1);
+export const dryRate = ({ dryTouch }: Pick<Touching, 'dryTouch'>, a: Assumptions): number =>
+  a.rateDry * (dryTouch === 'blotted' ? a.rateBlotted : 1);
 
 /** Encapsulation after a dwell: it approaches its most with the time constant τ. */
 export const encapsulated = (most: number, dwellS: number, tauS: number): number =>

@@ -8,7 +8,12 @@ export const waterless: ContactRule = {
   purposes: ['waterless'],
   contact: ({ loadGm2, filmFactor, dwell, wiping }, a) => {
     const dwellS = dwellOf(a.dwellWaterless, dwell, a);
-    const [pressure, pace] = wiping === 'flat' ? [a.pressureFlat, 1] : wiping === 'rolled' ? [a.pressureRolled, a.rateRolled] : [a.pressureScooped, a.rateScooped];
+    const [pressure, pace] =
+      wiping === 'flat'
+        ? [a.pressureFlat, 1]
+        : wiping === 'rolled'
+          ? [a.pressureRolled, a.rateRolled]
+          : [a.pressureScooped, a.rateScooped];
     return {
       layers: [
         { purpose: 'waterless', film: um((a.waterlessFilmBase + a.waterlessFilmPerLoad * loadGm2) * filmFactor) },

@@ -74,4 +74,5 @@ export const rinse = ({ usualUm, scaleLM2, flowLMin, ...rest }: Rinse): FlushRul
 });
 
 /** Litres a minute of a pump sprayer: a small one mists, a large one runs. */
-export const pumpFlow = ({ tankMl, a }: Flushing): number => (tankMl > a.largePumpMl ? a.flowPumpLarge : a.flowPumpSmall);
+export const pumpFlow = ({ tankMl, a }: Flushing): number =>
+  tankMl > a.largePumpMl ? a.flowPumpLarge : a.flowPumpSmall;
