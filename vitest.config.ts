@@ -43,6 +43,15 @@ export default defineConfig({
   test: {
     // Both cores of a small machine.
     maxWorkers: Math.max(2, availableParallelism() - 1),
+    // Measured where it is asked for: `npm run test:deep`.
+    coverage: {
+      provider: 'v8',
+      include: ['src/core/**/*.ts'],
+      exclude: ['**/*.spec.ts', 'src/core/testing/**'],
+      reporter: ['text-summary', 'json-summary'],
+      reportsDirectory: '.cache/reports/coverage',
+      thresholds: { lines: 95, branches: 90 },
+    },
     projects: [
       project('core', ['src/core/**/*.spec.ts']),
       project('edges', [

@@ -86,6 +86,8 @@ const bin = (name) => `node_modules/.bin/${name}`;
 /** What says something about the code as it stands: nothing of it is run, so one of them runs beside the build, and then two at a time. */
 const still = [
   ['lint and import rules', check(bin('eslint'), ['.', '--max-warnings', '0'])],
+  ['form', check(bin('prettier'), ['--check', '.', '--log-level', 'warn'])],
+  ['exports without an importer, packages without a use', check(bin('knip'), ['--no-progress'])],
   ['no circles', check(bin('depcruise'), ['src', 'server', '--config', '.dependency-cruiser.json'])],
   ...typeChecked.map((room) => [
     room === '.' ? 'types' : `types of ${room}`,
@@ -102,6 +104,7 @@ const running = [
       '--reporter=default',
       '--reporter=json',
       `--outputFile.json=${report('units')}`,
+      ...(process.env.DEEP ? ['--coverage'] : []),
     ]),
   ],
   [
