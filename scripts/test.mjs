@@ -87,7 +87,7 @@ const bin = (name) => `node_modules/.bin/${name}`;
 const still = [
   ['lint and import rules', check(bin('eslint'), ['.', '--max-warnings', '0'])],
   ['form', check(bin('prettier'), ['--check', '.', '--log-level', 'warn'])],
-  ['exports without an importer, packages without a use', check(bin('knip'), ['--no-progress'])],
+  ['unused exports and packages', check(bin('knip'), ['--no-progress'])],
   ['no circles', check(bin('depcruise'), ['src', 'server', '--config', '.dependency-cruiser.json'])],
   ...typeChecked.map((room) => [
     room === '.' ? 'types' : `types of ${room}`,

@@ -92,6 +92,11 @@ class OwnWorker {
     return Promise.race([question(remote), failure]);
   }
 
+  /** Tells it something, if it runs: nobody waits for an answer. */
+  tell(told: (planner: Remote<Planner>) => Promise<unknown>): void {
+    if (this.running) told(this.running.remote).catch(() => undefined);
+  }
+
   end(): void {
     this.running?.worker.terminate();
     this.running = undefined;
@@ -122,7 +127,7 @@ export function workerPlanner(): Planning {
     brief: (job) => beside.ask((planner) => planner.brief(job)).catch(() => null),
     study: <K extends StudyKind>(kind: K, about: About<K>, progress: Progress): Promise<StudyAnswer<K>> =>
       beside.ask((planner) => planner.study(kind, about, proxy(progress)) as Promise<StudyAnswer<K>>).catch(failed),
-    stop: (kind) => void beside.ask((planner) => planner.stop(kind)).catch(() => undefined),
+    stop: (kind) => beside.tell((planner) => planner.stop(kind)),
     past: (today) => beside.ask((planner) => planner.past(today)),
   };
 }

@@ -192,7 +192,7 @@ export const fillLog = createEffect(
         if (done.kind === 'kept') await kept.keepSetting(SEEDED, true);
         return done.kind === 'kept';
       }),
-      // Without a past the demo is only poorer.
+      // Without it the demo just has an empty log.
       catchError(() => of(false)),
       filter((filled) => filled),
       map(() => collectionActions.load()),

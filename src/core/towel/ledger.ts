@@ -176,7 +176,7 @@ class Hands {
         ways.flatMap((way) => this.wipe(begins ? this.onFreshSide(way, need) : way, need, at, 1)),
         this.rules.mostWays ?? MOST_WAYS,
       );
-      // What a hand is not needed for any more is put down.
+      // A towel that nothing in this row needs any more is put down.
       if (lastAt.get(slotOf(need)) === at) ways = ways.map((way) => this.emptied(way, slotOf(need)));
     }
     return ways.reduce((p, q) => (isBetter(q, p) ? q : p));
