@@ -100,7 +100,7 @@ test('what is short is mended at a press, the day is tried many times, and the l
   await page.goto('/day');
   await planned(page);
   await expect(page.locator('[data-shortage]')).toContainText('Short first');
-  await page.getByRole('button', { name: 'What mends it' }).click();
+  await page.getByRole('button', { name: 'How to fix it' }).click();
   await page.getByRole('button', { name: /^Do it: With \d+ drying towels/ }).click();
   await planned(page);
   await expect(page.locator('[data-shortage]').filter({ hasText: 'drying towels, and' })).toHaveCount(0);

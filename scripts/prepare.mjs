@@ -70,7 +70,9 @@ const built = (stamps, env) =>
     'dist/app/browser/index.html',
     () => {
       process.stdout.write('Building …\n');
-      return must('npx', ['ng', 'build'], 'The build', { NG_BUILD_MAX_WORKERS: '2', ...env });
+      const { version } = JSON.parse(readFileSync('package.json', 'utf8'));
+      const own = ['--define', `ESMERO_VERSION='${version}'`];
+      return must('npx', ['ng', 'build', ...own], 'The build', { NG_BUILD_MAX_WORKERS: '2', ...env });
     },
   );
 

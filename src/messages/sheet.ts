@@ -149,7 +149,6 @@ function rowLine(row: RunRow): string {
   return `${at} **${row.number}**${row.worker > 0 ? ' (second person)' : ''} ${passZones({ parts: row.parts, place: row.place })}: ${how}, ${clock(row.handS)}`;
 }
 
-/** The plan as a readable page in Markdown. */
 /** Litres by stage, where something is rinsed. */
 function waterLines(job: Job, plan: Plan, u: Units): readonly string[] {
   const water = waterByStage(job, plan);

@@ -19,9 +19,9 @@ export class CollectionDesk {
   private readonly now = inject(NOW);
 
   private readonly fetched = this.state.selectSignal(collectionFeature.selectReady);
-  private readonly reckoned = signal(false);
-  /** Fetched, and the stock reckoned. */
-  readonly ready = computed(() => this.fetched() && this.reckoned());
+  private readonly counted = signal(false);
+  /** Fetched, and the balances of the stock worked out. */
+  readonly ready = computed(() => this.fetched() && this.counted());
   /** Why nothing could be fetched. */
   readonly unreadable = this.state.selectSignal(collectionFeature.selectUnreadable);
   /** Not all of it is kept yet. */
@@ -69,17 +69,17 @@ export class CollectionDesk {
 
   constructor() {
     effect(() => {
-      if (this.fetched() && !untracked(this.reckoned)) void this.reckon();
+      if (this.fetched() && !untracked(this.counted)) void this.workOut();
     });
   }
 
   /** Before a page asks, and a step a task: in one go the movements of years hold up whoever presses something. */
-  private async reckon(): Promise<void> {
+  private async workOut(): Promise<void> {
     for (const step of [this.openings, this.movements, this.balances]) {
       await new Promise((next) => setTimeout(next));
       step();
     }
-    this.reckoned.set(true);
+    this.counted.set(true);
   }
 
   /** Fetches all of it, anew after it could not be read. */

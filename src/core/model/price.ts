@@ -88,7 +88,7 @@ export interface Bill {
   readonly kind: BillKind;
   readonly number: string;
   readonly on: Day;
-  /** Quote valid for until then, an invoice is due then. */
+  /** A quote is valid until then, an invoice is due then. */
   readonly until: Day;
   /** Name and address of the client, a line each. */
   readonly to: string;

@@ -196,7 +196,6 @@ function partsLeft({ zones }: PlanningContext, found: Found | null): Verdict[] {
     );
 }
 
-/** What is used out of its own bottle, and where. */
 /** As much again for bugs, sap and tar that get one go. */
 const secondGoMl = ({ bugs, spots }: Option, purpose: Bottled): number =>
   [...spots, ...(bugs ? [bugs] : [])].reduce(

@@ -33,7 +33,6 @@ export class SignatureDocument {
   @Path(100_000) path!: string;
 }
 
-/** The client wants it done against the advice. */
 /** The car was not washed. */
 export class RefusalDocument {
   @Moment() at!: number;

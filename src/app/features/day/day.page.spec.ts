@@ -47,7 +47,7 @@ describe('the page of a day', () => {
   it('says what mends it, does it at a press, and takes it back', async () => {
     const { element, press, shortage, settle } = await day();
     const before = shortage();
-    await press('What mends it');
+    await press('How to fix it');
     expect(element.textContent).toMatch(/With \d+ drying towels more: done by/);
     await press('Do it: With');
     expect(shortage()).not.toBe(before);

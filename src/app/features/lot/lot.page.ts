@@ -132,7 +132,7 @@ export class LotPage {
         this.vanStock.products(),
       );
       return lot.classes.length > 0 ? lot : null;
-      // Ticks are no reason to plan anew.
+      // A car that is ticked off does not change the plan.
     },
     { equal: (p, q) => JSON.stringify(p) === JSON.stringify(q) },
   );

@@ -379,7 +379,6 @@ export class RunStage {
   protected readonly voice = inject(VOICE);
   protected readonly close = closeButton;
 
-  /** Notes that something turned out otherwise; the rest is planned again. */
   /** What a hand has felt in its pass. */
   protected trouble(kind: Trouble, { now }: Hand): void {
     const zone = now?.parts[0]?.zoneId;

@@ -49,7 +49,6 @@ export class TowelsStage {
     { value: 'demote', label: towelsText.demoted },
     { value: 'retire', label: 'Done for today' },
   ];
-  /** The batch whose count was not taken. */
 
   protected readonly towels = computed(() => this.desk.plan()?.towels ?? []);
   protected readonly missing = computed(() => this.towels().filter(({ missing }) => missing).length);
