@@ -61,16 +61,13 @@ export class ClientsDesk {
     this.kept().flatMap(({ job, archived }) => (archived && job.run === null ? [] : [job])),
   );
   readonly clients = computed(() => [...this.entries.items('client')].sort((p, q) => p.name.localeCompare(q.name)));
-  private readonly cars = computed(() => {
-    const day = today();
-    return this.clients().flatMap((client) =>
-      carsOf(client, this.jobs(), day).map((visits) => ({
-        key: `${client.id}/${visits.car.vehicleId}`,
-        client,
-        visits,
-      })),
-    );
-  });
+  private readonly cars = computed(() =>
+    carsOf(this.clients(), this.jobs(), today()).map((visits) => ({
+      key: `${visits.client.id}/${visits.car.vehicleId}`,
+      client: visits.client,
+      visits,
+    })),
+  );
 
   /** The last visits of the cars that are asked about, whole: fetched when they are others. */
   private readonly wanted = computed(() =>
@@ -117,9 +114,9 @@ export class ClientsDesk {
 
   constructor() {
     effect((onCleanup) => {
+      // First: who asks for the cars before has the stock worked out in one go.
+      if (!this.ready()) return;
       const wanted = this.wanted();
-      const ready = this.ready();
-      if (!ready) return;
       let isLate = false;
       onCleanup(() => (isLate = true));
       void untracked(() => this.reads.all(wanted.map(({ id }) => id))).then((jobs) => {

@@ -27,7 +27,8 @@ export class CollectionDesk {
   /** Not all of it is kept yet. */
   readonly writing = this.state.selectSignal(collectionFeature.selectWriting);
   readonly kept = this.state.selectSignal(collectionFeature.selectMovements);
-  private readonly asKept = this.state.selectSignal(collectionFeature.selectLibrary);
+  /** The library without what the stock says of it: nobody waits for the stock who asks for a car or a client. */
+  readonly asKept = this.state.selectSignal(collectionFeature.selectLibrary);
 
   /**
    * Towels that the stock has never seen begin with what the library says of them; from then on only movements count,

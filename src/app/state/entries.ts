@@ -8,9 +8,10 @@ export class Entries {
   private readonly collection = inject(CollectionDesk);
 
   items<K extends EntryKind>(kind: K): readonly EntryItems[K][] {
-    return this.collection
-      .library()
-      .flatMap((entry: LibraryEntry) => (entry.kind === kind && !entry.archived ? [entry.item as EntryItems[K]] : []));
+    const entries = kind === 'towel' ? this.collection.library() : this.collection.asKept();
+    return entries.flatMap((entry: LibraryEntry) =>
+      entry.kind === kind && !entry.archived ? [entry.item as EntryItems[K]] : [],
+    );
   }
 
   /** Saves an item, new or changed; one that was archived is back. */

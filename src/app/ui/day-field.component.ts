@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, forwardRef, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, forwardRef, input, signal } from '@angular/core';
 import { FormsModule, NG_VALUE_ACCESSOR } from '@angular/forms';
 import { DatePicker } from 'primeng/datepicker';
 import { Control } from './control';
@@ -14,7 +14,7 @@ const dateOf = (day: string): Date | null => {
 const dayOf = (date: Date): string =>
   `${date.getFullYear()}-${twoDigits(date.getMonth() + 1)}-${twoDigits(date.getDate())}`;
 
-/** A day to be typed or picked: "2031-07-14". It draws its whole month, shut or open, so it has a task of its own. */
+/** A day to be typed or picked: "2031-07-14". */
 @Component({
   selector: 'esm-day-field',
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -23,6 +23,9 @@ const dayOf = (date: Date): string =>
   template: `
     <p-datepicker
       *esmInTurn
+      #picker
+      [numberOfMonths]="months()"
+      (onFocus)="drawMonth(picker)"
       [inputId]="inputId()"
       [ariaLabel]="name() || undefined"
       [ngModel]="date()"
@@ -49,6 +52,17 @@ export class DayFieldComponent extends Control<string> {
   readonly inputId = input.required<string>();
   readonly name = input('');
   protected readonly date = computed(() => dateOf(this.entered() ?? ''));
+
+  /** A shut picker would draw its month, too, with every day in it. */
+  protected readonly months = signal(0);
+
+  protected drawMonth(picker: DatePicker): void {
+    if (this.months() > 0) return;
+    this.months.set(1);
+    // Now, and not with the next round: it opens on this very event.
+    picker.numberOfMonths = 1;
+    picker.updateUI();
+  }
 
   /** A half-written year is a year, too: what is typed counts once the field is left. */
   protected draft: Date | string | null = null;

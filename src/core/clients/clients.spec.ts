@@ -72,9 +72,30 @@ describe('jobs of a client', () => {
       washed('other', '2031-06-20', { client: 'Ferry' }),
       washed('other-car', '2031-06-21', { vehicle: { ...sampleVehicle(), id: 'w' } }),
     ];
-    const [visits] = carsOf(client(), jobs, '2031-07-15');
+    const [visits] = carsOf([client()], jobs, '2031-07-15');
     expect(visits!.done.map(({ id }) => id)).toEqual(['b', 'a']);
     expect(visits!.ahead.map(({ id }) => id)).toEqual(['next', 'late']);
+  });
+
+  it('go to the client that each job is of, whoever else is kept', () => {
+    const name = fc.constantFrom('', 'Bay Bakery', 'Ferry');
+    const id = fc.constantFrom('c', 'd', 'e');
+    const clients = fc.uniqueArray(fc.record({ id, name }), { selector: (one) => one.id });
+    const whose = fc.record({ client: name, clientId: fc.option(id) });
+    fc.assert(
+      fc.property(clients, fc.array(whose, { maxLength: 12 }), (those, these) => {
+        const kept = those.map((one) => client(one));
+        const jobs = these.map((one, k) => ({ ...washed(`${k}`, '2031-05-01'), ...one }));
+        for (const { client: one, done } of carsOf(kept, jobs, '2031-07-15'))
+          expect(done.map((job) => job.id).sort()).toEqual(
+            jobs
+              .filter((job) => isOf(one, job))
+              .map((job) => job.id)
+              .sort(),
+          );
+      }),
+      { numRuns: 60 },
+    );
   });
 });
 
