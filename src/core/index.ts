@@ -35,8 +35,8 @@ export { groupOf, laundryGroups, soakFor, towelLedger, weightKg } from './towel'
 export type { LaundryGroup, SideUse, UsedMitt, UsedSide, UsedTowel } from './towel';
 export { settlingMs } from './bucket';
 export type { BucketName, Dip } from './bucket';
-export { choicesOf, indexOf } from './rules';
-export type { Guarding, IndexQuestion, Kit, Option, BugPlan, CarePlan, SpotPlan } from './rules';
+export { choicesOf, contactOf, hasJet, indexOf, loosenedBy } from './rules';
+export type { BugPlan, CarePlan, ContactFamily, Guarding, IndexQuestion, Kit, Option, SpotPlan } from './rules';
 export { laps } from './passes';
 export type { Lap, NotChanged } from './passes';
 export { criticalPath } from './schedule';

@@ -13,8 +13,10 @@ import {
   type Step,
   type Task,
   handMovesIn,
+  hasJet,
+  loosenedBy,
 } from '@esmero/core';
-import { type ReplanEvent, type TowelRole, type WeatherChange, type ZoneId, partsOf } from '@esmero/model';
+import { type ReplanEvent, type TowelRole, type WeatherChange, type ZoneId } from '@esmero/model';
 import { goesText } from './soil';
 import { isBehind, passHeading, passTitle } from './passes';
 import { fixed, type Units } from './units';
@@ -94,7 +96,7 @@ function flushText({ zones }: Plan, { parts }: PlannedPass): string {
     found?.treatment,
     (found?.laidMl.degreaser ?? 0) > 0 && found?.cleaner?.purpose !== 'degreaser',
   ];
-  switch (treatment && partsOf(treatment).flush) {
+  switch (treatment && loosenedBy(treatment)) {
     case 'mist':
       return 'Mist nozzle: a fine mist, let it cool the panel';
     case 'steam':
@@ -103,12 +105,10 @@ function flushText({ zones }: Plan, { parts }: PlannedPass): string {
         : 'Steam along the seam, lay the gun down';
     case 'air':
       return 'Air gun: blow the seams out, from the top down, never into the car';
-    case 'cordless':
-    case 'mains':
-    case 'bay':
-      return 'Flat jet, a hand’s breadth away or more: pre-rinse, let it run off';
     default:
-      return 'Stream nozzle: pre-rinse, let it run off';
+      return treatment && hasJet(treatment)
+        ? 'Flat jet, a hand’s breadth away or more: pre-rinse, let it run off'
+        : 'Stream nozzle: pre-rinse, let it run off';
   }
 }
 

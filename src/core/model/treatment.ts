@@ -26,12 +26,5 @@ const parts: ReadonlyMap<Working, Parts> = new Map(
   flushes.flatMap((flush) => contacts.map((contact): [Working, Parts] => [`${flush}/${contact}`, { flush, contact }])),
 );
 
-/** Water loosens the dirt before it is touched; a mist only cools the panel, and air is dry. */
-export const isRinsed = (treatment: Working): boolean => !['none', 'mist', 'air'].includes(partsOf(treatment).flush);
-
-/** Washed with a shampoo that is rinsed off again. */
-export const isShampooed = (treatment: Working): boolean =>
-  ['shampoo', 'foam-shampoo'].includes(partsOf(treatment).contact);
-
 /** The two halves of a working treatment. */
 export const partsOf = (treatment: Working): Parts => parts.get(treatment)!;

@@ -1,5 +1,6 @@
-import { type Choices, type View, type Zone, type ZoneId, cleanlinessOf, isHidden, isRinsed } from '../model';
+import { type Choices, type View, type Zone, type ZoneId, cleanlinessOf, isHidden } from '../model';
 import type { Option } from '../rules';
+import { isRinsed } from '../rules';
 
 /** What is blown out with air; then once round the car each, from the cleanest down; a side that traffic goes by is done in one go, so that nobody goes back to it. */
 export const laps = [

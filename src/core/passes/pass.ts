@@ -1,6 +1,14 @@
 import type { Assumptions } from '../assumptions';
-import { type Contact, partsOf } from '../model';
-import { type Finishing, type StandingPlace, type WorkSeconds, spotDwellS, washS } from '../rules';
+import { partsOf } from '../model';
+import {
+  type Finishing,
+  type StandingPlace,
+  type WorkSeconds,
+  spotDwellS,
+  washS,
+  contactOf,
+  loosenedBy,
+} from '../rules';
 import type { Lap } from './lap';
 import type { Piece } from './piece';
 
@@ -25,23 +33,6 @@ export interface Pass {
   readonly aheadM2: number;
 }
 
-/** How much is wetted ahead of the wipe, so that it dwells while the neighbour is worked on. */
-function aheadM2(contact: Contact, a: Assumptions): number {
-  switch (contact) {
-    case 'waterless':
-      return a.sprayAhead;
-    case 'foam':
-      return a.foamAhead;
-    case 'presoak-rinseless':
-      return a.presoakAhead;
-    case 'foam-shampoo':
-      return a.foamAhead;
-    case 'rinseless':
-    case 'shampoo':
-      return 0;
-  }
-}
-
 const kinds = [
   'flush',
   'pretreat',
@@ -62,8 +53,7 @@ const together = (pieces: readonly Piece[]): WorkSeconds =>
 
 /** In frost, where a mist cools it and where steam loosens it, a panel is rinsed when its turn comes. */
 export const rinsedAtTurn = ({ option }: Pick<Piece, 'option'>): boolean =>
-  option.work.flush > 0 &&
-  (option.drying.freezeS !== null || ['mist', 'steam'].includes(partsOf(option.treatment).flush));
+  option.work.flush > 0 && (option.drying.freezeS !== null || ['mist', 'steam'].includes(loosenedBy(option.treatment)));
 
 /** What cannot be in one pass: another place, another contact, other towels, a rinse of its own. */
 export const handledAs = ({ place, holder, option }: Piece): string =>
@@ -123,7 +113,7 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
     startsWithinS: startsWithinS(pieces, finishing),
     finishing,
     rinsedAtTurn: atTurn,
-    aheadM2: atTurn ? 0 : aheadM2(partsOf(first.option.treatment).contact, a),
+    aheadM2: atTurn ? 0 : contactOf(first.option.treatment).aheadM2(a),
   };
 }
 

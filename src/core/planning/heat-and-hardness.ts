@@ -1,6 +1,6 @@
 import { type MixPurpose, partsOf } from '../model';
 import type { Verdict } from '../reasons';
-import { type Option, type PlanningContext, type SoiledZone, contactRules } from '../rules';
+import { type Option, type PlanningContext, type SoiledZone, contactRules, loosenedBy } from '../rules';
 import type { Realised } from './realise';
 
 interface Worked {
@@ -28,7 +28,7 @@ export function heatAndHardness(context: PlanningContext, realised: Realised | n
     const option = realised?.choice.picks.get(soiled.zone.id);
     return option ? [{ soiled, option }] : [];
   });
-  const cooled = worked.filter(({ option }) => partsOf(option.treatment).flush === 'mist');
+  const cooled = worked.filter(({ option }) => loosenedBy(option.treatment) === 'mist');
   const warm = worked.filter(
     ({ soiled, option }) => soiled.panel.panelC > a.practicePanelC && isUnlabelled(option, context),
   );

@@ -1,13 +1,5 @@
 import { type Advice, adviseStrength, notations } from '../mix';
-import {
-  type Bottled,
-  type Job,
-  type VehicleMethod,
-  type ZoneId,
-  bottled,
-  isShampooed,
-  vehicleMethods,
-} from '../model';
+import { type Bottled, type Job, type VehicleMethod, type ZoneId, bottled, vehicleMethods } from '../model';
 import type { CareLeft, Verdict } from '../reasons';
 import { isInScope } from '../vehicle';
 import {
@@ -18,6 +10,7 @@ import {
   freshStart,
   limitOf,
   noUsage,
+  isShampooed,
 } from '../rules';
 import { type Parted, bestPlan, fitted, withinBudgets } from './best-plan';
 import { cautionsOf } from './cautions';

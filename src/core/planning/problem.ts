@@ -1,4 +1,4 @@
-import { type Job, type TowelRole, type VehicleMethod, type Working, isRinsed, isShampooed, partsOf } from '../model';
+import { type Job, type TowelRole, type VehicleMethod, type Working } from '../model';
 import type { Gate } from '../reasons';
 import {
   type Kit,
@@ -15,6 +15,9 @@ import {
   kitsFor,
   openTowels,
   zoneOptions,
+  type PureMethod,
+  contactOf,
+  isRinsed,
 } from '../rules';
 import { type Prepared, type Problem, prepare } from './choose';
 import type { Capacity } from './choose';
@@ -104,32 +107,29 @@ export const capacityOf = (job: Job, begun: StartState = freshStart): Capacity =
 });
 
 /** Treatments that each of the pure methods is made of; a mist that cools makes no other method. */
-export const isPure = {
-  waterless: (treatment: Working): boolean =>
-    !isRinsed(treatment) && ['waterless', 'foam'].includes(partsOf(treatment).contact),
-  shampoo: (treatment: Working): boolean => isShampooed(treatment),
-  rinseless: (treatment: Working): boolean =>
-    !isRinsed(treatment) && ['rinseless', 'presoak-rinseless'].includes(partsOf(treatment).contact),
-} as const;
+export function isPure(method: PureMethod, treatment: Working): boolean {
+  return contactOf(treatment).method === method && (method === 'shampoo' || !isRinsed(treatment));
+}
+
+const pureMethods = ['waterless', 'shampoo', 'rinseless'] as const satisfies readonly PureMethod[];
 
 /** A vehicle's method follows from its body: wheels and door shuts never decide it, unless there is nothing else. */
 export function methodOf(options: readonly Option[]): VehicleMethod {
   const body = options.filter(({ ofBody }) => ofBody);
   const deciding = body.length > 0 ? body : options;
   if (deciding.length === 0) return 'decline';
-  if (deciding.every(({ treatment }) => isPure.waterless(treatment))) return 'waterless';
-  if (deciding.every(({ treatment }) => isShampooed(treatment))) return 'shampoo';
-  return deciding.every(({ treatment }) => isPure.rinseless(treatment)) ? 'rinseless' : 'hybrid';
+  const pure = pureMethods.find((method) => deciding.every(({ treatment }) => isPure(method, treatment)));
+  return pure ?? 'hybrid';
 }
 
 /** The problem as one of the pure methods has it. */
-export const pureProblem = ({ context, problem }: PlanningProblem, method: keyof typeof isPure): PlanningProblem => ({
+export const pureProblem = ({ context, problem }: PlanningProblem, method: PureMethod): PlanningProblem => ({
   context,
   ...withoutBlocked(
     {
       ...problem,
       fixed: context.job.choices.fixed,
-      allows: (treatment, zone) => !problem.body.has(zone) || isPure[method](treatment),
+      allows: (treatment, zone) => !problem.body.has(zone) || isPure(method, treatment),
     },
     context,
   ),

@@ -11,13 +11,13 @@ import {
   cleanlinessOf,
   colours,
   finishes,
-  isRinsed,
 } from '../model';
 import { type Plan, planJob } from '../planning';
 import { type DealTask, dealingOf } from './dealing';
 import { celsius } from '../units';
 import { defaultDimensions, zonesIn } from '../vehicle';
 import { type AnswerReason, answerReasons } from '../views';
+import { isRinsed } from '../rules';
 
 export const decisions = ['waterless', 'rinseless', 'pre-rinse', 'not-today'] as const;
 export type Decision = (typeof decisions)[number];

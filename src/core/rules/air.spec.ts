@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Job, type SoilKind, isRinsed, partsOf, soilKinds, soilLevels } from '../model';
+import { type Job, type SoilKind, partsOf, soilKinds, soilLevels } from '../model';
+import { isRinsed } from './treatment';
 import { planJob } from '../planning/plan-job';
 import { sampleGear, sampleJob, sampleSite, soilAll } from '../testing/sample';
 import { runs } from '@esmero/testing';

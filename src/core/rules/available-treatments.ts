@@ -1,17 +1,9 @@
 import type { Recipes } from '../mix';
-import {
-  type Flush,
-  type Gear,
-  type GearKind,
-  type Job,
-  type Working,
-  isShampooed,
-  partsOf,
-  workingTreatments,
-} from '../model';
+import { type Gear, type GearKind, type Job, type Working, partsOf, workingTreatments } from '../model';
 import { contactRules } from './contacts';
 import { flushRules } from './flushes';
 import { type Kit, kits } from './kit';
+import { contactOf, isShampooed, loosenedBy } from './treatment';
 
 /** What van and site offer. */
 interface Place {
@@ -27,16 +19,13 @@ export type GearAtHand = Readonly<Partial<Record<GearKind, Gear>>>;
 const foams = ({ job, recipes }: Place): boolean =>
   recipes.foam !== undefined && job.vessels.some(({ kind }) => kind === 'foam-sprayer');
 
-/** Shampoo has to come off again: only with a rinse that runs. */
-const rinsesOff = (flush: Flush): boolean => !['none', 'mist', 'steam', 'air'].includes(flush);
-
 function isAtHand(treatment: Working, place: Place): boolean {
-  const { flush, contact } = partsOf(treatment);
-  const { gear } = flushRules[flush];
+  const { gear, source } = flushRules[partsOf(treatment).flush];
   if (gear && !place.gear[gear]) return false;
-  if (flush === 'bay' && !place.job.site.bay) return false;
-  if (isShampooed(treatment) && !(place.recipes.shampoo && rinsesOff(flush))) return false;
-  return (contact !== 'foam' && contact !== 'foam-shampoo') || foams(place);
+  if (source === 'bay' && !place.job.site.bay) return false;
+  // Shampoo has to come off again: only with a rinse that runs.
+  if (isShampooed(treatment) && !(place.recipes.shampoo && loosenedBy(treatment) === 'rinse')) return false;
+  return contactOf(treatment).sprays !== 'foam' || foams(place);
 }
 
 /** Treatments that van and site have the kit for, and those that were fixed by hand all the same. */

@@ -1,10 +1,11 @@
-import { type SoilKind, type Working, isShampooed, partsOf } from '../model';
+import { type SoilKind, type Working } from '../model';
 import type { Gate } from '../reasons';
 import { loadOfLevel } from '../soil';
 import type { PlanningContext, SoiledZone } from './context';
 import type { Flushed } from './flushed';
 import { isBody } from './limit';
 import type { Option } from './option';
+import { contactOf, isShampooed, loosenedBy } from './treatment';
 
 /** Lies loose, and lifts with a film. */
 const loose: readonly SoilKind[] = ['dust', 'pollen'];
@@ -23,7 +24,7 @@ export function dirtGates(
   context: PlanningContext,
 ): readonly Gate[] {
   const limit = context.job.choices.dirtLimit;
-  if (limit === 'index' || !isBody(zone) || partsOf(treatment).contact !== 'waterless') return [];
+  if (limit === 'index' || !isBody(zone) || contactOf(treatment).family !== 'waterless') return [];
   const least = loadOfLevel(1, context.a);
   const tooMuch = loads.find(({ kind, loadGm2 }) =>
     limit === 'only-dust'
@@ -45,7 +46,7 @@ export function withRinseFirst(
   options: readonly Option[],
   kind: SoilKind,
 ): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
-  const isRinsed = ({ treatment }: Option): boolean => !['none', 'steam', 'air'].includes(partsOf(treatment).flush);
+  const isRinsed = ({ treatment }: Option): boolean => loosenedBy(treatment) === 'rinse';
   if (!options.some(isRinsed)) return { options, shut: [] };
   const rinsed = options.filter(isRinsed);
   const foamed = rinsed.some(isFoamedFirst)
@@ -76,12 +77,13 @@ export function withAirFirst(
 ): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
   const level2 = loadOfLevel(2, context.a);
   const kind = soil.loads.find((one) => loose.includes(one.kind) && one.loadGm2 >= level2 - 1e-9)?.kind;
-  const isDry = ({ treatment }: Option): boolean => partsOf(treatment).flush === 'none';
-  if (!kind || !options.some(({ treatment }) => partsOf(treatment).flush === 'air')) return { options, shut: [] };
+  const isDry = ({ treatment }: Option): boolean => loosenedBy(treatment) === 'nothing';
+  if (!kind || !options.some(({ treatment }) => loosenedBy(treatment) === 'air')) return { options, shut: [] };
   return {
     options: options.filter((one) => !isDry(one)),
     shut: options.filter(isDry).map((one) => ({ ...one, gates: [{ code: 'blow-first', kind }] })),
   };
 }
 
-const isFoamedFirst = ({ treatment }: Option): boolean => partsOf(treatment).contact === 'foam-shampoo';
+const isFoamedFirst = ({ treatment }: Option): boolean =>
+  isShampooed(treatment) && contactOf(treatment).sprays === 'foam';

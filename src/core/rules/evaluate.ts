@@ -29,6 +29,7 @@ import { type SpotPlan, spotSeconds, spotsOn } from './spots';
 import type { BegunZone } from './start-state';
 import { usageOf } from './usage';
 import { type WorkSeconds, pieceSeconds } from './work-seconds';
+import { loosenedBy } from './treatment';
 
 /** What is done on a zone besides the contact itself. */
 interface Extras {
@@ -343,7 +344,7 @@ interface Variant {
 
 /** A panel that is not warm is not cooled. */
 const isNeedless = ({ panel }: SoiledZone, treatment: Working, { a, job }: PlanningContext): boolean =>
-  partsOf(treatment).flush === 'mist' &&
+  loosenedBy(treatment) === 'mist' &&
   panel.panelC <= a.mistFromC &&
   !Object.values(job.choices.fixed).includes(treatment);
 

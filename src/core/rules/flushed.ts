@@ -31,7 +31,7 @@ export interface Flushed {
 
 /** In frost a rinse is not left to freeze, and a mist not to dry: it comes when the pass is due. */
 const waitS = (kind: Flush, { a, job: { site } }: PlanningContext): number =>
-  kind === 'mist' ? a.mistWaitS : site.airC > NO_FROST_C ? a.rinseWaitS : a.rinseTurnWaitS;
+  flushRules[kind].is === 'mist' ? a.mistWaitS : site.airC > NO_FROST_C ? a.rinseWaitS : a.rinseTurnWaitS;
 
 /** What of the water still stands on the panel, and how warm that is by then. */
 function whenHandsCome(
@@ -61,7 +61,8 @@ export const blows = ({ gear: { blower }, job: { choices, site } }: PlanningCont
 /** A steamer that is to inject a degreaser does so wherever its label allows it, and nothing has to be rinsed off. */
 function injects({ zone, panel }: SoiledZone, kind: Flush, { job, recipes }: PlanningContext): boolean {
   const recipe = recipes.degreaser;
-  if (kind !== 'steam' || job.choices.steamWith !== 'product' || !recipe || recipe.use.rinseAfter) return false;
+  if (flushRules[kind].is !== 'steam' || job.choices.steamWith !== 'product' || !recipe || recipe.use.rinseAfter)
+    return false;
   const { maxPanelC, notOnSurfaces, notOnFinishes } = recipe.product;
   const allows =
     !notOnSurfaces.includes(zone.surface) && !(zone.surface === 'paint' && notOnFinishes.includes(job.vehicle.finish));

@@ -2,7 +2,6 @@ import type { Assumptions } from '../assumptions';
 import type { Contact, Flush, SoilKind } from '../model';
 import { gPerM2, um } from '../units';
 import { contactRules } from './contacts';
-import { encapsulated } from './contacts/contact-rule';
 import { flushRules } from './flushes';
 import { marringIndex } from './marring';
 
@@ -31,29 +30,12 @@ export interface IndexAnswer {
   readonly exposure: number;
 }
 
-/** Encapsulation after a dwell; the wash medium alone does what it does at once. */
-function encapsulation(treatment: Contact, dwellS: number, a: Assumptions): number {
-  switch (treatment) {
-    case 'waterless':
-      return encapsulated(a.kappaWaterless, dwellS, a.tauWaterless);
-    case 'foam':
-      return encapsulated(a.kappaFoam, dwellS, a.tauFoam);
-    case 'presoak-rinseless':
-      return encapsulated(a.kappaPresoak, dwellS, a.tauPresoak);
-    case 'rinseless':
-      return a.kappaWash;
-    case 'shampoo':
-      return a.kappaShampoo;
-    case 'foam-shampoo':
-      return Math.max(a.kappaShampoo, encapsulated(a.kappaFoam, dwellS, a.tauFoam));
-  }
-}
-
 /** Answers what the marring index of one deposit would be: for tables, and to question the model. */
 export function indexOf(q: IndexQuestion, a: Assumptions): IndexAnswer {
   const loadGm2 = q.loadGm2 * (1 - flushRules[q.flush].most(q.kind, a));
-  const kappa = encapsulation(q.treatment, q.dwellS, a);
-  const { pressure } = contactRules[q.treatment].contact(
+  const rule = contactRules[q.treatment];
+  const kappa = rule.encapsulation(q.dwellS, a);
+  const { pressure } = rule.contact(
     {
       loadGm2,
       filmFactor: 1,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { type Job, type Site, isRinsed, isShampooed } from '../model';
+import type { Job, Site } from '../model';
+import { isRinsed, isShampooed } from './treatment';
 import { planJob } from '../planning/plan-job';
 import { sampleGear, sampleJob, sampleProduct, sampleSite, sampleUse, soilAll } from '../testing/sample';
 import { ml } from '../units';

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
-import { partsOf } from '../model';
 import type { Option } from '../rules';
+import { kitsFor } from '../rules';
 
 /** A zone that is rinsed, or a part of it. */
 interface Rinsed {
@@ -32,7 +32,7 @@ export class Tank {
       this.leftMl -= option.laidMl.water * share * this.a.wasteFactor;
       while (this.leftMl < -1e-6) {
         this.leftMl += this.holdsMl;
-        seconds += partsOf(option.treatment).flush === 'hot-pump' ? this.a.refillHotS : this.a.refillS;
+        seconds += kitsFor(option.treatment).includes('heater') ? this.a.refillHotS : this.a.refillS;
       }
     }
     return seconds;

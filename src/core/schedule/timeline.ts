@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import { type Dimensions, type Job, type Order, type ZoneId, partsOf } from '../model';
+import { type Dimensions, type Job, type Order, type ZoneId } from '../model';
 import {
   type Chosen,
   type Pass,
@@ -10,7 +10,7 @@ import {
   piecesOf,
   rinsedAtTurn,
 } from '../passes';
-import { type Guarding, type Kit, type StartState, careOrder, heldBy, setupMinutes, washS } from '../rules';
+import { type Guarding, type Kit, type StartState, careOrder, heldBy, setupMinutes, washS, loosenedBy } from '../rules';
 import { Crew, type Step } from './crew';
 import { type PassPart, type PlannedPass, Recorder } from './recorder';
 import { type Sharing, stagesOf } from './share';
@@ -69,7 +69,7 @@ function rounds(act: AtOnce, chosen: readonly Chosen[], workers: number): readon
 }
 
 /** With air, and dry. */
-const isBlownOut = ({ option }: Pick<Chosen, 'option'>): boolean => partsOf(option.treatment).flush === 'air';
+const isBlownOut = ({ option }: Pick<Chosen, 'option'>): boolean => loosenedBy(option.treatment) === 'air';
 
 /** What is gone over in one round. */
 function keyOf(act: AtOnce, { zone: { view }, option }: Chosen, workers: number): string {

@@ -9,17 +9,16 @@ import {
   simulateBuckets,
 } from '../bucket';
 import type { Content } from '../mix';
-import { type BucketSystem, type Job, type ZoneId, bucketSystems, cleanlinessOf, partsOf } from '../model';
+import { type BucketSystem, type Job, type ZoneId, bucketSystems, cleanlinessOf } from '../model';
 import type { Plan, ZonePlan } from '../planning';
-import { choicesOf } from '../rules';
+import { choicesOf, contactOf, usesBuckets } from '../rules';
 import { draws } from './draws';
 import { type Spread, spreadOf } from './quantiles';
 import type { Study } from './study';
 
 const usesBucket = ({ zone, option }: ZonePlan): boolean => {
   if (!option || zone.cleanliness >= cleanlinessOf.faces) return false;
-  const { contact } = partsOf(option.treatment);
-  return contact !== 'waterless' && contact !== 'foam';
+  return usesBuckets(contactOf(option.treatment).kits);
 };
 
 /** Sections that are washed from the bucket, in the order in which they are. */

@@ -1,12 +1,12 @@
 import type { CleanlinessClass, Job, Leg, ZoneId } from '../model';
 import { isPure } from '../planning';
-import { type PlanningContext, type SoiledZone, contextOf, isBody, isOpen } from '../rules';
+import { type PlanningContext, type SoiledZone, contextOf, isBody, isOpen, type PureMethod } from '../rules';
 import { forecastOn, totalLoad } from '../soil';
 import { gPerM2 } from '../units';
 import type { Study } from './study';
 
 /** Methods that a next visit is hoped to do with. */
-export type LowWater = Exclude<keyof typeof isPure, 'shampoo'>;
+export type LowWater = Exclude<PureMethod, 'shampoo'>;
 
 /**
  * Days after which a method no longer does: if the car gets dirty faster than forecast, as forecast,
@@ -82,7 +82,7 @@ function lastDay(holds: (days: number) => boolean): number {
 }
 
 function untilOn(soiled: SoiledZone, method: LowWater, usual: Leg, context: PlanningContext): Until {
-  const treatments = context.treatments.filter(isPure[method]);
+  const treatments = context.treatments.filter((treatment) => isPure(method, treatment));
   const within = (times: number): number =>
     lastDay((days) => {
       const then = after(soiled, days, times, usual, context);

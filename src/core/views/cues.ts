@@ -1,6 +1,7 @@
-import { type ReplanEvent, partsOf } from '../model';
+import { type ReplanEvent } from '../model';
 import type { Plan } from '../planning';
 import type { PlannedPass } from '../schedule';
+import { type ContactFamily, contactOf } from '../rules';
 
 /** What hands, eyes and ears tell in a pass, and what to do then. */
 export const cues = [
@@ -21,6 +22,15 @@ export const cues = [
 ] as const;
 export type Cue = (typeof cues)[number];
 
+/** What says that it works. */
+const worksAs: Readonly<Record<ContactFamily, Cue>> = {
+  waterless: 'lifting',
+  foam: 'foam-clings',
+  rinseless: 'lifting',
+  presoak: 'lifting',
+  shampoo: 'lather',
+};
+
 /** Two at the moment of need: the one that says that it works, and the one that says that it does not. */
 export function cuesFor(
   { zones }: Plan,
@@ -40,9 +50,8 @@ export function cuesFor(
         option && parts.some(({ zoneId }) => zoneId === zone.id) ? [option] : [],
       );
       if (options.some(({ cleaner }) => cleaner && !cleaner.left)) return ['cleaner-dries', 'brush-drags'];
-      const contacts = options.map(({ treatment }) => partsOf(treatment).contact);
-      if (contacts.includes('foam-shampoo') || contacts.includes('shampoo')) return ['lather', 'gliding'];
-      return [contacts.includes('foam') ? 'foam-clings' : 'lifting', 'gliding'];
+      const [first] = options;
+      return [worksAs[first ? contactOf(first.treatment).family : 'waterless'], 'gliding'];
     }
   }
 }

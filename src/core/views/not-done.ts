@@ -1,5 +1,6 @@
-import { type Job, type MarkKind, type ScopePart, type ZoneId, isRinsed, usualScope } from '../model';
+import { type Job, type MarkKind, type ScopePart, type ZoneId, usualScope } from '../model';
 import type { Plan } from '../planning';
+import { isRinsed } from '../rules';
 
 /** Something that a client may expect of a wash and that this one does not do. */
 export type NotDone =

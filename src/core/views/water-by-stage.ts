@@ -1,6 +1,7 @@
-import { type Job, isShampooed } from '../model';
+import { type Job } from '../model';
 import type { Plan } from '../planning';
 import type { Option } from '../rules';
+import { isShampooed } from '../rules';
 
 /** Stages of a wash in which water runs, in their order. */
 const waterStages = ['pre-rinse', 'foam', 'rinse-foam', 'wash', 'rinse-off'] as const;

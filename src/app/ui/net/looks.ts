@@ -117,8 +117,7 @@ export function soilLooks(zones: readonly Zone[], job: Job | null): Looks {
 
 /** The letter of a treatment, with a stroke before it for a pre-rinse, and a ring for a mist. */
 export const markOf = (treatment: ZonePlan['treatment']): string => {
-  const fill = treatmentFill(treatment) as keyof typeof treatmentMark;
-  return `${isFlushed(treatment) ? '↓' : isCooled(treatment) ? '◦' : ''}${treatmentMark[fill]}`;
+  return `${isFlushed(treatment) ? '↓' : isCooled(treatment) ? '◦' : ''}${treatmentMark[treatmentFill(treatment)]}`;
 };
 
 function treatmentLook({ treatment, option, inScope }: ZonePlan, fixed: boolean): ZoneLook {

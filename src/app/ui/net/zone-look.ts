@@ -1,10 +1,10 @@
+import { type ContactFamily, contactOf, loosenedBy } from '@esmero/core';
 import type { SoilLevel, TreatmentId, ZoneId } from '@esmero/model';
 
 /** How a zone shows on the net in a stage. */
 export interface ZoneLook {
   /** A soil level, a kind of treatment, or nothing. */
-  readonly fill:
-    'unseen' | `soil-${SoilLevel}` | 'waterless' | 'foam' | 'rinseless' | 'presoak' | 'shampoo' | 'leave' | 'plain';
+  readonly fill: 'unseen' | `soil-${SoilLevel}` | ContactFamily | 'leave' | 'plain';
   readonly flushed: boolean;
   /** Cooled with a mist first. */
   readonly cooled: boolean;
@@ -36,23 +36,17 @@ export const plainLook: ZoneLook = {
 };
 
 /** The family of marks and colours that a treatment belongs to. */
-export function treatmentFill(treatment: TreatmentId): ZoneLook['fill'] {
-  if (treatment === 'leave') return 'leave';
-  if (treatment.endsWith('/presoak-rinseless')) return 'presoak';
-  if (treatment.endsWith('shampoo')) return 'shampoo';
-  if (treatment.endsWith('/foam')) return 'foam';
-  return treatment.endsWith('/rinseless') ? 'rinseless' : 'waterless';
+export function treatmentFill(treatment: TreatmentId): ContactFamily | 'leave' {
+  return treatment === 'leave' ? 'leave' : contactOf(treatment).family;
 }
 
 export const isFlushed = (treatment: TreatmentId): boolean =>
-  treatment !== 'leave' && !/^(none|mist)\//.test(treatment);
+  treatment !== 'leave' && !['nothing', 'mist'].includes(loosenedBy(treatment));
 
-export const isCooled = (treatment: TreatmentId): boolean => treatment.startsWith('mist/');
+export const isCooled = (treatment: TreatmentId): boolean => treatment !== 'leave' && loosenedBy(treatment) === 'mist';
 
 /** One letter and a stroke for a flush: the same marks on the car, in the list and on paper. */
-export const treatmentMark: Readonly<
-  Record<ZoneLook['fill'] & ('waterless' | 'foam' | 'rinseless' | 'presoak' | 'shampoo' | 'leave'), string>
-> = {
+export const treatmentMark: Readonly<Record<ContactFamily | 'leave', string>> = {
   waterless: 'W',
   foam: 'F',
   rinseless: 'R',

@@ -1,5 +1,14 @@
 import type { Assumptions } from '../../assumptions';
-import type { BucketSystem, DryTouch, DwellHabit, GuardHabit, MediumHabit, MixPurpose, WipingHabit } from '../../model';
+import type {
+  BucketSystem,
+  DryTouch,
+  DwellHabit,
+  GuardHabit,
+  MediumHabit,
+  MixPurpose,
+  VehicleMethod,
+  WipingHabit,
+} from '../../model';
 import type { Micrometres } from '../../units';
 import type { Kit } from '../kit';
 
@@ -42,12 +51,25 @@ export interface Touching {
   readonly dryTouch: DryTouch;
 }
 
+/** The vehicle’s method that is made of a contact alone. */
+export type PureMethod = Extract<VehicleMethod, 'waterless' | 'rinseless' | 'shampoo'>;
+
+/** Contacts that look alike: one tone, one letter, one pair of cues. */
+export type ContactFamily = 'waterless' | 'foam' | 'rinseless' | 'presoak' | 'shampoo';
+
+/** Everything that anybody asks of a way of touching a panel. */
 export interface ContactRule {
+  readonly method: PureMethod;
+  readonly family: ContactFamily;
   readonly kits: readonly Kit[];
   /** What is sprayed before the wipe; null where nothing is. */
   readonly sprays: MixPurpose | null;
   /** Of its layers, in order. */
   readonly purposes: readonly MixPurpose[];
+  /** How much is wetted ahead of the wipe, so that it dwells while the neighbour is worked on, m². */
+  aheadM2(a: Assumptions): number;
+  /** Share of the grit that no longer marks after a dwell. */
+  encapsulation(dwellS: number, a: Assumptions): number;
   contact(touching: Touching, a: Assumptions): Contacted;
 }
 

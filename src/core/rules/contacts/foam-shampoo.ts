@@ -4,9 +4,13 @@ import { shampoo } from './shampoo';
 
 /** Foam that is left to work and rinsed off before the mitt comes. */
 export const foamShampoo: ContactRule = {
+  method: 'shampoo',
+  family: 'shampoo',
   kits: ['foam', 'shampoo'],
   sprays: 'foam',
   purposes: ['foam', 'shampoo'],
+  aheadM2: (a) => a.foamAhead,
+  encapsulation: (dwellS, a) => Math.max(a.kappaShampoo, encapsulated(a.kappaFoam, dwellS, a.tauFoam)),
   contact: (touching, a) => {
     const wash = shampoo.contact(touching, a);
     const dwellS = dwellOf(a.dwellFoam, touching.dwell, a);
@@ -14,7 +18,7 @@ export const foamShampoo: ContactRule = {
       ...wash,
       layers: [{ purpose: 'foam', film: um(a.foamCoat * touching.filmFactor) }, ...wash.layers],
       dwellS,
-      encapsulation: Math.max(wash.encapsulation, encapsulated(a.kappaFoam, dwellS, a.tauFoam)),
+      encapsulation: foamShampoo.encapsulation(dwellS, a),
       sprayRate: a.rateFoam,
       rinses: 'between',
     };

@@ -4,9 +4,13 @@ import { waterless } from './waterless';
 
 /** A dry foam from a pump foamer: a little more film and more lift than a spray, wiped the same way. */
 export const foam: ContactRule = {
+  method: 'waterless',
+  family: 'foam',
   kits: ['foam'],
   sprays: 'foam',
   purposes: ['foam'],
+  aheadM2: (a) => a.foamAhead,
+  encapsulation: (dwellS, a) => encapsulated(a.kappaFoam, dwellS, a.tauFoam),
   contact: (touching, a) => {
     const spray = waterless.contact(touching, a);
     const dwellS = dwellOf(a.dwellFoam, touching.dwell, a);
@@ -14,7 +18,7 @@ export const foam: ContactRule = {
       ...spray,
       layers: spray.layers.map(({ film }) => ({ purpose: 'foam', film: um(film + a.foamFilmMore) })),
       dwellS,
-      encapsulation: encapsulated(a.kappaFoam, dwellS, a.tauFoam),
+      encapsulation: foam.encapsulation(dwellS, a),
       sprayRate: a.rateFoam,
     };
   },

@@ -7,7 +7,7 @@ import { shampoo } from './shampoo';
 import { rinseless } from './rinseless';
 import { waterless } from './waterless';
 
-export type { Contacted, ContactRule } from './contact-rule';
+export type { ContactFamily, ContactRule, Contacted, PureMethod } from './contact-rule';
 
 export const contactRules: Readonly<Record<Contact, ContactRule>> = {
   waterless,

@@ -4,9 +4,13 @@ import { rinseless } from './rinseless';
 
 /** Rinseless after a stronger mix has been sprayed on and left to work. */
 export const presoakRinseless: ContactRule = {
+  method: 'rinseless',
+  family: 'presoak',
   kits: ['presoak', 'wash'],
   sprays: 'presoak',
   purposes: ['presoak', 'wash'],
+  aheadM2: (a) => a.presoakAhead,
+  encapsulation: (dwellS, a) => encapsulated(a.kappaPresoak, dwellS, a.tauPresoak),
   contact: (touching, a) => {
     const wash = rinseless.contact(touching, a);
     const dwellS = dwellOf(a.dwellPresoak, touching.dwell, a);
@@ -14,7 +18,7 @@ export const presoakRinseless: ContactRule = {
       ...wash,
       layers: [{ purpose: 'presoak', film: um(a.presoakFilm * touching.filmFactor) }, ...wash.layers],
       dwellS,
-      encapsulation: encapsulated(a.kappaPresoak, dwellS, a.tauPresoak),
+      encapsulation: presoakRinseless.encapsulation(dwellS, a),
       sprayRate: a.ratePumpSpray,
     };
   },

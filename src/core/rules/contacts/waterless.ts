@@ -3,9 +3,13 @@ import { type ContactRule, dwellOf, encapsulated } from './contact-rule';
 
 /** A lubricating spray on a dry panel, a short dwell, lifted with one side, finished with another. */
 export const waterless: ContactRule = {
+  method: 'waterless',
+  family: 'waterless',
   kits: ['waterless'],
   sprays: 'waterless',
   purposes: ['waterless'],
+  aheadM2: (a) => a.sprayAhead,
+  encapsulation: (dwellS, a) => encapsulated(a.kappaWaterless, dwellS, a.tauWaterless),
   contact: ({ loadGm2, filmFactor, dwell, wiping }, a) => {
     const dwellS = dwellOf(a.dwellWaterless, dwell, a);
     const [pressure, pace] =
@@ -19,7 +23,7 @@ export const waterless: ContactRule = {
         { purpose: 'waterless', film: um((a.waterlessFilmBase + a.waterlessFilmPerLoad * loadGm2) * filmFactor) },
       ],
       dwellS,
-      encapsulation: encapsulated(a.kappaWaterless, dwellS, a.tauWaterless),
+      encapsulation: waterless.encapsulation(dwellS, a),
       pressure,
       sprayRate: a.rateTriggerSpray,
       wipeRate: (a.rateWipeBase + a.rateWipePerLoad * loadGm2) * pace,

@@ -17,6 +17,7 @@ function airTakes(kind: SoilKind, a: Assumptions): number {
 
 /** Compressed air along seams and gaps: what lies loose there is blown out dry, before anything is wetted. */
 export const air: FlushRule = {
+  is: 'air',
   kits: ['air-gun'],
   gear: 'air-gun',
   source: null,

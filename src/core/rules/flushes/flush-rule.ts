@@ -21,8 +21,12 @@ export interface Flushing {
   readonly tankMl: number;
 }
 
-/** Loosening without touching. */
+/** What loosens the dirt: nothing, air along seams, steam, or water that runs; a mist only cools the panel. */
+export type FlushKind = 'nothing' | 'air' | 'mist' | 'steam' | 'rinse';
+
+/** Everything that anybody asks of a way of loosening without touching. */
 export interface FlushRule {
+  readonly is: FlushKind;
   readonly kits: readonly Kit[];
   /** Powered kit without which it is not offered. */
   readonly gear: GearKind | null;
@@ -67,6 +71,7 @@ const secondsFor = (filmUm: number, flowLMin: number, a: Assumptions): number =>
 /** A rinse with running water: what it removes rises with the amount, ever more slowly; how long it takes follows from the flow. */
 export const rinse = ({ usualUm, scaleLM2, flowLMin, ...rest }: Rinse): FlushRule => ({
   ...rest,
+  is: 'rinse',
   amounts: rinseAmounts,
   filmUm: (amount, a) => usualUm(a) * timesOf[amount](a),
   removes: (kind, filmUm, a) => rest.most(kind, a) * (1 - Math.exp(-filmUm / 1000 / scaleLM2(a))),

@@ -10,7 +10,7 @@ import { none } from './none';
 import { pump } from './pump';
 import { steam } from './steam';
 
-export type { FlushRule, FlushSource, RinseAmount } from './flush-rule';
+export type { FlushKind, FlushRule, FlushSource, RinseAmount } from './flush-rule';
 
 export const flushRules: Readonly<Record<Flush, FlushRule>> = {
   none,

@@ -2,6 +2,7 @@ import type { FlushRule } from './flush-rule';
 
 /** A mist of plain water that cools a hot panel as it dries: nothing runs off, and no dirt goes with it. */
 export const mist: FlushRule = {
+  is: 'mist',
   kits: ['flush'],
   gear: null,
   source: 'water',

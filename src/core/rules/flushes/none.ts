@@ -2,6 +2,7 @@ import type { FlushRule } from './flush-rule';
 
 /** Nothing before the contact. */
 export const none: FlushRule = {
+  is: 'nothing',
   kits: [],
   gear: null,
   source: null,

@@ -2,6 +2,7 @@ import type { FlushRule } from './flush-rule';
 
 /** Steam along seams, sills and recesses: hardly any water, nothing runs off. */
 export const steam: FlushRule = {
+  is: 'steam',
   kits: ['steamer'],
   gear: 'steamer',
   source: 'line',
