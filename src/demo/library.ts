@@ -1,19 +1,20 @@
-import { defaultHabits, defaultDimensions } from '@esmero/core';
+import { defaultDimensions } from '@esmero/core';
 import {
-  asPractised,
-  noCare,
+  type Gear,
+  type HabitSet,
   type MeasuringDevice,
+  type Package,
   type Product,
   type Site,
   type TowelBatch,
   type Vehicle,
   type Vessel,
-  type Gear,
-  type HabitSet,
-  type Package,
+  asPractised,
   calmShade,
-  usualScope,
+  defaultHabits,
+  noCare,
   somewhere,
+  usualScope,
 } from '@esmero/model';
 import { degrees, celsius, metres, minorUnits, ml } from '@esmero/units';
 

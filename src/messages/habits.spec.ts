@@ -1,6 +1,6 @@
+import { defaultHabits, habitAnswers, habitKeys } from '@esmero/model';
 import { describe, expect, it } from 'vitest';
-import { defaultHabits, habitAnswers } from '@esmero/core';
-import { habitAnswer, habitKeys, habitWords, hourText } from '.';
+import { habitAnswer, habitWords, hourText } from '.';
 
 describe('words for habits', () => {
   it('ask every question and name every answer, each differently', () => {

@@ -108,8 +108,6 @@ export const habitWords: AllWords = worded({
   droppings: { question: 'Droppings', answers: { treat: 'Softened and lifted', never: 'Not by this method' } },
 });
 
-export const habitKeys = Object.keys(habitWords) as readonly (keyof Habits)[];
-
 /** The answer to one question in words. */
 export const habitAnswer = <K extends keyof Habits>(key: K, value: Habits[K]): string =>
   (habitWords[key].answers as Readonly<Record<string, string>>)[String(value)] ?? String(value);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultAssumptions as a } from '../assumptions';
-import { bucketSystems, zoneIds } from '../model';
+import { habitAnswers, zoneIds } from '../model';
 import { Bucket, gramsOf } from './bucket';
 import { grainsOf } from './grains';
 import { type BucketHabit, type Washed, carriedBack, commonHand, grainsIn, simulateBuckets } from './simulate';
@@ -30,7 +30,7 @@ const car: fc.Arbitrary<readonly Washed[]> = fc
   .map((zones) => zones.map((one, i) => ({ ...one, zoneId: zoneIds[i]! })));
 const anyHabit = fc
   .record({
-    system: fc.constantFrom(...bucketSystems),
+    system: fc.constantFrom(...habitAnswers.bucket),
     guards: fc.boolean(),
     waterC: fc.double({ min: 2, max: 50, noNaN: true }),
     fresh: fc.integer({ min: 0, max: 25 }),

@@ -1,54 +1,23 @@
 import {
-  asPractised,
   type Choices,
   type EntryItems,
   type EntryKind,
-  type Habits,
   type HabitSet,
+  type Habits,
   type Job,
   type LibraryEntry,
   type LibraryItems,
   type LibraryKind,
   type MeasuringDevice,
+  asPractised,
   calmShade,
+  defaultHabits,
   noCare,
-  usualScope,
   somewhere,
+  usualScope,
 } from '../model';
 import { celsius, defaultCurrency, metres, ml } from '../units';
 import { defaultDimensions } from '../vehicle';
-
-/** Habits that most would have; a job may change each. */
-export const defaultHabits: Habits = {
-  approach: 'balanced',
-  dirtLimit: 'light-film',
-  chemistry: 'any',
-  parts: 'leave-out',
-  strength: 'product',
-  spray: 'common',
-  dwell: 'common',
-  order: 'top-down',
-  rinseWith: 'water',
-  steamWith: 'water',
-  standing: 'blower',
-  pair: 'sides',
-  drying: 'panel',
-  wiping: 'flat',
-  sun: 'weaker-mix',
-  cold: 'little',
-  topping: 'none',
-  brush: 'never',
-  droppings: 'treat',
-  wheels: 'auto',
-  glass: 'first',
-  bucket: 'one-guarded',
-  medium: 'mitt',
-  guards: 'every-bucket',
-  dryTouch: 'drawn',
-  soakedTowel: 'demote',
-  glassTowels: 'drying',
-  soakedSides: 4,
-};
 
 export const defaultChoices: Choices = { ...defaultHabits, method: 'auto', fixed: {}, passes: [], assumptions: {} };
 

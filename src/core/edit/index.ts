@@ -4,7 +4,7 @@ export { copyJob } from './copy';
 export { ownCarJob, standings } from './own-car';
 export type { OwnCar, Standing } from './own-car';
 export { careFor, sellAs, toggleAround, toggleScope } from './scope';
-export { defaultChoices, defaultHabits, habitsIn, newItem, newJob } from './create';
+export { defaultChoices, habitsIn, newItem, newJob } from './create';
 export { atHour, withWeather } from './hour';
 export { dropRun, endRun, noteEvent, noteEvents, noteUse, putPunch, arrive, startRun, takeBackEvent } from './run';
 export { lift, measure, mirrorSoil, paint, setBugs, setSpots, unsee } from './soil';

@@ -6,10 +6,8 @@ import {
   type SoilLevel,
   type WeatherChange,
   type ZoneId,
-  approaches,
-  dwellHabits,
+  habitAnswers,
   soilLevels,
-  sprayHabits,
 } from '../model';
 import { type StartState, choicesOf } from '../rules';
 import { byEye } from '../soil';
@@ -73,7 +71,7 @@ const SMALLER = 0.7;
 /** More is sprayed, and less at a time. */
 function wetter(job: Job): Job {
   const { largestSection } = resolveAssumptions(job.choices.assumptions);
-  const more = wishing(job, { spray: after(sprayHabits, choicesOf(job).spray) });
+  const more = wishing(job, { spray: after(habitAnswers.spray, choicesOf(job).spray) });
   return {
     ...more,
     choices: {
@@ -168,12 +166,12 @@ export function afterEvent({ job, begun }: Remaining, turn: ReplanEvent): Remain
     case 'drags':
       return { job: wetter(job), begun };
     case 'smears':
-      return { job: wishing(job, { dwell: after(dwellHabits, choicesOf(job).dwell) }), begun };
+      return { job: wishing(job, { dwell: after(habitAnswers.dwell, choicesOf(job).dwell) }), begun };
     case 'crackles':
       return { job: gritty(job, turn.zone), begun };
     case 'new-marks':
       return {
-        job: wishing(job, { approach: before(approaches, choicesOf(job).approach), dirtLimit: 'only-dust' }),
+        job: wishing(job, { approach: before(habitAnswers.approach, choicesOf(job).approach), dirtLimit: 'only-dust' }),
         begun,
       };
     case 'leave':

@@ -1,4 +1,4 @@
-import type { Habits } from './choices';
+import type { Habits } from './habits';
 import type { Leg } from './history';
 
 /** Where a client's cars are found: an address for people, and the place of the library that plans go by. */

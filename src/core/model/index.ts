@@ -8,6 +8,7 @@ export * from './price';
 export * from './product';
 export * from './equipment';
 export * from './treatment';
+export * from './habits';
 export * from './choices';
 export * from './client';
 export * from './brief';

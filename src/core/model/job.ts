@@ -1,7 +1,8 @@
 import type { Celsius } from '../units';
 import type { ToMind } from './around';
 import type { Care } from './care';
-import type { Choices, Habits } from './choices';
+import type { Choices } from './choices';
+import type { Habits } from './habits';
 import type { MeasuringDevice, TowelBatch, Vessel } from './equipment';
 import type { Proof } from './eye';
 import type { Gear } from './gear';

@@ -8,7 +8,7 @@ import {
   type Working,
   type ZoneId,
   bodies,
-  approaches,
+  habitAnswers,
   soilKinds,
 } from '../model';
 import { celsius } from '../units';
@@ -35,7 +35,7 @@ const anyJob = fc
     body: fc.constantFrom(...bodies),
     kind: fc.constantFrom<SoilKind>(...soilKinds),
     level: fc.constantFrom<SoilLevel>(0, 1, 2, 3, 4),
-    approach: fc.constantFrom(...approaches),
+    approach: fc.constantFrom(...habitAnswers.approach),
     runoff: fc.constantFrom<Job['site']['runoff']>('forbidden', 'captured', 'allowed'),
     waterL: fc.integer({ min: 0, max: 60 }),
     minutes: fc.integer({ min: 10, max: 200 }),
@@ -159,7 +159,7 @@ describe('the method', () => {
   });
 
   it('refuses grit on matte black paint where nothing may run off, under every approach', () => {
-    for (const approach of approaches) {
+    for (const approach of habitAnswers.approach) {
       const job = withChoices(
         { approach },
         {

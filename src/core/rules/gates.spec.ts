@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { type GearKind, type Job, type Working, type ZoneId, approaches } from '../model';
+import { type GearKind, type Job, type Working, type ZoneId, habitAnswers } from '../model';
 import { planJob } from '../planning/plan-job';
 import { finish } from '../studies/study';
 import { whatIf } from '../studies/what-if';
@@ -112,7 +112,7 @@ describe('wands, bay and steam', () => {
 
 describe('approaches and finishes', () => {
   it('refuses a matte black car with grit under every approach', () => {
-    for (const approach of approaches) {
+    for (const approach of habitAnswers.approach) {
       const vehicle = { ...sampleVehicle('sedan', 'matte'), colour: 'black' as const };
       const job = choosing(
         { approach },

@@ -1,69 +1,7 @@
-import {
-  type Habits,
-  type Job,
-  brushes,
-  bucketSystems,
-  chemistries,
-  coldHabits,
-  dirtLimits,
-  droppingsHabits,
-  dryTouches,
-  dryings,
-  guardHabits,
-  media,
-  dwellHabits,
-  glassOrders,
-  glassTowelHabits,
-  orders,
-  pairWays,
-  partsHabits,
-  rinseLiquids,
-  approaches,
-  soakedTowelHabits,
-  sprayHabits,
-  standingHabits,
-  steamHabits,
-  strengths,
-  sunHabits,
-  toppings,
-  wheelOrders,
-  wipings,
-} from '../model';
+import { type Habits, type Job, habitAnswers, habitKeys } from '../model';
 import { type Outcome, outcomeOf } from '../planning';
 import { choicesOf } from '../rules';
 import type { Study } from './study';
-
-/** Every answer that may be given to each question. */
-export const habitAnswers: { readonly [K in keyof Habits]: readonly Habits[K][] } = {
-  approach: approaches,
-  dirtLimit: dirtLimits,
-  chemistry: chemistries,
-  parts: partsHabits,
-  strength: strengths,
-  spray: sprayHabits,
-  dwell: dwellHabits,
-  bucket: bucketSystems,
-  medium: media,
-  guards: guardHabits,
-  dryTouch: dryTouches,
-  soakedSides: [4, 8],
-  soakedTowel: soakedTowelHabits,
-  glassTowels: glassTowelHabits,
-  wiping: wipings,
-  drying: dryings,
-  order: orders,
-  rinseWith: rinseLiquids,
-  steamWith: steamHabits,
-  standing: standingHabits,
-  pair: pairWays,
-  wheels: wheelOrders,
-  glass: glassOrders,
-  sun: sunHabits,
-  cold: coldHabits,
-  topping: toppings,
-  brush: brushes,
-  droppings: droppingsHabits,
-};
 
 /** What another answer to one question would have made of the job. */
 export interface ApproachEffect {
@@ -86,16 +24,15 @@ export function* approachEffectsOf(job: Job): Study<readonly ApproachEffect[]> {
   // As if nobody had wished otherwise: a wish that is asked about must not undo the answer.
   const settled: Job = { ...job, wishes: {}, choices: { ...choicesOf(job), method: 'auto' } };
   const now = outcomeOf(settled);
-  const keys = Object.keys(habitAnswers) as (keyof Habits)[];
   const found: ApproachEffect[] = [];
   let done = 0;
-  for (const key of keys) {
+  for (const key of habitKeys) {
     for (const answer of habitAnswers[key]) {
       if (answer === settled.choices[key]) continue;
       const then = outcomeOf({ ...settled, choices: { ...settled.choices, [key]: answer } });
       if (noticed(now, then)) found.push({ key, answer, then, now });
     }
-    yield ++done / keys.length;
+    yield ++done / habitKeys.length;
   }
   return found;
 }

@@ -9,7 +9,7 @@ import {
   simulateBuckets,
 } from '../bucket';
 import type { Content } from '../mix';
-import { type BucketSystem, type Job, type ZoneId, bucketSystems, cleanlinessOf } from '../model';
+import { type BucketSystem, type Job, type ZoneId, cleanlinessOf, habitAnswers } from '../model';
 import type { Plan, ZonePlan } from '../planning';
 import { choicesOf, contactOf, usesBuckets } from '../rules';
 import { draws } from './draws';
@@ -90,7 +90,7 @@ export function runBuckets(job: Job, plan: Plan, freshBefore: readonly ZoneId[])
 }
 
 /** Every system, with guards and without where that is a choice. */
-const ways: readonly (readonly [BucketSystem, boolean])[] = bucketSystems.flatMap(
+const ways: readonly (readonly [BucketSystem, boolean])[] = habitAnswers.bucket.flatMap(
   (system): (readonly [BucketSystem, boolean])[] =>
     system === 'two-buckets' || system === 'three-buckets'
       ? [

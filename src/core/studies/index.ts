@@ -1,4 +1,4 @@
-export { approachEffectsOf, habitAnswers } from './approach-matters';
+export { approachEffectsOf } from './approach-matters';
 export type { ApproachEffect } from './approach-matters';
 export { bucketSpread, compareBuckets, crossingsOf, runBuckets } from './bucket-comparison';
 export type { BucketSpread, Crossing, SystemRun } from './bucket-comparison';

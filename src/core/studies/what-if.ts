@@ -8,7 +8,7 @@ import {
   type ZoneId,
   flushes,
   gearKinds,
-  approaches,
+  habitAnswers,
   towelRoles,
 } from '../model';
 import {
@@ -98,7 +98,7 @@ function plainWays(job: Job, plan: Plan): readonly Ways[] {
   const later = hoursAfter(job);
   const warmer = WARM_LIQUIDS_C.filter((c) => site.airC < COLD_AIR_C && c > site.liquidC);
   return [
-    ...approaches.map((approach) => one(approach !== own, { code: 'approach', approach })),
+    ...habitAnswers.approach.map((approach) => one(approach !== own, { code: 'approach', approach })),
     one(!site.shade, { code: 'shade' }),
     site.indoors ? [] : later.map((hour) => ({ code: 'hour', hour }) as const),
     one(site.panelC !== null && site.panelC > site.airC + 3, { code: 'cool-panels', panelC: celsius(site.airC) }),

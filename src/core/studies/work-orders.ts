@@ -1,4 +1,4 @@
-import { type Choices, type Job, glassOrders, orders, pairWays } from '../model';
+import { type Choices, type Job, habitAnswers } from '../model';
 import { type Outcome, outcomeOf } from '../planning';
 import { choicesOf } from '../rules';
 import type { Study } from './study';
@@ -11,8 +11,8 @@ export interface Ordering extends Omit<Outcome, 'method' | 'index'>, RunOrdering
   readonly now: boolean;
 }
 
-const orderings: readonly Omit<RunOrdering, 'pair'>[] = orders.flatMap((order) =>
-  (['first', 'last'] as const).flatMap((wheels) => glassOrders.map((glass) => ({ order, wheels, glass }))),
+const orderings: readonly Omit<RunOrdering, 'pair'>[] = habitAnswers.order.flatMap((order) =>
+  (['first', 'last'] as const).flatMap((wheels) => habitAnswers.glass.map((glass) => ({ order, wheels, glass }))),
 );
 
 /**
@@ -22,7 +22,7 @@ const orderings: readonly Omit<RunOrdering, 'pair'>[] = orders.flatMap((order) =
 export function* workOrdersOf(job: Job): Study<readonly Ordering[]> {
   const settled: Job = { ...job, wishes: {}, choices: choicesOf(job) };
   const { order, wheels, glass, pair } = settled.choices;
-  const pairs = settled.site.workers === 2 ? pairWays : [];
+  const pairs = settled.site.workers === 2 ? habitAnswers.pair : [];
   const ways: readonly RunOrdering[] = [
     { order, wheels, glass, pair },
     ...pairs.map((other) => ({ order, wheels, glass, pair: other })),

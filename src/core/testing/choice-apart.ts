@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type loadHighs from 'highs';
-import { type Job, type SoilKind, type SoilLevel, bodies, approaches, soilKinds } from '../model';
+import { type Job, type SoilKind, type SoilLevel, bodies, habitAnswers, soilKinds } from '../model';
 import { type Prepared, prepare } from '../planning/choose';
 import { type Budget, budgets } from '../reasons';
 import { zoneOptions } from '../rules/evaluate';
@@ -75,7 +75,7 @@ export const anyMixedJob = fc
       fc.record({ kind: fc.constantFrom<SoilKind>(...soilKinds), level: fc.constantFrom<SoilLevel>(0, 1, 2, 3) }),
       { minLength: 53, maxLength: 53 },
     ),
-    approach: fc.constantFrom(...approaches),
+    approach: fc.constantFrom(...habitAnswers.approach),
     bucket: fc.constantFrom<Job['choices']['bucket']>('many-towels', 'one-guarded', 'two-buckets'),
   })
   .map(({ body, marks, approach, bucket }) =>

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { type Choices, type Job, type SoilKind, type SoilLevel, approaches, bodies, soilKinds } from '../model';
+import { type Choices, type Job, type SoilKind, type SoilLevel, bodies, habitAnswers, soilKinds } from '../model';
 import { type Plan, planJob } from '../planning';
 import { celsius } from '../units';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from './sample';
@@ -9,7 +9,7 @@ const one = <K extends keyof Choices>(...values: readonly Choices[K][]): fc.Arbi
   fc.constantFrom(...values);
 
 const anyHabits = fc.record({
-  approach: one<'approach'>(...approaches),
+  approach: one<'approach'>(...habitAnswers.approach),
   bucket: one<'bucket'>('many-towels', 'one-guarded', 'two-buckets'),
   drying: one<'drying'>('panel', 'body'),
   pair: one<'pair'>('sides', 'lift-finish', 'one-panel'),

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { runs } from '@esmero/testing';
-import { type PairWay, pairWays } from '../model';
+import { type PairWay, habitAnswers } from '../model';
 import { planJob } from '../planning';
 import { anyJobWith } from '../testing/any-job';
 import { celsius } from '../units';
@@ -13,7 +13,10 @@ const anyJob = anyJobWith({
     airC: fc.integer({ min: 4, max: 36 }).map(celsius),
     minutes: fc.constant(900),
   },
-  choices: { pair: fc.constantFrom<PairWay>(...pairWays), bucket: fc.constantFrom('many-towels', 'one-guarded') },
+  choices: {
+    pair: fc.constantFrom<PairWay>(...habitAnswers.pair),
+    bucket: fc.constantFrom('many-towels', 'one-guarded'),
+  },
   towels: 99,
 });
 

@@ -1,13 +1,4 @@
-import {
-  bodies,
-  bucketSystems,
-  colours,
-  finishes,
-  approaches,
-  scopeParts,
-  surroundingsToMind,
-  vehicleMethods,
-} from '@esmero/model';
+import { bodies, colours, finishes, habitAnswers, scopeParts, surroundingsToMind, vehicleMethods } from '@esmero/model';
 import { CareDocument } from './care';
 import { Between, ManyOf, Maybe, One, OneOf, SomeOf, Text, check } from './rules';
 
@@ -68,8 +59,8 @@ export class ShortJobDocument {
   )
   soil!: string[];
   @Maybe() @OneOf(['auto', ...vehicleMethods]) method?: string;
-  @Maybe() @OneOf(approaches) approach?: string;
-  @Maybe() @OneOf(bucketSystems) bucket?: string;
+  @Maybe() @OneOf(habitAnswers.approach) approach?: string;
+  @Maybe() @OneOf(habitAnswers.bucket) bucket?: string;
   @Maybe() @SomeOf(scopeParts) scope?: string[];
   @Maybe() @One(() => CareDocument) care?: CareDocument;
   @Maybe() @ManyOf(surroundingsToMind) around?: string[];

@@ -2,9 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { FormsModule } from '@angular/forms';
 import { ButtonDirective } from 'primeng/button';
 import { Select } from 'primeng/select';
-import { choicesOf, habitAnswers, habitsIn, setChoices } from '@esmero/core';
-import type { HabitSet, Habits } from '@esmero/model';
-import { habitAnswer, habitKeys, habitWords, methodText } from '@esmero/messages';
+import { choicesOf, habitsIn, setChoices } from '@esmero/core';
+import { type HabitSet, type Habits, habitAnswers, habitKeys } from '@esmero/model';
+import { habitAnswer, habitWords, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 
 type Answer = Habits[keyof Habits];

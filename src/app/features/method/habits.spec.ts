@@ -1,5 +1,5 @@
+import { habitKeys } from '@esmero/model';
 import { describe, expect, it } from 'vitest';
-import { habitKeys } from '@esmero/messages';
 import { show } from '../../testing/show';
 import { HabitsComponent } from './habits.component';
 

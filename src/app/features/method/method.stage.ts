@@ -9,7 +9,7 @@ import {
   assumptionGroups,
   setChoices,
 } from '@esmero/core';
-import { type Approach, approaches } from '@esmero/model';
+import { type Approach, habitAnswers } from '@esmero/model';
 import { approachName, verdictSentence, methodText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { AssumptionTableComponent } from '../../ui/assumption-table.component';
@@ -89,7 +89,7 @@ export class MethodStage {
   protected readonly desk = inject(JobDesk);
   private readonly view = inject(ZoneInView);
 
-  protected readonly approaches = approaches.map((value) => ({ value, label: approachName[value] }));
+  protected readonly approaches = habitAnswers.approach.map((value) => ({ value, label: approachName[value] }));
   protected readonly approach = computed(
     () => this.desk.job()?.wishes.approach ?? this.desk.job()?.choices.approach ?? null,
   );

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { Button } from 'primeng/button';
 import { Tab, TabList, TabPanel, TabPanels, Tabs } from 'primeng/tabs';
 import { afterwards, liquidOf, setChoices, withChange } from '@esmero/core';
-import { type BucketSystem, type Job, type SoakedTowelHabit, type TowelBatch, bucketSystems } from '@esmero/model';
+import { type BucketSystem, type Job, type SoakedTowelHabit, type TowelBatch, habitAnswers } from '@esmero/model';
 import { afterSentences, bucketName, mixTitle, verdictSentence, towelsText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
 import { treatmentLooks } from '../../ui/net/looks';
@@ -40,7 +40,7 @@ export class TowelsStage {
   protected readonly desk = inject(JobDesk);
   protected readonly meters = signal(false);
 
-  protected readonly systems = bucketSystems.map((value) => ({ value, label: bucketName[value] }));
+  protected readonly systems = habitAnswers.bucket.map((value) => ({ value, label: bucketName[value] }));
   protected readonly sides = [
     { value: 4, label: 'Four sides, then a new one' },
     { value: 8, label: 'All eight, re-wetted from a cup' },
