@@ -2,7 +2,7 @@ import Ajv2020 from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { paint, planJob, setAssumption } from '@esmero/core';
-import { type Job, type LibraryEntry, calmShade, soilKinds, soilLevels, zoneIds } from '@esmero/model';
+import { type Job, type LibraryEntry, calmShade, habitKeys, soilKinds, soilLevels, zoneIds } from '@esmero/model';
 import { demo, demoJobs } from '@esmero/demo';
 import { type Holdings, held } from '@esmero/records';
 import { schemaOf } from '../../scripts/schema';
@@ -320,6 +320,16 @@ describe('collection file', () => {
       ok: false,
       why: { code: 'faults', faults: [{ path: 'collection.jobs[3].job.site.minutes' }] },
     });
+  });
+});
+
+describe('habits in files', () => {
+  it('are those of this version: one more is a step more in the migrations, with what was done before anybody asked', () => {
+    expect(jobFormat.version).toBe(16);
+    expect(habitKeys.join(' ')).toBe(
+      'approach dirtLimit chemistry parts strength spray dwell bucket medium guards dryTouch soakedSides soakedTowel ' +
+        'glassTowels wiping drying order rinseWith steamWith standing pair wheels glass sun cold topping brush droppings',
+    );
   });
 });
 
