@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions';
 import type { Contact, Flush, SoilKind } from '../model';
 import { gPerM2, um } from '../units';
-import { contactRules } from './contacts';
+import { commonTouching, contactRules } from './contacts';
 import { flushRules } from './flushes';
 import { marringIndex } from './marring';
 
@@ -35,19 +35,7 @@ export function indexOf(q: IndexQuestion, a: Assumptions): IndexAnswer {
   const loadGm2 = q.loadGm2 * (1 - flushRules[q.flush].most(q.kind, a));
   const rule = contactRules[q.treatment];
   const kappa = rule.encapsulation(q.dwellS, a);
-  const { pressure } = rule.contact(
-    {
-      loadGm2,
-      filmFactor: 1,
-      dwell: 'common',
-      wiping: 'flat',
-      bucket: 'one-guarded',
-      medium: 'mitt',
-      guards: 'every-bucket',
-      dryTouch: 'drawn',
-    },
-    a,
-  );
+  const { pressure } = rule.contact({ ...commonTouching, loadGm2 }, a);
   const { index, terms } = marringIndex(
     {
       loads: [{ kind: q.kind, loadGm2: gPerM2(loadGm2) }],

@@ -5,26 +5,14 @@ import { type Flush, type SoilKind, type SoilLevel, soilKinds } from '../model';
 import { grainOf, hardShareOf, loadOfLevel } from '../soil';
 import { gPerM2, um } from '../units';
 import { sampleVehicle } from '../testing/sample';
-import { contactRules } from './contacts';
+import { commonTouching, contactRules } from './contacts';
 import { flushRules } from './flushes';
 import { type Contacting, lubrication, marringIndex, sensitivityOf } from './marring';
 
 /** Index of a treatment on ordinary clear coat with a mitt, as the check against practice has it. */
 function indexOf(kind: SoilKind, level: SoilLevel, flush: Flush, contact: 'waterless' | 'presoak-rinseless'): number {
   const load = gPerM2(loadOfLevel(level, a) * (1 - flushRules[flush].most(kind, a)));
-  const how = contactRules[contact].contact(
-    {
-      loadGm2: load,
-      filmFactor: 1,
-      dwell: 'common',
-      wiping: 'flat',
-      bucket: 'one-guarded',
-      medium: 'mitt',
-      guards: 'every-bucket',
-      dryTouch: 'drawn',
-    },
-    a,
-  );
+  const how = contactRules[contact].contact({ ...commonTouching, loadGm2: load }, a);
   return marringIndex(
     {
       loads: [{ kind, loadGm2: load }],

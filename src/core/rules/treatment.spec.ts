@@ -1,24 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { defaultAssumptions } from '../assumptions';
 import { contacts, flushes, workingTreatments } from '../model';
-import { contactRules } from './contacts';
-import type { Touching } from './contacts/contact-rule';
+import { commonTouching, contactRules } from './contacts';
 import { withRinseFirst } from './dirt-limit';
 import { flushRules } from './flushes';
 import { kitsFor } from './available-treatments';
 import type { Option } from './option';
 import { hasJet, isRinsed, isShampooed, loosenedBy } from './treatment';
-
-const touching: Touching = {
-  loadGm2: 1,
-  filmFactor: 1,
-  dwell: 'common',
-  wiping: 'flat',
-  bucket: 'one-guarded',
-  medium: 'mitt',
-  guards: 'every-bucket',
-  dryTouch: 'drawn',
-};
 
 describe('a treatment', () => {
   it('is told by its two halves', () => {
@@ -32,7 +20,10 @@ describe('a treatment', () => {
   it('says of its contact what the contact does', () => {
     for (const contact of contacts) {
       const rule = contactRules[contact];
-      const { layers, dwellS, encapsulation, rinses } = rule.contact(touching, defaultAssumptions);
+      const { layers, dwellS, encapsulation, rinses } = rule.contact(
+        { ...commonTouching, loadGm2: 1 },
+        defaultAssumptions,
+      );
       expect(rule.encapsulation(dwellS, defaultAssumptions), contact).toBe(encapsulation);
       expect(
         layers.map(({ purpose }) => purpose),

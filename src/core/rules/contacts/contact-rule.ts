@@ -51,6 +51,17 @@ export interface Touching {
   readonly dryTouch: DryTouch;
 }
 
+/** By common practice, with a mitt. */
+export const commonTouching: Omit<Touching, 'loadGm2'> = {
+  filmFactor: 1,
+  dwell: 'common',
+  wiping: 'flat',
+  bucket: 'one-guarded',
+  medium: 'mitt',
+  guards: 'every-bucket',
+  dryTouch: 'drawn',
+};
+
 /** The vehicle’s method that is made of a contact alone. */
 export type PureMethod = Extract<VehicleMethod, 'waterless' | 'rinseless' | 'shampoo'>;
 
