@@ -13,7 +13,7 @@ export { defaultDimensions, detailsOf, hiddenInScope, mirrored, zonesIn, zonesOf
 export type { Detail } from './vehicle';
 export { forecastOn, grainOf, hardShareOf, levelOfLoad, loadOfLevel, soilOn } from './soil';
 export type { Load, SoilState } from './soil';
-export { alongDevice, clearSkyWm2, shadedHours, skylineAt, slopeUnder, sunAt, throughCamera } from './sun';
+export { alongDevice, clearSkyWm2, shadedHours, skylineAt, slopeUnder, sunAt, sunAtSite, throughCamera } from './sun';
 export type { Attitude, Bearing } from './sun';
 export { airOn, freezeTimeS, openTimeS, skinCapacity, skins, startC, steadyPanelC } from './surface';
 export type { Skin, Wetting } from './surface';
@@ -119,6 +119,7 @@ export {
   setBugs,
   newItem,
   newJob,
+  onDate,
   careFor,
   sellAs,
   toggleAround,

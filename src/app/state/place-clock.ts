@@ -22,7 +22,7 @@ export async function withPlaceClock(site: Site, before: Site, day: string): Pro
 }
 
 /** On another day summer time may have begun or ended; a clock that was set by hand stays. */
-export async function onDay(site: Site, before: string, day: string): Promise<Site> {
+export async function offsetOn(site: Site, before: string, day: string): Promise<number> {
   const [old, now] = await Promise.all([clockAt(site, before), clockAt(site, day)]);
-  return site.utcOffsetH === old && old !== now ? { ...site, utcOffsetH: now } : site;
+  return site.utcOffsetH === old ? now : site.utcOffsetH;
 }

@@ -1,4 +1,5 @@
 import type { Job } from '../model';
+import { onDate } from './hour';
 
 const MOST_LETTERS = 160;
 
@@ -8,9 +9,8 @@ const MOST_LETTERS = 160;
  * @param date ISO day of the new visit
  */
 export const copyJob = (job: Job, id: string, date: string): Job => ({
-  ...job,
+  ...onDate(job, date),
   id,
-  date,
   name: `${job.name} (copy)`.slice(0, MOST_LETTERS),
   soil: {},
   readings: {},

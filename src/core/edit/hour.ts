@@ -1,7 +1,7 @@
 import { defaultAssumptions } from '../assumptions';
 import type { DayWeather, Job, Site, WeatherHour } from '../model';
 import { clearSkyWm2, sunAt } from '../sun';
-import { celsius } from '../units';
+import { type Day, celsius } from '../units';
 
 const between = (p: number, q: number, share: number): number => p + (q - p) * share;
 
@@ -19,15 +19,17 @@ function weatherAt(hours: readonly WeatherHour[], hour: number): Omit<WeatherHou
   };
 }
 
+const clearSkyOn = ({ site, date, hour }: Job): number =>
+  clearSkyWm2(sunAt(site, date, hour).altitudeDeg, defaultAssumptions);
+
 /**
- * Without a forecast the same haze and the same air are there all day; the sun moves. Out of the
+ * Without a forecast the same haze and the same air are there at another time; the sun moves. Out of the
  * shade, where nobody has seen a haze, the sky is taken as clear: the hotter guess.
  */
-function byHand({ site, date, hour: now }: Job, hour: number): Pick<Site, 'sunWm2'> {
-  const clearAt = (h: number): number => clearSkyWm2(sunAt(site, date, h).altitudeDeg, defaultAssumptions);
-  const [clearNow, clearThen] = [clearAt(now), clearAt(hour)];
-  const haze = !site.shade && clearNow > 1 ? Math.min(1, site.sunWm2 / clearNow) : 1;
-  return { sunWm2: clearThen * haze };
+function byHand(now: Job, then: Job): Pick<Site, 'sunWm2'> {
+  const clearNow = clearSkyOn(now);
+  const haze = !now.site.shade && clearNow > 1 ? Math.min(1, now.site.sunWm2 / clearNow) : 1;
+  return { sunWm2: clearSkyOn(then) * haze };
 }
 
 /** Shade at an hour by the place's own list; without a list it stays as it is. */
@@ -39,16 +41,28 @@ const shadeAt = ({ shade, shadeHours, indoors }: Site, hour: number): boolean =>
  * it. Panels that were read off are read off no more: a reading holds for its own time.
  * @param hour local, 0 to 24
  */
-export const atHour = (job: Job, hour: number): Job => (hour === job.hour ? job : standingAt(job, hour));
+export const atHour = (job: Job, hour: number): Job => (hour === job.hour ? job : standingAt(job, { ...job, hour }));
+
+/**
+ * The job on another day at the same hour: the sun is as high as it is then, and a day's weather and what was read off panels
+ * stay behind with their own day.
+ * @param utcOffsetH of the place on that day
+ */
+export const onDate = (job: Job, date: Day, utcOffsetH = job.site.utcOffsetH): Job =>
+  date === job.date && utcOffsetH === job.site.utcOffsetH
+    ? job
+    : standingAt(job, { ...job, date, weather: null, site: { ...job.site, utcOffsetH } });
 
 /** The job with a day's weather, as it is at the job's hour; null goes back to what is typed. */
 export const withWeather = (job: Job, weather: DayWeather | null): Job =>
-  weather ? standingAt({ ...job, weather }, job.hour) : { ...job, weather };
+  weather ? standingAt(job, { ...job, weather }) : { ...job, weather };
 
-function standingAt(job: Job, hour: number): Job {
-  const then = (job.weather && weatherAt(job.weather.hours, hour)) ?? byHand(job, hour);
-  const shade = shadeAt(job.site, hour);
+/** What is true of one time only, made true of another. */
+function standingAt(now: Job, then: Job): Job {
+  const { hour, site, weather } = then;
+  const air = (weather && weatherAt(weather.hours, hour)) ?? byHand(now, then);
+  const shade = shadeAt(site, hour);
   // In the shade nothing of the sun is reckoned with unless somebody has put a number to it.
-  const sunWm2 = shade ? 0 : then.sunWm2;
-  return { ...job, hour, readings: {}, site: { ...job.site, ...then, shade, sunWm2, panelC: null } };
+  const sunWm2 = shade ? 0 : air.sunWm2;
+  return { ...then, readings: {}, site: { ...site, ...air, shade, sunWm2, panelC: null } };
 }

@@ -5,7 +5,7 @@ export { ownCarJob, standings } from './own-car';
 export type { OwnCar, Standing } from './own-car';
 export { careFor, sellAs, toggleAround, toggleScope } from './scope';
 export { defaultChoices, habitsIn, newItem, newJob } from './create';
-export { atHour, withWeather } from './hour';
+export { atHour, onDate, withWeather } from './hour';
 export { dropRun, endRun, noteEvent, noteEvents, noteUse, putPunch, arrive, startRun, takeBackEvent } from './run';
 export { lift, measure, mirrorSoil, paint, setBugs, setSpots, unsee } from './soil';
 export type { Brush } from './soil';

@@ -2,7 +2,20 @@ import { describe, expect, it } from 'vitest';
 import type { DayWeather, Job, Mark } from '../model';
 import { sampleJob, sampleSite } from '../testing/sample';
 import { celsius, degrees } from '../units';
-import { addLeg, atHour, dropMark, habitsIn, newItem, newJob, putMark, setLeg, setReading, withWeather } from '.';
+import {
+  addLeg,
+  atHour,
+  copyJob,
+  dropMark,
+  habitsIn,
+  newItem,
+  newJob,
+  onDate,
+  putMark,
+  setLeg,
+  setReading,
+  withWeather,
+} from '.';
 
 describe('readings, marks and days', () => {
   const mark: Mark = { id: 'm', zone: 'roof', kind: 'chip', note: '', photo: null };
@@ -36,6 +49,27 @@ describe('a new job', () => {
     expect(job.choices.approach).toBe('cautious');
     expect(job.choices).not.toHaveProperty('name');
     expect(habitsIn(undefined)).toEqual({});
+  });
+});
+
+describe('another day', () => {
+  const typed: Job = sampleJob({
+    hour: 12,
+    date: '2031-07-14',
+    readings: { roof: celsius(31) },
+    weather: { source: 't', hours: [] },
+    site: { ...sampleSite, shade: false, sunWm2: 700, panelC: celsius(45), latitudeDeg: degrees(43) },
+  });
+
+  it('has its own sun, and neither the weather nor the readings of the day before', () => {
+    const winter = onDate(typed, '2031-12-14', 1);
+    expect(winter).toMatchObject({ date: '2031-12-14', hour: 12, weather: null, readings: {} });
+    expect(winter.site).toMatchObject({ panelC: null, utcOffsetH: 1, airC: typed.site.airC });
+    expect(winter.site.sunWm2).toBeGreaterThan(100);
+    expect(winter.site.sunWm2).toBeLessThan(400);
+    expect(onDate(typed, typed.date)).toBe(typed);
+    expect(onDate(winter, typed.date, 0).site.sunWm2).toBeCloseTo(700, 6);
+    expect(copyJob(typed, 'next', '2031-12-14').site.sunWm2).toBe(onDate(typed, '2031-12-14').site.sunWm2);
   });
 });
 

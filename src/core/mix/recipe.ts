@@ -24,13 +24,18 @@ function ofHabit(use: ProductUse, { choices: { strength } }: Job): ProductUse {
     : use;
 }
 
+/** A glass cleaner is for glass only: one whose label excludes that serves nothing. */
+const mayServe = ({ notOnSurfaces }: Product, purpose: MixPurpose): boolean =>
+  purpose !== 'glass' || !notOnSurfaces.includes('glass');
+
 /** First product on the job's list with a readable strength for the purpose. */
 function recipeFor(job: Job, purpose: MixPurpose): Recipe | undefined {
   for (const product of job.products) {
     const labelled = product.uses.find((candidate) => candidate.purpose === purpose);
-    const use = labelled && ofHabit(labelled, job);
-    const read = use && readDilution(use.dilution);
-    if (!use || !read?.ok) continue;
+    if (!labelled || !mayServe(product, purpose)) continue;
+    const use = ofHabit(labelled, job);
+    const read = readDilution(use.dilution);
+    if (!read.ok) continue;
     const share = toNumber(productShare(read.dilution));
     const label = readDilution(labelled.dilution);
     return {

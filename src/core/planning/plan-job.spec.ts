@@ -206,6 +206,12 @@ describe('the method', () => {
     );
   });
 
+  it('counts a panel that was measured as looked at', () => {
+    const measured = { deposits: [{ kind: 'dust', level: 2 }], spots: [], measured: { loadGm2: 2, spread: 1.2 } };
+    const { verdicts } = planJob(sampleJob({ soil: { roof: measured as never } }));
+    expect(verdicts).toContainEqual({ code: 'not-seen', zones: 52, forecast: false });
+  });
+
   it('counts zones that nobody has looked at', () => {
     expect(planJob(sampleJob({ soil: {} })).verdicts).toContainEqual({ code: 'not-seen', zones: 53, forecast: false });
   });
@@ -287,6 +293,16 @@ describe('approaches of order', () => {
     expect(plan.mix.mixes.map(({ content }) => content)).toContain('glass');
     expect(plan.timeline.steps.filter(({ kind }) => kind === 'glass')).toHaveLength(6);
     expect(planJob(dusty).mix.mixes.map(({ content }) => content)).not.toContain('glass');
+    // A label that excludes glass is heeded: no such cleaner, as if there were none.
+    const excluded = (job: Job): Job => ({
+      ...job,
+      products: job.products.map((one) =>
+        one.uses.some(({ purpose }) => purpose === 'glass') ? { ...one, notOnSurfaces: ['glass'] } : one,
+      ),
+    });
+    expect(planJob(excluded(withChoices({ glass: 'last' }))).mix.mixes.map(({ content }) => content)).not.toContain(
+      'glass',
+    );
   });
 
   it('is not slower with two', () => {

@@ -1,6 +1,7 @@
 import { type Advice, adviseStrength, notations } from '../mix';
 import { type Bottled, type Job, type VehicleMethod, type ZoneId, bottled, vehicleMethods } from '../model';
 import type { CareLeft, Verdict } from '../reasons';
+import { sunAtSite } from '../sun';
 import { isInScope } from '../vehicle';
 import {
   type Option,
@@ -97,7 +98,11 @@ const hottestOf = ({ zones }: PlanningContext): number => Math.max(...zones.map(
 function adviceFor(context: PlanningContext, { mix }: Realised): readonly Advice[] {
   const { zones, totalAreaM2, job } = context;
   const load = zones.reduce((sum, { zone, soil }) => sum + zone.areaM2 * soil.totalGm2, 0);
-  const today = { hottestC: hottestOf(context), meanLoadGm2: load / totalAreaM2, site: job.site };
+  const today = {
+    hottestC: hottestOf(context),
+    meanLoadGm2: load / totalAreaM2,
+    site: { ...job.site, sunWm2: sunAtSite(job, context.a) },
+  };
   return mix.mixes.flatMap(({ use }) => {
     const advice = use && adviseStrength(use, today, context.a);
     return advice ? [advice] : [];
@@ -333,7 +338,7 @@ function verdictsOf(
     ...spotsLeft(realised),
     ...productsLeft(realised),
   );
-  const unseen = wanted.filter(({ soil }) => soil.basis !== 'seen').length;
+  const unseen = wanted.filter(({ soil: { basis } }) => basis === 'forecast' || basis === 'unknown').length;
   if (unseen > 0) verdicts.push({ code: 'not-seen', zones: unseen, forecast: job.since.length > 0 });
   return verdicts;
 }

@@ -7,7 +7,7 @@ export type { HoursOfDay, HoursAdvice, PanelHour } from './hours-of-day';
 export { lastsOf, nextVisitOf, usualLeg } from './next-visit';
 export type { Lasts, LowWater, NextVisit, Until } from './next-visit';
 export { draws } from './draws';
-export { jobDraws, packingListOf } from './packing-list';
+export { drawToday, jobDraws, packingListOf } from './packing-list';
 export type { Enough, PackingList } from './packing-list';
 export { quantile } from './quantiles';
 export { finish } from './study';

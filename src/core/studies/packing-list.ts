@@ -74,6 +74,15 @@ function soiledBy({ soiled }: Worked, times: number): SoiledZone {
   };
 }
 
+/** How a hand is today, against the usual one: how much it uses and how fast it is, as factors of spread e. */
+export interface Today {
+  readonly use: number;
+  readonly pace: number;
+}
+
+/** It stays so all day: who is slow at the first stop is slow at the last. */
+export const drawToday = (random: Draws): Today => ({ use: random.factor(1), pace: random.factor(1) });
+
 /** One way that the job may go. */
 interface Draw {
   readonly laid: Laid;
@@ -151,10 +160,10 @@ class JobSampler {
   }
 
   /** Soil of every zone, this hand’s use of liquid, and its pace, drawn once. */
-  draw(): Draw {
+  draw(today = drawToday(this.random)): Draw {
     const { a, job } = this.context;
     const spread = Math.log(a.spreadUsage);
-    const [wet, pace] = [this.random.factor(spread), this.random.factor(spread)];
+    const [wet, pace] = [today.use ** spread, today.pace ** spread];
     const laid = emptyLaid();
     let seconds = 0;
     const drawn = new Map<ZoneId, readonly TowelNeed[]>();
@@ -248,13 +257,13 @@ export interface JobDraw {
   readonly products: ReadonlyMap<string, number>;
 }
 
-/** Ways that a planned job may go, one for each asking. */
-export function jobDraws(job: Job, plan: Plan, random: Draws): () => JobDraw {
+/** Ways that a planned job may go, one for each asking; by a hand as it is today, or by one that is drawn as well. */
+export function jobDraws(job: Job, plan: Plan, random: Draws): (today?: Today) => JobDraw {
   const context = contextOf(job);
   const chance = new JobSampler(context, plan, random);
   const drunk = drinking(plan, context);
-  return () => {
-    const draw = chance.draw();
+  return (today) => {
+    const draw = chance.draw(today);
     const products = new Map<string, number>();
     for (const { content, fills, chargeMl, productName, productMl, makeMl } of plan.mix.mixes) {
       if (!productName || content === 'rinse' || fills.length === 0) continue;

@@ -1,8 +1,11 @@
 import type { Assumptions } from '../assumptions';
-import type { SunPosition } from './position';
+import type { Job } from '../model';
+import { type SunPosition, sunAt } from './position';
 
 const rad = (deg: number): number => (deg * Math.PI) / 180;
 
+/** Broken cloud beside the sun adds so much to a clear sky at most. */
+const CLOUD_EDGE = 1.25;
 /** Outside the air, W/m². */
 const SOLAR_CONSTANT = 1361;
 /** The beam of a sun this low is too long through the air to reckon with. */
@@ -23,6 +26,17 @@ export function clearSkyWm2(altitudeDeg: number, a: Assumptions): number {
   if (altitudeDeg <= 0) return 0;
   return (beamWm2(altitudeDeg) * Math.sin(rad(altitudeDeg))) / (1 - a.diffuseClear);
 }
+
+/**
+ * What is told of the sun, as far as the sky can give it then: none at night, whatever was typed.
+ * @param levelWm2 on a level panel
+ */
+const sunThen = (levelWm2: number, { altitudeDeg }: SunPosition, a: Assumptions): number =>
+  Math.min(levelWm2, clearSkyWm2(altitudeDeg, a) * CLOUD_EDGE);
+
+/** What is told of the sun at the site, as far as the sky can give it at the job’s day and hour, W/m². */
+export const sunAtSite = ({ site, date, hour }: Pick<Job, 'site' | 'date' | 'hour'>, a: Assumptions): number =>
+  sunThen(site.sunWm2, sunAt(site, date, hour), a);
 
 /** Sun on a level panel, parted into what comes straight and what comes from all the sky. */
 interface Parted {
@@ -61,13 +75,8 @@ function incidence({ tiltDeg, azimuthDeg }: Facing, sun: SunPosition): number {
  * by how much of each the panel sees.
  * @param shaded nothing comes straight: what is given gets through from all sides
  */
-export function sunOnPanel(
-  facing: Facing,
-  levelWm2: number,
-  sun: SunPosition,
-  shaded: boolean,
-  a: Assumptions,
-): number {
+export function sunOnPanel(facing: Facing, toldWm2: number, sun: SunPosition, shaded: boolean, a: Assumptions): number {
+  const levelWm2 = sunThen(toldWm2, sun, a);
   if (levelWm2 <= 0) return 0;
   const { beam, diffuse } = shaded ? { beam: 0, diffuse: levelWm2 } : part(levelWm2, sun, a);
   const sees = (1 + Math.cos(rad(facing.tiltDeg))) / 2;

@@ -71,6 +71,16 @@ describe('sun on a panel', () => {
     expect(at(900)).toBeLessThan(1200);
   });
 
+  it('is none at night, and little at dusk, whatever was typed', () => {
+    fc.assert(
+      fc.property(deg(-90, 90), deg(0, 1400), fc.boolean(), (altitudeDeg, typed, shaded) => {
+        const on = sunOnPanel({ tiltDeg: 0, azimuthDeg: 0 }, typed, { altitudeDeg, azimuthDeg: 200 }, shaded, a);
+        expect(on).toBeLessThanOrEqual(1.25 * clearSkyWm2(altitudeDeg, a) + 1e-6);
+        if (altitudeDeg <= 0) expect(on).toBe(0);
+      }),
+    );
+  });
+
   it('comes from all sides in the shade, after sunset and under a closed sky', () => {
     const flanks = (level: number, at: typeof sun, shaded: boolean) =>
       [0, 90, 180, 270].map((azimuthDeg) => sunOnPanel({ tiltDeg: 90, azimuthDeg }, level, at, shaded, a));

@@ -1,6 +1,6 @@
 import { type TowelRole, towelRoles } from '../model';
 import type { Day } from '../model';
-import { type Enough, type Study, draws, jobDraws, quantile } from '../studies';
+import { type Enough, type Study, drawToday, draws, jobDraws, quantile } from '../studies';
 import type { DayLeg, DayPlan } from './plan-day';
 import { rowOfStop, rowOfRestock, START, END, travelTable } from './travel';
 
@@ -90,7 +90,7 @@ const summed = (all: readonly (readonly Sampled[])[], of: (one: Sampled) => numb
   all.map((row) => row.reduce((sum, one) => sum + of(one), 0));
 
 /**
- * A day as it is planned, gone through many times with soil, use of liquid and pace drawn for each stop: whether it is done in time,
+ * A day as it is planned, gone through many times with soil drawn for each stop, and use of liquid and pace of the one hand for the day: whether it is done in time,
  * where there is slack, and what to carry. What a day takes is the quantile of the sum, not the sum of quantiles.
  * @param confidence share of days on which what is carried is enough
  */
@@ -113,13 +113,14 @@ export function* dayChances(
   for (let n = 1; n <= DAYS; n++) {
     let at = Math.max(day.startHour * 60, from?.atMin ?? 0);
     const row: Sampled[] = [];
+    const today = drawToday(random);
     for (const [i, leg] of legs.entries()) {
       const { from: first, until } = windowMin(day, leg);
       // Whoever waits for a cooler hour waits for it however the morning went.
       const waits = leg.beginMin > leg.arriveMin + 1 ? leg.beginMin : first;
       const begin = Math.max(at + ways.before[i]!, leg.stop === null ? first : waits);
       if (begin > until + 1e-6) late[i]!++;
-      const sample = takes[i]?.();
+      const sample = takes[i]?.(today);
       // Where there is a tap, no water is taken out of the van.
       if (sample) row.push(leg.visit!.job.site.tap ? { ...sample, litres: 0 } : sample);
       const pauseEnd = leg.taken === null ? begin + leg.endMin - leg.beginMin : Math.max(begin, leg.endMin);

@@ -1,4 +1,6 @@
+import { randomLcg, randomNormal } from 'd3-random';
 import { describe, expect, it } from 'vitest';
+import { defaultAssumptions } from '../assumptions';
 import type { Day, DayStop, Job, Site, Van } from '../model';
 import { finish } from '../studies';
 import { sampleJob, sampleSite, soilAll } from '../testing/sample';
@@ -183,6 +185,26 @@ describe('a day gone through many times', () => {
     expect(finish(dayChances(day(), plan, 0.9))).toEqual(sure);
     expect(sure.inTime).toBeGreaterThan(0.9);
     expect(finish(dayChances(day({ endHour: 8.5 }), plan, 0.9)).inTime).toBe(0);
+  });
+
+  it('holds eight of ten days at every stop where one pace lasts all day', () => {
+    const normal = randomNormal.source(randomLcg(0.31))(0, Math.log(defaultAssumptions.spreadUsage));
+    const days = Array.from({ length: 4000 }, () => {
+      const pace = Math.exp(normal());
+      let [at, before] = [0, 0];
+      return plan.legs.map(({ visit, beginMin, endMin }) => {
+        const workMin = visit!.plan.timeline.elapsedS / 60;
+        // What lies between is as planned.
+        at = at + (beginMin - before) + (visit!.plan.slot.value - workMin) + workMin * pace;
+        before = endMin;
+        return at;
+      });
+    });
+    for (const [i, { lowMin, highMin }] of sure.legs.entries()) {
+      const share = days.filter((ends) => ends[i]! >= lowMin && ends[i]! <= highMin).length / days.length;
+      expect(share).toBeGreaterThan(0.74);
+      expect(share).toBeLessThan(0.88);
+    }
   });
 
   it('is surer of a later end', () => {

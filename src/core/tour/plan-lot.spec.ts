@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { defaultAssumptions } from '../assumptions';
 import { type Job, type Lot, towelRoles } from '../model';
 import { planJob } from '../planning/plan-job';
 import { finish } from '../studies';
@@ -43,8 +44,37 @@ describe('a lot', () => {
     expect(one.endMin - 480).toBeCloseTo(own.timeline.elapsedS / 60, 6);
     for (const role of towelRoles)
       expect(one.towels[role]).toBe(own.towels.filter((towel) => towel.role === role).length);
-    expect(one.litres).toBeLessThanOrEqual(own.mix.litres + 1e-6);
-    expect(one.litres).toBeGreaterThan(own.mix.litres * 0.8);
+    expect(one.litres).toBeCloseTo(own.totals.litres.value, 9);
+    expect([...one.productMl.values()].reduce((sum, ml) => sum + ml, 0)).toBeCloseTo(own.totals.productMl.value, 6);
+  });
+
+  it('of one is that to the millilitre by each method, with cleaners out of the bottle and rinse water as well', () => {
+    for (const method of ['waterless', 'rinseless', 'hybrid', 'auto'] as const)
+      for (const bucket of ['many-towels', 'two-buckets'] as const) {
+        const job = car({
+          soil: soilAll('road-film', 2),
+          choices: { ...sampleJob().choices, method, bucket, glass: 'last' },
+        });
+        const [own, one] = [planJob(job), planned(lot(1, { classes: [{ name: 'one', job, count: 1 }] }))];
+        expect(own.method).not.toBe('decline');
+        expect(one.litres).toBeCloseTo(own.totals.litres.value, 9);
+        expect([...one.productMl.values()].reduce((sum, ml) => sum + ml, 0)).toBeCloseTo(own.totals.productMl.value, 6);
+      }
+  });
+
+  it('fills a sprayer once with what stays in it, and loses its waste on every car', () => {
+    const job = car({ choices: { ...sampleJob().choices, method: 'waterless' } });
+    const of = (count: number): number => planned(lot(count, { classes: [{ name: 'one', job, count }] })).litres;
+    const [one, two, ten] = [of(1), of(2), of(10)];
+    expect(ten - two).toBeCloseTo(8 * (two - one), 9);
+    expect(two).toBeLessThan(2 * one);
+    const { wasteFactor } = defaultAssumptions;
+    const demandL = planJob(job).mix.mixes.reduce(
+      (sum, { demandMl, fills, makeMl }) =>
+        sum + (demandMl * wasteFactor * fills.reduce((water, fill) => water + fill.waterMl, 0)) / makeMl / 1000,
+      0,
+    );
+    expect(two - one).toBeCloseTo(demandL, 6);
   });
 
   it('of seventy-five dusty cars takes one person five to thirteen minutes a car, and towels are short before concentrate', () => {

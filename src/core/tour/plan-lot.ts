@@ -1,5 +1,5 @@
 import { resolveAssumptions } from '../assumptions';
-import { type Job, type Lot, type Product, type TowelBatch, type TowelRole, towelRoles } from '../model';
+import { type Job, type Lot, type TowelBatch, type TowelRole, towelRoles } from '../model';
 import { isFromBucket } from '../mix';
 import { type Plan, planJob, wipingsOf } from '../planning';
 import { choicesOf } from '../rules';
@@ -133,33 +133,45 @@ function openedTowels(
   }));
 }
 
-/** What a mix takes for one car, and for what stays in its vessel: of a bucket each time that its water is changed. */
-function drawnFor(
-  plan: Plan,
-  job: Job,
-): {
+/** Water and product of a mix. */
+interface Poured {
   readonly litres: number;
-  readonly chargeL: number;
-  readonly product: readonly (readonly [string, number])[];
-  readonly chargeProduct: readonly (readonly [string, number])[];
-} {
-  const idOf = (name: string | null): string | undefined =>
-    job.products.find((product: Product) => product.name === name)?.id;
-  let [litres, chargeL] = [0, 0];
-  const product: [string, number][] = [];
-  const chargeProduct: [string, number][] = [];
-  for (const { content, demandMl, makeMl, productMl, productName } of plan.mix.mixes) {
-    const share = makeMl > 0 ? productMl / makeMl : 0;
-    const stays = Math.max(0, makeMl - demandMl);
-    const changed = isFromBucket(content) || content === 'rinse';
-    litres += (demandMl * (1 - share)) / 1000;
-    if (changed) chargeL += (stays * (1 - share)) / 1000;
-    const id = idOf(productName);
-    if (!id) continue;
-    product.push([id, demandMl * share]);
-    if (changed) chargeProduct.push([id, stays * share]);
-  }
-  return { litres, chargeL, product, chargeProduct };
+  readonly productMl: number;
+}
+
+/** What a vessel is filled with for one car: what goes onto it with its waste, and what stays until the vessel is emptied. */
+interface Filled {
+  readonly vessel: string;
+  /** A bucket, when its water is changed; a sprayer serves all cars with what stays in it. */
+  readonly isEmptied: boolean;
+  readonly productId: string | undefined;
+  readonly used: Poured;
+  readonly stays: Poured;
+}
+
+const times = ({ litres, productMl }: Poured, share: number): Poured => ({
+  litres: litres * share,
+  productMl: productMl * share,
+});
+
+const idOf = (name: string | null, { products }: Job): string | undefined =>
+  products.find((product) => product.name === name)?.id;
+
+/** Fillings of a car’s own plan, vessel by vessel: a lot of one takes them as they are. */
+function filledFor(plan: Plan, job: Job): readonly Filled[] {
+  const { wasteFactor } = resolveAssumptions(job.choices.assumptions);
+  return plan.mix.mixes.map(({ content, vessel, demandMl, fills, productMl, productName }): Filled => {
+    const totalMl = fills.reduce((sum, fill) => sum + fill.totalMl, 0);
+    const all = { litres: fills.reduce((sum, fill) => sum + fill.waterMl, 0) / 1000, productMl };
+    const share = totalMl > 0 ? Math.min(1, (demandMl * wasteFactor) / totalMl) : 0;
+    return {
+      vessel: `${vessel.id}/${productName}`,
+      isEmptied: isFromBucket(content) || content === 'rinse',
+      productId: idOf(productName, job),
+      used: times(all, share),
+      stays: times(all, 1 - share),
+    };
+  });
 }
 
 /** What is out of the van by the time each car is done, of all that is drawn. */
@@ -228,6 +240,13 @@ function drawTowels(
   return laundry?.loads ?? 0;
 }
 
+/** Water that no mix is made with, L: what a bottle is thinned with, and what a steamer takes. */
+const besidesOf = ({ totals }: Plan): number =>
+  totals.litres.parts.reduce(
+    (sum, { code, value }) => sum + (code === 'source.bottled' || code === 'source.line' ? value : 0),
+    0,
+  );
+
 function drawnBy(
   lot: Lot,
   plans: readonly Plan[],
@@ -240,11 +259,28 @@ function drawnBy(
       ...lot.products.map(({ productId, ml }): [string, number] => [productId, ml]),
     ]),
   );
-  const perClass = plans.map((plan, of) => drawnFor(plan, lot.classes[of]!.job));
-  cars.forEach(({ of, freshWater }, car) => {
-    const { litres, chargeL, product, chargeProduct } = perClass[of]!;
-    if (!lot.classes[of]!.job.site.tap) drawn.take(WATER, litres + (freshWater ? chargeL : 0), car);
-    for (const [id, ml] of [...product, ...(freshWater ? chargeProduct : [])]) drawn.take(id, ml, car);
+  const perClass = plans.map((plan, of) => ({
+    filled: filledFor(plan, lot.classes[of]!.job),
+    bottles: plan.bottles,
+    besidesL: besidesOf(plan),
+    hasTap: lot.classes[of]!.job.site.tap,
+  }));
+  const begun = new Set<string>();
+  cars.forEach(({ of, person, freshWater }, car) => {
+    const { filled, bottles, besidesL, hasTap } = perClass[of]!;
+    const pour = ({ litres, productMl }: Poured, productId: string | undefined): void => {
+      if (!hasTap) drawn.take(WATER, litres, car);
+      if (productId) drawn.take(productId, productMl, car);
+    };
+    for (const { vessel, isEmptied, productId, used, stays } of filled) {
+      const own = `${person}/${vessel}`;
+      pour(used, productId);
+      if (isEmptied ? freshWater : !begun.has(own)) pour(stays, productId);
+      begun.add(own);
+    }
+    for (const { productName, productMl } of bottles)
+      pour({ litres: 0, productMl }, idOf(productName, lot.classes[of]!.job));
+    pour({ litres: besidesL, productMl: 0 }, undefined);
   });
   return { drawn, loads: drawTowels(lot, openedTowels(lot, plans, cars), cars, drawn) };
 }

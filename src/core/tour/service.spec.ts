@@ -39,6 +39,17 @@ describe('how long a stop takes by the hour', () => {
     }
   });
 
+  it('goes by what was read off a panel at the hour of the reading only, in the shade as well', () => {
+    const shade = { ...sunny, site: { ...sunny.site, shade: true, sunWm2: 0 } };
+    const service = new Service({ ...shade, readings: { roof: celsius(36) } }, 0.5);
+    expect(service.at(10 * 60).readings).toEqual({ roof: 36 });
+    expect(service.at(15 * 60).readings).toEqual({});
+    const unread = new Service(shade, 0.5).learn(15 * 60).minutes;
+    expect(service.learn(15 * 60).minutes).toBeCloseTo(unread, 9);
+    expect(service.knows(18 * 60)).toBe(true);
+    expect(service.knows(10 * 60)).toBe(false);
+  });
+
   it('is planned once for all hours in which its place is shaded', () => {
     const service = new Service({ ...sunny, site: { ...sunny.site, shadeHours: [6, 7, 8, 16, 17] } }, 0.5);
     service.learn(7 * 60);

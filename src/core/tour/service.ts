@@ -26,12 +26,15 @@ export function deviationsFor(share: number): number {
   return share >= 0.5 ? z : -z;
 }
 
+/** What was read off a panel holds for the hour at which it was. */
+const isRead = ({ site, readings }: Job): boolean => site.panelC !== null || Object.keys(readings).length > 0;
+
 /** Nothing of a plan hangs on the hour: no sun, and the same air all day. */
-const isSteady = ({ site, weather }: Job): boolean =>
-  weather === null && (site.indoors || (site.shade && site.shadeHours.length === 0));
+const isSteady = (job: Job): boolean =>
+  job.weather === null && (job.site.indoors || (job.site.shade && job.site.shadeHours.length === 0)) && !isRead(job);
 
 /** In the shade, and with the same air all day, one hour is like the other. */
-const isShaded = ({ site, weather }: Job): boolean => weather === null && site.shade && site.sunWm2 === 0;
+const isShaded = (job: Job): boolean => job.weather === null && job.site.shade && job.site.sunWm2 === 0 && !isRead(job);
 const SHADED = -1;
 
 /**

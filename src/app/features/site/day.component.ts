@@ -3,7 +3,7 @@ import { FormsModule } from '@angular/forms';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Slider } from 'primeng/slider';
-import { type HoursOfDay, type HoursAdvice, atHour, withChange } from '@esmero/core';
+import { type HoursOfDay, type HoursAdvice, atHour, resolveAssumptions, sunAtSite, withChange } from '@esmero/core';
 import type { Job, ZoneId } from '@esmero/model';
 import { fixed, hourText, zoneList, siteText } from '@esmero/messages';
 import { JobDesk } from '../../state/job-desk';
@@ -201,10 +201,11 @@ export class DayComponent {
   protected readonly conditions = computed(() => {
     const job = this.desk.job();
     if (!job) return '';
-    const { airC, humidity, windMs, sunWm2, shade } = job.site;
+    const { airC, humidity, windMs, shade } = job.site;
+    const sunWm2 = sunAtSite(job, resolveAssumptions(job.choices.assumptions));
     const u = this.desk.units();
     const wind = `${fixed(u.edit.wind.show(windMs), 1)} ${u.edit.wind.unit}`;
-    const sun = shade ? 'in the shade' : `${fixed(sunWm2)} W/m² of sun`;
+    const sun = shade ? 'in the shade' : sunWm2 > 0 ? `${fixed(sunWm2)} W/m² of sun` : 'no sun';
     const source = job.weather ? job.weather.source : siteText.asTyped;
     return `${u.temperature(airC)}, ${fixed(humidity * 100)} % humid, wind ${wind}, ${sun}: ${source}.`;
   });

@@ -5,7 +5,7 @@ import { Drawer } from 'primeng/drawer';
 import { InputText } from 'primeng/inputtext';
 import { Select } from 'primeng/select';
 import { Textarea } from 'primeng/textarea';
-import { type Caution, careFor, sellAs, toggleAround, toggleScope } from '@esmero/core';
+import { type Caution, careFor, onDate, sellAs, toggleAround, toggleScope } from '@esmero/core';
 import {
   type Care,
   type Job,
@@ -34,7 +34,7 @@ import {
   toMindText,
 } from '@esmero/messages';
 import { checked } from '../../state/checked';
-import { onDay, withPlaceClock } from '../../state/place-clock';
+import { offsetOn, withPlaceClock } from '../../state/place-clock';
 import { Entries } from '../../state/entries';
 import { JobDesk } from '../../state/job-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
@@ -229,7 +229,7 @@ export class SiteStage {
   protected async pickDay(date: string | null): Promise<void> {
     const before = this.desk.job();
     if (!date || !before) return;
-    const { utcOffsetH } = await onDay(before.site, before.date, date);
-    this.desk.edit('Day changed', (job: Job) => ({ ...job, date, site: { ...job.site, utcOffsetH } }));
+    const utcOffsetH = await offsetOn(before.site, before.date, date);
+    this.desk.edit('Day changed', (job: Job) => onDate(job, date, utcOffsetH));
   }
 }
