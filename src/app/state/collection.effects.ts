@@ -128,22 +128,16 @@ export const writeChanges = createEffect(
   { functional: true },
 );
 
-/** A job goes to another day, with the clock of its place and the sun on that day. */
+/** A job goes to another day; what was changed of it meanwhile stays. */
 export const moveJob = createEffect(
   (actions = inject(Actions), store = inject(STORE)) =>
     actions.pipe(
       ofType(collectionActions.moveJob),
-      concatMap(async ({ id, date }) => {
+      concatMap(async ({ id, day }) => {
         const kept = await store;
         const stored = await kept.job(id);
         if (!stored) return collectionActions.written();
-        const { site, date: before } = stored.job;
-        const [{ onDate }, utcOffsetH] = await Promise.all([
-          import('@esmero/core'),
-          // Without the map of time zones the clock stays as it is, and can be set by hand.
-          import('./place-clock').then(({ offsetOn }) => offsetOn(site, before, date)).catch(() => site.utcOffsetH),
-        ]);
-        const saved = await kept.saveJob(onDate(stored.job, date, utcOffsetH), stored.revision);
+        const saved = await kept.saveJob({ ...stored.job, ...day }, stored.revision);
         // Whoever has saved it meanwhile keeps what they have; it can be moved once more.
         return outcome(
           saved.kind === 'saved' || saved.kind === 'conflict' ? { kind: 'kept' } : saved,

@@ -33,6 +33,9 @@ export interface CollectionState {
   readonly unreadable: string | null;
 }
 
+/** What of a job belongs to its day. */
+type OfDay = Pick<Job, 'date' | 'site' | 'weather' | 'readings'>;
+
 export const collectionActions = createActionGroup({
   source: 'Collection',
   events: {
@@ -55,8 +58,8 @@ export const collectionActions = createActionGroup({
     'Add Job': props<{ job: Job }>(),
     'Archive Jobs': props<{ ids: readonly string[]; archived: boolean }>(),
     'Delete Jobs': props<{ ids: readonly string[] }>(),
-    /** To another day. */
-    'Move Job': props<{ id: string; date: string }>(),
+    /** To another day, with what is true of that day. */
+    'Move Job': props<{ id: string; day: OfDay }>(),
     /** A job was saved, opened, or found changed. */
     Listed: props<{ stored: StoredJob }>(),
     /** All was deleted underneath: what this page still has is the only copy. */

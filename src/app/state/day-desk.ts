@@ -7,6 +7,7 @@ import { NOW } from './clock';
 import { collectionActions, collectionFeature } from './collection';
 import { Entries } from './entries';
 import { JobReads } from './job-reads';
+import { toDay } from './place-clock';
 import { questionOf } from './study';
 import { dayHere } from './today';
 import { VanStock } from './van-stock';
@@ -180,12 +181,15 @@ export class DayDesk {
     return { rainFromHour };
   }
 
-  moveJobs(says: string, ids: readonly string[], date: string): void {
-    const to = (day: string): void =>
-      ids.forEach((id) => this.state.dispatch(collectionActions.moveJob({ id, date: day })));
-    const from = this.date();
-    to(date);
-    this.undos.update((all) => [...all, { says, back: () => to(from) }]);
+  /** Taken back, they have again what was read and typed for the day they were on. */
+  async moveJobs(says: string, ids: readonly string[], date: string): Promise<void> {
+    const put = (jobs: readonly Job[]): void => {
+      for (const { id, date: on, site, weather, readings } of jobs)
+        this.state.dispatch(collectionActions.moveJob({ id, day: { date: on, site, weather, readings } }));
+    };
+    const before = await this.reads.all(ids);
+    put(await Promise.all(before.map((job) => toDay(job, date))));
+    this.undos.update((all) => [...all, { says, back: () => put(before) }]);
   }
 
   /** Hours of this day that are taken by something else. */

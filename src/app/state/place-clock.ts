@@ -1,5 +1,6 @@
 import { tzOffset } from '@date-fns/tz';
-import type { Site } from '@esmero/model';
+import { onDate } from '@esmero/core';
+import type { Job, Site } from '@esmero/model';
 
 type Place = Pick<Site, 'latitudeDeg' | 'longitudeDeg'>;
 
@@ -25,4 +26,10 @@ export async function withPlaceClock(site: Site, before: Site, day: string): Pro
 export async function offsetOn(site: Site, before: string, day: string): Promise<number> {
   const [old, now] = await Promise.all([clockAt(site, before), clockAt(site, day)]);
   return site.utcOffsetH === old ? now : site.utcOffsetH;
+}
+
+/** The job on another day, with the clock of its place and the sun of then. Without the map of time zones the clock stays as it is. */
+export async function toDay(job: Job, day: string): Promise<Job> {
+  const offsetH = await offsetOn(job.site, job.date, day).catch(() => job.site.utcOffsetH);
+  return onDate(job, day, offsetH);
 }

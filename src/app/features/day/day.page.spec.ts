@@ -18,10 +18,10 @@ async function day(...providers: readonly Provider[]) {
     drop(event: { previousIndex: number; currentIndex: number }): void;
     finish(id: string): void;
     setWindow(id: string, hours: { fromHour: number; untilHour: number }): void;
-    show(date: string): void;
+    show(date: string): Promise<void>;
     desk: {
       change(says: string, change: object): void;
-      moveJobs(says: string, ids: readonly string[], date: string): void;
+      moveJobs(says: string, ids: readonly string[], date: string): Promise<void>;
       undo(): void;
       setUp(): { windows: readonly { jobId: string }[]; order: readonly string[] };
     };
@@ -83,7 +83,8 @@ describe('the page of a day', () => {
   it('moves a job to another day and back', async () => {
     const { names, page, settle, press } = await day();
     const tomorrow = dayAfter(today(), 1);
-    page.desk.moveJobs('moved', ['demo-track'], tomorrow);
+    const before = (await (await TestBed.inject(STORE)).job('demo-track'))!.job;
+    await page.desk.moveJobs('moved', ['demo-track'], tomorrow);
     // It is written and fetched again before it is gone.
     const haveStops = (count: number): Promise<void> =>
       vi.waitFor(async () => (await settle(), expect(names()).toHaveLength(count)), 20_000);
@@ -96,6 +97,8 @@ describe('the page of a day', () => {
     page.show(today());
     await press('Undo');
     await haveStops(6);
+    const { date, site, weather, readings } = before;
+    expect((await store.job('demo-track'))!.job).toMatchObject({ date, site, weather, readings });
   });
 
   it('is done with a stop at a press: it stands above, and the tank has what it took no longer', async () => {

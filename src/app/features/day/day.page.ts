@@ -265,7 +265,7 @@ export class DayPage {
 
   protected leaveForTomorrow(): void {
     const date = dayAfter(this.desk.date(), 1);
-    this.desk.moveJobs(
+    void this.desk.moveJobs(
       this.wording.moved(this.wording.jobs(this.leftOver().length), dayText(date)),
       this.leftOver(),
       date,
@@ -567,7 +567,7 @@ export class DayPage {
   }
 
   private move({ id, name }: Job, date: string): void {
-    this.desk.moveJobs(this.wording.moved(name, dayText(date)), [id], date);
+    void this.desk.moveJobs(this.wording.moved(name, dayText(date)), [id], date);
   }
 
   protected mend(change: DayChange): void {

@@ -34,7 +34,7 @@ import {
   toMindText,
 } from '@esmero/messages';
 import { checked } from '../../state/checked';
-import { offsetOn, withPlaceClock } from '../../state/place-clock';
+import { toDay, withPlaceClock } from '../../state/place-clock';
 import { Entries } from '../../state/entries';
 import { JobDesk } from '../../state/job-desk';
 import type { AnyItem } from '../../ui/item-form/fields';
@@ -229,7 +229,7 @@ export class SiteStage {
   protected async pickDay(date: string | null): Promise<void> {
     const before = this.desk.job();
     if (!date || !before) return;
-    const utcOffsetH = await offsetOn(before.site, before.date, date);
+    const { utcOffsetH } = (await toDay(before, date)).site;
     this.desk.edit('Day changed', (job: Job) => onDate(job, date, utcOffsetH));
   }
 }
