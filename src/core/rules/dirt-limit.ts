@@ -1,4 +1,4 @@
-import { type SoilKind, type Working } from '../model';
+import type { SoilKind, Working } from '../model';
 import type { Gate } from '../reasons';
 import { loadOfLevel } from '../soil';
 import type { PlanningContext, SoiledZone } from './context';
@@ -46,9 +46,10 @@ export function withRinseFirst(
   options: readonly Option[],
   kind: SoilKind,
 ): { readonly options: readonly Option[]; readonly shut: readonly Pick<Option, 'treatment' | 'gates'>[] } {
-  const isRinsed = ({ treatment }: Option): boolean => loosenedBy(treatment) === 'rinse';
-  if (!options.some(isRinsed)) return { options, shut: [] };
-  const rinsed = options.filter(isRinsed);
+  // Steam loosens as well, but nothing of it runs off.
+  const runsOff = ({ treatment }: Option): boolean => loosenedBy(treatment) === 'rinse';
+  if (!options.some(runsOff)) return { options, shut: [] };
+  const rinsed = options.filter(runsOff);
   const foamed = rinsed.some(isFoamedFirst)
     ? rinsed.filter((one) => !isShampooed(one.treatment) || isFoamedFirst(one))
     : rinsed;
@@ -58,7 +59,7 @@ export function withRinseFirst(
     options: foamed,
     shut: [
       ...shutBy(
-        options.filter((one) => !isRinsed(one)),
+        options.filter((one) => !runsOff(one)),
         'rinse-first',
       ),
       ...shutBy(
