@@ -241,7 +241,11 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
     case 'nearly-best':
       return `A better plan might cost up to ${percent(verdict.within, 1)} less; the search stopped there.`;
     case 'runner-up':
-      return `${methodName[verdict.method]} would take ${minutes(verdict.minutes)} and ${u.water(verdict.litres)} at a mean index of ${indexText(verdict.index)}.`;
+      return `${methodName[verdict.method]} would take ${minutes(verdict.minutes)} and ${u.water(verdict.litres)} at a mean index of ${indexText(verdict.index)}.${
+        verdict.cheaperBy > 0.005
+          ? ` Its score is ${fixed(verdict.cheaperBy, 2)} lower in all, but higher on paint and glass, and those come first.`
+          : ''
+      }`;
     case 'method-blocked':
       return verdict.zones > 0
         ? `${methodName[verdict.method]} alone is ruled out on ${zones(verdict.zones)}.`
@@ -264,6 +268,8 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
       return `With what there is, all but these could be done: ${zoneList(verdict.zones, 6)}.`;
     case 'late':
       return `Shade it, or call in a second person: ${zoneList(verdict.zones, 6)} will dry before you can finish.`;
+    case 'over-by-clock':
+      return `By the time you get there: ${gateSentence(verdict.gate, u)} It goes for ${zoneList(verdict.zones, 6)}.`;
     case 'zones-left':
       return `Left out by hand: ${zoneList(verdict.zones)}.`;
     case 'over-budget':

@@ -160,7 +160,13 @@ const liquidTable = {
     'Share of the water held elsewhere that stays on coated paint, where it beads and runs',
   ),
   waterHalfS: judged(60, 's', 5, 600, 'Time in which half of the rinse water has run off an upright panel'),
-  rinseWaitS: judged(120, 's', 0, 1800, 'From the pre-rinse of a panel until hands are on it'),
+  rinseWaitS: judged(
+    300,
+    's',
+    0,
+    1800,
+    'From the pre-rinse of a panel until hands are on it, before the clock tells it',
+  ),
   rinseTurnWaitS: judged(
     15,
     's',
@@ -170,7 +176,7 @@ const liquidTable = {
   ),
   mistFilm: judged(60, 'µm', 10, 200, 'Mist of water that cools a hot panel'),
   rateMist: judged(30, 's/m²', 5, 120, 'Misting a hot panel and letting it cool'),
-  mistWaitS: judged(45, 's', 0, 600, 'From the mist until the panel is wetted for the wash'),
+  mistWaitS: judged(120, 's', 0, 600, 'Longest that anybody waits for a mist or steam to leave a panel cool enough'),
   mistFromC: judged(32, '°C', 15, 80, 'Panels warmer than this may be cooled with a mist'),
   waterHardness: practice(200, 'mg/L', 0, 2000, 'Dissolved solids of the water that is used: middling tap water'),
   residueLimit: judged(15, 'mg/m²', 0.5, 500, 'What dried water may leave behind before spots are likely'),

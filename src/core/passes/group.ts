@@ -2,7 +2,7 @@ import { cleanlinessOf } from '../model';
 import type { Assumptions } from '../assumptions';
 import { washS } from '../rules';
 import { type Lap, lapAt, laps } from './lap';
-import { type Pass, finishingOf, handledAs, kindOf, passOf, startsWithinS } from './pass';
+import { type Pass, finishingOf, handledAs, keepsUp, kindOf, passOf, startsWithinS } from './pass';
 import type { Piece } from './piece';
 
 const EPSILON = 1e-9;
@@ -25,8 +25,6 @@ interface Span {
   readonly uppersM2: number;
   readonly isEnd: boolean;
   readonly handS: number;
-  /** Of the piece that takes longest. */
-  readonly longestS: number;
   readonly sprayS: number;
   readonly dwellS: number;
   readonly windowS: number;
@@ -46,7 +44,6 @@ const nothing = (): Growing => ({
   uppersM2: 0,
   isEnd: false,
   handS: 0,
-  longestS: 0,
   sprayS: 0,
   dwellS: 0,
   windowS: Infinity,
@@ -68,10 +65,9 @@ function grow(span: Growing, { areaM2, fromM, toM, zone: { cleanliness }, lap, w
   }
   span.isEnd ||= lap === 'ends';
   span.handS += handS;
-  span.longestS = Math.max(span.longestS, handS);
   span.sprayS += work.spray;
   span.dwellS = Math.max(span.dwellS, option.dwellS);
-  span.windowS = Math.min(span.windowS, option.drying.windowS);
+  span.windowS = Math.min(span.windowS, option.drying.windowS, option.drying.lastS, option.wipeWithinS);
   span.washSides += option.washSides / option.sections;
   return span;
 }
@@ -82,11 +78,14 @@ const spanOf = (pieces: readonly Piece[]): Span => pieces.reduce(grow, nothing()
 const keepsUppersClean = ({ uppers, count, isEnd, uppersM2 }: Span): boolean =>
   uppers === 0 || uppers === count || isEnd || uppersM2 <= TAKEN_ALONG_M2;
 
-/** What is wetted before waits for all of it; what is wetted as it is wiped, only for its own piece. */
-function staysWet({ dwellS, sprayS, longestS, windowS }: Span, pieces: () => readonly Piece[]): boolean {
-  if (dwellS + sprayS === 0) return longestS <= windowS + EPSILON;
+/** All is wiped, and then all is finished: what is sprayed before waits for all of it, and so does what the hand lays. */
+function staysWet({ dwellS, sprayS, windowS }: Span, pieces: () => readonly Piece[]): boolean {
+  if (windowS === Infinity) return true;
   const all = pieces();
-  return dwellS + sprayS <= startsWithinS(all, finishingOf(all)) + EPSILON;
+  const finishing = finishingOf(all);
+  return (
+    keepsUp(all, finishing) && (dwellS + sprayS === 0 || dwellS + sprayS <= startsWithinS(all, finishing) + EPSILON)
+  );
 }
 
 /** @param pieces of the span; asked for last, since most of them are cut out of a row in vain */

@@ -1,14 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import { partsOf } from '../model';
-import {
-  type Finishing,
-  type StandingPlace,
-  type WorkSeconds,
-  spotDwellS,
-  washS,
-  contactOf,
-  loosenedBy,
-} from '../rules';
+import { type Finishing, type StandingPlace, type WorkSeconds, spotDwellS, washS, contactOf } from '../rules';
 import type { Lap } from './lap';
 import type { Piece } from './piece';
 
@@ -22,7 +14,9 @@ export interface Pass {
   /** Seconds with folding and fetching in them. */
   readonly work: WorkSeconds;
   readonly dwellS: number;
-  /** Until spots are soft, from when their liquid is on them. */
+  /** Between what comes first, rinse and spots, and the spray or the hand: a mist cools so long, and spots soften that outlast the film. */
+  readonly leadS: number;
+  /** Until spots are soft, from the spray on. */
   readonly softensS: number;
   /** The wipe begins no later than this after wetting, so that no piece dries before it is done; Infinity where all stays wet. */
   readonly startsWithinS: number;
@@ -51,9 +45,8 @@ const together = (pieces: readonly Piece[]): WorkSeconds =>
     number
   >;
 
-/** In frost, where a mist cools it and where steam loosens it, a panel is rinsed when its turn comes. */
-export const rinsedAtTurn = ({ option }: Pick<Piece, 'option'>): boolean =>
-  option.work.flush > 0 && (option.drying.freezeS !== null || ['mist', 'steam'].includes(loosenedBy(option.treatment)));
+/** What is left to be rinsed when its turn comes. */
+export const rinsedAtTurn = ({ option }: Pick<Piece, 'option'>): boolean => option.atTurn && option.work.flush > 0;
 
 /** What cannot be in one pass: another place, another contact, other towels, a rinse of its own. */
 export const handledAs = ({ place, holder, option }: Piece): string =>
@@ -66,26 +59,60 @@ export const kindOf = (piece: Piece): string => `${handledAs(piece)}/${piece.zon
 const finishedAt = (finishing: Finishing, wipedS: number, allWipedS: number, finishedS: number): number =>
   finishing === 'body' ? wipedS : allWipedS + finishedS;
 
+/** When each piece is sprayed, wiped and finished, counted from the first spray and from the first wipe. */
+function* timesIn(pieces: readonly Piece[], finishing: Finishing) {
+  const allWipedS = pieces.reduce((sum, { work }) => sum + washS(work), 0);
+  let [sprayedS, wipedS, finishedS] = [0, 0, 0];
+  for (const { work, option } of pieces) {
+    const wipesS = wipedS;
+    wipedS += washS(work);
+    finishedS += work.finish;
+    yield { option, work, sprayedS, wipesS, endsS: finishedAt(finishing, wipedS, allWipedS, finishedS) };
+    sprayedS += work.spray;
+  }
+}
+
 /**
  * Seconds after wetting begins within which the wipe has to begin. A piece is wet from its own spray on; it has to be
- * finished within its window or, where the wipe lays a new film, wiped from within it.
+ * finished within its window or, where the wipe lays a new film, wiped from within it; and the hand comes before the
+ * film is too thin for the dirt.
  * @param pieces of one pass, in the order of the hand
  */
 export function startsWithinS(pieces: readonly Piece[], finishing: Finishing): number {
-  const allWipedS = pieces.reduce((sum, { work }) => sum + washS(work), 0);
-  let [sprayedS, wipedS, finishedS, leastS] = [0, 0, 0, Infinity];
-  for (const {
-    work,
-    option: { drying },
-  } of pieces) {
-    const beginsS = wipedS;
-    wipedS += washS(work);
-    finishedS += work.finish;
-    const endsS = drying.layered ? beginsS : finishedAt(finishing, wipedS, allWipedS, finishedS);
-    leastS = Math.min(leastS, sprayedS + drying.windowS - endsS);
-    sprayedS += work.spray;
+  let leastS = Infinity;
+  for (const { option, work, sprayedS, wipesS, endsS } of timesIn(pieces, finishing)) {
+    const { drying, wipeWithinS } = option;
+    leastS = Math.min(
+      leastS,
+      sprayedS + drying.windowS - (drying.layered ? wipesS : endsS),
+      sprayedS + wipeWithinS - wipesS + (work.spray - work.wipe) / 2,
+    );
   }
   return leastS;
+}
+
+/** What the hand lays on each piece lasts until a towel has finished it. */
+export function keepsUp(pieces: readonly Piece[], finishing: Finishing): boolean {
+  if (finishing === 'body') return true;
+  for (const { option, work, wipesS, endsS } of timesIn(pieces, finishing)) {
+    const lays = option.drying.layered || work.spray === 0;
+    if (lays && endsS - wipesS > option.drying.lastS + 1e-9) return false;
+  }
+  return true;
+}
+
+/**
+ * Seconds between rinse and spots and what comes next: a mist or steam cools, and what softens longer than the film
+ * lasts begins before it.
+ */
+function leadOf(pieces: readonly Piece[], { pretreat, spray }: WorkSeconds, spotsS: number, withinS: number): number {
+  let [afterS, beforeS, leadS] = [pieces.reduce((sum, { work }) => sum + work.flush, 0), 0, 0];
+  for (const { work, option } of pieces) {
+    afterS -= work.flush;
+    leadS = Math.max(leadS, option.settleS - afterS - pretreat - beforeS);
+    beforeS += spray > 0 ? work.spray : washS(work);
+  }
+  return Math.max(leadS, spray > 0 ? spotsS - Math.max(0, withinS) : spotsS);
 }
 
 /** What has nothing to finish goes with the others. */
@@ -98,19 +125,22 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
   const options = pieces.map(({ option }) => option);
   const finishing = finishingOf(pieces);
   const atTurn = pieces.some(rinsedAtTurn);
+  const work = together(pieces);
+  const withinS = startsWithinS(pieces, finishing);
+  const spotsS = Math.max(
+    ...options.map(({ spots, bugs, cleaner }) => Math.max(spotDwellS(spots), bugs?.dwellS ?? 0, cleaner?.dwellS ?? 0)),
+  );
+  const leadS = leadOf(pieces, work, spotsS, withinS);
   return {
     lap: first.lap,
     place: first.place,
     pieces,
     areaM2: pieces.reduce((sum, piece) => sum + piece.areaM2, 0),
-    work: together(pieces),
+    work,
     dwellS: Math.max(...options.map(({ dwellS }) => dwellS)),
-    softensS: Math.max(
-      ...options.map(({ spots, bugs, cleaner }) =>
-        Math.max(spotDwellS(spots), bugs?.dwellS ?? 0, cleaner?.dwellS ?? 0),
-      ),
-    ),
-    startsWithinS: startsWithinS(pieces, finishing),
+    leadS,
+    softensS: Math.max(0, spotsS - leadS),
+    startsWithinS: withinS,
     finishing,
     rinsedAtTurn: atTurn,
     aheadM2: atTurn ? 0 : contactOf(first.option.treatment).aheadM2(a),

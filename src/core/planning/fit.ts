@@ -37,7 +37,7 @@ export function carrying(context: PlanningContext): Carry {
       [...choice.picks].map(([zone, option]) => `${zone}${nameOf(option)}`).join() + choice.kitSet.kits.join();
     const realised = known.get(key) ?? realise(choice, context);
     known.set(key, realised);
-    return { ...realised, choice };
+    return { ...realised, choice: { ...choice, picks: realised.choice.picks } };
   };
 }
 

@@ -11,6 +11,7 @@ import {
   habitAnswers,
   soilKinds,
 } from '../model';
+import { anyJobWith } from '../testing/any-job';
 import { celsius } from '../units';
 import { sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
 import { planJob } from './plan-job';
@@ -308,5 +309,27 @@ describe('approaches of order', () => {
   it('is not slower with two', () => {
     const one = planJob(dusty).totals.minutes.value;
     expect(planJob(withSite({ workers: 2 })).totals.minutes.value).toBeLessThan(one);
+  });
+});
+
+describe('a method beside the chosen one', () => {
+  it('that leaves no more of the car is not lower in all, unless that is told', () => {
+    let compared = 0;
+    fc.assert(
+      fc.property(anyJobWith({ site: { minutes: fc.constant(600), waterL: fc.constantFrom(20, 100) } }), (job) => {
+        const { method, verdicts, alternatives, zones } = planJob(job);
+        const chosen = verdicts.find((one) => one.code === 'chosen');
+        const leaves = zones.filter(({ inScope, option, leftByHand }) => inScope && !option && !leftByHand).length;
+        for (const { method: other, outcome } of alternatives) {
+          if (chosen?.code !== 'chosen' || outcome.kind !== 'feasible' || other === method || outcome.leaves > leaves)
+            continue;
+          const told = verdicts.find((one) => one.code === 'runner-up' && one.method === other);
+          expect(told).toMatchObject({ cheaperBy: Math.max(0, chosen.cost - outcome.cost) });
+          compared++;
+        }
+      }),
+      { numRuns: runs(400) },
+    );
+    expect(compared).toBeGreaterThan(10);
   });
 });

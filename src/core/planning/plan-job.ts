@@ -1,11 +1,12 @@
 import { type Advice, adviseStrength, notations } from '../mix';
 import { type Bottled, type Job, type VehicleMethod, type ZoneId, bottled, vehicleMethods } from '../model';
-import type { CareLeft, Verdict } from '../reasons';
+import type { CareLeft, Gate, Verdict } from '../reasons';
 import { sunAtSite } from '../sun';
 import { isInScope } from '../vehicle';
 import {
   type Option,
   type PlanningContext,
+  type RinsedS,
   type StartState,
   type ZoneOptions,
   freshStart,
@@ -126,13 +127,32 @@ type Found = Parted & { readonly ok: true };
 
 const foundIn = ({ fitted: one }: MethodPlan): Found[] => (one?.ok && one.realised.choice.picks.size > 0 ? [one] : []);
 
-/** The one that was asked for; or the one with every freedom, unless one of the pure methods leaves less of the paint. */
+/** What is done on paint and glass, as its share of the cost. */
+const bodyCost = ({ realised: { choice } }: Found): number =>
+  [...choice.picks.values()].reduce((sum, { ofBody, cost }) => sum + (ofBody ? cost : 0), 0);
+
+/** Costs less in all, and no more on paint and glass: those come first. */
+const isBetter = (one: Found, other: Found): boolean =>
+  one.realised.choice.cost < other.realised.choice.cost - SAME_COST && bodyCost(one) < bodyCost(other) + SAME_COST;
+
+const SAME_COST = 1e-6;
+
+/**
+ * The one that was asked for; or the one with every freedom, unless one of the pure methods leaves less of the paint, or
+ * is better where as much is left.
+ */
 function pick({ context }: PlanningProblem, candidates: readonly MethodPlan[]): Found | null {
   const { method } = context.job.choices;
   const asked = candidates.filter((one) => method === 'auto' || one.method === method);
   const freeFirst = [...asked].sort((p, q) => Number(q.method === 'hybrid') - Number(p.method === 'hybrid'));
-  const [best] = freeFirst.flatMap(foundIn).sort((p, q) => paintLeft(p.left, context) - paintLeft(q.left, context));
-  return best ?? null;
+  const left = (found: Found): number => paintLeft(found.left, context);
+  return freeFirst
+    .flatMap(foundIn)
+    .reduce<Found | null>(
+      (best, one) =>
+        !best || left(one) < left(best) || (left(one) === left(best) && isBetter(one, best)) ? one : best,
+      null,
+    );
 }
 
 function zonePlans(context: PlanningContext, found: Found | null): readonly ZonePlan[] {
@@ -275,6 +295,17 @@ function lateIn(realised: Realised | null): Verdict[] {
   return zones.length > 0 ? [{ code: 'late', zones }] : [];
 }
 
+/** What nothing forbids by itself, and the clock does all the same; what dries is told as late. */
+function overByClock(realised: Realised | null): Verdict[] {
+  const over = new Map<Gate['code'], Verdict & { readonly code: 'over-by-clock' }>();
+  for (const [zoneId, { gates }] of realised?.choice.picks ?? []) {
+    const gate = gates.find(({ code }) => code !== 'dries-first');
+    if (gate)
+      over.set(gate.code, { code: 'over-by-clock', gate, zones: [...(over.get(gate.code)?.zones ?? []), zoneId] });
+  }
+  return [...over.values()];
+}
+
 /** The method whose refusal is told: what was asked for, or the one with every freedom. */
 const wishedOf = ({ choices: { method } }: Job): VehicleMethod =>
   method === 'auto' || method === 'decline' ? 'hybrid' : method;
@@ -313,6 +344,8 @@ function verdictsOf(
         minutes: outcome.totals.minutes.value,
         litres: outcome.totals.litres.value,
         index: outcome.totals.index.value,
+        cheaperBy:
+          found && outcome.leaves <= found.left.size ? Math.max(0, found.realised.choice.cost - outcome.cost) : 0,
       });
     if (outcome.kind === 'blocked' && realised)
       verdicts.push({
@@ -333,6 +366,7 @@ function verdictsOf(
     ...partsLeft(context, found),
     ...heatAndHardness(context, realised),
     ...lateIn(realised),
+    ...overByClock(realised),
     ...adviceAgainst(context, realised),
     ...bugsLeft(realised),
     ...spotsLeft(realised),
@@ -353,21 +387,59 @@ function verdictsOf(
  * @param begun what was done, opened and mixed already; the job then has what is left
  */
 export function planJob(job: Job, begun: StartState = freshStart): Plan {
-  const all = planningProblem(job, begun);
-  return planOf(all, methodPlansOf(all));
+  return planOf(withinClock(job, begun, methodPlansOf));
 }
 
 /** The same plan for many hours or cars: other methods are only weighed where the plan hangs on them, and none stands beside it. */
 export function planAlone(job: Job): Plan {
-  const all = planningProblem(job, freshStart);
-  return planOf(all, aloneOf(all));
+  return planOf(withinClock(job, freshStart, aloneOf));
 }
 
-function planOf(all: PlanningProblem, candidates: readonly MethodPlan[]): Plan {
+/** What was weighed, and what was picked of it. */
+interface Weighed {
+  readonly all: PlanningProblem;
+  readonly candidates: readonly MethodPlan[];
+  readonly found: Found | null;
+}
+
+/** Rounds in which rinses are told how long they wait; after them what does not hold is told. */
+const CLOCK_ROUNDS = 4;
+
+/** Waits that are so near are the same, s. */
+const SAME_WAIT_S = 0.5;
+
+/** Treatments are chosen by how long rinses wait, and how long they wait comes of what is chosen: where that does not hold on the clock, it is chosen again. */
+function withinClock(job: Job, begun: StartState, plansOf: (all: PlanningProblem) => readonly MethodPlan[]): Weighed {
+  let rinsedS: RinsedS = new Map();
+  for (let round = 1; ; round++) {
+    const all = planningProblem(job, begun, rinsedS);
+    const candidates = plansOf(all);
+    const found = pick(all, candidates);
+    const longer = found ? waitsTooLong(found.realised, rinsedS) : rinsedS;
+    if (longer === rinsedS || round === CLOCK_ROUNDS) return { all, candidates, found };
+    rinsedS = longer;
+  }
+}
+
+type Tightened = readonly [ZoneId, NonNullable<ReturnType<RinsedS['get']>>];
+
+/** With the zones whose rinse does not hold until something comes onto it. */
+function waitsTooLong({ choice: { picks } }: Realised, before: RinsedS): RinsedS {
+  const longer = [...picks].flatMap(([id, { gates, waits, atTurn, rinseLM2 }]): Tightened[] => {
+    if (gates.length === 0 || rinseLM2 === 0) return [];
+    const seconds = Math.max(0, ...waits.map(({ rinsedS }) => rinsedS));
+    const known = before.get(id) ?? { roundS: null, isInPassOnly: false, inPassS: null };
+    if (!atTurn) return [[id, { ...known, roundS: seconds, isInPassOnly: known.roundS !== null }]];
+    const isSame = known.inPassS !== null && Math.abs(seconds - known.inPassS) <= SAME_WAIT_S;
+    return isSame ? [] : [[id, { ...known, inPassS: seconds }]];
+  });
+  return longer.length === 0 ? before : new Map([...before, ...longer]);
+}
+
+function planOf({ all, candidates, found }: Weighed): Plan {
   const { context } = all;
   const { job, begun } = context;
   const alternatives = candidates.map((candidate) => alternativeOf(candidate, context));
-  const found = pick(all, candidates);
   const realised = found?.realised ?? null;
   const method = realised ? methodOfRealised(realised) : 'decline';
   const carried = realised ?? nothing(context);

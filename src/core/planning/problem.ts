@@ -5,6 +5,7 @@ import {
   type KitSetResult,
   type Option,
   type PlanningContext,
+  type RinsedS,
   type Shut,
   type StartState,
   contextOf,
@@ -57,8 +58,9 @@ function withVessels(zone: ZoneOptions, sets: readonly KitSetResult[]): ZoneOpti
   };
 }
 
-export function planningProblem(job: Job, begun: StartState = freshStart): PlanningProblem {
-  const context = contextOf(job, begun);
+/** @param rinsedS how long rinses wait on zones for which a clock has shown that to be too long */
+export function planningProblem(job: Job, begun: StartState = freshStart, rinsedS?: RinsedS): PlanningProblem {
+  const context = contextOf(job, begun, rinsedS);
   const sets = kitSets(context);
   const problem: Problem = {
     zones: zoneOptions(context).map((zone) => withVessels(zone, sets)),

@@ -16,6 +16,7 @@ import {
   type Option,
   type PlanningContext,
   type StartState,
+  clocked,
   contentsOf,
   finishesGlass,
   guardingsFor,
@@ -29,6 +30,8 @@ import {
   type Setup,
   type Sharing,
   type Timeline,
+  clockWaits,
+  lateIn,
   sharings,
   timelineOf,
 } from '../schedule';
@@ -191,6 +194,22 @@ export function realise(choice: Choice, context: PlanningContext): Realised {
   );
 }
 
+/** The same treatments with the waits of the clock: what stands, dries, cools and is taken up follows from those. */
+function byClock(
+  picks: ReadonlyMap<ZoneId, Option>,
+  { steps }: Timeline,
+  context: PlanningContext,
+): ReadonlyMap<ZoneId, Option> {
+  const waits = clockWaits(steps);
+  return new Map(
+    context.zones.flatMap((soiled): [ZoneId, Option][] => {
+      const { id } = soiled.zone;
+      const option = picks.get(id);
+      return option ? [[id, clocked(soiled, option, waits.get(id) ?? [], context)]] : [];
+    }),
+  );
+}
+
 function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): Realised {
   const { a, job, begun } = context;
   const zones = context.zones.map(({ zone }) => zone);
@@ -208,15 +227,16 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
     packMin: packingMinutes(choice.kitSet.kits, a),
     sharing,
   });
-  const wipings = wipingsOf(timeline, job.site.workers, (zoneId) => choice.picks.get(zoneId)?.needs ?? []);
+  const picks = byClock(choice.picks, timeline, context);
+  const wipings = wipingsOf(timeline, job.site.workers, (zoneId) => picks.get(zoneId)?.needs ?? []);
   const towels = towelLedger(wipings, job.towels, job.choices, a, begun.towels);
   const mitts = timeline.byWorker.flatMap((passes, worker) =>
     mittsFor(passes.flatMap(mittedIn), worker, job.choices.medium),
   );
   const contents = contentsOf(choice.kitSet.kits, job, finishesGlass(context));
-  const wanted = wantedFrom(choice.picks, contents, towels, a);
+  const wanted = wantedFrom(picks, contents, towels, a);
   const mix = mixPlan(wanted, context.recipes, job, a, begun.vessels) ?? noMixes;
-  const options = [...choice.picks.values()];
+  const options = [...picks.values()];
   const runoffL = options.reduce((sum, o) => sum + o.runoffMl, 0) / 1000;
   const bottledMl = Object.fromEntries(bottled.map((purpose) => [purpose, sumLaid(options, purpose)])) as Record<
     Bottled,
@@ -226,10 +246,11 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
   const lineL = sumLaid(options, 'line') / 1000;
   // What is open already is there to be used: it counts on both sides.
   const taken = (role: TowelRole): number => towelsOpened(towels, role) + openTowels(begun, role);
+  const asClocked = chosen.map((one) => ({ ...one, option: picks.get(one.zone.id)! }));
   return {
-    choice,
-    chosen,
-    timeline,
+    choice: { ...choice, picks },
+    chosen: asClocked,
+    timeline: { ...timeline, late: lateIn(asClocked, timeline.steps) },
     towels,
     mitts,
     mix,

@@ -122,6 +122,8 @@ export type Verdict =
       readonly minutes: number;
       readonly litres: number;
       readonly index: number;
+      /** By so much its cost is lower in all, though not on paint and glass, which come first. */
+      readonly cheaperBy: number;
     }
   | { readonly code: 'method-blocked'; readonly method: VehicleMethod; readonly zones: number }
   /** The gates are those that decide, what would help most zones first. */
@@ -163,6 +165,8 @@ export type Verdict =
   /** The rest could be done with what there is. */
   | { readonly code: 'zones-wait'; readonly zones: readonly ZoneId[] }
   | { readonly code: 'late'; readonly zones: readonly ZoneId[] }
+  /** Allowed by itself, and over a limit by the time that hands come. */
+  | { readonly code: 'over-by-clock'; readonly zones: readonly ZoneId[]; readonly gate: Gate }
   | { readonly code: 'zones-left'; readonly zones: readonly ZoneId[] }
   | (ShortBudget & { readonly code: 'over-budget' })
   | { readonly code: 'missing'; readonly gate: Gate }

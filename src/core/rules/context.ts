@@ -1,7 +1,7 @@
 import { type Assumptions, resolveAssumptions } from '../assumptions';
 import { recent } from '../cache';
 import { type Recipes, cooledC, fillingMl, recipesOf } from '../mix';
-import type { Job, TowelBatch, TowelRole, Working, Zone } from '../model';
+import type { Job, TowelBatch, TowelRole, Working, Zone, ZoneId } from '../model';
 import { type SoilState, soilOn } from '../soil';
 import { type Panel, panelsOf } from '../surface';
 import { type RolesAtHand, rolesAtHand } from '../towel';
@@ -45,7 +45,20 @@ export interface PlanningContext extends SharedContext {
   readonly zones: readonly SoiledZone[];
   /** What was done and opened before this plan. */
   readonly begun: StartState;
+  /** Zones on which a clock has shown a rinse to come too soon. */
+  readonly rinsedS: RinsedS;
 }
+
+/** Seconds from the pre-rinse of a zone to what comes onto it next. */
+interface Rinsed {
+  /** Rinsed with the whole car; null where that was not tried. */
+  readonly roundS: number | null;
+  /** That has failed more than once, and is not tried any more. */
+  readonly isInPassOnly: boolean;
+  /** Rinsed in its pass; null where that was not tried. */
+  readonly inPassS: number | null;
+}
+export type RinsedS = ReadonlyMap<ZoneId, Rinsed>;
 
 /** More than stray light falls straight on the panel. */
 export const isInSun = ({ panel }: SoiledZone, { a, job }: PlanningContext): boolean =>
@@ -155,14 +168,16 @@ const withOpen = (job: Job, { towels }: StartState): Job =>
         ),
       };
 
+const noClock: RinsedS = new Map();
+
 /** What there is to plan for; zones that are done already are not in it. */
-export function contextOf(given: Job, begun: StartState = freshStart): PlanningContext {
+export function contextOf(given: Job, begun: StartState = freshStart, rinsedS: RinsedS = noClock): PlanningContext {
   const job = { ...given, choices: choicesOf(given) };
   const ground = sharedContextOf(withOpen(job, begun));
   const zones = [...ground.panels]
     .filter(([zone]) => !begun.done.has(zone.id))
     .map(([zone, panel]) => ({ zone, soil: soilOn(zone, job, ground.a), panel }));
-  return { ...ground, job, zones, begun };
+  return { ...ground, job, zones, begun, rinsedS };
 }
 
 /** Works something out once for all scenes that stand on the same ground. */

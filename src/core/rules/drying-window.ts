@@ -1,7 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import type { Zone } from '../model';
 import type { Gate } from '../reasons';
-import { waterHeld } from '../surface';
 import type { Contacted } from './contacts';
 import type { PlanningContext, SoiledZone } from './context';
 import type { Flushed } from './flushed';
@@ -23,12 +22,15 @@ export interface Drying {
   readonly freezeS: number | null;
   /** What the smallest section needs, dwell and work. */
   readonly needS: number;
-  /** How fast the film leaves into the air, µm/s, and how long it has for it, from spray to finish. */
-  readonly lossUmPerS: number;
-  readonly wetS: number;
+  /** On the mean of such a section, from the spray to the hand, and from the hand to the finish or, where the whole body is dried, the end. */
+  readonly sectionSoakS: number;
+  readonly sectionHandS: number;
 }
 
 const share = (openS: number | null, a: Assumptions): number => (openS === null ? Infinity : openS * a.windowShare);
+
+const sooner = (p: number | null, q: number | null): number | null =>
+  p === null || q === null ? (p ?? q) : Math.min(p, q);
 
 /** When a zone is finished or dried: in its pass, by the other person right behind it, or with the whole body at the end. */
 export type Finishing = 'in-pass' | 'behind' | 'body';
@@ -39,37 +41,51 @@ export function finishingOf({ finishWith }: Contacted, { job: { choices, site } 
   return choices.pair === 'lift-finish' && site.workers === 2 ? 'behind' : 'in-pass';
 }
 
+/** The mix lands on the water that stands there still, which is as warm as the panel. */
+export function firstFilm(
+  { standsUm, panelC }: Pick<Flushed, 'standsUm' | 'panelC'>,
+  { layers: [first] }: Contacted,
+  mixC: number,
+): { readonly firstUm: number; readonly firstC: number } {
+  const firstUm = standsUm + first!.film;
+  return { firstUm, firstC: (standsUm * panelC + first!.film * mixC) / firstUm };
+}
+
+/** Seconds of work a square metre. */
+type Rates = Pick<Contacted, 'sprayRate' | 'wipeRate' | 'finishRate'>;
+
 /**
  * The windows of a treatment. The first layer must last through the dwell, on top of what a pre-rinse
  * has left standing; the last one through wipe and finish. A single layer must last through all of it.
+ * @param perM2 of the work on this zone, where it does not go by the square metre
  */
 export function dryingOf(
   { zone, panel }: SoiledZone,
   flushed: Pick<Flushed, 'standsUm' | 'panelC'>,
   contact: Contacted,
   context: PlanningContext,
+  perM2: Rates = contact,
 ): Drying {
   const { a, carriedC } = context;
   const slow = 1 + a.walking;
   const later = finishingOf(contact, context) === 'body';
-  const handS = (contact.wipeRate + (later ? 0 : contact.finishRate)) * slow;
-  const sprayS = contact.sprayRate * slow;
-  const { standsUm, panelC } = flushed;
-  const [first, last] = [contact.layers[0]!, contact.layers.at(-1)!];
-  // The mix lands on the water that stands there still, which is as warm as the panel.
-  const firstUm = standsUm + first.film;
-  const firstC = (standsUm * panelC + first.film * carriedC) / firstUm;
+  const handS = (perM2.wipeRate + (later ? 0 : perM2.finishRate)) * slow;
+  const sprayS = perM2.sprayRate * slow;
+  const { panelC } = flushed;
+  const last = contact.layers.at(-1)!;
+  const { firstUm, firstC } = firstFilm(flushed, contact, carriedC);
   const openS = panel.openS(firstUm, firstC, panelC);
-  const freezeS = panel.freezeS(firstUm, firstC, panelC);
-  // Frost ends a window as drying does.
-  const windowS = Math.min(share(openS, a), freezeS === null || freezeS === 0 ? Infinity : freezeS * a.windowShare);
   const one = contact.layers.length === 1;
   // What is rinsed off and dried at the end is wet with the water of that rinse.
-  const lastUm =
-    later && contact.rinses
-      ? waterHeld(zone.tiltDeg, zone.surface === 'paint' && context.job.vehicle.finish === 'coated', 0, a)
-      : last.film;
-  const lastS = one && !(later && contact.rinses) ? windowS : share(panel.openS(lastUm, carriedC), a);
+  const lastUm = later && contact.rinses ? panel.waterHeld(0) : last.film;
+  // The hand finds the panel as the first layer has left it.
+  const lastFromC = one ? panelC : panel.later(firstUm, firstC, contact.dwellS, panelC).panelC;
+  const freezeS = sooner(panel.freezeS(firstUm, firstC, panelC), panel.freezeS(lastUm, carriedC, lastFromC));
+  // Frost ends a window as drying does.
+  const frostS = freezeS === null || freezeS === 0 ? Infinity : freezeS * a.windowShare;
+  const windowS = Math.min(share(openS, a), frostS);
+  const lastS =
+    one && !(later && contact.rinses) ? windowS : Math.min(share(panel.openS(lastUm, carriedC, lastFromC), a), frostS);
   // The whole body dries at the end: nothing may have dried by itself until then.
   const waits = later && lastS < a.bodyWait;
   const fits = waits
@@ -84,16 +100,13 @@ export function dryingOf(
     lastS,
     layered: !one,
     sectionM2,
-    lossUmPerS: panel.lossUmPerS(firstUm, firstC, panelC),
-    wetS: later ? a.bodyWait : contact.dwellS + wetInHand(contact, sectionM2) * slow,
+    sectionSoakS:
+      perM2.sprayRate > 0 ? contact.dwellS + ((perM2.sprayRate + perM2.wipeRate) / 2) * sectionM2 * slow : 0,
+    sectionHandS: later ? a.bodyWait : ((perM2.wipeRate + perM2.finishRate) / 2) * sectionM2 * slow,
     freezeS,
     needS: waits ? a.bodyWait : contact.dwellS + (handS + sprayS) * Math.min(zone.areaM2, a.leastSection),
   };
 }
-
-/** Seconds that a point of a section is wet besides the dwell, on the mean: what was sprayed first is wiped first. */
-const wetInHand = ({ sprayRate, wipeRate, finishRate }: Contacted, sectionM2: number): number =>
-  (sprayRate / 2 + wipeRate + finishRate / 2) * sectionM2;
 
 /** Equal parts in which a zone is done, none larger than fits the window or is within reach; a half for each where two stand at one panel. */
 export function sectionsOf(

@@ -11,23 +11,24 @@ import { contactOn } from './contact-on';
 import { type ContactRule, type Contacted, contactRules } from './contacts';
 import { type PlanningContext, type SoiledZone, oncePerSharedContext } from './context';
 import { productCost, weightedCost } from './cost';
-import { type Drying, dryingOf, finishingOf, sectionsOf } from './drying-window';
+import { type Drying, dryingOf, finishingOf, firstFilm, sectionsOf } from './drying-window';
 import { cutsOf } from './reach';
-import { type Flushed, flushedFor } from './flushed';
+import { type Flushed, flushedFor, isRinsedTooSoon, rinsedInPass } from './flushed';
 import { type RinseAmount, flushRules } from './flushes';
 import { dirtGates, rinsedFirst, withAirFirst, withRinseFirst } from './dirt-limit';
 import { filmGates, laidOnto, standingGates } from './gates';
-import { isBody } from './limit';
-import { marringIndex, sensitivityOf } from './marring';
+import { isBody, limitOn } from './limit';
+import { type Marring, marringIndex, sensitivityOf } from './marring';
 import { type Laid, type Option, type Shut, type ZoneOptions, emptyLaid, vectorOf } from './option';
 import { restOf } from './remaining-work';
 import { type BugPlan, bugsOn } from './bugs';
 import { type CarePlan, careOn, isWhileDrying } from './care';
 import { type CleanerPlan, cleanerOn } from './cleaner';
-import { type PassRinse, loadsAfterFoam, passRinseOf, wetAfterRinse } from './rinse-off';
+import { type PassRinse, loadsAfterFoam, passRinseOf } from './rinse-off';
 import { type SpotPlan, spotSeconds, spotsOn } from './spots';
 import type { BegunZone } from './start-state';
 import { usageOf } from './usage';
+import type { Waits } from './waits';
 import { type WorkSeconds, pieceSeconds } from './work-seconds';
 import { loosenedBy } from './treatment';
 
@@ -103,6 +104,21 @@ function workOn(
   };
 }
 
+/** A part of a zone when hands come: what its rinse has left, and how long each thing waits by the clock. */
+interface Part {
+  readonly flushed: Flushed;
+  readonly waits?: Waits;
+}
+
+/** What happens to the liquid on one part. */
+interface PartWet {
+  readonly contact: Contacted;
+  readonly drying: Drying;
+  readonly rinse: PassRinse;
+  readonly moisture: Moisture;
+  readonly wipedUm: Micrometres;
+}
+
 /** What a treatment on a zone takes: by hand, in liquids and in towels. */
 interface Handled extends Extras {
   readonly contact: Contacted;
@@ -114,20 +130,39 @@ interface Handled extends Extras {
   readonly drying: Drying;
   readonly work: WorkSeconds;
   readonly needs: readonly TowelNeed[];
+  readonly parts: readonly PartWet[];
 }
 
-/** Where the liquid on a zone goes, with the rinse water that stands there still; spots and a glass finish have their own. */
+/** All films of a contact, µm. */
+const filmOf = ({ layers }: Contacted): Micrometres => um(layers.reduce((sum, { film }) => sum + film, 0));
+
+/** What the air takes from the spray to the finish: of what was sprayed until the hand comes, and of what that lays. */
+function airTakesUm(
+  { panel }: SoiledZone,
+  flushed: Flushed,
+  contact: Contacted,
+  soakS: number,
+  handS: number,
+  { carriedC }: PlanningContext,
+): number {
+  const { firstUm, firstC } = firstFilm(flushed, contact, carriedC);
+  const takes = (seconds: number): number => panel.later(firstUm, firstC, seconds, flushed.panelC).airUm;
+  if (contact.layers.length === 1) return takes(soakS + handS);
+  return takes(soakS) + panel.later(contact.layers.at(-1)!.film, carriedC, handS).airUm;
+}
+
+/** Where the liquid on a part goes, with the rinse water that stands there still; spots and a glass finish have their own. */
 function moistureOn(
   { zone, panel }: SoiledZone,
   { standsUm }: Flushed,
-  filmUm: Micrometres,
-  { contact, rinse }: Pick<Handled, 'contact' | 'rinse'>,
-  drying: Drying,
+  contact: Contacted,
+  rinse: PassRinse,
+  airUm: number,
   a: Assumptions,
 ): Moisture {
   const { areaM2, cleanliness } = zone;
   const rinsedUm = rinse.beforeUm + rinse.offUm;
-  const allUm = standsUm + filmUm + rinsedUm;
+  const allUm = standsUm + filmOf(contact) + rinsedUm;
   // What is rinsed off takes the mix along: only water stands there.
   if (rinsedUm > 0)
     return moistureOf({
@@ -140,24 +175,36 @@ function moistureOn(
     laidMl: allUm * areaM2,
     runoffMl: runoffOf(allUm, panel.holdUpUm, areaM2, a),
     washTakes: cleanliness >= ONE_TOWEL_FROM ? 0 : contact.mediumTakes,
-    airTakesMl: drying.lossUmPerS * drying.wetS * areaM2,
+    airTakesMl: airUm * areaM2,
   });
 }
 
-/** What is between hand and panel when the wipe begins: the mix on what a rinse has left, without what has dried by then. */
+/** What is between hand and panel when the wipe begins: what is left of the spray on what a rinse has left, and what the hand brings. */
 function filmAtWipe(
-  soiled: SoiledZone,
-  { standsUm }: Flushed,
-  filmUm: number,
-  { dwellS, rinses, layers }: Contacted,
-  { lossUmPerS }: Drying,
-  context: PlanningContext,
+  { panel }: SoiledZone,
+  flushed: Flushed,
+  contact: Contacted,
+  soakS: number,
+  { carriedC }: PlanningContext,
 ): Micrometres {
-  const { panel } = soiled;
+  const { rinses, layers } = contact;
   // Foam is off by then: the mitt brings its own on the water that stands there.
-  if (rinses === 'between') return um(wetAfterRinse(soiled, 0, context) + layers.at(-1)!.film);
-  return um(Math.max(0, Math.min(standsUm + filmUm, Math.max(panel.holdUpUm, filmUm)) - lossUmPerS * dwellS));
+  if (rinses === 'between') return um(panel.waterHeld(0) + layers.at(-1)!.film);
+  const { firstUm, firstC } = firstFilm(flushed, contact, carriedC);
+  const brought = layers.slice(1).reduce((sum, { film }) => sum + film, 0);
+  const left = panel.later(firstUm, firstC, soakS, flushed.panelC).filmUm;
+  return um(Math.min(left + brought, Math.max(panel.holdUpUm, filmOf(contact))));
 }
+
+const moistureKeys = ['laidMl', 'runoffMl', 'washMl', 'evaporatedMl', 'finishMl'] as const;
+
+/** Of a zone whose parts are of one size. */
+const meanOf = (parts: readonly Moisture[]): Moisture =>
+  parts.length === 1
+    ? parts[0]!
+    : (Object.fromEntries(
+        moistureKeys.map((key) => [key, parts.reduce((sum, one) => sum + one[key], 0) / parts.length]),
+      ) as Record<(typeof moistureKeys)[number], number>);
 
 /** With what a cleaner has taken off. */
 const cleanedBy = (flushed: Flushed, takes: number): Flushed =>
@@ -179,41 +226,53 @@ const withDryingAid = (needs: readonly TowelNeed[], ml: number): readonly TowelN
 
 function handled(
   soiled: SoiledZone,
-  rinsed: Flushed,
+  rinsed: readonly Part[],
   rule: ContactRule,
   context: PlanningContext,
   dries?: Drying,
 ): Handled {
   const { areaM2, cleanliness } = soiled.zone;
-  const cleaner = cleanerOn(soiled, rinsed, context);
-  const flushed = cleanedBy(rinsed, cleaner?.takes ?? 0);
+  const [first] = rinsed as readonly [Part, ...Part[]];
+  const cleaner = cleanerOn(soiled, first.flushed, context);
+  const flushed = cleanedBy(first.flushed, cleaner?.takes ?? 0);
   const contact = contactOn(soiled, rule, flushed, context);
   const spots = spotsOn(soiled, contact.layers[0]!.purpose, flushed, context);
   const bugs = bugsOn(soiled, contact.layers[0]!.purpose, flushed, context);
   const care = careOn(soiled, laidOnto(flushed, rule, context), context);
-  const rinse = passRinseOf(
-    soiled,
-    flushed,
-    contact,
-    [...spots, cleaner, bugs].some((one) => one?.rinses),
-    context,
-  );
+  const cleaned = [...spots, cleaner, bugs].some((one) => one?.rinses);
+  const rinse = passRinseOf(soiled, flushed, contact, cleaned, first.waits?.offS, context);
   const extras: Extras = { spots, bugs, cleaner, care, rinse };
   const loads = loadsAfterFoam(flushed.loads, flushed.flush, rinse.beforeUm, context);
   const loadGm2 = totalLoad(loads);
-  const filmUm = um(contact.layers.reduce((sum, layer) => sum + layer.film, 0));
-  const drying = dries ?? dryingOf(soiled, flushed, contact, context);
-  const moisture = moistureOn(soiled, flushed, filmUm, { contact, rinse }, drying, context.a);
   const glassMl = glassFilm(soiled, context) * areaM2;
   const work = workOn(soiled, flushed, contact, loadGm2, extras, context);
+  const perM2 = { sprayRate: work.spray / areaM2, wipeRate: work.wipe / areaM2, finishRate: work.finish / areaM2 };
+  const parts = rinsed.map(({ flushed: own, waits }): PartWet => {
+    const touch =
+      own === first.flushed ? contact : contactOn(soiled, rule, cleanedBy(own, cleaner?.takes ?? 0), context);
+    const drying = dries ?? dryingOf(soiled, own, touch, context, perM2);
+    const soakS = waits?.soakS ?? drying.sectionSoakS;
+    const handS = waits?.handS ?? drying.sectionHandS;
+    const off = waits ? passRinseOf(soiled, own, touch, cleaned, waits.offS, context) : rinse;
+    return {
+      contact: touch,
+      drying,
+      rinse: off,
+      moisture: moistureOn(soiled, own, touch, off, airTakesUm(soiled, own, touch, soakS, handS, context), context.a),
+      wipedUm: filmAtWipe(soiled, own, touch, soakS, context),
+    };
+  });
+  const moisture = meanOf(parts.map((part) => part.moisture));
+  const drying = parts.map((part) => part.drying).reduce((p, q) => (q.windowS < p.windowS ? q : p));
   const driedLater = work.finish > 0 && finishingOf(contact, context) !== 'in-pass';
   return {
     contact,
     ...extras,
     loads,
-    filmUm,
+    filmUm: filmOf(contact),
     moisture,
     drying,
+    parts,
     laidMl: laidOn(soiled, flushed, contact, extras, context),
     work,
     needs: [
@@ -240,18 +299,33 @@ function handled(
   };
 }
 
+/** A zone under a treatment as the clock has its parts, or as one part while there is no clock. */
+const partsBy = (
+  soiled: SoiledZone,
+  { treatment, rinse, inPass }: Pick<Option, 'treatment' | 'rinse' | 'inPass'>,
+  waits: readonly Waits[],
+  context: PlanningContext,
+): readonly Part[] => {
+  const after = flushedFor(soiled, context);
+  if (waits.length === 0) return [{ flushed: after(treatment, rinse) }];
+  return waits.map((own) => ({
+    flushed: after(treatment, rinse, { waitS: own.rinsedS, atTurn: inPass }),
+    waits: own,
+  }));
+};
+
 /** What a planned treatment takes on its zone when that is dirtier or cleaner than planned; it dries as planned. */
 export const takenBy = (
   soiled: SoiledZone,
-  { treatment, drying, rinse }: Option,
+  option: Option,
   context: PlanningContext,
 ): Pick<Handled, 'laidMl' | 'work' | 'needs'> =>
   handled(
     soiled,
-    flushedFor(soiled, context)(treatment, rinse),
-    contactRules[partsOf(treatment).contact],
+    partsBy(soiled, option, option.waits, context),
+    contactRules[partsOf(option.treatment).contact],
     context,
-    drying,
+    option.drying,
   );
 
 const washSidesOf = (needs: readonly TowelNeed[], { typicalTowel, a }: PlanningContext): number =>
@@ -259,49 +333,80 @@ const washSidesOf = (needs: readonly TowelNeed[], { typicalTowel, a }: PlanningC
     .filter(({ use }) => use === 'wash')
     .reduce((sum, need) => sum + (typicalTowel[need.role] ? sidesFor(need, typicalTowel[need.role]!, a) : 0), 0);
 
-/** One treatment on one zone that nothing standing forbids, or that is asked about all the same. */
-function workedOut(
-  soiled: SoiledZone,
-  treatment: Working,
-  flushed: Flushed,
-  rule: ContactRule,
-  standing: Option['gates'],
-  context: PlanningContext,
-): Option {
-  const { a, job } = context;
-  const { areaM2, surface, cleanliness } = soiled.zone;
-  const { contact, spots, bugs, cleaner, care, rinse, loads, filmUm, laidMl, moisture, drying, work, needs } = handled(
-    soiled,
-    flushed,
-    rule,
-    context,
-  );
-  const wipedUm = filmAtWipe(soiled, flushed, filmUm, contact, drying, context);
-  const marring = marringIndex(
+/** How risky the wipe of one part is. */
+const marringOn = (
+  { zone }: SoiledZone,
+  loads: readonly Load[],
+  { contact, wipedUm }: Pick<PartWet, 'contact' | 'wipedUm'>,
+  { a, job }: PlanningContext,
+): Marring =>
+  marringIndex(
     {
       loads,
       film: wipedUm,
       encapsulation: contact.encapsulation,
       pressure: contact.pressure,
       sideLoading: a.sideLoading,
-      sensitivity: sensitivityOf(surface, job.vehicle, a),
+      sensitivity: sensitivityOf(zone.surface, job.vehicle, a),
     },
     a,
   );
+
+/** Halvings of the time within which a film gets too thin. */
+const HALVINGS = 10;
+
+/** Seconds after the spray within which the film that is left keeps the index within its limit. */
+function wipeWithinS(
+  soiled: SoiledZone,
+  flushed: Flushed,
+  loads: readonly Load[],
+  { contact, drying }: PartWet,
+  context: PlanningContext,
+): number {
+  const limit = limitOn(soiled.zone, context);
+  const isWithin = (soakS: number): boolean =>
+    marringOn(soiled, loads, { contact, wipedUm: filmAtWipe(soiled, flushed, contact, soakS, context) }, context)
+      .index <= limit;
+  const mostS = Math.min(drying.windowS, drying.openS ?? Infinity);
+  if (mostS === Infinity || contact.sprayRate === 0 || isWithin(mostS)) return Infinity;
+  let [within, over] = [0, mostS];
+  for (let i = 0; i < HALVINGS && within < over; i++) {
+    const middle = (within + over) / 2;
+    if (isWithin(middle)) within = middle;
+    else over = middle;
+  }
+  return within;
+}
+
+/** One treatment on one zone that nothing standing forbids, or that is asked about all the same. */
+function workedOut(
+  soiled: SoiledZone,
+  { treatment, flushed, rule, standing }: Omit<Variant, 'amount'>,
+  context: PlanningContext,
+  inParts: readonly Part[] = [{ flushed }],
+): Option {
+  const { a, job } = context;
+  const { areaM2, cleanliness } = soiled.zone;
+  const { contact, spots, bugs, cleaner, care, rinse, loads, filmUm, laidMl, moisture, drying, work, needs, parts } =
+    handled(soiled, inParts, rule, context);
+  const marring = parts
+    .map((part) => marringOn(soiled, loads, part, context))
+    .reduce((p, q) => (q.index > p.index ? q : p));
   const runoffMl = flushed.runoffMl + moisture.runoffMl;
   const usage = usageOf(laidMl, runoffMl, work, needs, context);
   const gated = { contact, filmUm, runoffMl: moisture.runoffMl, index: marring.index, drying };
+  const gates = [
+    ...standing,
+    ...filmGates(soiled, flushed, gated, context),
+    ...dirtGates(soiled, flushed, treatment, context),
+  ];
   return {
     treatment,
     rinse: flushed.amount,
     rinseLM2: flushed.filmUm / 1000,
     ofBody: isBody(soiled.zone),
     kits: kitsFor(treatment),
-    gates: [
-      ...standing,
-      ...filmGates(soiled, flushed, gated, context),
-      ...dirtGates(soiled, flushed, treatment, context),
-    ],
+    gates,
     marring,
     loadBeforeGm2: soiled.soil.totalGm2,
     loadAfterFlushGm2: flushed.loadGm2,
@@ -309,6 +414,11 @@ function workedOut(
     dwellS: contact.dwellS,
     finishing: work.finish > 0 ? finishingOf(contact, context) : 'in-pass',
     drying,
+    waits: inParts.flatMap(({ waits }) => waits ?? []),
+    settleS: flushed.settleS,
+    wipeWithinS: gates.length > 0 ? Infinity : wipeWithinS(soiled, inParts[0]!.flushed, loads, parts[0]!, context),
+    atTurn: work.flush > 0 && (drying.freezeS !== null || flushed.staysBy || flushed.atTurn),
+    inPass: flushed.atTurn,
     sections: sectionsOf(soiled.zone, drying, cutsOf(soiled.zone, job.vehicle.dimensions.lengthM, a), context),
     rest: null,
     spots,
@@ -320,7 +430,7 @@ function workedOut(
     rinsedBeforeMl: rinse.beforeUm * areaM2,
     medium: cleanliness >= ONE_TOWEL_FROM ? 'towel' : contact.medium,
     laidMl,
-    standsMl: flushed.standsUm * areaM2,
+    standsMl: (inParts.reduce((sum, part) => sum + part.flushed.standsUm, 0) / inParts.length) * areaM2,
     blown: flushed.blown || rinse.blown,
     moisture,
     runoffMl,
@@ -331,6 +441,20 @@ function workedOut(
     use: vectorOf(usage),
     cost: weightedCost(areaM2, marring.index, usage, productCost(laidMl, context), context),
   };
+}
+
+/**
+ * A treatment as the clock has its parts, with what forbids it by then; in as many sections as it was planned in.
+ * What is begun keeps what was said of it.
+ */
+export function clocked(soiled: SoiledZone, option: Option, waits: readonly Waits[], context: PlanningContext): Option {
+  if (option.rest || waits.length === 0) return option;
+  const { treatment, sections, atTurn } = option;
+  const rule = contactRules[partsOf(treatment).contact];
+  const parts = partsBy(soiled, option, waits, context);
+  const [flushed] = parts.map((part) => part.flushed).sort((p, q) => q.panelC - p.panelC) as [Flushed];
+  const standing = standingGates(soiled, flushed, rule, context);
+  return { ...workedOut(soiled, { treatment, flushed, rule, standing }, context, parts), sections, atTurn };
 }
 
 /** One treatment with one amount of rinse, and whether anything that stands forbids it. */
@@ -355,18 +479,22 @@ function variantsOn(soiled: SoiledZone, context: PlanningContext): readonly Vari
     .flatMap((treatment) => {
       const { flush, contact } = partsOf(treatment);
       const rule = contactRules[contact];
-      return flushRules[flush].amounts.map((amount): Variant => {
-        const flushed = after(treatment, amount);
-        return { treatment, amount, flushed, rule, standing: standingGates(soiled, flushed, rule, context) };
+      return flushRules[flush].amounts.flatMap((amount): Variant[] => {
+        const first = after(treatment, amount);
+        const inPass = rinsedInPass(soiled, first, context).map((coming) => after(treatment, amount, coming));
+        return [...(isRinsedTooSoon(soiled, first, context) ? [] : [first]), ...inPass].map((flushed) => ({
+          treatment,
+          amount,
+          flushed,
+          rule,
+          standing: standingGates(soiled, flushed, rule, context),
+        }));
       });
     });
 }
 
-const workOut = (
-  soiled: SoiledZone,
-  { treatment, flushed, rule, standing }: Variant,
-  context: PlanningContext,
-): Option => workedOut(soiled, treatment, flushed, rule, standing, context);
+const workOut = (soiled: SoiledZone, variant: Variant, context: PlanningContext): Option =>
+  workedOut(soiled, variant, context);
 
 /** Of one treatment the amount of rinse that is open and costs least; where none is, the one that the fewest things forbid. */
 function bestAmounts(options: readonly Option[]): readonly Option[] {
@@ -440,7 +568,14 @@ const KEPT = 120;
 const sortKey = ({ zone, soil, panel }: SoiledZone): string =>
   `${zone.id.replace(/^right-/, 'left-')}/${panel.sunWm2}/${panel.panelC}/${JSON.stringify(soil)}`;
 
-const sorting = oncePerSharedContext(() => recent(KEPT, sortKey, sorted));
+const sorting = oncePerSharedContext(() =>
+  recent(
+    KEPT,
+    (soiled: SoiledZone, { rinsedS }: PlanningContext) =>
+      `${sortKey(soiled)}/${JSON.stringify(rinsedS.get(soiled.zone.id))}`,
+    sorted,
+  ),
+);
 
 /** What may be chosen on every zone, begun or not. */
 export function zoneOptions(context: PlanningContext): readonly ZoneOptions[] {

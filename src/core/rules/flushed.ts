@@ -1,7 +1,8 @@
-import { type Flush, partsOf, type SoilKind, type Working } from '../model';
+import { type Flush, type MixPurpose, partsOf, type SoilKind, type Working } from '../model';
 import { type Load, totalLoad } from '../soil';
-import { NO_FROST_C, runoffOf, waterHeld } from '../surface';
+import { type Later, NO_FROST_C, runoffOf } from '../surface';
 import { type GramsPerSquareMetre, gPerM2 } from '../units';
+import { contactRules } from './contacts';
 import type { PlanningContext, SoiledZone } from './context';
 import { type FlushRule, type RinseAmount, flushRules } from './flushes';
 
@@ -13,6 +14,12 @@ export interface Flushed {
   readonly injectedMl: number;
   /** Water laid on. */
   readonly filmUm: number;
+  /** Nothing comes onto it sooner after the rinse: until then it is too warm. */
+  readonly settleS: number;
+  /** Rinsed in its pass. */
+  readonly atTurn: boolean;
+  /** So little water that nobody goes away from it. */
+  readonly staysBy: boolean;
   /** Of it what still stands there. */
   readonly standsUm: number;
   readonly loads: readonly Load[];
@@ -29,22 +36,41 @@ export interface Flushed {
   readonly runoffMl: number;
 }
 
-/** In frost a rinse is not left to freeze, and a mist not to dry: it comes when the pass is due. */
-const waitS = (kind: Flush, { a, job: { site } }: PlanningContext): number =>
-  flushRules[kind].is === 'mist' ? a.mistWaitS : site.airC > NO_FROST_C ? a.rinseWaitS : a.rinseTurnWaitS;
+/** Seconds between tries of how long a panel has to cool. */
+const COOLING_STEP_S = 3;
 
-/** What of the water still stands on the panel, and how warm that is by then. */
-function whenHandsCome(
-  { zone, panel }: SoiledZone,
-  kind: Flush,
+/** Cooled or warmed by little water that stays: nobody goes away from it meanwhile. */
+const staysBy = ({ is }: FlushRule): boolean => is === 'mist' || is === 'steam';
+
+/** Until water has left a panel cool enough for what comes onto it, at most as long as anybody waits. */
+function settledS(
+  { panel }: SoiledZone,
+  flush: FlushRule,
   filmUm: number,
-  liquidC: number,
-  context: PlanningContext,
-) {
-  const seconds = waitS(kind, context);
-  const { panelC, filmUm: wetUm } = panel.later(filmUm, liquidC, seconds);
-  const isCoated = zone.surface === 'paint' && context.job.vehicle.finish === 'coated';
-  return { panelC, standsUm: Math.min(wetUm, waterHeld(zone.tiltDeg, isCoated, seconds, context.a)) };
+  mostC: number,
+  { a, ...context }: PlanningContext,
+): number {
+  if (filmUm === 0 || mostC === Infinity) return 0;
+  const liquidC = flush.liquidC({ a, ...context });
+  for (let seconds = 0; seconds < a.mistWaitS; seconds += COOLING_STEP_S)
+    if (panel.rinsed(filmUm, liquidC, seconds).panelC <= mostC) return seconds;
+  return a.mistWaitS;
+}
+
+/** Warmest panel that the labels of what comes next allow; Infinity where they are silent. */
+const mostPanelC = (purposes: readonly MixPurpose[], { recipes }: PlanningContext): number =>
+  Math.min(...purposes.map((purpose) => recipes[purpose]?.product.maxPanelC ?? Infinity));
+
+/** From a rinse to what comes next: as a clock has shown it, or as it is on the mean; in frost it is not left to freeze. */
+function firstWaitS(
+  { zone }: SoiledZone,
+  inPass: boolean,
+  settleS: number,
+  { a, job: { site }, rinsedS }: PlanningContext,
+): number {
+  const { roundS = null, inPassS = null } = rinsedS.get(zone.id) ?? {};
+  if (inPass) return inPassS ?? settleS;
+  return site.airC > NO_FROST_C ? (roundS ?? a.rinseWaitS) : (inPassS ?? roundS ?? a.rinseTurnWaitS);
 }
 
 /** Water runs over the zone before hands come: what has to come off again can be rinsed off. */
@@ -69,7 +95,23 @@ function injects({ zone, panel }: SoiledZone, kind: Flush, { job, recipes }: Pla
   return allows && (maxPanelC === null || panel.panelC <= maxPanelC);
 }
 
-function flushed(soiled: SoiledZone, kind: Flush, amount: RinseAmount, context: PlanningContext): Flushed {
+/** When something comes onto a rinsed zone. */
+export interface Coming {
+  /** Seconds after the rinse; null for as soon as it may. */
+  readonly waitS: number | null;
+  /** It is rinsed in its pass, and the gear taken up for it. */
+  readonly atTurn: boolean;
+}
+
+function flushed(
+  soiled: SoiledZone,
+  kind: Flush,
+  amount: RinseAmount,
+  settleS: number,
+  waitS: number,
+  atTurn: boolean,
+  context: PlanningContext,
+): Flushed {
   const { zone, soil, panel } = soiled;
   const { a } = context;
   const flush = flushRules[kind];
@@ -82,15 +124,17 @@ function flushed(soiled: SoiledZone, kind: Flush, amount: RinseAmount, context: 
       ? soil.loads
       : soil.loads.map(({ kind: of, loadGm2 }) => ({ kind: of, loadGm2: gPerM2(loadGm2 * (1 - takes(of))) }));
   const liquidC = flush.liquidC(context);
-  const then = wet ? whenHandsCome(soiled, kind, filmUm, liquidC, context) : { panelC: panel.panelC, standsUm: 0 };
+  const then: Later = wet ? panel.rinsed(filmUm, liquidC, waitS) : { panelC: panel.panelC, filmUm: 0, airUm: 0 };
   const runsOffMl = runoffOf(filmUm, panel.holdUpUm, zone.areaM2, a);
   // Where nothing runs off by itself, nothing is blown off either.
   const blown = runsOffMl > 0 && blows(context);
-  const standsUm = then.standsUm * (blown ? 1 - a.blownOff : 1);
+  const standsUm = then.filmUm * (blown ? 1 - a.blownOff : 1);
   return {
     flush,
     amount,
     filmUm,
+    settleS,
+    staysBy: staysBy(flush),
     injectedMl,
     panelC: then.panelC,
     standsUm,
@@ -100,23 +144,43 @@ function flushed(soiled: SoiledZone, kind: Flush, amount: RinseAmount, context: 
     loadGm2: totalLoad(loads),
     liquidC,
     landedC: wet ? panel.landedC(filmUm, liquidC) : panel.panelC,
-    seconds: (flush.secondsPerM2(filmUm, context) + (blown ? a.rateBlow : 0)) * zone.areaM2,
-    // A wash bay has a drain of its own; what does not stay on the panel has run off.
-    runoffMl: flush.source === 'bay' || runsOffMl === 0 ? 0 : (filmUm - standsUm) * zone.areaM2,
+    atTurn,
+    seconds: (flush.secondsPerM2(filmUm, context) + (blown ? a.rateBlow : 0)) * zone.areaM2 + (atTurn ? a.takeUpS : 0),
+    // A wash bay has a drain of its own; what neither stands on the panel nor has dried has run off.
+    runoffMl: flush.source === 'bay' || runsOffMl === 0 ? 0 : (filmUm - then.airUm - standsUm) * zone.areaM2,
   };
 }
 
-/** The zone after the pre-rinse of each of these treatments, by amount; each is worked out once. */
+/**
+ * The zone after the pre-rinse of each of these treatments, by amount; each is worked out once.
+ * @param coming when the next thing comes, where that is told
+ */
 export function flushedFor(
   soiled: SoiledZone,
   context: PlanningContext,
-): (treatment: Working, amount: RinseAmount) => Flushed {
+): (treatment: Working, amount: RinseAmount, coming?: Coming) => Flushed {
   const known = new Map<string, Flushed>();
-  return (treatment, amount) => {
-    const { flush } = partsOf(treatment);
-    const key = `${flush}/${amount}`;
-    const found = known.get(key) ?? flushed(soiled, flush, amount, context);
-    known.set(key, found);
-    return found;
+  return (treatment, amount, coming) => {
+    const { flush: kind, contact } = partsOf(treatment);
+    const flush = flushRules[kind];
+    const atTurn = coming?.atTurn ?? false;
+    const inPass = staysBy(flush) || atTurn;
+    const mostC = inPass ? mostPanelC(contactRules[contact].purposes, context) : Infinity;
+    const key = `${kind}/${amount}/${mostC}/${coming?.waitS}/${atTurn}`;
+    const found = known.get(key);
+    if (found) return found;
+    const settleS = settledS(soiled, flush, flush.filmUm(amount, context.a), mostC, context);
+    const waitS = coming?.waitS ?? firstWaitS(soiled, inPass, settleS, context);
+    const answer = flushed(soiled, kind, amount, settleS, waitS, atTurn, context);
+    known.set(key, answer);
+    return answer;
   };
 }
+
+/** Where a clock has shown that a rinse comes too soon, the zone can be rinsed in its pass as well. */
+export const rinsedInPass = ({ zone }: SoiledZone, { flush }: Flushed, { rinsedS }: PlanningContext): Coming[] =>
+  flush.is === 'rinse' && rinsedS.has(zone.id) ? [{ waitS: null, atTurn: true }] : [];
+
+/** A rinse with the whole car is not done any more here. */
+export const isRinsedTooSoon = ({ zone }: SoiledZone, { flush }: Flushed, { rinsedS }: PlanningContext): boolean =>
+  flush.is === 'rinse' && (rinsedS.get(zone.id)?.isInPassOnly ?? false);

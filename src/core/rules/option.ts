@@ -10,6 +10,7 @@ import type { BugPlan } from './bugs';
 import type { CarePlan } from './care';
 import type { CleanerPlan } from './cleaner';
 import type { SpotPlan } from './spots';
+import type { Waits } from './waits';
 import type { WorkSeconds } from './work-seconds';
 
 /** What a treatment lays on a zone, mL by mix; plain water by where the flush has it from. */
@@ -73,6 +74,16 @@ export interface Option {
   readonly dwellS: number;
   readonly finishing: Finishing;
   readonly drying: Drying;
+  /** How long each of its parts waits, by the clock; none while there is no clock. */
+  readonly waits: readonly Waits[];
+  /** Nothing comes onto it sooner after its rinse: until then it is too warm. */
+  readonly settleS: number;
+  /** The hand comes no later than this after the spray, or the film is too thin for the dirt; Infinity where that never is. */
+  readonly wipeWithinS: number;
+  /** Rinsed when its turn comes: it would freeze, dry or be warm again until then. */
+  readonly atTurn: boolean;
+  /** That is so because a rinse of the whole car would come too soon for it. */
+  readonly inPass: boolean;
   /** In which the zone is done one after the other; 0 where nothing but drying or glass is left to do. */
   readonly sections: number;
   /** Of a zone that is begun: null where nothing was done. */

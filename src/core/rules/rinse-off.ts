@@ -1,5 +1,4 @@
 import type { Load } from '../soil';
-import { waterHeld } from '../surface';
 import { gPerM2 } from '../units';
 import type { Contacted } from './contacts';
 import type { PlanningContext, SoiledZone } from './context';
@@ -21,36 +20,35 @@ export interface PassRinse {
 
 const none: PassRinse = { beforeUm: 0, offUm: 0, beforeS: 0, offS: 0, standsUm: 0, blown: false };
 
-const isCoated = ({ zone }: SoiledZone, { job }: PlanningContext): boolean =>
-  zone.surface === 'paint' && job.vehicle.finish === 'coated';
-
-/** Water that stands right after a rinse, µm. */
-export const wetAfterRinse = (soiled: SoiledZone, seconds: number, context: PlanningContext): number =>
-  waterHeld(soiled.zone.tiltDeg, isCoated(soiled, context), seconds, context.a);
-
-/** The rinses within the pass of a zone, with the water and gear of its pre-rinse. @param cleaned with a cleaner that has to come off */
+/**
+ * The rinses within the pass of a zone, with the water and gear of its pre-rinse.
+ * @param cleaned with a cleaner that has to come off
+ * @param offS from the last rinse to the drying, where a clock tells it
+ */
 export function passRinseOf(
   soiled: SoiledZone,
   { flush, filmUm }: Pick<Flushed, 'flush' | 'filmUm'>,
   contact: Contacted,
   cleaned: boolean,
+  offS: number | undefined,
   context: PlanningContext,
 ): PassRinse {
   const rinses = contact.rinses ?? (cleaned ? 'off' : undefined);
   if (!rinses) return none;
   const { a } = context;
   const { areaM2 } = soiled.zone;
+  const { panel } = soiled;
   const beforeUm = rinses === 'between' ? filmUm * a.rinseFoamShare : 0;
   const offUm = filmUm * a.rinseOffShare;
   const secondsFor = (um: number): number => (um > 0 ? flush.secondsPerM2(um, context) * areaM2 + a.takeUpS : 0);
   const blown = contact.rinses !== undefined && blows(context);
-  const waitS = contact.rinses && finishingOf(contact, context) === 'body' ? a.bodyWait : a.rinseTurnWaitS;
+  const waitS = offS ?? (contact.rinses && finishingOf(contact, context) === 'body' ? a.bodyWait : a.rinseTurnWaitS);
   return {
     beforeUm,
     offUm,
     beforeS: secondsFor(beforeUm),
     offS: secondsFor(offUm) + (blown ? a.rateBlow * areaM2 : 0),
-    standsUm: wetAfterRinse(soiled, waitS, context) * (blown ? 1 - a.blownOff : 1),
+    standsUm: panel.rinsed(offUm, flush.liquidC(context), waitS).filmUm * (blown ? 1 - a.blownOff : 1),
     blown,
   };
 }

@@ -5,7 +5,7 @@ import { defaultAssumptions as a } from '../assumptions';
 import { type Job, type SoilLevel, bodies, soilKinds } from '../model';
 import { planJob } from '../planning/plan-job';
 import { sampleGear, sampleJob, sampleSite, sampleVehicle, soilAll } from '../testing/sample';
-import { waterHeld } from '../surface';
+import { waterHeld } from '../surface/hold-up';
 import { celsius, degrees } from '../units';
 import { liquidOf } from '../views/liquid';
 import { contextOf } from './context';

@@ -1,6 +1,8 @@
+export { clockWaits } from './clock-waits';
 export { stepKinds } from './crew';
 export type { Step, StepKind } from './crew';
 export { criticalPath } from './critical-path';
+export { lateIn } from './late';
 export { sharings } from './share';
 export type { Sharing } from './share';
 export { timelineOf } from './timeline';

@@ -1,5 +1,5 @@
 import type { Assumptions } from '../assumptions';
-import { type Dimensions, type Job, type Order, type ZoneId } from '../model';
+import type { Dimensions, Job, Order } from '../model';
 import {
   type Chosen,
   type Pass,
@@ -12,17 +12,11 @@ import {
 } from '../passes';
 import { type Guarding, type Kit, type StartState, careOrder, heldBy, setupMinutes, washS, loosenedBy } from '../rules';
 import { Crew, type Step } from './crew';
+import { type Late, lateIn } from './late';
 import { type PassPart, type PlannedPass, Recorder } from './recorder';
 import { type Sharing, stagesOf } from './share';
 import { Tank } from './tank';
 import { type Walked, dryingS, workThrough } from './walk-through';
-
-/** A section that would dry before it is done. */
-interface Late {
-  readonly zoneId: ZoneId;
-  readonly section: number;
-  readonly lateS: number;
-}
 
 export interface Timeline {
   readonly steps: readonly Step[];
@@ -45,18 +39,6 @@ const rinseOrder = (chosen: readonly Chosen[], order: Order): readonly Chosen[] 
 
 /** What is set up before the work: stations, and the glass cleaner. */
 export type Setup = Kit | 'glass' | Guarding;
-
-/** Zones that are dried with the whole body, and have dried by themselves before somebody comes to it. */
-function lateBody(chosen: readonly Chosen[], steps: readonly Step[]): readonly Late[] {
-  return chosen.flatMap(({ zone, option }): Late[] => {
-    const own = steps.filter(({ zoneId }) => zoneId === zone.id);
-    const dry = own.find(({ kind }) => kind === 'dry');
-    const wiped = own.find(({ kind }) => kind === 'rinse-off') ?? own.find(({ kind }) => kind === 'wipe');
-    if (option.finishing !== 'body' || !dry || !wiped) return [];
-    const lateS = dry.endS - wiped.startS - option.drying.lastS;
-    return lateS > 0 ? [{ zoneId: zone.id, section: 1, lateS }] : [];
-  });
-}
 
 /** What is gone over at once: rinsing and drying view by view, glass in one round for each person. */
 function rounds(act: AtOnce, chosen: readonly Chosen[], workers: number): readonly (readonly Chosen[])[] {
@@ -205,7 +187,7 @@ class Clock {
     return stages.flatMap((rows) => {
       const walks: Walked[] = [];
       rows.forEach((row, worker) => {
-        const busy = walks.flatMap(({ sprayer }) => sprayer);
+        const busy = walks.flatMap(({ sprayers }) => sprayers);
         walks.push(workThrough(row, worker, this.round, this.tank, this.record, busy, this.on.a));
       });
       this.crew.meet();
@@ -285,14 +267,7 @@ export function timelineOf(chosen: readonly Chosen[], setUp: readonly Setup[], o
     elapsedS: crew.elapsed(),
     waitingS: crew.steps.filter(({ kind }) => kind === 'wait').reduce((sum, step) => sum + step.endS - step.startS, 0),
     walkedM: walks.reduce((sum, { walkedM }) => sum + walkedM, 0),
-    late: [
-      ...walks.flatMap(({ late }) =>
-        late.flatMap(({ pass, lateS }) =>
-          pass.pieces.map(({ zone, section }): Late => ({ zoneId: zone.id, section, lateS })),
-        ),
-      ),
-      ...lateBody(chosen, crew.steps),
-    ],
+    late: lateIn(chosen, crew.steps),
     byWorker: Array.from({ length: workers }, (_, worker) => stages.flatMap((rows) => rows[worker] ?? [])),
     refused,
   };

@@ -4,7 +4,7 @@ import { type WorkSeconds, washS } from '../rules';
 import type { StepKind } from './crew';
 import type { Recorder } from './recorder';
 import type { Tank } from './tank';
-import { type Interval, alone, sprayerIn, wayOf } from './way';
+import { type InHand, alone, sprayersIn, wayOf } from './way';
 import type { Timed } from './wet-ahead';
 
 /** Steps of a pass, and what of its work they are. */
@@ -22,7 +22,7 @@ const workOf = {
 export interface Walked {
   readonly walkedM: number;
   readonly late: readonly Timed[];
-  readonly sprayer: readonly Interval[];
+  readonly sprayers: readonly InHand[];
 }
 
 /** Puts a worker’s passes on the clock, wetted ahead as far as windows allow; what is finished behind them is done by the other one. */
@@ -32,7 +32,7 @@ export function workThrough(
   round: Round,
   tank: Tank,
   record: Recorder,
-  busy: readonly Interval[],
+  busy: readonly InHand[],
   a: Assumptions,
 ): Walked {
   const { crew } = record;
@@ -67,6 +67,7 @@ export function workThrough(
     crew.do(worker, { ...first(i), kind: 'refill', kit: null, seconds: refillS });
     if (passes[i]!.rinsedAtTurn) each(i, 'flush');
     each(i, 'pretreat');
+    crew.do(worker, { ...first(i), kind: 'wait', kit: null, seconds: passes[i]!.leadS });
   };
   const wet = new Set<number>();
   let done = 0;
@@ -90,7 +91,7 @@ export function workThrough(
       finishBehind(passes[i]!, 1 - worker, beginsS + timed[i]!.doneS, toStop[i]!.walkS, record);
     done = i + 1;
   }
-  return { walkedM: way.walkedM, late: timed.filter(({ lateS }) => lateS > 0), sprayer: sprayerIn(way, beginsS) };
+  return { walkedM: way.walkedM, late: timed.filter(({ lateS }) => lateS > 0), sprayers: sprayersIn(way, beginsS) };
 }
 
 /** The other person comes and finishes what has just been lifted; in rain, say, there may be nothing to finish. */

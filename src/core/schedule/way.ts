@@ -1,11 +1,19 @@
 import type { Assumptions } from '../assumptions';
-import type { Pass, Round } from '../passes';
-import { washS } from '../rules';
+import type { MixPurpose } from '../model';
+import { type Pass, type Round, dwells } from '../passes';
+import { contactOf, washS } from '../rules';
 import { Tank } from './tank';
-import { type Act, type Stop, type Timed, wetAhead } from './wet-ahead';
+import { type Act, type Stop, type Timed, type WettingWalk, retimed, wetAhead } from './wet-ahead';
+
+/** What there is one of, and two people would spray with: the tank of a rinse, and the bottle or sprayer of each mix. */
+type Sprayer = 'rinse' | MixPurpose;
 
 /** When a sprayer is in somebody’s hand, s. */
-export type Interval = readonly [fromS: number, toS: number];
+export interface InHand {
+  readonly sprayer: Sprayer;
+  readonly fromS: number;
+  readonly toS: number;
+}
 
 /** Of the seconds to a stop: walking, waiting for the sprayer, and filling it. */
 interface ToStop {
@@ -31,15 +39,26 @@ const finishBehindS = ({ finishing, work }: Pass): number => (finishing === 'beh
 
 const SAME_S = 1e-6;
 
-/** Where a rinse at its turn needs the sprayer while the other person has it, by how much that pass has to wait. */
-function clashS(at: number, { timed, toStop }: Way, beginsS: number, busy: readonly Interval[]): number {
-  const { pass, comesS } = timed[at]!;
-  if (!pass.rinsedAtTurn) return 0;
-  const { walkS, heldS } = toStop[at]!;
-  const fromS = beginsS + comesS + walkS + heldS;
-  const untilS = beginsS + timed[at]!.beganS - pass.work.pretreat;
-  const other = busy.find(([from, to]) => from < untilS - SAME_S && to > fromS + SAME_S);
-  return other ? other[1] - fromS : 0;
+/** What a pass is rinsed and sprayed with, by its worker’s clock. */
+function sprayersOf({ pass, comesS, beganS }: Timed, { walkS, heldS }: ToStop): readonly InHand[] {
+  const { sprays } = contactOf(pass.pieces[0]!.option.treatment);
+  const rinsedS = beganS - pass.work.pretreat - pass.leadS;
+  return [
+    ...(pass.rinsedAtTurn ? [{ sprayer: 'rinse' as const, fromS: comesS + walkS + heldS, toS: rinsedS }] : []),
+    ...(sprays && dwells(pass) ? [{ sprayer: sprays, fromS: beganS, toS: beganS + pass.work.spray }] : []),
+  ];
+}
+
+/** Where a pass needs a sprayer while the other person has it, by how much it has to wait. */
+function clashS(at: number, { timed, toStop }: Way, beginsS: number, busy: readonly InHand[]): number {
+  return Math.max(
+    0,
+    ...sprayersOf(timed[at]!, toStop[at]!).map(({ sprayer, fromS, toS }) => {
+      const [from, to] = [beginsS + fromS, beginsS + toS];
+      const other = busy.find((one) => one.sprayer === sprayer && one.fromS < to - SAME_S && one.toS > from + SAME_S);
+      return other ? other.toS - from : 0;
+    }),
+  );
 }
 
 /** Metres to each pass from the one before it. */
@@ -60,7 +79,7 @@ export function wayOf(
   beginsS: number,
   round: Round,
   tank: Tank,
-  busy: readonly Interval[],
+  busy: readonly InHand[],
   a: Assumptions,
 ): Way {
   const metres = metresTo(passes, round);
@@ -70,21 +89,26 @@ export function wayOf(
     refillS: pass.rinsedAtTurn ? tank.refillS(pass.pieces.map(({ option, of }) => ({ option, share: 1 / of }))) : 0,
   }));
   const walkedM = metres.reduce((sum, one) => sum + one, 0);
+  let walk: WettingWalk | undefined;
   for (;;) {
     const stops = stopsOf(passes, toStop);
-    const way: Way = { ...wetAhead(stops), stops, toStop, walkedM };
-    const held = passes.findIndex((_pass, i) => clashS(i, way, beginsS, busy) > 0);
+    // The same turns a little later, as long as nothing dries by that.
+    walk = (walk && retimed(stops, walk)) ?? wetAhead(stops);
+    const way: Way = { ...walk, stops, toStop, walkedM };
+    const held = busy.length === 0 ? -1 : passes.findIndex((_pass, i) => clashS(i, way, beginsS, busy) > 0);
     if (held < 0) return way;
     toStop[held]!.heldS += clashS(held, way, beginsS, busy);
   }
 }
 
-/** When one worker has the sprayer for passes that are rinsed at their turn. */
-export const sprayerIn = ({ timed, toStop }: Way, beginsS: number): readonly Interval[] =>
-  timed.flatMap(({ pass, comesS, beganS }, i): Interval[] =>
-    pass.rinsedAtTurn
-      ? [[beginsS + comesS + toStop[i]!.walkS + toStop[i]!.heldS, beginsS + beganS - pass.work.pretreat]]
-      : [],
+/** When one worker has which sprayer in hand. */
+export const sprayersIn = ({ timed, toStop }: Way, beginsS: number): readonly InHand[] =>
+  timed.flatMap((one, i) =>
+    sprayersOf(one, toStop[i]!).map(({ sprayer, fromS, toS }) => ({
+      sprayer,
+      fromS: beginsS + fromS,
+      toS: beginsS + toS,
+    })),
   );
 
 /** A way on its own: nobody else has the sprayer, and it is never empty. */

@@ -45,6 +45,7 @@ const stops = (specs: readonly Spec[]): readonly Stop[] =>
       areaM2: area,
       work,
       dwellS,
+      leadS: 0,
       softensS: 0,
       startsWithinS: (dwellS + (spray + wipe) * area) * margin - wipe * area,
       finishing: 'in-pass',

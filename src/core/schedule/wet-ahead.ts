@@ -62,11 +62,12 @@ const LATE = 1000;
 
 export const weight = ({ seconds, lateS }: Pick<WettingWalk, 'seconds' | 'lateS'>): number => seconds + LATE * lateS;
 
-const rinseS = ({ rinsedAtTurn, work }: Pass): number => (rinsedAtTurn ? work.flush : 0);
+/** On a pass before it is sprayed or wiped. */
+const beforeS = ({ rinsedAtTurn, work, leadS }: Pass): number =>
+  (rinsedAtTurn ? work.flush : 0) + work.pretreat + leadS;
 
 /** All seconds on a pass that is not wetted beforehand. */
-const dryS = (stop: Stop): number =>
-  stop.walkS + rinseS(stop.pass) + stop.pass.work.pretreat + stop.pass.softensS + onPassS(stop);
+const dryS = (stop: Stop): number => stop.walkS + beforeS(stop.pass) + stop.pass.softensS + onPassS(stop);
 
 const lateBy = ({ pass, pauseS }: Stop, beganS: number, startS: number): number => {
   const late = startS + pauseS - beganS - pass.startsWithinS;
@@ -81,7 +82,7 @@ interface Wet {
 }
 
 function wetted({ pass, walkS }: Stop, comesS: number): Wet {
-  const beganS = comesS + walkS + rinseS(pass) + pass.work.pretreat;
+  const beganS = comesS + walkS + beforeS(pass);
   return { comesS, beganS, readyS: beganS + Math.max(pass.softensS, pass.work.spray + pass.dwellS) };
 }
 
@@ -131,7 +132,7 @@ class Walk {
     const lateS = this.lateIn(stop, at, 0);
     if (lateS === 0) return 0;
     const { work } = stop.pass;
-    const idleS = (this.wet[this.done]?.readyS ?? 0) - this.clock - stop.walkS - work.pretreat - work.spray;
+    const idleS = (this.wet[this.done]?.readyS ?? 0) - this.clock - stop.walkS - beforeS(stop.pass) - work.spray;
     const pauseS = Math.max(lateS + EPSILON, Math.min(idleS, this.wishedS(stop, at)));
     const mostS = Math.max(0, idleS) + (this.pause === 'longer' ? LONGER_S : 0);
     return pauseS <= mostS && this.lateIn(stop, at, pauseS) === 0 ? pauseS : undefined;
@@ -174,7 +175,7 @@ class Walk {
     let now = this.clock;
     for (let i = this.done; i < at; i++) now = this.after(i, now);
     const next = this.pause === 'room' ? (this.stops[this.wetAt[this.wettedCount + 1] ?? -1]?.pass.work.spray ?? 0) : 0;
-    return now + next - this.clock - walkS - pass.work.pretreat - pass.work.spray - pass.dwellS;
+    return now + next - this.clock - walkS - beforeS(pass) - pass.work.spray - pass.dwellS;
   }
 
   private wetNext(pauseS: number): void {
@@ -193,7 +194,7 @@ class Walk {
     const wet = this.wet[i];
     this.acts.push({ kind: 'do', at: i });
     if (!wet) {
-      const beganS = this.clock + stop.walkS + rinseS(pass) + pass.work.pretreat;
+      const beganS = this.clock + stop.walkS + beforeS(pass);
       const startS = beganS + pass.softensS;
       this.timed[i] = {
         pass,
@@ -239,7 +240,7 @@ function timedBy(stops: readonly Stop[], acts: readonly Act[]): WettingWalk | un
         continue;
       }
       const own = wet[at];
-      const beganS = own?.beganS ?? clock + walkS + rinseS(pass) + pass.work.pretreat;
+      const beganS = own?.beganS ?? clock + walkS + beforeS(pass);
       const startS = own ? Math.max(clock, own.readyS) : beganS + pass.softensS;
       timed[at] = {
         pass,
@@ -258,6 +259,10 @@ function timedBy(stops: readonly Stop[], acts: readonly Act[]): WettingWalk | un
   }
   return undefined;
 }
+
+/** The same turns with other seconds to each stop; undefined where something would dry for it. */
+export const retimed = (stops: readonly Stop[], { acts, lateS }: WettingWalk): WettingWalk | undefined =>
+  lateS > 0 ? undefined : timedBy(stops, acts);
 
 /** No more is wet beside the pass that is next than may be. */
 function isWithinArea(stops: readonly Stop[], acts: readonly Act[]): boolean {
@@ -344,8 +349,7 @@ export function wetAhead(stops: readonly Stop[]): WettingWalk {
   if (!stops.some(({ pass }) => dwells(pass))) return just;
   // Without any waiting nothing is quicker.
   const leastS = stops.reduce(
-    (sum, stop) =>
-      sum + stop.walkS + rinseS(stop.pass) + stop.pass.work.pretreat + stop.pass.work.spray + onPassS(stop),
+    (sum, stop) => sum + stop.walkS + beforeS(stop.pass) + stop.pass.work.spray + onPassS(stop),
     0,
   );
   const isLeast = (walk: WettingWalk): boolean => weight(walk) <= leastS + WORTH_S;

@@ -112,13 +112,21 @@ function follow(wetting: Wetting, falling: Falling, fineness: number): DryingOff
 export interface Later {
   readonly panelC: number;
   readonly filmUm: number;
+  /** What has gone into the air. */
+  readonly airUm: number;
 }
 
-/** A panel with what is laid on it, so many seconds later: once the film is gone it warms as a dry one. */
-export function later(wetting: Wetting, seconds: number): Later {
+/** Most that stands on a panel so many seconds after it was laid, µm. */
+export type Held = (seconds: number) => number;
+
+/**
+ * A panel with what is laid on it, so many seconds later: once the film is gone it warms as a dry one.
+ * @param held what runs off by and by is not there to dry; a mix clings
+ */
+export function later(wetting: Wetting, seconds: number, held: Held = () => Infinity): Later {
   const { heatCapacity, appliedUm, holdUpUm } = wetting;
   const { evaporation, heatGain }: Climate = climateOf(wetting.air);
-  let [um, panelC, time] = [Math.min(appliedUm, holdUpUm), startC(wetting), 0];
+  let [um, panelC, time, airUm] = [Math.min(appliedUm, holdUpUm, held(0)), startC(wetting), 0, 0];
   while (time < seconds) {
     const leaves = um > DRY_UM ? evaporation(panelC) : 0;
     const warms = (heatGain(panelC) - LATENT * leaves) / (heatCapacity + WATER * um);
@@ -126,10 +134,12 @@ export function later(wetting: Wetting, seconds: number): Later {
     const midC = panelC + (warms * step) / 2;
     const midLeaves = um > DRY_UM ? Math.min(evaporation(midC), um / 1000 / step) : 0;
     panelC += ((heatGain(midC) - LATENT * midLeaves) / (heatCapacity + WATER * um)) * step;
-    um = Math.max(0, um - 1000 * midLeaves * step);
     time += step;
+    const leftUm = Math.max(0, um - 1000 * midLeaves * step);
+    airUm += um - leftUm;
+    um = Math.min(leftUm, held(time));
   }
-  return { panelC, filmUm: um };
+  return { panelC, filmUm: um, airUm };
 }
 
 /** How a film dries by itself, counted from the spray. */

@@ -4,6 +4,7 @@ import { type SunPosition, sunAt, sunOnPanel } from '../sun';
 import type { Air } from './air';
 import {
   type DryingOff,
+  type Held,
   type Later,
   type Wetting,
   coldestPanelC,
@@ -14,7 +15,7 @@ import {
   startC,
   steadyPanelC,
 } from './drying';
-import { holdUp } from './hold-up';
+import { holdUp, waterHeld } from './hold-up';
 import { airOn, skinCapacity, skinOf } from './panel';
 
 /** Surfaces that do not have the paint's colour: dark rubber and plastic, clear glass, bright wheels. */
@@ -53,6 +54,8 @@ export class Panel {
     reading: number | null,
     /** Sun that falls on it, W/m². */
     readonly sunWm2: number,
+    /** What stands there of rinse water, by the seconds since, µm. */
+    readonly waterHeld: Held,
     /** Of the dry panel. */
     readonly panelC = reading ?? steadyPanelC(air),
   ) {}
@@ -72,10 +75,17 @@ export class Panel {
     return coldestPanelC(this.wetting(appliedUm, liquidC), atLeastC);
   }
 
-  /** The panel and what is left of a film some seconds after it was laid. */
-  later(appliedUm: number, liquidC: number, seconds: number): Later {
-    return known(this.laters, keyOf(appliedUm, liquidC, seconds), () =>
-      later(this.wetting(appliedUm, liquidC), seconds),
+  /** The panel and what is left of rinse water some seconds after it was laid: it runs off and dries. */
+  rinsed(waterUm: number, waterC: number, seconds: number): Later {
+    return known(this.laters, `${keyOf(waterUm, waterC, seconds)}/water`, () =>
+      later(this.wetting(waterUm, waterC), seconds, this.waterHeld),
+    );
+  }
+
+  /** The panel and what is left of a mix some seconds after it was laid: it clings, and dries. */
+  later(appliedUm: number, liquidC: number, seconds: number, panelC = this.panelC): Later {
+    return known(this.laters, `${keyOf(appliedUm, liquidC, seconds)}/${panelC}`, () =>
+      later(this.wetting(appliedUm, liquidC, panelC), seconds),
     );
   }
 
@@ -159,4 +169,5 @@ const panelFor = (
     a.slushC,
     reading,
     sunWm2,
+    (seconds) => waterHeld(zone.tiltDeg, zone.surface === 'paint' && vehicle.finish === 'coated', seconds, a),
   );

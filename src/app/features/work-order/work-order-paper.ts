@@ -53,7 +53,8 @@ export const knownBefore = ({ verdicts }: Plan, u: Units): readonly string[] =>
         code === 'bugs-left' ||
         code === 'product-left' ||
         code === 'against-advice' ||
-        code === 'late',
+        code === 'late' ||
+        code === 'over-by-clock',
     )
     .map((verdict) => verdictSentence(verdict, u));
 
