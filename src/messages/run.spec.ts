@@ -58,6 +58,16 @@ describe('what is said in a pass', () => {
     expect(tasksOf(plan).flatMap((task) => stepsFor(plan, task))).toContain('Wet it with waterless mix, mist nozzle');
   });
 
+  it('tells what is waited for: a panel that cools, or a dwell', () => {
+    const noon = planJob(found('demo-noon'));
+    const lines = tasksOf(noon).flatMap((task) => stepsFor(noon, task));
+    expect(lines.some((line) => /^Let it cool, 0:\d\d$/.test(line))).toBe(true);
+    const courtyard = planJob(found('demo-courtyard'));
+    expect(tasksOf(courtyard).flatMap((task) => stepsFor(courtyard, task))).toContain('Let it dwell, 0:20');
+    for (const line of lines.filter((one) => one.startsWith('Let it cool')))
+      expect(lines[lines.indexOf(line) - 1]).toContain('Mist');
+  });
+
   it('names the air gun and the brushes, each where it is used and nowhere else', () => {
     const dusty = planJob(found('demo-dust-off'));
     const blown = tasksOf(dusty).filter((task) => stepsFor(dusty, task).some((line) => line.startsWith('Air gun')));

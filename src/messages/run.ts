@@ -221,6 +221,24 @@ function brushText({ zones }: Plan, { parts }: Task): string {
 const isDoing = (kind: Step['kind']): boolean =>
   ['flush', 'wipe', 'rinse-off', 'finish', 'dry', 'glass', 'protect'].includes(kind);
 
+/** Less is not told, s. */
+const WORTH_S = 0.5;
+
+/** What is waited for in a pass, by what was done last in it. */
+function waitText({ act }: PlannedPass, last: Step['kind'] | undefined): string {
+  if (act === 'dry') return 'Wait until it is lifted';
+  switch (last) {
+    case 'flush':
+      return 'Let it cool';
+    case 'pretreat':
+      return 'Let it soak';
+    case 'spray':
+      return 'Let it dwell';
+    default:
+      return 'Wait';
+  }
+}
+
 /** What is done in a pass, one thing after the other, in the order of the plan; what is wetted ahead has its place in it. */
 export function stepsFor(plan: Plan, task: Task): readonly string[] {
   const { steps, passes } = plan.timeline;
@@ -231,6 +249,8 @@ export function stepsFor(plan: Plan, task: Task): readonly string[] {
     ...own.filter((step) => step.pass! < task.pass && isDoing(step.kind)).map((step) => step.endS),
   );
   const lines: string[] = keepsOff(plan, task);
+  const lastBefore = (time: number, of: number): Step['kind'] | undefined =>
+    own.filter(({ pass, kind, endS: to }) => pass === of && kind !== 'wait' && to <= time + 1e-6).at(-1)?.kind;
   const say = (line: string): void => {
     if (lines.at(-1) !== line) lines.push(line);
   };
@@ -247,7 +267,8 @@ export function stepsFor(plan: Plan, task: Task): readonly string[] {
           ? `Wet the next one: ${passTitle(of)}`
           : `Wet it with ${liquidFor(plan, task) || 'the mix'}${nozzleFor(plan, task)}`,
       );
-    else if (kind === 'wait') say(`Let it dwell, ${clock(to - from)}`);
+    else if (kind === 'wait' && to - from >= WORTH_S)
+      say(`${waitText(of, lastBefore(from, pass!))}, ${clock(to - from)}`);
     else if (kind === 'rinse-before') say('Rinse the foam off, from the top');
     else if (kind === 'rinse-off')
       say(isBlown(plan, task) ? 'Rinse it off, blow off standing water' : 'Rinse it off, before it dries');

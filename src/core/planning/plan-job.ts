@@ -424,9 +424,10 @@ function withinClock(job: Job, begun: StartState, plansOf: (all: PlanningProblem
 type Tightened = readonly [ZoneId, NonNullable<ReturnType<RinsedS['get']>>];
 
 /** With the zones whose rinse does not hold until something comes onto it. */
-function waitsTooLong({ choice: { picks } }: Realised, before: RinsedS): RinsedS {
+function waitsTooLong({ choice: { picks }, timeline }: Realised, before: RinsedS): RinsedS {
+  const late = new Set(timeline.late.map(({ zoneId }) => zoneId));
   const longer = [...picks].flatMap(([id, { gates, waits, atTurn, rinseLM2 }]): Tightened[] => {
-    if (gates.length === 0 || rinseLM2 === 0) return [];
+    if ((gates.length === 0 && !late.has(id)) || rinseLM2 === 0) return [];
     const seconds = Math.max(0, ...waits.map(({ rinsedS }) => rinsedS));
     const known = before.get(id) ?? { roundS: null, isInPassOnly: false, inPassS: null };
     if (!atTurn) return [[id, { ...known, roundS: seconds, isInPassOnly: known.roundS !== null }]];

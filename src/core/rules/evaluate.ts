@@ -199,12 +199,16 @@ function filmAtWipe(
 const moistureKeys = ['laidMl', 'runoffMl', 'washMl', 'evaporatedMl', 'finishMl'] as const;
 
 /** Of a zone whose parts are of one size. */
+const meanIn = <T>(parts: readonly T[], of: (part: T) => number): number =>
+  parts.reduce((sum, part) => sum + of(part), 0) / parts.length;
+
 const meanOf = (parts: readonly Moisture[]): Moisture =>
   parts.length === 1
     ? parts[0]!
-    : (Object.fromEntries(
-        moistureKeys.map((key) => [key, parts.reduce((sum, one) => sum + one[key], 0) / parts.length]),
-      ) as Record<(typeof moistureKeys)[number], number>);
+    : (Object.fromEntries(moistureKeys.map((key) => [key, meanIn(parts, (one) => one[key])])) as Record<
+        (typeof moistureKeys)[number],
+        number
+      >);
 
 /** With what a cleaner has taken off. */
 const cleanedBy = (flushed: Flushed, takes: number): Flushed =>
@@ -392,7 +396,7 @@ function workedOut(
   const marring = parts
     .map((part) => marringOn(soiled, loads, part, context))
     .reduce((p, q) => (q.index > p.index ? q : p));
-  const runoffMl = flushed.runoffMl + moisture.runoffMl;
+  const runoffMl = meanIn(inParts, (part) => part.flushed.runoffMl) + moisture.runoffMl;
   const usage = usageOf(laidMl, runoffMl, work, needs, context);
   const gated = { contact, filmUm, runoffMl: moisture.runoffMl, index: marring.index, drying };
   const gates = [
@@ -430,7 +434,7 @@ function workedOut(
     rinsedBeforeMl: rinse.beforeUm * areaM2,
     medium: cleanliness >= ONE_TOWEL_FROM ? 'towel' : contact.medium,
     laidMl,
-    standsMl: (inParts.reduce((sum, part) => sum + part.flushed.standsUm, 0) / inParts.length) * areaM2,
+    standsMl: meanIn(inParts, ({ flushed: { standsUm } }) => standsUm) * areaM2,
     blown: flushed.blown || rinse.blown,
     moisture,
     runoffMl,

@@ -177,10 +177,13 @@ export function flushedFor(
   };
 }
 
+/** A rinse of the whole car that can be left to the pass; in a wash bay all of it is rinsed. */
+const canBeInPass = ({ is, source }: FlushRule): boolean => is === 'rinse' && source !== 'bay';
+
 /** Where a clock has shown that a rinse comes too soon, the zone can be rinsed in its pass as well. */
 export const rinsedInPass = ({ zone }: SoiledZone, { flush }: Flushed, { rinsedS }: PlanningContext): Coming[] =>
-  flush.is === 'rinse' && rinsedS.has(zone.id) ? [{ waitS: null, atTurn: true }] : [];
+  canBeInPass(flush) && rinsedS.has(zone.id) ? [{ waitS: null, atTurn: true }] : [];
 
 /** A rinse with the whole car is not done any more here. */
 export const isRinsedTooSoon = ({ zone }: SoiledZone, { flush }: Flushed, { rinsedS }: PlanningContext): boolean =>
-  flush.is === 'rinse' && (rinsedS.get(zone.id)?.isInPassOnly ?? false);
+  canBeInPass(flush) && (rinsedS.get(zone.id)?.isInPassOnly ?? false);
