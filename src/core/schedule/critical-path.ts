@@ -8,8 +8,12 @@ function last(steps: readonly Step[], of: (step: Step) => boolean): number {
   return at;
 }
 
-const sprayOf = (steps: readonly Step[], { zoneId, section }: Step): number =>
-  last(steps, (one) => one.kind === 'spray' && one.zoneId === zoneId && one.section === section);
+/** The spray that a wait lets dwell; none where it comes before that, until a panel has cooled or a sprayer is free. */
+const sprayOf = (steps: readonly Step[], { zoneId, section, startS }: Step): number =>
+  last(
+    steps,
+    (one) => one.kind === 'spray' && one.zoneId === zoneId && one.section === section && one.endS <= startS + EPSILON,
+  );
 
 /**
  * The steps without which nothing could be done sooner, as places in the list: from the last step
