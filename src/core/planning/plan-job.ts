@@ -127,32 +127,13 @@ type Found = Parted & { readonly ok: true };
 
 const foundIn = ({ fitted: one }: MethodPlan): Found[] => (one?.ok && one.realised.choice.picks.size > 0 ? [one] : []);
 
-/** What is done on paint and glass, as its share of the cost. */
-const bodyCost = ({ realised: { choice } }: Found): number =>
-  [...choice.picks.values()].reduce((sum, { ofBody, cost }) => sum + (ofBody ? cost : 0), 0);
-
-/** Costs less in all, and no more on paint and glass: those come first. */
-const isBetter = (one: Found, other: Found): boolean =>
-  one.realised.choice.cost < other.realised.choice.cost - SAME_COST && bodyCost(one) < bodyCost(other) + SAME_COST;
-
-const SAME_COST = 1e-6;
-
-/**
- * The one that was asked for; or the one with every freedom, unless one of the pure methods leaves less of the paint, or
- * is better where as much is left.
- */
+/** The one that was asked for; or the one with every freedom, unless one of the pure methods leaves less of the paint. */
 function pick({ context }: PlanningProblem, candidates: readonly MethodPlan[]): Found | null {
   const { method } = context.job.choices;
   const asked = candidates.filter((one) => method === 'auto' || one.method === method);
   const freeFirst = [...asked].sort((p, q) => Number(q.method === 'hybrid') - Number(p.method === 'hybrid'));
-  const left = (found: Found): number => paintLeft(found.left, context);
-  return freeFirst
-    .flatMap(foundIn)
-    .reduce<Found | null>(
-      (best, one) =>
-        !best || left(one) < left(best) || (left(one) === left(best) && isBetter(one, best)) ? one : best,
-      null,
-    );
+  const [best] = freeFirst.flatMap(foundIn).sort((p, q) => paintLeft(p.left, context) - paintLeft(q.left, context));
+  return best ?? null;
 }
 
 function zonePlans(context: PlanningContext, found: Found | null): readonly ZonePlan[] {

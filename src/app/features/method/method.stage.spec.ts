@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { minutes } from '@esmero/messages';
+import { indexText, minutes } from '@esmero/messages';
 import { MethodStage } from './method.stage';
 import { show } from '../../testing/show';
 
@@ -60,6 +60,16 @@ describe('method', () => {
     card.click();
     await settle();
     expect(job.plan()!.method).toBe(method!.toLowerCase());
+  });
+
+  it('tells one index of what is planned on a panel: that of the clock', async () => {
+    const { element, fixture, view, job } = await show(MethodStage);
+    view.choose('left-sill');
+    fixture.detectChanges();
+    const { option } = job.zonePlans().get('left-sill')!;
+    expect(element.querySelector('esm-panel-options .chosen')?.textContent).toContain(
+      `index ${indexText(option!.marring.index)}`,
+    );
   });
 
   it('fixes a treatment on a zone by hand', async () => {

@@ -135,11 +135,16 @@ export class PanelOptionsComponent {
   protected readonly name = computed(() => zoneName(this.zone()));
   protected readonly byHand = computed(() => this.desk.job()?.choices.fixed[this.zone()]);
   private readonly treatment = computed(() => this.desk.zonePlans().get(this.zone())?.treatment);
+  private readonly planned = computed(() => this.desk.zonePlans().get(this.zone())?.option);
   protected readonly left = computed(() => this.treatment() === 'leave');
   private readonly rows = computed((): readonly OptionRow[] => {
     const job = this.desk.job();
     if (!job) return [];
-    const options = zoneTreatments(job, this.zone());
+    const own = this.planned();
+    // What is planned is told as the clock has it, as everywhere else.
+    const options = zoneTreatments(job, this.zone()).map((option) =>
+      own?.treatment === option.treatment ? { ...option, marring: own.marring } : option,
+    );
     const chosen = options.find(({ treatment }) => treatment === this.treatment())?.cost ?? null;
     return [...options].sort((p, q) => p.cost - q.cost).map((option) => this.row(option, chosen));
   });
