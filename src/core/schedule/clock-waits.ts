@@ -3,7 +3,7 @@ import type { ZoneId } from '../model';
 import type { Step } from './crew';
 
 /** The steps on one part of a zone. */
-type PartSteps = Partial<Record<Step['kind'], Step>>;
+type PartSteps = Partial<Record<Step['kind'], Step>> & { readonly wipe: Step };
 
 const middleOf = ({ startS, endS }: Pick<Step, 'startS' | 'endS'>): number => (startS + endS) / 2;
 
@@ -21,12 +21,13 @@ export function stepsByPart(steps: readonly Step[]): ReadonlyMap<ZoneId, readonl
   }
   return new Map(
     [...byZone].map(([zoneId, own]) => {
-      const parts = [...new Set(own.flatMap(({ kind, section }) => (kind === 'wipe' && section > 0 ? [section] : [])))];
+      const wipes = own.filter(({ kind, section }) => kind === 'wipe' && section > 0);
       return [
         zoneId,
-        parts.map((part): PartSteps =>
-          Object.fromEntries(own.filter((one) => isOn(one, part)).map((one) => [one.kind, one])),
-        ),
+        wipes.map((wipe): PartSteps => ({
+          ...Object.fromEntries(own.filter((one) => isOn(one, wipe.section)).map((one) => [one.kind, one])),
+          wipe,
+        })),
       ];
     }),
   );
@@ -34,13 +35,13 @@ export function stepsByPart(steps: readonly Step[]): ReadonlyMap<ZoneId, readonl
 
 /** Of a point in the middle of the part: what was sprayed first is wiped and finished first. */
 function waitsOf({ flush, spray, wipe, finish, dry, ...by }: PartSteps): Waits {
-  const first = spray ?? by['rinse-before'] ?? wipe!;
+  const first = spray ?? by['rinse-before'] ?? wipe;
   const towel = finish ?? dry;
-  const handS = middleOf(wipe!);
+  const handS = middleOf(wipe);
   return {
     rinsedS: flush ? Math.max(0, first.startS - flush.endS) : 0,
     soakS: spray ? handS - middleOf(spray) : 0,
-    handS: (towel ? middleOf(towel) : wipe!.endS) - handS,
+    handS: (towel ? middleOf(towel) : wipe.endS) - handS,
     offS: by['rinse-off'] && towel ? Math.max(0, towel.startS - by['rinse-off'].endS) : 0,
   };
 }

@@ -18,20 +18,20 @@ export function lateIn(chosen: readonly Chosen[], steps: readonly Step[]): reado
   return chosen.flatMap(({ zone, option: { drying, finishing, rest } }) => {
     if (rest) return [];
     return (parts.get(zone.id) ?? []).flatMap(({ spray, wipe, finish, dry, ...by }): Late[] => {
-      const done = finish ?? dry ?? wipe!;
+      const done = finish ?? dry ?? wipe;
       const lays = drying.layered || !spray;
       // What is dried at the end is wet with what was laid last: with the rinse, or with the wash.
-      const last = by['rinse-off'] ?? wipe!;
+      const last = by['rinse-off'] ?? wipe;
       const firstEndS = drying.layered
-        ? (by['rinse-before'] ?? wipe!).startS
+        ? (by['rinse-before'] ?? wipe).startS
         : finishing === 'body'
-          ? wipe!.endS
+          ? wipe.endS
           : done.endS;
       const lateS = Math.max(
         spray ? firstEndS - spray.startS - drying.windowS : 0,
         lays || finishing === 'body' ? done.endS - last.startS - drying.lastS : 0,
       );
-      return lateS > EPSILON ? [{ zoneId: zone.id, section: wipe!.section, lateS }] : [];
+      return lateS > EPSILON ? [{ zoneId: zone.id, section: wipe.section, lateS }] : [];
     });
   });
 }

@@ -94,11 +94,6 @@ export class Panel {
     return this.drying(appliedUm, liquidC, panelC).atS;
   }
 
-  /** How fast a film leaves into the air, on the mean of the time that it is there, µm/s. */
-  lossUmPerS(appliedUm: number, liquidC: number, panelC = this.panelC): number {
-    return this.drying(appliedUm, liquidC, panelC).umPerS;
-  }
-
   /** Seconds until it freezes; null when it does not. */
   freezeS(appliedUm: number, liquidC: number, panelC = this.panelC): number | null {
     if (this.air.airC > NO_FROST_C && panelC > NO_FROST_C) return null;
