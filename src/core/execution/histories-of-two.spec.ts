@@ -4,7 +4,7 @@ import { anyHistory, workThrough } from '../testing/histories';
 import { runs } from '@esmero/testing';
 
 describe('a run of two, whatever happens when', () => {
-  it('goes on with a plan or says why not, and never fails', () => {
+  it('goes on with a plan or says why not, and never fails', { timeout: 7_200_000 }, () => {
     let [planned, declined] = [0, 0];
     fc.assert(
       fc.property(anyHistory(2), (history) => {

@@ -6,7 +6,7 @@ import { planRun } from './plan-run';
 import { runs } from '@esmero/testing';
 
 describe('a run, whatever happens when', () => {
-  it('begun by one person, goes on with a plan or says why not, and never fails', () => {
+  it('begun by one person, goes on with a plan or says why not, and never fails', { timeout: 7_200_000 }, () => {
     let [planned, declined] = [0, 0];
     fc.assert(
       fc.property(anyHistory(1), (history) => {

@@ -1,7 +1,7 @@
 import type { CleanlinessClass, Noted, TowelRole } from '../model';
 import type { Plan } from '../planning';
 import type { Step } from '../schedule';
-import type { OpenTowel, Slot, UsedSide, UsedTowel } from '../towel';
+import { type OpenTowel, type Slot, type UsedSide, type UsedTowel, WETTED_SIDES } from '../towel';
 import { towelFillAfter } from '../views';
 import type { Progress } from './progress';
 import { keyOfStep } from './task';
@@ -60,6 +60,8 @@ interface Gone {
   readonly leastClass: CleanlinessClass;
   /** Taken up again with soiled sides: worn out. */
   readonly worn: boolean;
+  /** The last of its sides that was up. */
+  readonly last: number;
   /** What it was last in a hand for, and in which pass. */
   readonly slot: Slot;
   readonly pass: number;
@@ -82,6 +84,7 @@ function goneOf(after: UsedTowel): Gone | undefined {
       ...touched.flatMap(({ entries }) => entries.map(({ cleanliness }) => cleanliness)),
     ) as CleanlinessClass,
     worn: touched.some(({ number }) => number > last.number),
+    last: Math.max(...touched.map(({ number }) => number)),
     slot: last.slot,
     pass: Math.max(...last.entries.map(({ pass }) => pass)),
   };
@@ -101,6 +104,7 @@ function afterEvent(gone: Gone | undefined, event: TowelEvent, towel: UsedTowel)
     used: first.number - 1,
     leastClass: 0 as const,
     worn: false,
+    last: 0,
     slot: first.slot,
     pass: 0,
   };
@@ -127,6 +131,7 @@ function openedNow(
     partial: used < sides ? gone.partial : 0,
     leastClass: Math.max(old?.leastClass ?? 0, gone.leastClass) as CleanlinessClass,
     wetted: towel.wetted,
+    rewet: (old?.rewet ?? false) || (towel.wetted && gone.last > WETTED_SIDES),
     slot: gone.slot,
   };
 }

@@ -1,7 +1,7 @@
 import { recent } from '../cache';
 import { type Job, type ReplanEvent, type Run, type RunEvent, isTick } from '../model';
 import { type Plan, methodOf, planJob } from '../planning';
-import type { Option } from '../rules';
+import type { Option, StartState } from '../rules';
 import { elapsedMs } from './elapsed';
 import { type Remaining, remainingOf } from './remaining';
 import { afterEvent } from './replan-event';
@@ -67,10 +67,13 @@ function joined(before: Plan, rest: Plan): Plan {
   return { ...rest, zones, method: rest.method === 'decline' ? 'decline' : methodOf(options) };
 }
 
+const treatmentsOf = ({ zones }: Plan): StartState['planned'] =>
+  new Map(zones.flatMap(({ zone, option }) => (option ? [[zone.id, option.treatment] as const] : [])));
+
 function afterTurn({ job, plan }: Stretch, run: Run, turn: ReplanEvent): Stretch {
   const left = afterEvent(remainingOf(job, plan, run, turn), turn);
   const begun = { ...left.begun, events: run.events.length + 1, at: turn.at };
-  const next: Remaining = { job: left.job, begun };
+  const next: Remaining = { job: left.job, begun: { ...begun, planned: treatmentsOf(plan) } };
   if (isOver(plan, next)) return { job: next.job, plan: nothingMore(plan, next) };
   const minutesLeft = job.site.minutes - elapsedMs(run, turn.at) / MINUTE_MS;
   return { job: next.job, plan: joined(plan, planLeft(next, minutesLeft)) };

@@ -22,12 +22,12 @@ export const ticksSince = ({ begun }: Plan, { events }: Run): readonly Tick[] =>
   events.slice(begun.events).filter(isTick);
 
 /** Sections that were wetted before the plan, and go on being wet in it: the first of their zone. */
-const carried = ({ begun, zones }: Plan): readonly (readonly [string, number])[] =>
-  zones.flatMap(({ zone, treatment }) => {
-    const going = begun.zones.get(zone.id);
-    if (going?.treatment !== treatment) return [];
-    return going.wet.map(({ at }, i) => [actKey({ act: 'wet', zoneId: zone.id, section: i + 1 }), at] as const);
-  });
+const carried = ({ zones }: Plan): readonly (readonly [string, number])[] =>
+  zones.flatMap(({ zone, option }) =>
+    (option?.rest?.begun.wet ?? []).map(
+      ({ at }, i) => [actKey({ act: 'wet', zoneId: zone.id, section: i + 1 }), at] as const,
+    ),
+  );
 
 /** What was done on a zone in all its sections of that time: it stays done, however a later plan cuts it. */
 function wholeOf(ticks: readonly Tick[]): ReadonlySet<string> {
@@ -40,21 +40,11 @@ function wholeOf(ticks: readonly Tick[]): ReadonlySet<string> {
   return new Set(whole.map(([key]) => key.slice(0, key.lastIndexOf('/'))));
 }
 
-/** What was in hand goes on, and what has dwelt by then dries: both come before whatever a new plan would begin with. */
-function asGoingOn({ begun, zones }: Plan, open: readonly Task[], wet: ReturnType<typeof carried>): readonly Task[] {
-  if (begun.at === null) return open;
-  const dwell = new Map(zones.map(({ zone, option }) => [zone.id, (option?.dwellS ?? 0) * 1000]));
-  const wetted = new Map(wet);
-  const isReady = ({ act, parts }: Task): boolean =>
-    act === 'wipe' &&
-    parts.some(({ zoneId, section }) => {
-      const at = wetted.get(actKey({ act: 'wet', zoneId, section }));
-      return at !== undefined && at + dwell.get(zoneId)! <= begun.at!;
-    });
+/** What was in hand goes on. */
+function asGoingOn({ begun }: Plan, open: readonly Task[]): readonly Task[] {
   const inHand = ({ act, parts }: Task): boolean =>
     begun.inHand.some((one) => one.act === act && parts.some(({ zoneId }) => zoneId === one.zoneId));
-  const rank = (task: Task): number => (inHand(task) ? 0 : isReady(task) ? 1 : 2);
-  return [...open].sort((p, q) => rank(p) - rank(q));
+  return [...open].sort((p, q) => Number(inHand(q)) - Number(inHand(p)));
 }
 
 /** An act with its share of what is to be done of it on the zone. */
@@ -99,7 +89,6 @@ export function progressOf(plan: Plan, run: Run): Progress {
   const open = asGoingOn(
     plan,
     tasks.filter((task) => actsOf(task).some((one) => openActs.has(actKey(one)))),
-    before,
   );
   return {
     tasks,

@@ -22,7 +22,7 @@ import {
   rinsedS,
 } from '../rules';
 import type { Step } from '../schedule';
-import { type OpenTowel, sidesUsed, WETTED_SIDES } from '../towel';
+import { type OpenTowel, sidesUsed } from '../towel';
 import { openTowelsNow } from './open-towels';
 import { pacesSince, pacesTogether } from './pace';
 import { type Progress, progressOf, shareDone, ticksSince } from './progress';
@@ -66,15 +66,37 @@ function openSections({ tasks, openKeys, ticked }: Progress, zone: ZoneId): Pick
   return { wet: wet.map(({ at, worker }) => ({ at, worker })), places: [...wet, ...dry].map(({ place }) => place) };
 }
 
+/** What runs off with the rinse, mL. */
+const rinseRunoff = ({ runoffMl, moisture }: Option): number => runoffMl - moisture.runoffMl;
+
+/** When a zone was rinsed last, by this plan; undefined where it was not. A pass is ticked off when all of it is done. */
+function lastRinse({ timeline: { steps } }: Plan, { ticked }: Progress, zone: ZoneId): number | undefined {
+  const times = steps.flatMap((step) => {
+    if (step.kind !== 'flush' || step.zoneId !== zone) return [];
+    const at = ticked.get(actKey({ act: 'flush', zoneId: zone, section: step.section }));
+    if (at === undefined) return [];
+    const passEndS = Math.max(...steps.filter(({ pass }) => pass === step.pass).map(({ endS }) => endS));
+    return [at - (passEndS - step.endS) * 1000];
+  });
+  return times.length > 0 ? Math.max(...times) : undefined;
+}
+
 /** A zone as it is now: untouched, begun, or done. */
-function zoneNow({ zone, option }: ZonePlan, { begun }: Plan, progress: Progress): BegunZone | 'done' | null {
+function zoneNow({ zone, option }: ZonePlan, plan: Plan, progress: Progress): BegunZone | 'done' | null {
+  const { begun } = plan;
   // Where there was no plan for the rest, what was begun before it still is.
   if (!option) return begun.zones.get(zone.id) ?? null;
-  const done = together(begun.zones.get(zone.id)?.done ?? none, actsDone(progress, zone.id, option));
+  const now = actsDone(progress, zone.id, option);
+  const done = together(begun.zones.get(zone.id)?.done ?? none, now);
   if (isThrough(option, done)) return 'done';
   const { wet, places } = openSections(progress, zone.id);
   const started = wet.length > 0 || runActs.some((act) => done[act] > 0);
-  return started ? { treatment: option.treatment, rinse: option.rinse, done, wet, places } : null;
+  if (!started) return null;
+  const before = begun.zones.get(zone.id);
+  const rinsedAt = lastRinse(plan, progress, zone.id) ?? before?.rinsedAt ?? null;
+  const ranOffMl = (before?.ranOffMl ?? 0) + rinseRunoff(option) * now.flush;
+  const { treatment, rinse, inPass } = option;
+  return { treatment, rinse, inPass, rinsedAt, ranOffMl, done, wet, places };
 }
 
 /** What zones have taken of the mixes and of plain water by now, mL; kept apart by where it comes from. */
@@ -122,16 +144,22 @@ function clockDone({ timeline: { steps } }: Plan, { open, openKeys }: Progress):
 }
 
 /** Towels that were opened since, by role. */
-function newlyOpened({ begun }: Plan, towels: readonly OpenTowel[]): readonly OpenTowel[] {
+function newlyOpened({ begun }: Pick<Plan, 'begun'>, towels: readonly OpenTowel[]): readonly OpenTowel[] {
   const old = new Set(begun.towels.map(({ worker, number }) => `${worker}/${number}`));
   return towels.filter(({ worker, number }) => !old.has(`${worker}/${number}`));
 }
 
-/** What a wetted towel has taken out of the bucket. */
-const drunkBy = (towels: readonly OpenTowel[], a: Parameters<typeof towelsDrink>[1]): number => {
-  const wetted = towels.filter((towel) => towel.wetted);
-  return towelsDrink({ towels: wetted.length, again: wetted.filter(({ used }) => used > WETTED_SIDES).length }, a);
-};
+/** What towels have taken out of the bucket since a plan was made: those that were opened wet, and those that were wetted again. */
+function drunkSince({ begun }: Plan, towels: readonly OpenTowel[], a: Parameters<typeof towelsDrink>[1]): number {
+  const again = (of: readonly OpenTowel[]): number => of.filter(({ rewet }) => rewet).length;
+  return towelsDrink(
+    {
+      towels: newlyOpened({ begun }, towels).filter(({ wetted }) => wetted).length,
+      again: again(towels) - again(begun.towels),
+    },
+    a,
+  );
+}
 
 /** What somebody is at, zone by zone. */
 const inHandOf = (task: Task | undefined): StartState['inHand'] =>
@@ -155,7 +183,7 @@ export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null):
   const news = newlyOpened(plan, towels);
   const [laid, off] = [laidBy(plan, progress), flushedOff(plan, progress)];
   const bucket = plan.mix.mixes.find(({ content }) => isFromBucket(content))?.content ?? 'wash';
-  laid.set(bucket, (laid.get(bucket) ?? 0) + drunkBy(news, a));
+  laid.set(bucket, (laid.get(bucket) ?? 0) + drunkSince(plan, towels, a));
   const litres = plan.mix.litres + (laid.get('line') ?? 0) / 1000;
   const zones = new Map(plan.zones.map((one) => [one.zone.id, zoneNow(one, plan, progress)]));
   const spent: Spent = {
@@ -193,6 +221,7 @@ export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null):
           now && now !== 'done' && !begun.done.has(id) ? [[id, now]] : [],
         ),
       ),
+      planned: begun.planned,
       inHand: [0, 1].flatMap((worker) => inHandOf(progress.open.find((task) => task.worker === worker))),
       kits: [...new Set([...begun.kits, ...plan.kits])],
       vessels: vesselsNow(plan, laid, a.wasteFactor),
@@ -218,7 +247,7 @@ function flushedOff(plan: Plan, progress: Progress): { readonly runoffMl: number
   for (const { zone, option } of plan.zones) {
     if (!option || plan.begun.done.has(zone.id)) continue;
     const done = actsDone(progress, zone.id, option);
-    runoffMl += (option.runoffMl - option.moisture.runoffMl) * done.flush + option.moisture.runoffMl * done.wipe;
+    runoffMl += rinseRunoff(option) * done.flush + option.moisture.runoffMl * done.wipe;
     const flushed = option.work.flush / Math.max(1e-9, rinsedS(option.work));
     batteryMin += option.usage.batteryMin * (flushed * done.flush + (1 - flushed) * done.wipe);
   }

@@ -1,6 +1,14 @@
 import type { Assumptions } from '../assumptions';
 import { partsOf } from '../model';
-import { type Finishing, type StandingPlace, type WorkSeconds, spotDwellS, washS, contactOf } from '../rules';
+import {
+  type Finishing,
+  type Sprayed,
+  type StandingPlace,
+  type WorkSeconds,
+  spotDwellS,
+  washS,
+  contactOf,
+} from '../rules';
 import type { Lap } from './lap';
 import type { Piece } from './piece';
 
@@ -23,6 +31,8 @@ export interface Pass {
   readonly finishing: Finishing;
   /** In frost a rinse is not left to freeze, nor a mist or steam to dry: it comes when the pass is due. */
   readonly rinsedAtTurn: boolean;
+  /** From the first to the last spray on its pieces, before the plan begins; null where they are not wet. */
+  readonly wet: Sprayed | null;
   /** Area that may be wet together with it. */
   readonly aheadM2: number;
 }
@@ -48,9 +58,9 @@ const together = (pieces: readonly Piece[]): WorkSeconds =>
 /** What is left to be rinsed when its turn comes. */
 export const rinsedAtTurn = ({ option }: Pick<Piece, 'option'>): boolean => option.atTurn && option.work.flush > 0;
 
-/** What cannot be in one pass: another place, another contact, other towels, a rinse of its own. */
-export const handledAs = ({ place, holder, option }: Piece): string =>
-  [place, holder, partsOf(option.treatment).contact, option.medium, rinsedAtTurn({ option })].join('/');
+/** What cannot be in one pass: another place, what is wet and what is not, another contact, other towels, a rinse of its own. */
+export const handledAs = ({ place, holder, wet, option }: Piece): string =>
+  [place, holder, wet !== null, partsOf(option.treatment).contact, option.medium, rinsedAtTurn({ option })].join('/');
 
 /** What is not in one pass unless it would be too short alone: glass has its own towels. */
 export const kindOf = (piece: Piece): string => `${handledAs(piece)}/${piece.zone.surface === 'glass'}`;
@@ -63,11 +73,11 @@ const finishedAt = (finishing: Finishing, wipedS: number, allWipedS: number, fin
 function* timesIn(pieces: readonly Piece[], finishing: Finishing) {
   const allWipedS = pieces.reduce((sum, { work }) => sum + washS(work), 0);
   let [sprayedS, wipedS, finishedS] = [0, 0, 0];
-  for (const { work, option } of pieces) {
+  for (const { work, option, wet } of pieces) {
     const wipesS = wipedS;
     wipedS += washS(work);
     finishedS += work.finish;
-    yield { option, work, sprayedS, wipesS, endsS: finishedAt(finishing, wipedS, allWipedS, finishedS) };
+    yield { option, work, wet, sprayedS, wipesS, endsS: finishedAt(finishing, wipedS, allWipedS, finishedS) };
     sprayedS += work.spray;
   }
 }
@@ -94,8 +104,8 @@ export function startsWithinS(pieces: readonly Piece[], finishing: Finishing): n
 /** What the hand lays on each piece lasts until a towel has finished it. */
 export function keepsUp(pieces: readonly Piece[], finishing: Finishing): boolean {
   if (finishing === 'body') return true;
-  for (const { option, work, wipesS, endsS } of timesIn(pieces, finishing)) {
-    const lays = option.drying.layered || work.spray === 0;
+  for (const { option, work, wet, wipesS, endsS } of timesIn(pieces, finishing)) {
+    const lays = option.drying.layered || (work.spray === 0 && wet === null);
     if (lays && endsS - wipesS > option.drying.lastS + 1e-9) return false;
   }
   return true;
@@ -119,6 +129,12 @@ function leadOf(pieces: readonly Piece[], { pretreat, spray }: WorkSeconds, spot
 export const finishingOf = (pieces: readonly Piece[]): Finishing =>
   pieces.map(({ option }) => option.finishing).find((one) => one !== 'in-pass') ?? 'in-pass';
 
+function sprayedBefore(pieces: readonly Piece[]): Sprayed | null {
+  const times = pieces.flatMap(({ wet }) => wet ?? []);
+  if (times.length === 0) return null;
+  return { startS: Math.min(...times.map((one) => one.startS)), endS: Math.max(...times.map((one) => one.endS)) };
+}
+
 /** @param pieces of one kind, at least one */
 export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
   const [first] = pieces as readonly [Piece, ...Piece[]];
@@ -130,7 +146,8 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
   const spotsS = Math.max(
     ...options.map(({ spots, bugs, cleaner }) => Math.max(spotDwellS(spots), bugs?.dwellS ?? 0, cleaner?.dwellS ?? 0)),
   );
-  const leadS = leadOf(pieces, work, spotsS, withinS);
+  const wet = sprayedBefore(pieces);
+  const leadS = wet ? 0 : leadOf(pieces, work, spotsS, withinS);
   return {
     lap: first.lap,
     place: first.place,
@@ -143,6 +160,7 @@ export function passOf(pieces: readonly Piece[], a: Assumptions): Pass {
     startsWithinS: withinS,
     finishing,
     rinsedAtTurn: atTurn,
+    wet,
     aheadM2: atTurn ? 0 : contactOf(first.option.treatment).aheadM2(a),
   };
 }

@@ -4,6 +4,7 @@ import {
   type Cuts,
   type Held,
   type Option,
+  type Sprayed,
   type StandingPlace,
   type WorkSeconds,
   cutsOf,
@@ -28,6 +29,8 @@ export interface Piece extends Chosen {
   readonly place: StandingPlace;
   /** Who is at it, or has wetted it; null for whoever comes. */
   readonly holder: number | null;
+  /** When it was sprayed, before the plan begins; null where it is not wet. */
+  readonly wet: Sprayed | null;
   /** From the nose backwards, m. */
   readonly fromM: number;
   readonly toM: number;
@@ -60,17 +63,18 @@ export function piecesOf(chosen: Chosen, lengthM: number, held: Held, a: Assumpt
   const { work, sections } = option;
   const cuts = cutsOf(zone, lengthM, a);
   const share = (1 + a.walking) / sections;
-  const wet = option.rest?.wet ?? 0;
+  const { wet = [], begun } = option.rest ?? {};
   return Array.from({ length: sections }, (_, i): Piece => {
     const standing = standingFor(zone, cuts, i + 1, sections, lengthM);
-    const place = option.rest?.places[i] ?? standing.place;
+    const place = begun?.places[i] ?? standing.place;
     // What is wet already comes first; the others are wetted.
-    const wetting = i < wet ? 0 : (1 + a.walking) / Math.max(1, sections - wet);
+    const wetting = i < wet.length ? 0 : (1 + a.walking) / (sections - wet.length);
     return {
       ...chosen,
       ...standing,
       place,
       holder: holderOf(held, { zoneId: zone.id, section: i + 1, place }),
+      wet: wet[i] ?? null,
       section: i + 1,
       of: sections,
       areaM2: zone.areaM2 / sections,

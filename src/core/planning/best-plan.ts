@@ -1,5 +1,5 @@
 import { type Job, type VehicleMethod, type ZoneId, towelRoles } from '../model';
-import { type Capacity, chooseByPaint, prepare } from './choose';
+import { type Capacity, type Problem, chooseByPaint, prepare } from './choose';
 import type { PlanningContext } from '../rules';
 import { type Fitted, carrying, fit, searchedFit } from './fit';
 import { type LeftBecause, type LeftOut, isTooMuch, leavingOut } from './parts';
@@ -36,6 +36,24 @@ export function bestPlan(all: PlanningProblem, job: Job): Parted {
   const { context, prepared, left } = all;
   const searched = searchedFit(prepared, capacityOf(job, context.begun), carried, free);
   return searched.ok ? { ...searched, left } : withinBudgets(all, job, free);
+}
+
+/** The plan with the treatments of the one before it, wherever they may still be; undefined where that does not do all that may be done. */
+export function asPlanned(all: PlanningProblem, job: Job): Parted | undefined {
+  const { planned } = all.context.begun;
+  const open = new Set(
+    all.problem.zones.flatMap(({ zoneId, options }) =>
+      options.some(({ treatment }) => treatment === planned.get(zoneId)) ? [zoneId] : [],
+    ),
+  );
+  if (open.size === 0) return undefined;
+  const { allows } = all.problem;
+  const problem: Problem = {
+    ...all.problem,
+    allows: (treatment, zone) => (open.has(zone) ? treatment === planned.get(zone) : allows(treatment, zone)),
+  };
+  const found = fitted({ ...all, problem, prepared: prepare(problem) }, job);
+  return found.ok ? found : undefined;
 }
 
 /** Fractions of towels, drops and seconds may come to so much more when they are carried out (judged, generously). */

@@ -14,7 +14,7 @@ import {
   noUsage,
   isShampooed,
 } from '../rules';
-import { type Parted, bestPlan, fitted, withinBudgets } from './best-plan';
+import { type Parted, asPlanned, bestPlan, fitted, withinBudgets } from './best-plan';
 import { cautionsOf } from './cautions';
 import { heatAndHardness } from './heat-and-hardness';
 import { hotWaterOf } from './hot-water';
@@ -45,7 +45,7 @@ const offered = ({ context: { treatments, job } }: PlanningProblem): readonly Ve
 /** The best plan of each kind; nothing is fitted for "not today". */
 function methodPlansOf(all: PlanningProblem): readonly MethodPlan[] {
   const { job } = all.context;
-  const best = bestPlan(all, job);
+  const best = asPlanned(all, job) ?? bestPlan(all, job);
   return offered(all).map((method): MethodPlan => {
     if (method === 'decline') return { method, fitted: null };
     if (method === 'hybrid') return { method, fitted: best };

@@ -29,10 +29,12 @@ import {
   type PlannedPass,
   type Setup,
   type Sharing,
+  type Step,
   type Timeline,
   clockWaits,
   lateIn,
   sharings,
+  stepsBefore,
   timelineOf,
 } from '../schedule';
 import {
@@ -197,7 +199,7 @@ export function realise(choice: Choice, context: PlanningContext): Realised {
 /** The same treatments with the waits of the clock: what stands, dries, cools and is taken up follows from those. */
 function byClock(
   picks: ReadonlyMap<ZoneId, Option>,
-  { steps }: Timeline,
+  steps: readonly Step[],
   context: PlanningContext,
 ): ReadonlyMap<ZoneId, Option> {
   const waits = clockWaits(steps);
@@ -227,7 +229,8 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
     packMin: packingMinutes(choice.kitSet.kits, a),
     sharing,
   });
-  const picks = byClock(choice.picks, timeline, context);
+  const history = [...stepsBefore(chosen, begun), ...timeline.steps];
+  const picks = byClock(choice.picks, history, context);
   const wipings = wipingsOf(timeline, job.site.workers, (zoneId) => picks.get(zoneId)?.needs ?? []);
   const towels = towelLedger(wipings, job.towels, job.choices, a, begun.towels);
   const mitts = timeline.byWorker.flatMap((passes, worker) =>
@@ -250,7 +253,7 @@ function sharedBy(sharing: Sharing, choice: Choice, context: PlanningContext): R
   return {
     choice: { ...choice, picks },
     chosen: asClocked,
-    timeline: { ...timeline, late: lateIn(asClocked, timeline.steps) },
+    timeline: { ...timeline, late: lateIn(asClocked, history) },
     towels,
     mitts,
     mix,

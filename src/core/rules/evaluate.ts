@@ -3,6 +3,7 @@ import { brushOn } from './brush';
 import { kitsFor } from './available-treatments';
 import { lazy, recent } from '../cache';
 import { type Working, cleanlinessOf, partsOf } from '../model';
+import type { Gate } from '../reasons';
 import { totalLoad, type Load } from '../soil';
 import { runoffOf } from '../surface';
 import { type Moisture, type TowelNeed, ONE_TOWEL_FROM, careNeed, moistureOf, sidesFor, towelNeeds } from '../towel';
@@ -26,11 +27,11 @@ import { type CarePlan, careOn, isWhileDrying } from './care';
 import { type CleanerPlan, cleanerOn } from './cleaner';
 import { type PassRinse, loadsAfterFoam, passRinseOf } from './rinse-off';
 import { type SpotPlan, spotSeconds, spotsOn } from './spots';
-import type { BegunZone } from './start-state';
+import { type BegunZone, secondsSince } from './start-state';
 import { usageOf } from './usage';
 import type { Waits } from './waits';
 import { type WorkSeconds, pieceSeconds } from './work-seconds';
-import { loosenedBy } from './treatment';
+import { contactOf, loosenedBy } from './treatment';
 
 /** What is done on a zone besides the contact itself. */
 interface Extras {
@@ -449,16 +450,19 @@ function workedOut(
 
 /**
  * A treatment as the clock has its parts, with what forbids it by then; in as many sections as it was planned in.
- * What is begun keeps what was said of it.
+ * Of a zone that is begun it is what is left of that.
  */
 export function clocked(soiled: SoiledZone, option: Option, waits: readonly Waits[], context: PlanningContext): Option {
-  if (option.rest || waits.length === 0) return option;
-  const { treatment, sections, atTurn } = option;
+  if (waits.length === 0) return option;
+  const { treatment, sections, atTurn, rest } = option;
   const rule = contactRules[partsOf(treatment).contact];
   const parts = partsBy(soiled, option, waits, context);
   const [flushed] = parts.map((part) => part.flushed).sort((p, q) => q.panelC - p.panelC) as [Flushed];
   const standing = standingGates(soiled, flushed, rule, context);
-  return { ...workedOut(soiled, { treatment, flushed, rule, standing }, context, parts), sections, atTurn };
+  const all = { ...workedOut(soiled, { treatment, flushed, rule, standing }, context, parts), atTurn };
+  if (!rest) return { ...all, sections };
+  const left = restOf({ ...all, sections: rest.of }, rest.begun, context);
+  return { ...left, sections, gates: all.gates.filter((gate) => !isPast(gate, all, rest.begun)) };
 }
 
 /** One treatment with one amount of rinse, and whether anything that stands forbids it. */
@@ -588,19 +592,67 @@ export function zoneOptions(context: PlanningContext): readonly ZoneOptions[] {
     const { id: zoneId } = soiled.zone;
     const begun = context.begun.zones.get(zoneId);
     const may = sort(soiled, context);
-    return { zoneId, ...may, options: begun ? goingOn(may, begun, context) : may.options };
+    return { zoneId, ...may, options: begun ? goingOn(soiled, may, begun, context) : may.options };
   });
 }
 
+/** Nothing is to be laid on it any more. */
+const isLaid = ({ wet, places }: BegunZone): boolean => wet.length === places.length;
+
+/** What forbids to lay something forbids nothing where that lies already; what forbids to wipe it, nothing where that is done. */
+function isPast(gate: Gate, { treatment }: Pick<Option, 'treatment'>, begun: BegunZone): boolean {
+  if (begun.places.length === 0) return true;
+  if (!isLaid(begun)) return false;
+  switch (gate.code) {
+    case 'index-over-limit':
+    case 'wiped-dry':
+    case 'dirt-limit':
+    case 'rinse-first':
+    case 'blow-first':
+    case 'foam-first':
+      return false;
+    // What the hand brings is not there yet.
+    case 'no-product':
+      return gate.purpose === contactOf(treatment).sprays;
+    default:
+      return true;
+  }
+}
+
+/** The treatment that a zone was begun with, as it was begun. */
+function asBegun(soiled: SoiledZone, begun: BegunZone, context: PlanningContext): Option {
+  const { treatment, rinse, inPass, rinsedAt, done } = begun;
+  const rule = contactRules[partsOf(treatment).contact];
+  const sinceS = rinsedAt === null || done.flush === 0 ? null : secondsSince(rinsedAt, context.begun);
+  const roundS = context.rinsedS.get(soiled.zone.id)?.roundS ?? 0;
+  const coming =
+    sinceS !== null
+      ? { waitS: Math.max(sinceS, roundS), atTurn: inPass }
+      : inPass
+        ? { waitS: null, atTurn: true }
+        : undefined;
+  const flushed = flushedFor(soiled, context)(treatment, rinse, coming);
+  const standing = standingGates(soiled, flushed, rule, context);
+  return workedOut(soiled, { treatment, flushed, rule, standing }, context);
+}
+
+/** The zone for another treatment: it is rinsed as that one asks, and what is wet stays wet where that sprays the same and does not rinse. */
+function forAnother(begun: BegunZone, { treatment }: Option): BegunZone {
+  const isSame =
+    partsOf(treatment).flush === 'none' && contactOf(treatment).sprays === contactOf(begun.treatment).sprays;
+  return { ...begun, done: { ...begun.done, flush: 0 }, wet: isSame ? begun.wet : [] };
+}
+
 /**
- * A zone that is begun goes on as it was begun. Where that is forbidden by now, what is not wiped
- * yet is done another way; where all is wiped, it has to be finished whatever the gates say.
+ * A zone that is begun goes on as it was begun. Where that is forbidden by now, what is not wiped yet is done another
+ * way; what is laid is wiped, and what is wiped is finished, whatever the gates say of laying it.
  */
-function goingOn({ options, explain }: Sorted, begun: BegunZone, context: PlanningContext): readonly Option[] {
-  const all = options.filter(({ treatment }) => treatment === begun.treatment);
-  const same = all.find(({ rinse }) => rinse === begun.rinse) ?? all[0];
-  if (same) return [restOf(same, begun, context)];
-  const other = { ...begun, done: { ...begun.done, flush: 0 }, wet: [] };
-  const whatever = begun.done.wipe >= 1 ? explain().filter(({ treatment }) => treatment === begun.treatment) : options;
-  return whatever.map((option) => restOf(option, other, context));
+function goingOn(soiled: SoiledZone, { options, shut }: Sorted, begun: BegunZone, context: PlanningContext): Option[] {
+  const same = asBegun(soiled, begun, context);
+  const others = options.some(({ treatment }) => treatment === begun.treatment)
+    ? []
+    : (shut.find(({ treatment }) => treatment === begun.treatment)?.gates ?? []);
+  const gates = [...same.gates, ...others].filter((gate) => !isPast(gate, same, begun));
+  if (gates.length === 0) return [{ ...restOf(same, begun, context), gates }];
+  return options.map((option) => restOf(option, forAnother(begun, option), context));
 }

@@ -5,11 +5,11 @@ import type { Drying, Finishing } from './drying-window';
 import type { FlushSource, RinseAmount } from './flushes';
 import type { Kit } from './kit';
 import type { Marring } from './marring';
-import type { StandingPlace } from './reach';
 import type { BugPlan } from './bugs';
 import type { CarePlan } from './care';
 import type { CleanerPlan } from './cleaner';
 import type { SpotPlan } from './spots';
+import type { BegunZone } from './start-state';
 import type { Waits } from './waits';
 import type { WorkSeconds } from './work-seconds';
 
@@ -45,12 +45,20 @@ export type Usage = Readonly<Record<Budget, number>>;
 /** Usage in the order of the list of budgets. */
 export const vectorOf = (usage: Usage): number[] => budgets.map((budget) => usage[budget]);
 
+/** From when to when something was sprayed, s. */
+export interface Sprayed {
+  readonly startS: number;
+  readonly endS: number;
+}
+
 /** What is left of a zone that is begun. */
 interface Rest {
-  /** Sections that are wet; those come first. */
-  readonly wet: number;
-  /** Where each section is reached from. */
-  readonly places: readonly StandingPlace[];
+  /** The zone as its new plan goes on from it. */
+  readonly begun: BegunZone;
+  /** How many sections all of it had. */
+  readonly of: number;
+  /** When each section was sprayed that is wet, by the clock of the new plan: before its beginning. Those come first. */
+  readonly wet: readonly Sprayed[];
   /** Of the finish that is left, the share on what is lifted already. */
   readonly unfinished: number;
 }

@@ -2,8 +2,8 @@ import { type MixPurpose, type RunAct, careUses, mixPurposes } from '../model';
 import { type NeedMoment, type TowelNeed, part } from '../towel';
 import { isWhileDrying } from './care';
 import type { PlanningContext } from './context';
-import { type Laid, type Option, vectorOf } from './option';
-import type { BegunZone } from './start-state';
+import { type Laid, type Option, type Sprayed, vectorOf } from './option';
+import { type BegunZone, secondsSince } from './start-state';
 import { usageOf } from './usage';
 
 /** With which act a mix is laid; null for what is laid with the wash. Glass that is finished in its pass is part of that. */
@@ -52,11 +52,15 @@ const actOf = { pass: 'wipe', dry: 'dry', glass: 'glass', protect: 'protect' } a
 const isSomething = ({ dirtG, liquidMl, reachShare }: TowelNeed): boolean =>
   dirtG > 1e-9 || liquidMl > 1e-9 || reachShare > 1e-9;
 
-/** What is left of a treatment on a zone where part of it is done: as much less work, liquid and towel. */
+/**
+ * What is left of a treatment on a zone where part of it is done: as much less work, liquid and towel.
+ * @param option all of the zone
+ */
 export function restOf(option: Option, begun: BegunZone, context: PlanningContext): Option {
   const { done } = begun;
   const sections = done.wipe >= ALL ? 0 : Math.max(1, Math.round(option.sections * (1 - done.wipe)));
-  const wetShare = Math.min(begun.wet.length, sections) / option.sections;
+  const wet = begun.wet.slice(0, sections);
+  const wetShare = wet.length / option.sections;
   const { work, moisture } = option;
   const [unwiped, unwetted] = [1 - done.wipe, Math.max(0, 1 - done.wipe - wetShare)];
   const left = {
@@ -71,15 +75,22 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
     protect: work.protect * (1 - done.protect),
   };
   const laidMl = laidRest(option, begun, wetShare);
-  const runoffMl = (option.runoffMl - moisture.runoffMl) * (1 - done.flush) + moisture.runoffMl * unwetted;
+  const rinseMl = option.runoffMl - moisture.runoffMl;
+  // Water that stood after the rinse goes on running off until somebody wipes.
+  const passMl = (moisture.runoffMl + Math.max(0, rinseMl * done.flush - begun.ranOffMl)) * unwiped;
+  const runoffMl = rinseMl * (1 - done.flush) + passMl;
   const needs = option.needs.flatMap((need) => needsLeft(need, begun)).filter(isSomething);
   const usage = usageOf(laidMl, runoffMl, left, needs, context);
   return {
     ...option,
     sections,
     rest: {
-      wet: Math.min(begun.wet.length, sections),
-      places: begun.places,
+      begun,
+      of: option.sections,
+      wet: wet.map(({ at }): Sprayed => {
+        const startS = -secondsSince(at, context.begun);
+        return { startS, endS: Math.min(0, startS + work.spray / option.sections) };
+      }),
       unfinished: done.dry < ALL ? (done.wipe - done.dry) / (1 - done.dry) : 0,
     },
     work: left,
@@ -94,7 +105,7 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
     standsMl: option.standsMl * unwiped,
     moisture: {
       laidMl: moisture.laidMl * unwiped,
-      runoffMl: moisture.runoffMl * unwiped,
+      runoffMl: passMl,
       washMl: moisture.washMl * unwiped,
       evaporatedMl: moisture.evaporatedMl * unwiped,
       finishMl: moisture.finishMl * unwiped,

@@ -9,6 +9,12 @@ import type { StandingPlace } from './reach';
 export interface BegunZone {
   readonly treatment: Working;
   readonly rinse: RinseAmount;
+  /** Rinsed in its pass. */
+  readonly inPass: boolean;
+  /** When it was rinsed last, in ms; null where it was not. */
+  readonly rinsedAt: number | null;
+  /** Of that rinse what had run off by the plans of the time, mL. */
+  readonly ranOffMl: number;
   /** Share of each act that is done, 0 to 1; what is finished in its pass counts as dried. */
   readonly done: Readonly<Record<RunAct, number>>;
   /** Sections that are wet and wait for a hand, by when they were wetted and whose they are. */
@@ -53,6 +59,8 @@ export interface StartState {
   /** What was being done when it was planned again: it goes on. */
   readonly inHand: readonly InHand[];
   readonly zones: ReadonlyMap<ZoneId, BegunZone>;
+  /** What the plan before had chosen: that stays, wherever it still may be. */
+  readonly planned: ReadonlyMap<ZoneId, Working>;
   /** Stations that stand ready. */
   readonly kits: readonly Kit[];
   readonly vessels: readonly InVessel[];
@@ -67,6 +75,7 @@ export const freshStart: StartState = {
   done: new Set(),
   inHand: [],
   zones: new Map(),
+  planned: new Map(),
   kits: [],
   vessels: [],
   towels: [],
@@ -82,6 +91,10 @@ export const freshStart: StartState = {
     paces: [],
   },
 };
+
+/** Seconds from something that was done, in ms, until the plan begins. */
+export const secondsSince = (at: number, begun: Pick<StartState, 'at'>): number =>
+  begun.at === null ? 0 : Math.max(0, (begun.at - at) / 1000);
 
 /** Parts at which somebody is, or that somebody has wetted: they stay with that person. */
 export type Held = ReadonlyMap<string, number>;

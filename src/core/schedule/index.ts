@@ -1,3 +1,4 @@
+export { stepsBefore } from './before';
 export { clockWaits } from './clock-waits';
 export { stepKinds } from './crew';
 export type { Step, StepKind } from './crew';

@@ -12,11 +12,13 @@ export interface Late {
 
 const EPSILON = 1e-3;
 
-/** Sections that the clock leaves longer than their films last. What is begun is not weighed again. */
+/**
+ * Sections that the clock leaves longer than their films last.
+ * @param steps with those before the plan, at their real times
+ */
 export function lateIn(chosen: readonly Chosen[], steps: readonly Step[]): readonly Late[] {
   const parts = stepsByPart(steps);
-  return chosen.flatMap(({ zone, option: { drying, finishing, rest } }) => {
-    if (rest) return [];
+  return chosen.flatMap(({ zone, option: { drying, finishing } }) => {
     return (parts.get(zone.id) ?? []).flatMap(({ spray, wipe, finish, dry, ...by }): Late[] => {
       const done = finish ?? dry ?? wipe;
       const lays = drying.layered || !spray;

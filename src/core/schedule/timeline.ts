@@ -3,6 +3,7 @@ import type { Dimensions, Job, Order } from '../model';
 import {
   type Chosen,
   type Pass,
+  type Piece,
   type RefusedChange,
   Round,
   type Rows,
@@ -11,6 +12,7 @@ import {
   rinsedAtTurn,
 } from '../passes';
 import { type Guarding, type Kit, type StartState, careOrder, heldBy, setupMinutes, washS, loosenedBy } from '../rules';
+import { stepsBefore } from './before';
 import { Crew, type Step } from './crew';
 import { type Late, lateIn } from './late';
 import { type PassPart, type PlannedPass, Recorder } from './recorder';
@@ -90,7 +92,7 @@ type AtOnce = 'flush' | 'dry' | 'glass' | 'protect';
 /** The job, its sprayer, and what was begun, as far as the clock needs to know them. */
 export interface Scheduled {
   readonly job: Pick<Job, 'site' | 'choices'> & { readonly vehicle: { readonly dimensions: Dimensions } };
-  readonly begun: Pick<StartState, 'inHand' | 'zones'> & { readonly spent: Pick<StartState['spent'], 'laidMl'> };
+  readonly begun: Pick<StartState, 'at' | 'inHand' | 'zones'> & { readonly spent: Pick<StartState['spent'], 'laidMl'> };
   readonly a: Assumptions;
   /** A filling of the sprayer, mL; Infinity where water does not come out of one. */
   readonly tankMl?: number;
@@ -206,6 +208,17 @@ function wholePart(act: AtOnce, one: Chosen): PassPart {
   return { zoneId: zone.id, section: parts, of: parts, share };
 }
 
+/** What is wet, and then the others, without a break where the first of them are reached. */
+function inOne(wet: readonly Rows[], others: readonly Rows[]): readonly Rows[] {
+  const [last, [first, ...later]] = [wet.at(-1), others];
+  if (!last || !first) return [...wet, ...others];
+  const rows = Array.from({ length: Math.max(last.length, first.length) }, (_, worker) => [
+    ...(last[worker] ?? []),
+    ...(first[worker] ?? []),
+  ]);
+  return [...wet.slice(0, -1), rows, ...later];
+}
+
 /** Stages with the changes made by hand. */
 function asChanged(
   stages: readonly Rows[],
@@ -237,8 +250,21 @@ export function timelineOf(chosen: readonly Chosen[], setUp: readonly Setup[], o
   } = job;
   const clock = new Clock(on);
   const { crew, round, record } = clock;
-  clock.setUp(setUp);
+  const wiped = chosen.filter(({ option: { work } }) => washS(work) + work.finish + work.spray + work.pretreat > 0);
+  const held = heldBy(begun);
+  const pieces = wiped.flatMap((one) => piecesOf(one, dimensions.lengthM, held, a));
+  const staged = (of: readonly Piece[]): readonly Rows[] =>
+    of.length > 0 ? stagesOf(of, workers, choices.pair, sharing, round, a) : [];
   const flushed = chosen.filter((one) => !rinsedAtTurn(one));
+  // What is wet dries: it comes before all that a new plan begins with or, where that is nothing, once it has dwelt.
+  const isAtOnce = setUp.length === 0 && flushed.every(({ option }) => option.work.flush === 0);
+  const isFirst = ({ wet, option }: Piece): boolean => wet !== null && (!isAtOnce || wet.endS + option.dwellS <= 0);
+  const wetStages = staged(pieces.filter(isFirst));
+  const others = staged(pieces.filter((piece) => !isFirst(piece)));
+  const { stages, refused } = asChanged(isAtOnce ? inOne(wetStages, others) : [...wetStages, ...others], on, round);
+  const wetCount = isAtOnce ? 0 : wetStages.length;
+  const walks = [...clock.workThrough(stages.slice(0, wetCount))];
+  clock.setUp(setUp);
   // Dust is blown out before anything is wet for it to stick to.
   clock.atOnce('flush', flushed.filter(isBlownOut));
   clock.atOnce(
@@ -253,11 +279,7 @@ export function timelineOf(chosen: readonly Chosen[], setUp: readonly Setup[], o
     'dry',
     chosen.filter((one) => !isBody(one)),
   );
-  const wiped = chosen.filter(({ option: { work } }) => washS(work) + work.finish + work.spray + work.pretreat > 0);
-  const held = heldBy(begun);
-  const pieces = wiped.flatMap((one) => piecesOf(one, dimensions.lengthM, held, a));
-  const { stages, refused } = asChanged(stagesOf(pieces, workers, choices.pair, sharing, round, a), on, round);
-  const walks = clock.workThrough(stages);
+  walks.push(...clock.workThrough(stages.slice(wetCount)));
   clock.atOnce('dry', chosen.filter(isBody));
   clock.atOnce('glass', chosen);
   clock.atOnce('protect', chosen);
@@ -267,7 +289,7 @@ export function timelineOf(chosen: readonly Chosen[], setUp: readonly Setup[], o
     elapsedS: crew.elapsed(),
     waitingS: crew.steps.filter(({ kind }) => kind === 'wait').reduce((sum, step) => sum + step.endS - step.startS, 0),
     walkedM: walks.reduce((sum, { walkedM }) => sum + walkedM, 0),
-    late: lateIn(chosen, crew.steps),
+    late: lateIn(chosen, [...stepsBefore(chosen, begun), ...crew.steps]),
     byWorker: Array.from({ length: workers }, (_, worker) => stages.flatMap((rows) => rows[worker] ?? [])),
     refused,
   };

@@ -70,7 +70,8 @@ const stopsOf = (passes: readonly Pass[], toStop: readonly ToStop[]): readonly S
   passes.map((pass, i): Stop => {
     const { walkS, heldS, refillS } = toStop[i]!;
     const beforeS = i > 0 ? finishBehindS(passes[i - 1]!) : 0;
-    return { pass, walkS: walkS + heldS + refillS, pauseS: Math.max(0, beforeS - washS(pass.work)) };
+    const comesS = walkS + heldS + refillS;
+    return { pass, walkS: comesS, pauseS: Math.max(pass.wet ? comesS : 0, beforeS - washS(pass.work)) };
   });
 
 /** The way of one worker round the car; a sprayer that the other person has in hand is waited for. */

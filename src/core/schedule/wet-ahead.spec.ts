@@ -48,6 +48,7 @@ const stops = (specs: readonly Spec[]): readonly Stop[] =>
       leadS: 0,
       softensS: 0,
       startsWithinS: (dwellS + (spray + wipe) * area) * margin - wipe * area,
+      wet: null,
       finishing: 'in-pass',
       rinsedAtTurn: false,
       aheadM2: spray > 0 ? a.sprayAhead : 0,

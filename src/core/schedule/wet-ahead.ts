@@ -20,7 +20,7 @@ export interface Stop {
   readonly pass: Pass;
   /** Seconds to come there, with filling a tank on the way. */
   readonly walkS: number;
-  /** Seconds before the wipe in which somebody who finishes behind catches up. */
+  /** Seconds before the wipe in which somebody who finishes behind catches up, or comes to what is wet already. */
   readonly pauseS: number;
 }
 
@@ -86,17 +86,23 @@ function wetted({ pass, walkS }: Stop, comesS: number): Wet {
   return { comesS, beganS, readyS: beganS + Math.max(pass.softensS, pass.work.spray + pass.dwellS) };
 }
 
+/** A pass that was wet before the first act: its dwell goes on. */
+const wetBefore = ({ pass: { wet, dwellS, softensS } }: Stop): Wet | undefined =>
+  wet
+    ? { comesS: wet.startS, beganS: wet.startS, readyS: Math.max(wet.startS + softensS, wet.endS + dwellS) }
+    : undefined;
+
 const wetEndS = ({ pass }: Stop, { beganS }: Wet): number => beganS + pass.work.spray;
 
 /** One worker's passes, walked through by one rule for when to wet. */
 class Walk {
   private clock = 0;
-  private readonly wet: Wet[] = [];
+  private readonly wet: (Wet | undefined)[];
   private done = 0;
   /** Places of the passes that dwell, in order, and how many of them are wetted. */
   private readonly wetAt: readonly number[];
   private wettedCount = 0;
-  private wetM2 = 0;
+  private wetM2: number;
   private lateS = 0;
   private readonly acts: Act[] = [];
   private readonly timed: Timed[] = [];
@@ -107,6 +113,8 @@ class Walk {
     private readonly pause: Pause,
   ) {
     this.wetAt = stops.flatMap(({ pass }, i) => (dwells(pass) ? [i] : []));
+    this.wet = stops.map(wetBefore);
+    this.wetM2 = stops.reduce((sum, { pass }, i) => sum + (this.wet[i] ? pass.areaM2 : 0), 0);
   }
 
   walk(): WettingWalk {
@@ -181,8 +189,9 @@ class Walk {
   private wetNext(pauseS: number): void {
     const at = this.wetAt[this.wettedCount++]!;
     const stop = this.stops[at]!;
-    this.wet[at] = wetted(stop, this.clock + pauseS);
-    this.clock = wetEndS(stop, this.wet[at]);
+    const own = wetted(stop, this.clock + pauseS);
+    this.wet[at] = own;
+    this.clock = wetEndS(stop, own);
     this.wetM2 += stop.pass.areaM2;
     this.acts.push({ kind: 'wet', at });
   }
@@ -228,7 +237,7 @@ function timedBy(stops: readonly Stop[], acts: readonly Act[]): WettingWalk | un
   const leastS = stops.map(() => 0);
   for (let round = 0; round < MOST_PUT_OFF; round++) {
     let [clock, isLate] = [0, false];
-    const wet: (Wet | undefined)[] = [];
+    const wet = stops.map(wetBefore);
     const timed: Timed[] = [];
     for (const { kind, at } of acts) {
       const stop = stops[at]!;
@@ -253,6 +262,8 @@ function timedBy(stops: readonly Stop[], acts: readonly Act[]): WettingWalk | un
       };
       clock = startS + onPassS(stop);
       const lateS = own ? lateBy(stop, beganS, startS) : 0;
+      // What was wet before cannot be wetted later.
+      if (lateS > 0 && pass.wet) return undefined;
       if (lateS > 0) [leastS[at], isLate] = [own!.comesS + lateS, true];
     }
     if (!isLate) return { acts, timed, seconds: clock, lateS: 0 };
@@ -266,7 +277,7 @@ export const retimed = (stops: readonly Stop[], { acts, lateS }: WettingWalk): W
 
 /** No more is wet beside the pass that is next than may be. */
 function isWithinArea(stops: readonly Stop[], acts: readonly Act[]): boolean {
-  const wet = new Set<number>();
+  const wet = new Set(stops.flatMap(({ pass }, i) => (pass.wet ? [i] : [])));
   let done = 0;
   for (const { kind, at } of acts) {
     if (kind === 'do') {
@@ -349,7 +360,7 @@ export function wetAhead(stops: readonly Stop[]): WettingWalk {
   if (!stops.some(({ pass }) => dwells(pass))) return just;
   // Without any waiting nothing is quicker.
   const leastS = stops.reduce(
-    (sum, stop) => sum + stop.walkS + beforeS(stop.pass) + stop.pass.work.spray + onPassS(stop),
+    (sum, stop) => sum + (stop.pass.wet ? 0 : stop.walkS + beforeS(stop.pass) + stop.pass.work.spray) + onPassS(stop),
     0,
   );
   const isLeast = (walk: WettingWalk): boolean => weight(walk) <= leastS + WORTH_S;

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { noteEvent, noteEvents, startRun } from '../edit';
 import { planRun, runStatusOf, ticksOf } from '../execution';
+import type { Task } from '../execution/task';
 import { type Choices, type Job, type ReplanEvent, type TowelRole, type ZoneId, weatherChanges } from '../model';
 import type { Plan } from '../planning';
 import { celsius, ml } from '../units';
@@ -59,6 +60,26 @@ export function work(job: Job, plan: Plan, count: number, from: number): Job {
     now = noteEvents(now, ticksOf(plan, hands[i % hands.length]!, from + i * TICK_MS));
   }
   return now;
+}
+
+/**
+ * Ticks off so many passes at the times at which the plan has them done.
+ * @param from when the plan begins, in ms
+ * @returns the job, and when the last of them was done
+ */
+export function workOnTime(job: Job, count: number, from: number): { readonly job: Job; readonly at: number } {
+  const plan = planRun(job);
+  let [now, at] = [job, from];
+  for (let i = 0; i < count; i++) {
+    const hands = runStatusOf(plan, now.run!).hands.flatMap((hand) => hand.now ?? []);
+    const endOf = ({ pass }: Task): number =>
+      Math.max(...plan.timeline.steps.filter((step) => step.pass === pass).map((step) => step.endS));
+    const [next] = hands.sort((p, q) => endOf(p) - endOf(q));
+    if (!next) break;
+    at = from + Math.round(endOf(next) * 1000);
+    now = noteEvents(now, ticksOf(plan, next, at));
+  }
+  return { job: now, at };
 }
 
 /** Passes to tick off, and then what turns out otherwise after a wait. */

@@ -178,6 +178,7 @@ function encapsulationOn(
 function replayPart(
   { zone, panel }: SoiledZone,
   option: Option,
+  laidMl: Option['laidMl'],
   steps: readonly Step[],
   context: PlanningContext,
 ): { readonly found: readonly Found[]; readonly touch: Touch; readonly standsUm: number; readonly airUm: number } {
@@ -185,7 +186,8 @@ function replayPart(
   const found: Found[] = [];
   const note = (what: Found['what'], told: number, really: number): void =>
     void found.push({ zoneId: zone.id, what, told, really });
-  const of = (kind: Step['kind']): Step | undefined => steps.find((step) => step.kind === kind);
+  // What is done again counts from the last time.
+  const of = (kind: Step['kind']): Step | undefined => [...steps].reverse().find((step) => step.kind === kind);
   const [flush, spray, wipe, off, before] = [
     of('flush'),
     of('spray'),
@@ -217,12 +219,12 @@ function replayPart(
   const standsUm = wet.film;
   const area = zone.areaM2;
   const films = {
-    first: spray ? Math.max(0, option.filmUm - (option.laidMl.wash + option.laidMl.shampoo) / area) : 0,
-    hand: spray ? (option.laidMl.wash + option.laidMl.shampoo) / area : option.filmUm,
+    first: spray ? Math.max(0, option.filmUm - (laidMl.wash + laidMl.shampoo) / area) : 0,
+    hand: spray ? (laidMl.wash + laidMl.shampoo) / area : option.filmUm,
   };
   const mostC = Math.min(
     ...(['waterless', 'foam', 'presoak', 'wash', 'shampoo'] as const).map((purpose) =>
-      option.laidMl[purpose] > 0 ? (recipes[purpose]?.product.maxPanelC ?? Infinity) : Infinity,
+      laidMl[purpose] > 0 ? (recipes[purpose]?.product.maxPanelC ?? Infinity) : Infinity,
     ),
   );
   if (wet.panelC > mostC + 0.05) note('too-hot', mostC, wet.panelC);
@@ -264,14 +266,27 @@ function replayPart(
 const isNear = (told: number, really: number, share: number, least: number): boolean =>
   Math.abs(told - really) <= Math.max(share * Math.abs(really), least);
 
-/** What a replay of all of a plan’s schedule finds; what the plan tells itself is not found again. */
-export function replay(plan: Plan, job: Job): readonly Found[] {
+/** What was done before a plan in mid-run. */
+export interface Past {
+  /** On the clock of the plan: at seconds before 0. */
+  readonly steps: readonly Step[];
+  /** The plan by which that was done. */
+  readonly plan: Plan;
+}
+
+/**
+ * What a replay of all of a plan’s schedule finds; what the plan tells itself is not found again. In mid-run that is of
+ * zones that go on with the treatment they had.
+ */
+export function replay(plan: Plan, job: Job, past?: Past): readonly Found[] {
   const context = contextOf(job);
   const late = new Set(plan.timeline.late.map(({ zoneId }) => zoneId));
   return plan.zones.flatMap(({ zone, option }): readonly Found[] => {
     const soiled = context.zones.find((one) => one.zone.id === zone.id);
     if (!option || !soiled) return [];
-    const own = plan.timeline.steps.filter(
+    const before = past?.plan.zones.find((one) => one.zone.id === zone.id)?.option ?? option;
+    if (before.treatment !== option.treatment) return [];
+    const own = [...(past?.steps ?? []), ...plan.timeline.steps].filter(
       (step) => step.zoneId === zone.id && !['walk', 'wait', 'refill'].includes(step.kind),
     );
     const sections = [...new Set(own.filter(({ kind }) => kind === 'wipe').map(({ section }) => section))];
@@ -279,6 +294,7 @@ export function replay(plan: Plan, job: Job): readonly Found[] {
       replayPart(
         soiled,
         option,
+        before.laidMl,
         own.filter((step) => step.section === section || step.section === 0),
         context,
       ),
@@ -293,7 +309,8 @@ export function replay(plan: Plan, job: Job): readonly Found[] {
           option,
           parts.map(({ touch }) => touch),
         );
-    const standsMl = (parts.reduce((sum, { standsUm }) => sum + standsUm, 0) / parts.length) * zone.areaM2;
+    const openM2 = (zone.areaM2 * parts.length) / before.sections;
+    const standsMl = (parts.reduce((sum, { standsUm }) => sum + standsUm, 0) / parts.length) * openM2;
     return [
       ...found,
       ...(isNear(option.marring.index, index, 0.01, 0.05)

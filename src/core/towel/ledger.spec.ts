@@ -260,6 +260,7 @@ describe('towels in the hand', () => {
       left: 6,
       partial: 0,
       leastClass: 1,
+      rewet: false,
       wetted: false,
       slot,
     });

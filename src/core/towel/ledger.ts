@@ -419,7 +419,6 @@ function used(
   for (const note of notes)
     visits.set(`${note.visit}/${note.side}`, [...(visits.get(`${note.visit}/${note.side}`) ?? []), note]);
   const sides = [...visits.values()].map((own) => sideOf(own, { wetShare: own[0]!.wetShare }, placed));
-  const before = towel.begun?.used ?? 0;
   const most = Math.max(...sides.map((side) => side.number));
   return {
     number,
@@ -432,7 +431,7 @@ function used(
     missing: towel.missing,
     demoted: notes.some(({ visit }) => visit > 0),
     wetted: towel.wetted,
-    rewetAfter: towel.wetted && before < WETTED_SIDES && most > WETTED_SIDES ? WETTED_SIDES : null,
+    rewetAfter: towel.wetted && !towel.begun?.rewet && most > WETTED_SIDES ? WETTED_SIDES : null,
     sides,
   };
 }

@@ -62,6 +62,8 @@ export interface OpenTowel {
   /** The dirtiest that it has touched. */
   readonly leastClass: CleanlinessClass;
   readonly wetted: boolean;
+  /** Wetted again from a cup since. */
+  readonly rewet: boolean;
   /** For what it is in a hand; null where it was put down. */
   readonly slot: Slot | null;
 }
