@@ -43,7 +43,7 @@ export const dealerLot: Lot = {
     dirtyL: 60,
     batteryMin: 24,
     chargePerMin: 0,
-    towels: { wash: 80, finish: 60, drying: 40, glass: 24, wheels: 0 },
+    towels: { wash: 80, finish: 60, drying: 30, glass: 24, wheels: 0 },
   },
   products: Object.values(products).map(({ id }) => ({ productId: id, ml: 500 })),
   classes: [

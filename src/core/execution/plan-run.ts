@@ -1,6 +1,7 @@
 import { recent } from '../cache';
-import { type Job, type ReplanEvent, type Run, type RunEvent, isTick } from '../model';
+import { type Job, type ReplanEvent, type Run, type RunEvent, isTick, towelRoles } from '../model';
 import { type Plan, methodOf, planJob } from '../planning';
+import type { Verdict } from '../reasons';
 import type { Option, StartState } from '../rules';
 import { elapsedMs } from './elapsed';
 import { type Remaining, remainingOf } from './remaining';
@@ -21,14 +22,29 @@ interface Question {
 const KEPT = 24;
 const MINUTE_MS = 60_000;
 
-/** Whatever is left, a car is not left half washed for want of minutes: where only those run out, it takes longer. */
+type OverBudget = Extract<Verdict, { readonly code: 'over-budget' }>;
+
+/** As many clean towels more as a plan was short of. */
+const withTowels = (job: Job, short: readonly OverBudget[]): Job['towels'] =>
+  short.reduce((towels, { budget, need, have }) => {
+    const at = towels.findIndex(({ role }) => role === budget);
+    return towels.map((batch, i) => (i === at ? { ...batch, clean: batch.clean + Math.ceil(need - have) } : batch));
+  }, job.towels);
+
+/**
+ * Whatever is left, a car is not left half washed for want of minutes or of a towel: where only those run out, it takes
+ * longer, and says what towels have to be found.
+ */
 function planLeft({ job, begun }: Remaining, minutesLeft: number): Plan {
-  const within = (minutes: number): Plan => planJob({ ...job, site: { ...job.site, minutes } }, begun);
-  const plan = within(Math.max(0, minutesLeft));
-  const lacksTime = plan.verdicts.some((one) => one.code === 'over-budget' && one.budget === 'minutes');
-  if (plan.method !== 'decline' || !lacksTime) return plan;
-  const longer = within(Number.MAX_VALUE);
-  return longer.method === 'decline' ? plan : longer;
+  const within = (minutes: number, towels: Job['towels']): Plan =>
+    planJob({ ...job, towels, site: { ...job.site, minutes } }, begun);
+  const plan = within(Math.max(0, minutesLeft), job.towels);
+  const short = plan.verdicts.flatMap((one) => (one.code === 'over-budget' ? [one] : []));
+  const toFind = short.filter(({ budget }) => (towelRoles as readonly string[]).includes(budget));
+  const lacksTime = short.some(({ budget }) => budget === 'minutes');
+  if (plan.method !== 'decline' || !(lacksTime || toFind.length > 0)) return plan;
+  const longer = within(Number.MAX_VALUE, withTowels(job, toFind));
+  return longer.method === 'decline' ? plan : { ...longer, verdicts: [...longer.verdicts, ...toFind] };
 }
 
 /** A zone without a treatment is left, unless there was no plan at all. */

@@ -143,6 +143,16 @@ function clockDone({ timeline: { steps } }: Plan, { open, openKeys }: Progress):
   return Math.max(...clocks) + (open.length === 0 ? packS : 0);
 }
 
+const isByHand = ({ kind }: Step): boolean => !['setup', 'pack', 'walk', 'wait', 'refill'].includes(kind);
+
+/** Of what the plan had the clock show the seconds that go by the pace of a hand. */
+function handDone(plan: Plan, progress: Progress, clockS: number): number {
+  const done = plan.timeline.steps.filter((step) => !progress.openKeys.has(keyOfStep(step) ?? ''));
+  const sum = (steps: readonly Step[]): number => steps.reduce((seconds, step) => seconds + lasts(step), 0);
+  const all = sum(done);
+  return all > 0 ? (clockS * sum(done.filter(isByHand))) / all : 0;
+}
+
 /** Towels that were opened since, by role. */
 function newlyOpened({ begun }: Pick<Plan, 'begun'>, towels: readonly OpenTowel[]): readonly OpenTowel[] {
   const old = new Set(begun.towels.map(({ worker, number }) => `${worker}/${number}`));
@@ -184,6 +194,7 @@ export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null):
   const [laid, off] = [laidBy(plan, progress), flushedOff(plan, progress)];
   const bucket = plan.mix.mixes.find(({ content }) => isFromBucket(content))?.content ?? 'wash';
   laid.set(bucket, (laid.get(bucket) ?? 0) + drunkSince(plan, towels, a));
+  const clockS = clockDone(plan, progress);
   const litres = plan.mix.litres + (laid.get('line') ?? 0) / 1000;
   const zones = new Map(plan.zones.map((one) => [one.zone.id, zoneNow(one, plan, progress)]));
   const spent: Spent = {
@@ -203,7 +214,8 @@ export function remainingOf(job: Job, plan: Plan, run: Run, turn: Noted | null):
     batteryMin: begun.spent.batteryMin + off.batteryMin,
     litres: begun.spent.litres + litres + (laid.get('bay') ?? 0) / 1000,
     runoffMl: begun.spent.runoffMl + off.runoffMl,
-    plannedS: begun.spent.plannedS + clockDone(plan, progress),
+    plannedS: begun.spent.plannedS + clockS,
+    handS: begun.spent.handS + handDone(plan, progress, clockS),
     paces: pacesTogether([...begun.spent.paces, ...pacesSince(plan, progress, ticksSince(plan, run))]),
   };
   const ticked = new Map(begun.ticked);

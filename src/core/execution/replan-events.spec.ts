@@ -170,20 +170,17 @@ describe('a turn of events', () => {
   });
 
   it('keeps what is begun through a time without a plan, so that leaving what waits gives one', () => {
-    const plain = begun(1, 2);
-    const job: Job = { ...plain, choices: { ...plain.choices, bucket: 'many-towels' } };
-    const few: Job = {
-      ...job,
-      towels: job.towels.map((batch) =>
-        batch.role === 'wash'
-          ? { ...batch, clean: planRun(job).towels.filter(({ role }) => role === 'wash').length }
-          : batch,
-      ),
-    };
+    const muddy = startRun(
+      sampleJob({
+        soil: soilAll('mud', 2),
+        site: { ...sampleSite, minutes: 400 },
+        choices: { ...sampleJob().choices, parts: 'all' },
+      }),
+      START,
+    );
     let checked = 0;
-    for (let count = 4; count < 60; count += 3) {
-      const before = work(few, count);
-      const fell = noteEvent(before, { kind: 'towel-out', role: 'wash', worker: 0, at: START + MINUTE });
+    for (let count = 1; count < 10; count++) {
+      const fell = noteEvent(work(muddy, count), { kind: 'water-left', litres: 0.3, at: START + MINUTE });
       const stuck = planRun(fell);
       const waits = stuck.verdicts.flatMap((one) => (one.code === 'zones-wait' ? one.zones : []));
       if (stuck.method !== 'decline' || waits.length === 0) continue;

@@ -15,9 +15,10 @@ import { remainingOf } from './remaining';
 import { runStatusOf } from './status';
 import { visitPaces } from './visit';
 
-/** What was left in the vessels, mL by mix, and how many towels were opened. */
+/** What was left in the vessels and mixed besides what the plan has, mL by mix, and how many towels were opened. */
 export interface Counted {
   readonly leftMl: Readonly<Partial<Record<string, number>>>;
+  readonly moreMl?: Readonly<Partial<Record<string, number>>>;
   readonly opened: Readonly<Partial<Record<TowelRole, number>>>;
 }
 
@@ -61,15 +62,14 @@ export function usageAccount(job: Job): UsageAccount | null {
 /** What a run took, from what was counted after it; more left than was made counts as nothing used. */
 export function useOf(
   { spent, expected, doneShare, method, soil, visit }: UsageAccount,
-  { leftMl, opened }: Counted,
+  { leftMl, moreMl = {}, opened }: Counted,
   at: number,
   because = '',
 ): RunUse {
   const mixes = mixPurposes.flatMap((purpose): RunUse['mixes'][number][] => {
     const [madeMl, plannedMl] = isBottled(purpose) ? [0, 0] : [spent.madeMl[purpose] ?? 0, spent.laidMl[purpose] ?? 0];
-    return madeMl > 0
-      ? [{ purpose, plannedMl, usedMl: Math.max(0, madeMl - (leftMl[purpose] ?? expected.leftMl[purpose] ?? 0)) }]
-      : [];
+    const left = leftMl[purpose] ?? expected.leftMl[purpose] ?? 0;
+    return madeMl > 0 ? [{ purpose, plannedMl, usedMl: Math.max(0, madeMl + (moreMl[purpose] ?? 0) - left) }] : [];
   });
   const towels = towelRoles.flatMap((role): RunUse['towels'][number][] => {
     const [planned, count] = [spent.opened[role] ?? 0, opened[role] ?? spent.opened[role] ?? 0];
@@ -81,6 +81,7 @@ export function useOf(
     method,
     doneShare,
     plannedMin: spent.plannedS / 60,
+    handMin: spent.handS / 60,
     waterL: spent.litres,
     runoffL: spent.runoffMl / 1000,
     paces: [...spent.paces, ...visit],

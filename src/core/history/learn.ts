@@ -1,6 +1,15 @@
 import { type AssumptionKey, assumptionTable, resolveAssumptions } from '../assumptions';
 import { elapsedMs } from '../execution';
-import { type Job, type JobBrief, type MixPurpose, type Run, type PacedAct, type TowelRole, usedIn } from '../model';
+import {
+  type Job,
+  type JobBrief,
+  type MixPurpose,
+  type Run,
+  type RunUse,
+  type PacedAct,
+  type TowelRole,
+  usedIn,
+} from '../model';
 import { type Estimate, estimate } from './estimate';
 import { type Whose, isSameClient, nobodys } from './whose';
 
@@ -15,6 +24,10 @@ type Sample = readonly [Lesson, number];
 
 const MINUTE_MS = 60_000;
 
+/** By how much hands took longer than planned; set-up, packing, walks and waits take as long for everybody. */
+const handRatio = ({ plannedMin, handMin = plannedMin }: RunUse, tookMin: number): number =>
+  1 + (tookMin - plannedMin) / handMin;
+
 /** Used over planned, for all that a counted run tells of; one that was broken off tells only of the pace. */
 export function ratiosOf(run: Run): readonly Sample[] {
   const [used, { endedAt }] = [usedIn(run), run];
@@ -23,7 +36,7 @@ export function ratiosOf(run: Run): readonly Sample[] {
   const whole = (): readonly Sample[] => [
     ...used.mixes.map(({ purpose, plannedMl, usedMl }): Sample => [`ml.${purpose}`, usedMl / plannedMl]),
     ...used.towels.map(({ role, planned, opened }): Sample => [`towels.${role}`, opened / planned]),
-    ['minutes', elapsedMs(run, endedAt) / MINUTE_MS / used.plannedMin],
+    ['minutes', handRatio(used, elapsedMs(run, endedAt) / MINUTE_MS)],
   ];
   // Nothing planned or nothing used is no measure of a habit.
   return [...paces, ...(used.doneShare < 1 ? [] : whole())].filter(([, ratio]) => ratio > 0 && Number.isFinite(ratio));
@@ -73,11 +86,12 @@ export function learn(jobs: readonly JobBrief[], whose: Whose = nobodys): readon
   }));
 }
 
-/** Figures that a lesson is about: more liquid, more time; or less that a side takes. What comes later is the more exact. */
+/** Figures that a lesson is about, all that it is proportional to: more liquid, more time; or less that a side takes. What comes later is the more exact. */
 const about: Readonly<Partial<Record<Lesson, { readonly keys: readonly AssumptionKey[]; readonly power: 1 | -1 }>>> = {
   'ml.waterless': { keys: ['waterlessFilmBase', 'waterlessFilmPerLoad'], power: 1 },
   'ml.presoak': { keys: ['presoakFilm'], power: 1 },
-  'ml.wash': { keys: ['wrungFilm'], power: 1 },
+  // Towels are wetted out of the same bucket.
+  'ml.wash': { keys: ['wrungFilm', 'towelPresoakMl', 'towelRewetMl'], power: 1 },
   'ml.glass': { keys: ['glassFilm'], power: 1 },
   'towels.wash': { keys: ['sideDirt', 'sideAreaLight', 'sideAreaMiddle', 'sideAreaHeavy'], power: -1 },
   'towels.finish': { keys: ['finishShare'], power: -1 },

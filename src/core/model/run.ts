@@ -113,6 +113,8 @@ export interface RunUse {
   /** Share of the work that was done when it ended, 0 to 1. */
   readonly doneShare: number;
   readonly plannedMin: number;
+  /** Of it what goes by the pace of a hand: not set-up, packing, walks or waits. Not in counts from before this was noted. */
+  readonly handMin?: number;
   /** Drawn for mixes and flushes, and run off, as reckoned for what was done; null in counts from before this was noted. */
   readonly waterL: number | null;
   readonly runoffL: number | null;

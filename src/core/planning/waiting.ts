@@ -14,8 +14,13 @@ const shareOfShortage = ({ options }: ZoneOptions, shortages: readonly Shortage[
 /** Zones that are asked for, those first that take most of what is short for each square metre. */
 function byShortage({ context, problem }: PlanningProblem, shortages: readonly Shortage[]): readonly ZoneId[] {
   const areas = new Map(context.zones.map(({ zone }) => [zone.id, zone.areaM2]));
+  // Nobody goes away from what is wet, or wiped in part.
+  const isUnderHand = (id: ZoneId): boolean => {
+    const begun = context.begun.zones.get(id);
+    return begun !== undefined && (begun.wet.length > 0 || begun.done.wipe > 0);
+  };
   return problem.zones
-    .filter(({ zoneId, options }) => problem.fixed[zoneId] !== 'leave' && options.length > 0)
+    .filter(({ zoneId, options }) => problem.fixed[zoneId] !== 'leave' && options.length > 0 && !isUnderHand(zoneId))
     .map((zone) => ({ id: zone.zoneId, perM2: shareOfShortage(zone, shortages) / areas.get(zone.zoneId)! }))
     .sort((p, q) => q.perM2 - p.perM2)
     .map(({ id }) => id);

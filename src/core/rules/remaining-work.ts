@@ -89,7 +89,7 @@ export function restOf(option: Option, begun: BegunZone, context: PlanningContex
       of: option.sections,
       wet: wet.map(({ at }): Sprayed => {
         const startS = -secondsSince(at, context.begun);
-        return { startS, endS: Math.min(0, startS + work.spray / option.sections) };
+        return { startS, endS: Math.min(0, startS + (work.spray * (1 + context.a.walking)) / option.sections) };
       }),
       unfinished: done.dry < ALL ? (done.wipe - done.dry) / (1 - done.dry) : 0,
     },

@@ -43,6 +43,8 @@ export interface Spent {
   readonly runoffMl: number;
   /** By the clock of the plans, for what was done. */
   readonly plannedS: number;
+  /** Of it what goes by the pace of a hand. */
+  readonly handS: number;
   /** What the ticks tell of how long it took. */
   readonly paces: readonly Pace[];
 }
@@ -88,6 +90,7 @@ export const freshStart: StartState = {
     litres: 0,
     runoffMl: 0,
     plannedS: 0,
+    handS: 0,
     paces: [],
   },
 };

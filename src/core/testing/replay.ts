@@ -309,7 +309,7 @@ export function replay(plan: Plan, job: Job, past?: Past): readonly Found[] {
           option,
           parts.map(({ touch }) => touch),
         );
-    const openM2 = (zone.areaM2 * parts.length) / before.sections;
+    const openM2 = zone.areaM2 * (1 - (option.rest?.begun.done.wipe ?? 0));
     const standsMl = (parts.reduce((sum, { standsUm }) => sum + standsUm, 0) / parts.length) * openM2;
     return [
       ...found,

@@ -94,6 +94,18 @@ describe('a lot', () => {
     expect(many.cars[first!.car]!.beginMin).toBe(first!.atMin);
   });
 
+  it('takes as many drying towels as the sides that its cars are dried with, not one a car', () => {
+    for (const drying of ['panel', 'body'] as const) {
+      const job = car({ choices: { ...car().choices, drying } });
+      const own = planJob(job).towels.filter(({ role }) => role === 'drying');
+      const sides = own.reduce((sum, towel) => sum + new Set(towel.sides.map(({ number }) => number)).size, 0);
+      const [{ fold }] = own as [(typeof own)[number]];
+      const { towels } = planned(lot(40, { classes: [{ name: 'dusty', job, count: 40 }] }));
+      expect(sides).toBeLessThan(fold);
+      expect(towels.drying).toBe(Math.ceil((40 * sides) / fold));
+    }
+  });
+
   it('takes two people less than the time of one and more than half of it, and no fewer towels', () => {
     const [one, two] = [planned(lot(20)), planned(lot(20, { people: 2 }))];
     const minutes = (plan: typeof one): number => plan.endMin - 480;

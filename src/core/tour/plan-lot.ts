@@ -1,11 +1,10 @@
 import { resolveAssumptions } from '../assumptions';
-import { type Job, type Lot, type TowelBatch, type TowelRole, towelRoles } from '../model';
+import { type Job, type Lot, type TowelRole, towelRoles } from '../model';
 import { isFromBucket } from '../mix';
-import { type Plan, planJob, wipingsOf } from '../planning';
-import { choicesOf } from '../rules';
+import { type Plan, planJob } from '../planning';
 import type { Study } from '../studies';
-import { type Wiping, towelLedger } from '../towel';
 import { Laundry } from './lot-laundry';
+import { openedTowels } from './lot-towels';
 
 /** What a lot runs short of first: clean water, clean towels of a role, or a product by its id. */
 type LotStock =
@@ -55,10 +54,6 @@ export interface LotPlan {
   readonly shortages: readonly LotShortage[];
 }
 
-/** Passes of one car have numbers below this. */
-const CAR = 10_000;
-/** So far nobody looks ahead over many cars. */
-const NO_LOOKING_AHEAD = 1;
 const HOUR_MIN = 60;
 
 /** One car as one person washes it. */
@@ -94,43 +89,6 @@ function carsOf(
     }
   }
   return { cars, endMin: Math.max(...free) + packMin };
-}
-
-/** The first batch of each role, as many of it as are asked for. */
-const boundless = (jobs: readonly Job[]): readonly TowelBatch[] =>
-  towelRoles.flatMap((role) => {
-    const batch = jobs.flatMap(({ towels }) => towels).find((one) => one.role === role);
-    return batch ? [{ ...batch, clean: Infinity }] : [];
-  });
-
-/** Towels through each person’s hands from the first car to the last: role, and the car at which each is opened. */
-function openedTowels(
-  lot: Lot,
-  plans: readonly Plan[],
-  cars: readonly LotCar[],
-): readonly { readonly role: TowelRole; readonly car: number }[] {
-  const own = plans.map((plan) => {
-    const options = new Map(plan.zones.map(({ zone, option }) => [zone.id, option]));
-    return wipingsOf(plan.timeline, 1, (zoneId) => options.get(zoneId)?.needs ?? [])[0]!;
-  });
-  const rows = Array.from({ length: lot.people }, (_, person) =>
-    cars.flatMap((car, i): readonly Wiping[] =>
-      car.person === person ? own[car.of]!.map((wiping) => ({ ...wiping, pass: wiping.pass + i * CAR })) : [],
-    ),
-  );
-  const [first] = lot.classes;
-  const job = alone(first!);
-  const a = resolveAssumptions(job.choices.assumptions);
-  const towels = towelLedger(
-    rows,
-    boundless(lot.classes.map(({ job: one }) => one)),
-    { ...choicesOf(job), mostWays: NO_LOOKING_AHEAD },
-    a,
-  );
-  return towels.map(({ role, sides }) => ({
-    role,
-    car: Math.floor(Math.min(...sides.flatMap(({ entries }) => entries.map(({ pass }) => pass))) / CAR),
-  }));
 }
 
 /** Water and product of a mix. */

@@ -110,6 +110,7 @@ export class RunUseDocument {
   @OrNull() @OneOf(vehicleMethods) method!: string | null;
   @Between(0, 1) doneShare!: number;
   @Between(0, 10_000) plannedMin!: number;
+  @Maybe() @Between(0, 10_000) handMin?: number;
   @OrNull() @Between(0, 10_000) waterL!: number | null;
   @OrNull() @Between(0, 10_000) runoffL!: number | null;
   @UniqueBy('act') @Many(() => PaceDocument, pacedActs.length) paces!: PaceDocument[];

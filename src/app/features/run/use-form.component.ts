@@ -48,6 +48,25 @@ import { studyOf } from '../../state/study';
               [attr.aria-expanded]="weighing() === field.name"
               (onClick)="weighing.set(weighing() === field.name ? null : field.name)"
             />
+            @if (isToppedUp(field)) {
+              <label [for]="'use-' + field.more">{{ field.moreLabel }}</label>
+              <esm-number
+                [formControlName]="field.more"
+                [inputId]="'use-' + field.more"
+                [as]="volume()"
+                [bounds]="bounds.countedMl"
+                [digits]="1"
+              />
+            } @else {
+              <p-button
+                label="Mixed more"
+                [ariaLabel]="'Mixed more: ' + field.moreLabel"
+                size="small"
+                severity="secondary"
+                [text]="true"
+                (onClick)="topUp(field.name)"
+              />
+            }
             @if (weighing() === field.name) {
               <div class="scale">
                 <esm-number
@@ -104,6 +123,9 @@ import { studyOf } from '../../state/study';
     :host {
       display: block;
     }
+    .fields {
+      align-items: start;
+    }
     .scale {
       display: grid;
       grid-template-columns: 1fr 1fr;
@@ -153,18 +175,24 @@ export class UseFormComponent {
     const mixes = reckoning.vessels.filter(({ content }) => (reckoning.spent.productMl[content] ?? 0) > 0);
     return [
       ...mixes.map(({ content, vesselId }) => ({
-        name: `ml.${content}`,
+        name: `ml-${content}`,
+        more: `more-${content}`,
         isMix: true,
         label: `${contentName[content]} left in ${vessel(vesselId)}`,
+        moreLabel: `${contentName[content]} mixed on top of the plan`,
         value: leftOf(content, reckoning, used),
+        moreValue: moreOf(content, reckoning, used),
       })),
       ...towelRoles
         .filter((role) => (usual[role] ?? 0) > 0 || opened(role) > 0)
         .map((role) => ({
-          name: `towels.${role}`,
+          name: `towels-${role}`,
+          more: '',
           isMix: false,
           label: `${capital(roleName[role])} opened`,
+          moreLabel: '',
           value: opened(role),
+          moreValue: 0,
         })),
     ];
   });
@@ -182,7 +210,10 @@ export class UseFormComponent {
     () =>
       new FormRecord(
         Object.fromEntries(
-          this.fields().map(({ name, value }) => [name, new FormControl<number | null>(value, Validators.required)]),
+          this.fields().flatMap(({ name, value, more, moreValue, isMix }) => [
+            [name, new FormControl<number | null>(value, Validators.required)],
+            ...(isMix ? [[more, new FormControl<number | null>(moreValue, Validators.required)]] : []),
+          ]),
         ),
       ),
   );
@@ -191,6 +222,16 @@ export class UseFormComponent {
     validators: [Validators.required, Validators.maxLength(500)],
   });
   protected readonly weighing = signal<string | null>(null);
+  private readonly toppedUp = signal<ReadonlySet<string>>(new Set());
+
+  protected isToppedUp({ name, moreValue }: { readonly name: string; readonly moreValue: number }): boolean {
+    return moreValue > 0 || this.toppedUp().has(name);
+  }
+
+  protected topUp(name: string): void {
+    this.toppedUp.update((names) => new Set([...names, name]));
+  }
+
   protected readonly scaleFault = signal('');
 
   /** So dilute a mix weighs a gram a millilitre. */
@@ -214,7 +255,7 @@ export class UseFormComponent {
       );
     const use = useOf(
       reckoning,
-      { leftMl: of('ml.'), opened: of('towels.') },
+      { leftMl: of('ml-'), moreMl: of('more-'), opened: of('towels-') },
       this.now(),
       this.noted() ? this.because.value.trim() : '',
     );
@@ -223,9 +264,18 @@ export class UseFormComponent {
   }
 }
 
-/** As counted before, or as it should be. */
-function leftOf(content: string, { spent, expected }: UsageAccount, used: RunUse | null): number {
+const madeOf = (content: string, { spent }: UsageAccount): number =>
+  spent.madeMl[content as keyof UsageAccount['spent']['madeMl']] ?? 0;
+
+/** Mixed on top of the plan by what was counted before. */
+function moreOf(content: string, account: UsageAccount, used: RunUse | null): number {
   const counted = used?.mixes.find(({ purpose }) => purpose === content);
-  const made = spent.madeMl[content as keyof UsageAccount['spent']['madeMl']] ?? 0;
+  return counted ? Math.max(0, Math.round(counted.usedMl - madeOf(content, account))) : 0;
+}
+
+/** As counted before, or as it should be. */
+function leftOf(content: string, account: UsageAccount, used: RunUse | null): number {
+  const counted = used?.mixes.find(({ purpose }) => purpose === content);
+  const [made, { expected }] = [madeOf(content, account), account];
   return Math.max(0, Math.round(counted ? made - counted.usedMl : (expected.leftMl[content] ?? 0)));
 }

@@ -21,13 +21,13 @@ describe('what was used', () => {
       element.querySelector('esm-use-form form')!.dispatchEvent(new Event('submit'));
       await settle();
     };
-    expect(field('towels.wash').value).toBe(String(plan.towels.filter(({ role }) => role === 'wash').length));
+    expect(field('towels-wash').value).toBe(String(plan.towels.filter(({ role }) => role === 'wash').length));
     const write = async (input: HTMLInputElement, text: string): Promise<void> => {
       input.value = text;
       input.dispatchEvent(new Event('blur'));
       await settle();
     };
-    await write(field('towels.wash'), '6');
+    await write(field('towels-wash'), '6');
     await press('Weigh it instead: Rinseless wash');
     const scale = (name: string): HTMLInputElement =>
       element.querySelector<HTMLInputElement>(`input[aria-label="${name}"]`)!;
@@ -35,17 +35,20 @@ describe('what was used', () => {
     await write(scale('On the scale'), '400');
     expect(element.querySelector('esm-use-form .fault')!.textContent).toContain('cannot weigh less');
     await write(scale('On the scale'), '480');
-    expect(field('ml.wash').value).toBe('0 mL');
+    expect(field('ml-wash').value).toBe('0 mL');
+    await press('Mixed more: Rinseless wash');
+    await write(field('more-wash'), '500');
     await submit();
     const used = usedIn(job.job()!.run!)!;
     expect(used.towels.find(({ role }) => role === 'wash')).toMatchObject({ opened: 6 });
     const wash = plan.mix.mixes.find(({ content }) => content === 'wash')!;
     expect(used.mixes.find(({ purpose }) => purpose === 'wash')!.usedMl).toBeCloseTo(
-      wash.fills.reduce((sum, { totalMl }) => sum + totalMl, 0),
+      500 + wash.fills.reduce((sum, { totalMl }) => sum + totalMl, 0),
       6,
     );
+    expect(field('more-wash').value).toBe('500 mL');
     expect(element.textContent).toContain('Noted in the log');
-    await write(field('towels.wash'), '5');
+    await write(field('towels-wash'), '5');
     field('because').value = 'One was in the wrong pile';
     field('because').dispatchEvent(new Event('input'));
     await submit();
@@ -81,7 +84,7 @@ describe('what was used', () => {
       .library()
       .find(({ item }) => item.id === wash.id)!;
     expect(entry.item).toMatchObject({ clean: at('shelf') });
-    const field = element.querySelector<HTMLInputElement>('[id="use-towels.wash"]')!;
+    const field = element.querySelector<HTMLInputElement>('[id="use-towels-wash"]')!;
     const before = at('dirty');
     field.value = String(before - 1);
     field.dispatchEvent(new Event('blur'));
