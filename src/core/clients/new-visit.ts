@@ -1,4 +1,4 @@
-import { habitsIn, newJob, sellAs } from '../edit';
+import { habitsIn, newJob, onDate, sellAs } from '../edit';
 import type { Client, ClientCar, EntryItems, EntryKind, Job, Leg, LibraryEntry } from '../model';
 import { type Day, daysBetween } from '../units';
 import { doneOn } from './visits';
@@ -38,7 +38,8 @@ export function newVisit({ id, date, client, car, library, last, lastDay }: Visi
     clientId: client.id,
     hour: last?.hour ?? usual.hour,
     vehicle,
-    site: item('site', car.siteId) ?? last?.site ?? usual.site,
+    // What was typed or read off that day holds no more.
+    site: item('site', car.siteId) ?? (last && onDate(last, date).site) ?? usual.site,
     around: last?.around ?? [],
     wishes: client.wishes,
     marks: last?.marks ?? [],

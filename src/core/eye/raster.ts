@@ -87,6 +87,18 @@ export function* inLight({ width, height, rgba }: Raster, side = WORKING_SIDE): 
   return { width: across, height: down, planes, clipped };
 }
 
+/** Every so many pixels of a picture as they are: rough, and next to no work however large it is. */
+export function glanceAt({ width, height, rgba }: Raster, side = WORKING_SIDE): Light {
+  const every = Math.max(1, Math.floor(Math.max(width, height) / side));
+  const [across, down] = [Math.floor(width / every), Math.floor(height / every)];
+  const of = (channel: Channel): Float32Array =>
+    Float32Array.from({ length: across * down }, (_unused, at) => {
+      const [x, y] = [every * (at % across), every * Math.floor(at / across)];
+      return linear[rgba[4 * (y * width + x) + channel]!]!;
+    });
+  return { width: across, height: down, planes: [of(0), of(1), of(2)], clipped: new Float32Array(across * down) };
+}
+
 /** How bright a pixel looks, Y of Rec. 709. */
 export const brightness = ({ planes }: Light, at: number): number =>
   0.2126 * planes[0][at]! + 0.7152 * planes[1][at]! + 0.0722 * planes[2][at]!;

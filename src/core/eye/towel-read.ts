@@ -2,7 +2,7 @@ import { type Illumination, illuminationOn } from './illumination';
 import { absorption, steepness } from './kubelka-munk';
 import { type Outline, type Point, findOutline } from './outline';
 import { type PictureFault, faultOf } from './picture-faults';
-import { type Light, type Raster, type Rgb, channels, inLight } from './raster';
+import { type Light, type Raster, type Rgb, channels, glanceAt, inLight } from './raster';
 import { inSquares } from './squares';
 import type { Study } from '../studies';
 
@@ -69,6 +69,8 @@ export const outlineIn = ({ outline, light }: Pick<TowelRead, 'outline' | 'light
  * @param wholeRim whether clean cloth must show all round, or anywhere
  */
 export function* readTowel(picture: Raster, wholeRim: boolean): Study<TowelRead | Refused> {
+  // A picture of nothing but paleness is refused at a glance.
+  if (findOutline(glanceAt(picture)) === 'pale-ground') return { kind: 'refused', fault: 'pale-ground', outline: [] };
   const reading = inLight(picture);
   let step = reading.next();
   while (!step.done) {

@@ -9,7 +9,7 @@ import { absorption, reflectance } from './kubelka-munk';
 import { gaugeOf, wipedKinds } from './soil-optics';
 import { type TowelScene, plainScene, renderTowel } from './wipe-picture';
 import { runs } from '@esmero/testing';
-import { type WipeAnswer, type WipeMeasured, wipeTest } from './wipe-test';
+import { type WipeAnswer, type WipeAsked, type WipeMeasured, wipeTest } from './wipe-test';
 
 /** A hand that has weighed often: its gauge is known. */
 const practised: readonly Calibration[] = wipedKinds.flatMap((kind) =>
@@ -25,21 +25,20 @@ const practised: readonly Calibration[] = wipedKinds.flatMap((kind) =>
   })),
 );
 
-function read(scene: TowelScene, calibrations: readonly Calibration[] = practised): WipeAnswer {
-  return finish(
-    wipeTest(renderTowel(scene, a), {
-      patchM2: scene.patchM2,
-      sideM2: scene.sideM2,
-      cleanliness: scene.kind === 'brake-dust' ? 4 : 1,
-      kind: null,
-      person: 'Ada',
-      cloth: 'white',
-      calibrations,
-      dye: null,
-      assumptions: a,
-    }),
-  );
-}
+const askedOf = (scene: TowelScene, calibrations: readonly Calibration[] = practised): WipeAsked => ({
+  patchM2: scene.patchM2,
+  sideM2: scene.sideM2,
+  cleanliness: scene.kind === 'brake-dust' ? 4 : 1,
+  kind: null,
+  person: 'Ada',
+  cloth: 'white',
+  calibrations,
+  dye: null,
+  assumptions: a,
+});
+
+const read = (scene: TowelScene, calibrations?: readonly Calibration[]): WipeAnswer =>
+  finish(wipeTest(renderTowel(scene, a), askedOf(scene, calibrations)));
 
 function measured(scene: TowelScene): WipeMeasured {
   const answer = read(scene);
@@ -167,6 +166,12 @@ describe('pictures that tell nothing', () => {
       'coarse',
     ] as const)
       expect(why(what)).toBe(what);
+  });
+
+  it('refuses a large picture of nothing but paleness at a glance, before it is gone through', () => {
+    const rgba = new Uint8ClampedArray(4 * 6000 * 4500).fill(255);
+    const first = wipeTest({ width: 6000, height: 4500, rgba }, askedOf(plainScene)).next();
+    expect(first).toMatchObject({ done: true, value: { kind: 'refused', fault: 'pale-ground' } });
   });
 
   it('refuses what is no towel', () => {

@@ -49,6 +49,7 @@ function visitAfter(job: Job, days: number, usual: Leg, method: SeasonMethod, ti
     ...job,
     soil: {},
     readings: {},
+    site: { ...job.site, panelC: null },
     since: [leg],
     run: null,
     refused: null,

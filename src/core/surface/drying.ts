@@ -66,28 +66,20 @@ const stepFor = (umPerS: number, degreesPerS: number, fineness: number): number 
 /** What is followed until it has fallen to nothing. */
 type Falling = 'film' | 'warmth';
 
-/** How a film went: when it, or the panel's warmth, had fallen to nothing, and how fast it left. */
-export interface DryingOff {
-  /** Seconds, to a fraction of the last step; null when it does not happen within the hour. */
-  readonly atS: number | null;
-  /** Mean over that time, µm/s. */
-  readonly umPerS: number;
-}
-
 /**
  * Follows a film by the midpoint rule: (C + 4.186·h)·dT/dt = gain − L·E, dh/dt = −1000·E. Plain
  * numbers in the loop: it runs for every film on every panel of a plan.
+ * @returns seconds until it has fallen to nothing, to a fraction of the last step; null when it does not within the hour
  */
-function follow(wetting: Wetting, falling: Falling, fineness: number): DryingOff {
+function follow(wetting: Wetting, falling: Falling, fineness: number): number | null {
   const { heatCapacity, appliedUm, holdUpUm } = wetting;
   const { evaporation, heatGain }: Climate = climateOf(wetting.air);
-  const held = Math.min(appliedUm, holdUpUm);
-  let um = held;
+  let um = Math.min(appliedUm, holdUpUm);
   let panelC = startC(wetting);
   let time = 0;
   let before = falling === 'film' ? um - DRY_UM : panelC;
   while (time < HORIZON_S) {
-    if (before <= 0) return { atS: time, umPerS: 0 };
+    if (before <= 0) return time;
     const leaves = evaporation(panelC);
     const warms = (heatGain(panelC) - LATENT * leaves) / (heatCapacity + WATER * um);
     const step = stepFor(-1000 * leaves, warms, fineness);
@@ -97,15 +89,12 @@ function follow(wetting: Wetting, falling: Falling, fineness: number): DryingOff
     um -= 1000 * midLeaves * step;
     panelC += ((heatGain(midC) - LATENT * midLeaves) / (heatCapacity + WATER * Math.max(0, midUm))) * step;
     const after = falling === 'film' ? um - DRY_UM : panelC;
-    if (after <= 0) {
-      const atS = time + step * endWithin(before, after, (falling === 'film' ? -1000 * leaves : warms) * step);
-      return { atS, umPerS: (held - Math.max(0, um)) / atS };
-    }
+    if (after <= 0) return time + step * endWithin(before, after, (falling === 'film' ? -1000 * leaves : warms) * step);
     before = after;
     time += step;
     um = Math.max(0, um);
   }
-  return { atS: null, umPerS: (held - um) / time };
+  return null;
 }
 
 /** A panel and its film after some time. */
@@ -142,15 +131,12 @@ export function later(wetting: Wetting, seconds: number, held: Held = () => Infi
   return { panelC, filmUm: um, airUm };
 }
 
-/** How a film dries by itself, counted from the spray. */
-export const dryingOff = (wetting: Wetting, fineness = 1): DryingOff => follow(wetting, 'film', fineness);
-
 /**
  * Seconds until the film has dried by itself, counted from the spray; null when it stays wet for
  * an hour and more.
  * @param fineness 2 takes steps half as long, to see that it makes no odds
  */
-export const openTimeS = (wetting: Wetting, fineness = 1): number | null => dryingOff(wetting, fineness).atS;
+export const openTimeS = (wetting: Wetting, fineness = 1): number | null => follow(wetting, 'film', fineness);
 
 /**
  * Seconds of work before the film that is held freezes; 0 when it slushes at once, null when it
@@ -160,7 +146,7 @@ export const openTimeS = (wetting: Wetting, fineness = 1): number | null => dryi
 export function freezeTimeS(wetting: Wetting, slushC: number): number | null {
   if (startC(wetting) <= slushC) return 0;
   const dries = openTimeS(wetting);
-  const freezes = follow(wetting, 'warmth', 1).atS;
+  const freezes = follow(wetting, 'warmth', 1);
   return freezes !== null && (dries === null || freezes < dries) ? freezes : null;
 }
 

@@ -3,12 +3,11 @@ import type { Colour, Job, Zone } from '../model';
 import { type SunPosition, sunAt, sunOnPanel } from '../sun';
 import type { Air } from './air';
 import {
-  type DryingOff,
   type Held,
   type Later,
   type Wetting,
   coldestPanelC,
-  dryingOff,
+  openTimeS,
   freezeTimeS,
   later,
   leastLiquidC,
@@ -38,7 +37,7 @@ export const NO_FROST_C = 6;
 
 /** A panel of a surface and tilt in the air of the site; what it is asked twice it knows. */
 export class Panel {
-  private readonly dries = new Map<string, DryingOff>();
+  private readonly dries = new Map<string, number | null>();
   private readonly freezes = new Map<string, number | null>();
   private readonly laters = new Map<string, Later>();
 
@@ -91,7 +90,9 @@ export class Panel {
 
   /** Seconds until a film dries by itself; null when it stays wet for an hour. */
   openS(appliedUm: number, liquidC: number, panelC = this.panelC): number | null {
-    return this.drying(appliedUm, liquidC, panelC).atS;
+    return known(this.dries, keyOf(appliedUm, liquidC, panelC), () =>
+      openTimeS(this.wetting(appliedUm, liquidC, panelC)),
+    );
   }
 
   /** Seconds until it freezes; null when it does not. */
@@ -99,12 +100,6 @@ export class Panel {
     if (this.air.airC > NO_FROST_C && panelC > NO_FROST_C) return null;
     return known(this.freezes, keyOf(appliedUm, liquidC, panelC), () =>
       freezeTimeS(this.wetting(appliedUm, liquidC, panelC), this.slushC),
-    );
-  }
-
-  private drying(appliedUm: number, liquidC: number, panelC: number): DryingOff {
-    return known(this.dries, keyOf(appliedUm, liquidC, panelC), () =>
-      dryingOff(this.wetting(appliedUm, liquidC, panelC)),
     );
   }
 
