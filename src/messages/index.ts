@@ -43,6 +43,7 @@ export {
   moveText,
   oneTowel,
   replannedText,
+  towelsToFind,
   rolesFor,
   stepsFor,
   taskHeading,

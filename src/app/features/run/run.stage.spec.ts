@@ -157,10 +157,11 @@ describe('the run', () => {
     expect(runStatusOf(job.plan()!, job.job()!.run!).done).toBe(ticks);
   });
 
-  it('says what stands in the way when there are too few towels, and leaves what must wait', async () => {
+  it('goes on when there are too few towels, and says how many to find', async () => {
     const { element, press, settle, job, drop } = await begun();
     while (!element.querySelector('.out')) await press('Done');
-    for (let i = 0; i < 30 && job.plan()!.method !== 'decline'; i++) {
+    const isShort = (): boolean => job.plan()!.verdicts.some(({ code }) => code === 'over-budget');
+    for (let i = 0; i < 30 && !isShort(); i++) {
       const inHand = [...element.querySelectorAll<HTMLElement>('.side')].some((one) =>
         one.textContent!.includes('wash towel'),
       );
@@ -168,9 +169,19 @@ describe('the run', () => {
       else await press('Done');
       await settle();
     }
+    expect(job.plan()!.method).not.toBe('decline');
+    expect(element.querySelector('.note.warn')!.textContent).toMatch(/^Find .*more .*wash towel/);
+  });
+
+  it('says what stands in the way when the water is gone, and goes on when that is taken back', async () => {
+    const { element, press, job, write } = await begun();
+    await press('Done');
+    await press('Something else');
+    await write('[id^=left-]', '0');
+    await press('Something else');
+    await write('#tank-now', '0');
     expect(element.textContent).toContain('There is no plan for the rest');
-    await press('Leave');
-    expect(job.job()!.run!.events.at(-1)).toMatchObject({ kind: 'leave' });
+    await press('Take back');
     expect(job.plan()!.method).not.toBe('decline');
   });
 

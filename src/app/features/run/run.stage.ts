@@ -64,6 +64,7 @@ import {
   mixSentences,
   oneTowel,
   replannedText,
+  towelsToFind,
   roleName,
   taskHeading,
   taskText,
@@ -259,6 +260,11 @@ export class RunStage {
     const was = before && before.begun.events < plan.begun.events ? runStatusOf(before, run).leftS : null;
     const what = turnText(last, this.desk.units());
     return `${what}. Planned again: ${replannedText(plan, runStatusOf(plan, run).leftS, was, this.desk.units())}.`;
+  });
+  /** Towels that the plan goes on with, and that are not there yet. */
+  protected readonly toFind = computed(() => {
+    const plan = this.desk.plan();
+    return plan && plan.method !== 'decline' ? towelsToFind(plan) : null;
   });
   /** What stands in the way of the rest, and which zones might wait. */
   protected readonly stuck = computed(() => {
