@@ -2,8 +2,7 @@ import type { DayChange, DayLeg, DayMend, DayPlan, FirstShortage, MendBrief, Sto
 import type { Day, Restock } from '@esmero/model';
 import { en } from './english';
 import { type Units, clockText, fixed, percent } from './units';
-import { oneTowel } from './run';
-import { roleName } from './words';
+import { oneTowel, roleName } from './words';
 
 const quantity: Readonly<Record<'water' | 'drain' | 'battery', (amount: number, u: Units) => string>> = {
   water: (litres, u) => `${u.water(litres)} of water`,

@@ -6,6 +6,7 @@ import {
   finishName,
   gearName,
   methodName,
+  oneTowel,
   roleName,
   approachName,
   soilName,
@@ -270,6 +271,8 @@ export function verdictSentence(verdict: Verdict, u: Units): string {
       return `Shade it, or call in a second person: ${zoneList(verdict.zones, 6)} will dry before you can finish.`;
     case 'over-by-clock':
       return `By the time you get there: ${gateSentence(verdict.gate, u)} It goes for ${zoneList(verdict.zones, 6)}.`;
+    case 'towels-to-find':
+      return `Find ${verdict.count === 1 ? `one more ${oneTowel[verdict.role]}` : `${fixed(verdict.count)} more ${roleName[verdict.role]}`}.`;
     case 'zones-left':
       return `Left out by hand: ${zoneList(verdict.zones)}.`;
     case 'over-budget':

@@ -22,7 +22,7 @@ import { isBehind, passHeading, passTitle } from './passes';
 import { fixed, type Units } from './units';
 import { ranges } from './sheet';
 import { clock } from './units';
-import { contentName, gearName, oneSpot, roleName, spotName, zoneName } from './words';
+import { contentName, gearName, oneSpot, oneTowel, spotName, zoneName } from './words';
 
 const actVerb: Readonly<Record<PassAct, string>> = {
   flush: 'Pre-rinse, do not touch',
@@ -49,15 +49,6 @@ export function taskText(task: Task): string {
   if (task.act === 'wipe') return passTitle(task);
   return `${verbFor(task)}: ${passTitle(task)}`;
 }
-
-/** One of the towels of a role, as it is said beside the car. */
-export const oneTowel: Readonly<Record<TowelRole, string>> = {
-  wash: 'wash towel',
-  finish: 'buffing towel',
-  drying: 'drying towel',
-  glass: 'glass towel',
-  wheels: 'wheel towel',
-};
 
 /** "Wash towel 2: turn to side 3, then 4; done after that." */
 export function moveText({ role, towel, how, sides, done }: HandMove): string {
@@ -341,16 +332,6 @@ export function turnText(turn: ReplanEvent, u: Units): string {
     case 'leave':
       return `For another time: ${listed(turn.zones)}`;
   }
-}
-
-/** "Find one more wash towel." for a plan that goes on with towels that are not there yet; null where all are. */
-export function towelsToFind({ verdicts }: Plan): string | null {
-  const toFind = verdicts.flatMap((one): readonly string[] => {
-    if (one.code !== 'over-budget' || !(one.budget in oneTowel)) return [];
-    const [count, role] = [Math.ceil(one.need - one.have), one.budget as TowelRole];
-    return [count === 1 ? `one more ${oneTowel[role]}` : `${fixed(count)} more ${roleName[role]}`];
-  });
-  return toFind.length > 0 ? `Find ${andList(toFind)}.` : null;
 }
 
 /** "15:37 of work left (+1:20), 2 towels to open, 0.4 L to pour". */

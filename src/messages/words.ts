@@ -365,6 +365,15 @@ export const roleName: Readonly<Record<TowelRole, string>> = {
   wheels: 'wheel towels',
 };
 
+/** One of the towels of a role, as it is said beside the car. */
+export const oneTowel: Readonly<Record<TowelRole, string>> = {
+  wash: 'wash towel',
+  finish: 'buffing towel',
+  drying: 'drying towel',
+  glass: 'glass towel',
+  wheels: 'wheel towel',
+};
+
 export const sideUseName: Readonly<Record<SideUse, string>> = {
   wash: 'lifts the dirt',
   finish: 'finishes dry',

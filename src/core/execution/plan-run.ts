@@ -22,13 +22,21 @@ interface Question {
 const KEPT = 24;
 const MINUTE_MS = 60_000;
 
-type OverBudget = Extract<Verdict, { readonly code: 'over-budget' }>;
+type ToFind = Extract<Verdict, { readonly code: 'towels-to-find' }>;
 
-/** As many clean towels more as a plan was short of. */
-const withTowels = (job: Job, short: readonly OverBudget[]): Job['towels'] =>
-  short.reduce((towels, { budget, need, have }) => {
-    const at = towels.findIndex(({ role }) => role === budget);
-    return towels.map((batch, i) => (i === at ? { ...batch, clean: batch.clean + Math.ceil(need - have) } : batch));
+/** Clean towels that a plan was short of. */
+const toFindFor = ({ verdicts }: Plan): readonly ToFind[] =>
+  verdicts.flatMap((one): readonly ToFind[] => {
+    if (one.code !== 'over-budget') return [];
+    const role = towelRoles.find((towels) => towels === one.budget);
+    return role ? [{ code: 'towels-to-find', role, count: Math.ceil(one.need - one.have) }] : [];
+  });
+
+/** With those as well. */
+const withTowels = (job: Job, toFind: readonly ToFind[]): Job['towels'] =>
+  toFind.reduce((towels, { role, count }) => {
+    const at = towels.findIndex((batch) => batch.role === role);
+    return towels.map((batch, i) => (i === at ? { ...batch, clean: batch.clean + count } : batch));
   }, job.towels);
 
 /**
@@ -39,9 +47,8 @@ function planLeft({ job, begun }: Remaining, minutesLeft: number): Plan {
   const within = (minutes: number, towels: Job['towels']): Plan =>
     planJob({ ...job, towels, site: { ...job.site, minutes } }, begun);
   const plan = within(Math.max(0, minutesLeft), job.towels);
-  const short = plan.verdicts.flatMap((one) => (one.code === 'over-budget' ? [one] : []));
-  const toFind = short.filter(({ budget }) => (towelRoles as readonly string[]).includes(budget));
-  const lacksTime = short.some(({ budget }) => budget === 'minutes');
+  const toFind = toFindFor(plan);
+  const lacksTime = plan.verdicts.some((one) => one.code === 'over-budget' && one.budget === 'minutes');
   if (plan.method !== 'decline' || !(lacksTime || toFind.length > 0)) return plan;
   const longer = within(Number.MAX_VALUE, withTowels(job, toFind));
   return longer.method === 'decline' ? plan : { ...longer, verdicts: [...longer.verdicts, ...toFind] };

@@ -10,6 +10,7 @@ import type {
   SpotKind,
   Surface,
   ToMind,
+  TowelRole,
   VehicleMethod,
   VesselKind,
   ZoneId,
@@ -167,6 +168,8 @@ export type Verdict =
   | { readonly code: 'late'; readonly zones: readonly ZoneId[] }
   /** Allowed by itself, and over a limit by the time that hands come. */
   | { readonly code: 'over-by-clock'; readonly zones: readonly ZoneId[]; readonly gate: Gate }
+  /** Clean towels that the rest of a run goes on with, and that are not there yet. */
+  | { readonly code: 'towels-to-find'; readonly role: TowelRole; readonly count: number }
   | { readonly code: 'zones-left'; readonly zones: readonly ZoneId[] }
   | (ShortBudget & { readonly code: 'over-budget' })
   | { readonly code: 'missing'; readonly gate: Gate }

@@ -18,8 +18,8 @@ const EPSILON = 1e-3;
  */
 export function lateIn(chosen: readonly Chosen[], steps: readonly Step[]): readonly Late[] {
   const parts = stepsByPart(steps);
-  return chosen.flatMap(({ zone, option: { drying, finishing } }) => {
-    return (parts.get(zone.id) ?? []).flatMap(({ spray, wipe, finish, dry, ...by }): Late[] => {
+  return chosen.flatMap(({ zone, option: { drying, finishing } }) =>
+    (parts.get(zone.id) ?? []).flatMap(({ spray, wipe, finish, dry, ...by }): Late[] => {
       const done = finish ?? dry ?? wipe;
       const lays = drying.layered || !spray;
       // What is dried at the end is wet with what was laid last: with the rinse, or with the wash.
@@ -34,6 +34,6 @@ export function lateIn(chosen: readonly Chosen[], steps: readonly Step[]): reado
         lays || finishing === 'body' ? done.endS - last.startS - drying.lastS : 0,
       );
       return lateS > EPSILON ? [{ zoneId: zone.id, section: wipe.section, lateS }] : [];
-    });
-  });
+    }),
+  );
 }

@@ -160,7 +160,7 @@ describe('the run', () => {
   it('goes on when there are too few towels, and says how many to find', async () => {
     const { element, press, settle, job, drop } = await begun();
     while (!element.querySelector('.out')) await press('Done');
-    const isShort = (): boolean => job.plan()!.verdicts.some(({ code }) => code === 'over-budget');
+    const isShort = (): boolean => job.plan()!.verdicts.some(({ code }) => code === 'towels-to-find');
     for (let i = 0; i < 30 && !isShort(); i++) {
       const inHand = [...element.querySelectorAll<HTMLElement>('.side')].some((one) =>
         one.textContent!.includes('wash towel'),

@@ -64,7 +64,6 @@ import {
   mixSentences,
   oneTowel,
   replannedText,
-  towelsToFind,
   roleName,
   taskHeading,
   taskText,
@@ -262,10 +261,11 @@ export class RunStage {
     return `${what}. Planned again: ${replannedText(plan, runStatusOf(plan, run).leftS, was, this.desk.units())}.`;
   });
   /** Towels that the plan goes on with, and that are not there yet. */
-  protected readonly toFind = computed(() => {
-    const plan = this.desk.plan();
-    return plan && plan.method !== 'decline' ? towelsToFind(plan) : null;
-  });
+  protected readonly toFind = computed(() =>
+    (this.desk.plan()?.verdicts ?? []).flatMap((one) =>
+      one.code === 'towels-to-find' ? [verdictSentence(one, this.desk.units())] : [],
+    ),
+  );
   /** What stands in the way of the rest, and which zones might wait. */
   protected readonly stuck = computed(() => {
     const plan = this.desk.plan();

@@ -48,11 +48,13 @@ import { studyOf } from '../../state/study';
               [attr.aria-expanded]="weighing() === field.name"
               (onClick)="weighing.set(weighing() === field.name ? null : field.name)"
             />
-            @if (isToppedUp(field)) {
-              <label [for]="'use-' + field.more">{{ field.moreLabel }}</label>
+          }
+          @if (field.more; as more) {
+            @if (more.value > 0 || toppedUp().has(more.name)) {
+              <label [for]="'use-' + more.name">{{ more.label }}</label>
               <esm-number
-                [formControlName]="field.more"
-                [inputId]="'use-' + field.more"
+                [formControlName]="more.name"
+                [inputId]="'use-' + more.name"
                 [as]="volume()"
                 [bounds]="bounds.countedMl"
                 [digits]="1"
@@ -60,13 +62,15 @@ import { studyOf } from '../../state/study';
             } @else {
               <p-button
                 label="Mixed more"
-                [ariaLabel]="'Mixed more: ' + field.moreLabel"
+                [ariaLabel]="'Mixed more: ' + more.label"
                 size="small"
                 severity="secondary"
                 [text]="true"
-                (onClick)="topUp(field.name)"
+                (onClick)="topUp(more.name)"
               />
             }
+          }
+          @if (field.isMix) {
             @if (weighing() === field.name) {
               <div class="scale">
                 <esm-number
@@ -176,23 +180,23 @@ export class UseFormComponent {
     return [
       ...mixes.map(({ content, vesselId }) => ({
         name: `ml-${content}`,
-        more: `more-${content}`,
         isMix: true,
         label: `${contentName[content]} left in ${vessel(vesselId)}`,
-        moreLabel: `${contentName[content]} mixed on top of the plan`,
         value: leftOf(content, reckoning, used),
-        moreValue: moreOf(content, reckoning, used),
+        more: {
+          name: `more-${content}`,
+          label: `${contentName[content]} mixed on top of the plan`,
+          value: moreOf(content, reckoning, used),
+        },
       })),
       ...towelRoles
         .filter((role) => (usual[role] ?? 0) > 0 || opened(role) > 0)
         .map((role) => ({
           name: `towels-${role}`,
-          more: '',
           isMix: false,
           label: `${capital(roleName[role])} opened`,
-          moreLabel: '',
           value: opened(role),
-          moreValue: 0,
+          more: null,
         })),
     ];
   });
@@ -210,10 +214,9 @@ export class UseFormComponent {
     () =>
       new FormRecord(
         Object.fromEntries(
-          this.fields().flatMap(({ name, value, more, moreValue, isMix }) => [
-            [name, new FormControl<number | null>(value, Validators.required)],
-            ...(isMix ? [[more, new FormControl<number | null>(moreValue, Validators.required)]] : []),
-          ]),
+          this.fields()
+            .flatMap((field) => [field, ...(field.more ? [field.more] : [])])
+            .map(({ name, value }) => [name, new FormControl<number | null>(value, Validators.required)]),
         ),
       ),
   );
@@ -222,11 +225,7 @@ export class UseFormComponent {
     validators: [Validators.required, Validators.maxLength(500)],
   });
   protected readonly weighing = signal<string | null>(null);
-  private readonly toppedUp = signal<ReadonlySet<string>>(new Set());
-
-  protected isToppedUp({ name, moreValue }: { readonly name: string; readonly moreValue: number }): boolean {
-    return moreValue > 0 || this.toppedUp().has(name);
-  }
+  protected readonly toppedUp = signal<ReadonlySet<string>>(new Set());
 
   protected topUp(name: string): void {
     this.toppedUp.update((names) => new Set([...names, name]));
