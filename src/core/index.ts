@@ -192,6 +192,7 @@ export {
   marksIn,
   onTowelByLevel,
   onTowelByScale,
+  evenMark,
   plainProof,
   plainScene,
   renderProof,

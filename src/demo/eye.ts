@@ -1,6 +1,7 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import {
   defaultAssumptions as a,
+  evenMark,
   levelOfLoad,
   mixingCards,
   mixingTask,
@@ -34,10 +35,19 @@ const evenings: readonly Learner[] = [
 ];
 const TRIES = 14;
 
-/** Somebody new who has practised for a week, and has weighed one towel: simulated by the drills themselves. */
+/** Two towels that were weighed, a light and a heavy one: this hand gets more soil into the same colour than usual. */
+const weighed = [
+  { grams: 0.02, reflectance: 0.632 },
+  { grams: 0.3, reflectance: 0.2 },
+] as const;
+const SIDE_M2 = 0.0417;
+/** Share of the side that the mark takes. */
+const MARK = 0.34;
+
+/** Somebody new who has practised for a week, and has weighed two towels: simulated by the drills themselves. */
 export function helperOn(today: Day): {
   readonly sessions: readonly PracticeSession[];
-  readonly calibration: Calibration;
+  readonly calibrations: readonly Calibration[];
 } {
   const draw = randomLcg(0.42);
   const normal = randomNormal.source(draw)(0, 1);
@@ -62,19 +72,17 @@ export function helperOn(today: Day): {
     const task = mixingTask(nextCard(mixingCards, mixed, at), draw);
     mixed.push(mixingTry(task, task.productMl * Math.exp(0.08 * normal()), draw() < 0.9 ? 'water' : 'product', at));
   }
-  const onTowelGm2 = 2.4;
   return {
     sessions: [...panels, { id: 'practice-mixing-0', name: helper, drill: 'mixing', tries: mixed }],
-    // A tenth of a gram on a side of 0.04 m², weighed; this hand gets more soil into the same colour than usual.
-    calibration: {
-      id: 'calibration-0',
+    calibrations: weighed.map(({ grams, reflectance }, i) => ({
+      id: `calibration-${i}`,
       name: 'Wash towels, grey edge',
       person: helper,
       kind: 'dust',
       by: 'scale',
       at: evening(2),
-      onTowelGm2,
-      absorbed: onTowelGm2 / (1.12 * a.gaugeDust),
-    },
+      onTowelGm2: grams / SIDE_M2,
+      shades: evenMark(reflectance, MARK),
+    })),
   };
 }

@@ -61,7 +61,7 @@ export function demoOn(today: Day): Collection {
     at: one.at + days * DAY_MS,
     expiresOn: one.expiresOn && dayAfter(one.expiresOn, days),
   }));
-  const { sessions, calibration } = helperOn(today);
+  const { sessions, calibrations } = helperOn(today);
   const plans = [
     { kind: 'van', item: harbourVan },
     { kind: 'day', item: harbourSetUp(today) },
@@ -69,7 +69,7 @@ export function demoOn(today: Day): Collection {
     ...clients.map((item) => ({ kind: 'client' as const, item })),
     { kind: 'business', item: business },
     ...sessions.map((item) => ({ kind: 'practice' as const, item })),
-    { kind: 'calibration', item: calibration },
+    ...calibrations.map((item) => ({ kind: 'calibration' as const, item })),
   ] as const;
   const library = [...demo.library, ...plans.map((one): LibraryEntry => ({ ...one, archived: false }))];
   return { ...demo, library, jobs: jobs.map((job) => placed(job, today)), movements: moved };

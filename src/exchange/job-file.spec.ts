@@ -1,7 +1,7 @@
 import Ajv2020 from 'ajv/dist/2020.js';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { paint, planJob, setAssumption } from '@esmero/core';
+import { evenMark, paint, planJob, setAssumption } from '@esmero/core';
 import { type Job, type LibraryEntry, calmShade, habitKeys, soilKinds, soilLevels, zoneIds } from '@esmero/model';
 import { demo, demoJobs } from '@esmero/demo';
 import { type Holdings, held } from '@esmero/records';
@@ -470,7 +470,7 @@ describe('published schemas', () => {
       by: 'scale',
       at: 5,
       onTowelGm2: 0.6,
-      absorbed: 0.05,
+      shades: evenMark(0.6, 0.3),
     } as const;
     const practice = {
       id: 'p-1',
@@ -487,6 +487,15 @@ describe('published schemas', () => {
       all.ok &&
         all.value.library.filter(({ kind }) => kind === 'calibration' || kind === 'practice').map(({ item }) => item),
     ).toEqual([calibration, practice]);
+    const { shades: _shades, ...weighed } = calibration;
+    const earlier = JSON.parse(writeCollection(held({ ...demo, library: entries })));
+    earlier.collection.calibrations[0].item = { ...weighed, absorbed: 0.05 };
+    const taken = readCollection(JSON.stringify({ ...earlier, version: 17 }));
+    const [kept] = taken.ok ? taken.value.library.flatMap((one) => (one.kind === 'calibration' ? [one.item] : [])) : [];
+    expect(kept).toMatchObject(weighed);
+    // A third of the side, at the shade that absorbs three times the mean.
+    expect(kept?.shades.filter((share) => share > 0)).toEqual([1 / 3]);
+    expect(kept?.shades.findIndex((share) => share > 0)).toBe(8);
   });
 
   it('answers what version 12 asks as everybody did before, and keeps passes that were changed by hand', () => {

@@ -14,14 +14,14 @@ describe('what a wipe test says', () => {
     high: 2.987,
     spread: 1.2,
     soil: 'dust',
-    absorbed: 0.1,
+    shades: [],
     outline: [],
     likely: [
-      { kind: 'dust', share: 0.82 },
-      { kind: 'pollen', share: 0.17 },
-      { kind: 'fallout', share: 0.01 },
+      { kind: 'dust', share: 0.82, byLaw: [] },
+      { kind: 'pollen', share: 0.17, byLaw: [] },
+      { kind: 'fallout', share: 0.01, byLaw: [] },
     ],
-    gauge: { gm2: 11, sd: 0.2, own: 0, others: 0 },
+    gauge: { own: 0, others: 0, range: null, reach: null },
   };
 
   it('has no more digits than a picture is good for', () => {
@@ -31,9 +31,18 @@ describe('what a wipe test says', () => {
 
   it('names the kinds that remain, and what it rests on', () => {
     expect(eyeText.likely(found)).toBe('Most likely dust (82 %), then pollen (17 %), by colour and grain.');
-    expect(eyeText.basis(found)).toContain('not calibrated');
-    expect(eyeText.basis({ gauge: { ...found.gauge, own: 3 } })).toContain('3 calibrations of this kind');
-    expect(eyeText.basis({ gauge: { ...found.gauge, others: 2 } })).toContain('other kinds');
+    expect(eyeText.basis(found, metric)).toContain('not calibrated');
+    const gauge = { own: 3, others: 2, range: [0.5, 6.04], reach: 'inside' } as const;
+    expect(eyeText.basis({ gauge }, metric)).toBe(
+      'It rests on 3 calibrations of this kind, by this hand with this cloth, from 0.5 g/m² to 6 g/m².',
+    );
+    expect(eyeText.basis({ gauge: { ...gauge, own: 0 } }, metric)).toContain('2 calibrations with other kinds');
+    expect(eyeText.basis({ gauge: { ...gauge, reach: 'outside' } }, metric)).toContain('less sure');
+    const once = { own: 1, others: 0, range: [2, 2], reach: 'one-load' } as const;
+    expect(eyeText.basis({ gauge: once }, metric)).toBe(
+      'It rests on one calibration of this kind, by this hand with this cloth, at 2 g/m². ' +
+        'Calibrate a much dirtier or cleaner patch too: one load says little about others.',
+    );
   });
 
   it('says how full a side is, and what of the colour is the product', () => {

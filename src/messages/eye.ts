@@ -35,13 +35,21 @@ export const roughly = (gm2: number): number => Number(gm2.toPrecision(2));
 
 const spanOf = (low: number, high: number, u: Units): string => `${u.load(roughly(low))} and ${u.load(roughly(high))}`;
 
-const basis = ({ own, others }: Gauge): string => {
-  if (own + others === 0) return 'It rests on our judgement: this hand and cloth are not calibrated.';
+const reachText: Readonly<Record<Exclude<Gauge['reach'], null>, string>> = worded({
+  inside: '',
+  outside: ' This is outside of that, so it is less sure.',
+  'one-load': ' Calibrate a much dirtier or cleaner patch too: one load says little about others.',
+});
+
+const basis = ({ own, others, range, reach }: Gauge, u: Units): string => {
+  if (!range || !reach) return 'It rests on our judgement: this hand and cloth are not calibrated.';
   const rest =
     own > 0
       ? `It rests on ${own === 1 ? 'one calibration' : `${own} calibrations`} of this kind`
-      : 'It rests on calibrations with other kinds';
-  return `${rest}, by this hand with this cloth.`;
+      : `It rests on ${others === 1 ? 'one calibration' : `${others} calibrations`} with other kinds`;
+  const [lightest, heaviest] = range.map((one) => u.load(roughly(one)));
+  const at = lightest === heaviest ? `at ${lightest}` : `from ${lightest} to ${heaviest}`;
+  return `${rest}, by this hand with this cloth, ${at}.${reachText[reach]}`;
 };
 
 /** Looking through the camera. */
@@ -61,10 +69,10 @@ export const eyeText = worded({
       .slice(0, 2)
       .map(({ kind, share }) => `${soilName[kind]} (${fixed(Math.min(99, 100 * share))} %)`)
       .join(', then ')}, by colour and grain.`,
-  basis: ({ gauge }: { readonly gauge: Gauge }): string => basis(gauge),
+  basis: ({ gauge }: { readonly gauge: Gauge }, u: Units): string => basis(gauge, u),
   unreadable: 'The browser cannot read this file as a picture. Take a JPEG or PNG.',
   calibrate:
-    'Weigh the dry towel before and after, over a patch large enough for the scale, or say the level that you would give the panel.',
+    'Weigh the dry towel before and after, over a patch large enough for the scale, or say the level that you would give the panel. Do it twice: once on a panel with little on it, once on a dirty one.',
   calibrated: (person: string, cloth: string, count: number): string =>
     `${person} with ${cloth}: ${count === 1 ? 'one calibration' : `${count} calibrations`}`,
   salt: 'Salt dissolves and hardly shows on a towel: judge it by eye.',

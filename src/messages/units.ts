@@ -105,7 +105,8 @@ const us: Units = {
   walk: (m) => `${fixed(m / M_PER_FOOT)} ft`,
   distance: (km) => `${fixed(km / KM_PER_MILE)} mi`,
   temperature: (c) => `${fixed(celsiusToFahrenheit(c))} °F`,
-  load: (gm2) => `${threeDigits((gm2 * M2_PER_FT2) / OUNCE_G)} oz/ft²`,
+  // A towel is weighed in grams, wherever one lives.
+  load: (gm2) => `${threeDigits(gm2 * M2_PER_FT2)} g/ft²`,
   weight: (kg) => `${fixed((kg * 1000) / (16 * OUNCE_G), 1)} lb`,
   edit: {
     length: scaled('in', M_PER_INCH),

@@ -1,4 +1,13 @@
-import { heaterBefore4, withAir, withClaims, withFold, withGround, withLayers, withPlace } from './items-before';
+import {
+  heaterBefore4,
+  withAir,
+  withClaims,
+  withFold,
+  withGround,
+  withLayers,
+  withPlace,
+  withShades,
+} from './items-before';
 import {
   jobFrom2To3,
   jobFrom3To4,
@@ -99,6 +108,7 @@ const collectionSteps: readonly Step[] = [
   { job: inStamp(jobFrom15To16), whole: (content) => ({ calibrations: [], practice: [], ...content }) },
   // A count says how much there is; those before it were differences, and stay so.
   {},
+  { items: { calibration: withShades } },
 ];
 
 /** The list of a collection file in which items of a kind stand. */

@@ -43,6 +43,21 @@ export const withGround = (site: unknown): unknown => (isRecord(site) ? { slope:
 export const withFold = (towel: unknown): unknown =>
   isRecord(towel) ? { pile: towel['role'] === 'drying' ? 'plush' : 'short', sides: 8, ...towel } : towel;
 
+const SHADES_BEFORE_18 = 46;
+
+/**
+ * Before version 18 a calibration held what a side absorbs on average, by Kubelka and Munk, and not
+ * its shades: taken as a mark of one shade on a third of the side.
+ */
+export function withShades(calibration: unknown): unknown {
+  if (!isRecord(calibration) || typeof calibration['absorbed'] !== 'number') return calibration;
+  const { absorbed, ...others } = calibration;
+  const deep = 3 * absorbed;
+  const reflectance = 1 + deep - Math.sqrt(deep * (deep + 2));
+  const shade = Math.min(SHADES_BEFORE_18 - 1, Math.round(-10 * Math.log2(Math.max(1e-6, reflectance))));
+  return { ...others, shades: Array.from({ length: SHADES_BEFORE_18 }, (_share, i) => (i === shade ? 1 / 3 : 0)) };
+}
+
 /** Products before version 7 claimed nothing, and had no word on safety. */
 export const withClaims = (product: unknown): unknown =>
   isRecord(product)

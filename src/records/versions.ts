@@ -2,4 +2,4 @@
 export const jobVersion = 16;
 
 /** The same of a collection. */
-export const collectionVersion = 17;
+export const collectionVersion = 18;

@@ -115,7 +115,7 @@ export interface Held {
           <div role="status" class="verdict" [class.go]="side.verdict === 'go-on'">
             <p class="big">{{ verdicts[side.verdict] }}</p>
             <p class="num">{{ wording.says(side) }} {{ wording.dye(side) }}</p>
-            <p class="soft">{{ basis(side) }}</p>
+            <p class="soft">{{ basis(side, units()) }}</p>
             @if (held() && side.verdict !== 'go-on') {
               <p-button label="Turn it: plan by that" icon="pi pi-refresh" (onClick)="full.emit()" />
             }
@@ -172,6 +172,7 @@ export class SideMeterComponent {
   protected readonly wording = sideText;
   protected readonly verdicts = sideVerdictText;
   protected readonly basis = eyeText.basis;
+  protected readonly units = computed(() => this.desk.units());
   protected readonly uses = uses;
   private readonly desk = inject(JobDesk);
   private readonly eye = inject(EyeDesk);

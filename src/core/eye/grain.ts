@@ -1,5 +1,5 @@
 import type { Illumination } from './illumination';
-import { absorption, steepness } from './kubelka-munk';
+import { type OpticalLaw, steepness } from './optical-law';
 import type { Light } from './raster';
 import { inSquares } from './squares';
 
@@ -18,17 +18,18 @@ export interface GrainScale {
   readonly pixelM2: number;
 }
 
-/**
- * Mass of the grains of a mark, g, from how unevenly they lie: grains that fall at random onto a
- * square are n ± √n, so what scatters about its mean gives away how heavy one is (compound Poisson).
- * Slow changes fall out against the neighbours, the weave by what clean cloth shows. null where
- * too little of the mark can be read.
- */
-export function grainMass(
+/** Squares of a mark, each with the mean of its neighbours, and how the clean cloth varies. */
+export interface Unevenness {
+  readonly marked: readonly (readonly [own: number, around: number])[];
+  /** Variance of a clean square against its neighbours, of reflectance. */
+  readonly weave: number;
+}
+
+/** How unevenly a mark lies. Slow changes fall out against the neighbours. null where too little of it can be read. */
+export function unevennessOf(
   light: Light,
   { pixels, reflectance }: Pick<Illumination, 'pixels' | 'reflectance'>,
-  { gaugeGm2, pixelM2 }: GrainScale,
-): number | null {
+): Unevenness | null {
   const { across, counts, sums } = inSquares(light, pixels, [reflectance[1]], SQUARE);
   const meanAt = (square: number): number =>
     counts[square] === SQUARE * SQUARE ? sums[0]![square]! / counts[square]! : NaN;
@@ -41,11 +42,19 @@ export function grainMass(
     if (around > READABLE[0] && around < READABLE[1]) marked.push([own, around]);
     else if (around > CLEAN) [clean, weave] = [clean + 1, weave + (own - around) ** 2];
   }
-  if (marked.length < FEWEST || clean < FEWEST) return null;
+  return marked.length < FEWEST || clean < FEWEST ? null : { marked, weave: weave / clean };
+}
+
+/**
+ * Mass of the grains of a mark, g, by one law of optics: grains that fall at random onto a square are
+ * n ± √n, so what scatters about its mean gives away how heavy one is (compound Poisson). The weave
+ * falls out by what clean cloth shows.
+ */
+export function grainMass({ marked, weave }: Unevenness, law: OpticalLaw, { gaugeGm2, pixelM2 }: GrainScale): number {
   let [scatter, grams] = [0, 0];
   for (const [own, around] of marked) {
-    scatter += (absorption(own) - absorption(around)) ** 2 - (weave / clean) * (around * steepness(around)) ** 2;
-    grams += absorption(around);
+    scatter += (law.absorbed(own) - law.absorbed(around)) ** 2 - weave * (around * steepness(law, around)) ** 2;
+    grams += law.absorbed(around);
   }
   return Math.max(0, (gaugeGm2 * scatter) / grams / SECOND_DIFFERENCE) * SQUARE * SQUARE * pixelM2;
 }

@@ -9,6 +9,7 @@ export { dyeStudy, sideMeter } from './side-meter';
 export type { DyeAnswer, SideAnswer, SideAsked, SideMeasured, SideVerdict } from './side-meter';
 export { wipedKinds } from './soil-optics';
 export type { WipedKind } from './soil-optics';
+export { evenMark } from './shades';
 export { plainProof, renderProof } from './proof-picture';
 export { blurred, plainScene, renderTowel } from './wipe-picture';
 export type { TowelScene } from './wipe-picture';

@@ -13,9 +13,3 @@ export const absorption = (reflectance: number): number => {
 
 /** The other way. @example reflectance(0) is 1 */
 export const reflectance = (absorbed: number): number => 1 + absorbed - Math.sqrt(absorbed * (absorbed + 2));
-
-/** How much a small error of the reflectance moves the absorption: −dF/dR. */
-export const steepness = (reflectance: number): number => {
-  const r = Math.max(BLACK, reflectance);
-  return (1 - r * r) / (2 * r * r);
-};

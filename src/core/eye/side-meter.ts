@@ -1,12 +1,14 @@
 import type { Assumptions } from '../assumptions';
 import type { Calibration, CleanlinessClass, Dye } from '../model';
-import { type Gauge, gaugeFor } from './calibration';
-import { dyeFrom, withoutDye } from './dye';
+import { type Gauge, handOf } from './calibration';
+import { dyeFrom, meanOf } from './dye';
+import { absorbedBy, markOn } from './mark';
+import { eightOfTen } from './mixture';
 import { expected, isWiped } from './soil-optics';
 import type { Raster } from './raster';
-import { type MarkLooks, foreignness, FOREIGN, likelyKinds } from './likely-kind';
+import { foreignness, FOREIGN, likelyKinds, looksBy } from './likely-kind';
 import type { Study } from '../studies';
-import { type Refused, absorbedBy, readTowel } from './towel-read';
+import { type Refused, readTowel } from './towel-read';
 
 export interface SideAsked {
   readonly person: string;
@@ -43,36 +45,41 @@ export type SideAnswer = SideMeasured | Refused;
 const KIND_SPREAD = 0.25;
 /** Relative; a used side is read in the field. */
 const TINT_SPREAD = 0.06;
-const Z = 1.2815515655446004;
 
 /** How full a used side is against what it takes. A clean corner or edge of the cloth must be in the picture. */
 export function* sideMeter(picture: Raster, asked: SideAsked): Study<SideAnswer> {
   const towel = yield* readTowel(picture, false);
   if (towel.kind === 'refused') return towel;
-  const { rgb: seen } = absorbedBy(towel);
-  const { soil } = asked.dye ? withoutDye(seen, asked.dye) : { soil: seen };
-  const [all, absorbed] = [seen[0] + seen[1] + seen[2], (soil[0] + soil[1] + soil[2]) / 3];
-  const looks: MarkLooks = { tint: soil, tintSpread: TINT_SPREAD, grainG: null };
+  const mark = markOn(towel, asked.dye);
+  const hand = handOf(asked, asked.calibrations, asked.assumptions);
+  const looks = looksBy(
+    hand.laws,
+    mark,
+    () => TINT_SPREAD,
+    () => null,
+  );
   const there = expected(asked.cleanliness);
-  if (!asked.dye && absorbed > 0.02 && foreignness(looks, there) > FOREIGN)
+  const isMark = meanOf(absorbedBy(mark.colours)) > 0.02;
+  if (!asked.dye && isMark && foreignness(looks, there) > FOREIGN)
     return { kind: 'refused', fault: 'coloured', outline: [] };
-  const kind = likelyKinds(looks, there, asked.assumptions)
-    .map((one) => one.kind)
-    .find(isWiped)!;
-  const gauge = gaugeFor(kind, asked, asked.calibrations, asked.assumptions);
-  const onTowelGm2 = gauge.gm2 * absorbed;
-  const reach = Math.exp(Z * Math.hypot(gauge.sd, KIND_SPREAD));
+  const { kind, byLaw } = likelyKinds(looks, there, asked.assumptions).flatMap(({ kind: one, ...rest }) =>
+    isWiped(one) ? [{ kind: one, ...rest }] : [],
+  )[0]!;
+  const parts = hand
+    .amounts(kind, mark.shades)
+    .map(({ log, sd }, i) => ({ share: byLaw[i]!, log, sd: Math.hypot(sd, KIND_SPREAD) }));
+  const [low, onTowelGm2, high] = eightOfTen(parts);
   const limitGm2 = asked.assumptions.sideDirt;
   const full = onTowelGm2 >= limitGm2;
   return {
     kind: 'measured',
     onTowelGm2,
-    low: onTowelGm2 / reach,
-    high: onTowelGm2 * reach,
+    low,
+    high,
     limitGm2,
-    gauge,
+    gauge: hand.gauge(kind, onTowelGm2),
     verdict: !full ? 'go-on' : asked.sidesLeft > 0 ? 'turn' : 'done',
-    dyeShare: all > 0 ? 1 - (3 * absorbed) / all : 0,
+    dyeShare: mark.dyeShare,
   };
 }
 
@@ -82,6 +89,6 @@ export type DyeAnswer = { readonly kind: 'found'; readonly dye: Dye; readonly ab
 export function* dyeStudy(picture: Raster): Study<DyeAnswer> {
   const towel = yield* readTowel(picture, false);
   if (towel.kind === 'refused') return towel;
-  const { rgb } = absorbedBy(towel);
-  return { kind: 'found', dye: dyeFrom(rgb), absorbed: (rgb[0] + rgb[1] + rgb[2]) / 3 };
+  const rgb = absorbedBy(markOn(towel, null).colours);
+  return { kind: 'found', dye: dyeFrom(rgb), absorbed: meanOf(rgb) };
 }

@@ -66,3 +66,15 @@ export function expected(cleanliness: CleanlinessClass): Readonly<Record<SeenKin
     'brake-dust': wheel ? 8 : low ? 0.3 : 0,
   };
 }
+
+/** The same for a patch of which somebody knows the kind. */
+export const nothingBut = (known: WipedKind): Readonly<Record<SeenKind, number>> => ({
+  dust: 0,
+  pollen: 0,
+  'road-film': 0,
+  fallout: 0,
+  grit: 0,
+  mud: 0,
+  'brake-dust': 0,
+  [known]: 1,
+});

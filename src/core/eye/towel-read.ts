@@ -1,9 +1,7 @@
 import { type Illumination, illuminationOn } from './illumination';
-import { absorption, steepness } from './kubelka-munk';
 import { type Outline, type Point, findOutline } from './outline';
 import { type PictureFault, faultOf } from './picture-faults';
-import { type Light, type Raster, type Rgb, channels, glanceAt, inLight } from './raster';
-import { inSquares } from './squares';
+import { type Light, type Raster, glanceAt, inLight } from './raster';
 import type { Study } from '../studies';
 
 /** A towel found in a picture, with the light on it evened out. */
@@ -20,43 +18,6 @@ export interface Refused {
   readonly fault: PictureFault;
   /** Where the towel was found, as shares of the picture's width and height; empty where it was not. */
   readonly outline: readonly Point[];
-}
-
-/** Means over small squares hold the noise of single pixels down before the curve bends it. */
-const SQUARE = 3;
-/** Darker than this the towel tells no more: black is black. */
-const DARKEST = 0.045;
-
-/** What the whole side absorbs, channel by channel, with its relative uncertainty. */
-export interface Absorbed {
-  readonly rgb: Rgb;
-  /** Change of the mean for an error of the reflectance of one. */
-  readonly slope: number;
-  readonly dark: number;
-}
-
-/** Means over squares of the towel, so that noise is averaged in light and not on the bent curve. */
-export function absorbedBy({ light, outline, on }: TowelRead): Absorbed {
-  const squares = inSquares(light, on.pixels, on.reflectance, SQUARE);
-  const sums = [0, 0, 0];
-  let [slope, dark] = [0, 0];
-  // Of the whole side: its very edge was left out, and is clean.
-  const count = outline.area;
-  squares.counts.forEach((n, square) => {
-    if (n === 0) return;
-    for (const c of channels) {
-      // Clean cloth scatters to both sides: what is brighter than clean takes off as much as what is darker puts on.
-      const mean = squares.sums[c]![square]! / n;
-      sums[c]! += (mean > 1 ? -absorption(2 - mean) : absorption(mean)) * n;
-      if (mean < 0.97) slope += (steepness(mean) * n) / 3;
-    }
-    if (squares.sums[1]![square]! / n < DARKEST) dark += n;
-  });
-  return {
-    rgb: sums.map((sum) => Math.max(0, sum / count)) as unknown as Rgb,
-    slope: slope / count,
-    dark: dark / on.pixels.length,
-  };
 }
 
 /** The outline as shares of the picture. */

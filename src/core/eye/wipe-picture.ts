@@ -38,6 +38,8 @@ export interface TowelScene {
   /** A shadow from this share of the picture's width on, that lets so much through. */
   readonly shadow: { readonly from: number; readonly lets: number } | null;
   readonly seed: number;
+  /** What is left of the light of a clean cloth under so much soil and dye, in units of the gauge. */
+  readonly optics: (absorbed: number) => number;
 }
 
 /** A quiet scene under daylight: what is not said otherwise. */
@@ -62,6 +64,7 @@ export const plainScene: TowelScene = {
   mark: 0.6,
   shadow: null,
   seed: 1,
+  optics: reflectance,
 };
 
 /** Coarse grains darken a towel little for what they weigh. */
@@ -197,7 +200,7 @@ export function renderTowel(scene: TowelScene, a: Assumptions): Raster {
       const earth = 1 + 0.25 * normal();
       for (let c = 0; c < 3; c++) {
         const towel =
-          reflectance(
+          scene.optics(
             (soilGm2 / gauge) * tint[c]! * scene.tinge[c]! + (thick > 0 ? scene.dye[c]! * Math.min(1, thick) : 0),
           ) *
           cloth *

@@ -1,15 +1,18 @@
 import type { Assumptions } from '../assumptions';
 import type { Calibration, CleanlinessClass, Dye } from '../model';
-import { type Gauge, gaugeFor } from './calibration';
-import { withoutDye } from './dye';
-import { grainMass } from './grain';
-import { FOREIGN, type Likely, type MarkLooks, foreignness, likelyKinds } from './likely-kind';
+import { type Gauge, handOf } from './calibration';
+import { meanOf } from './dye';
+import { grainMass, unevennessOf } from './grain';
+import { eightOfTen } from './mixture';
+import { FOREIGN, type Likely, foreignness, likelyKinds, looksBy } from './likely-kind';
+import { absorbedBy, markOn } from './mark';
 import type { Point } from './outline';
 import type { PictureFault } from './picture-faults';
 import type { Raster } from './raster';
-import { type WipedKind, expected, isWiped } from './soil-optics';
+import type { Shades } from './shades';
+import { type WipedKind, expected, gaugeOf, isWiped, nothingBut } from './soil-optics';
 import type { Study } from '../studies';
-import { type Refused, type TowelRead, absorbedBy, outlineIn, readTowel } from './towel-read';
+import { type Refused, type TowelRead, outlineIn, readTowel } from './towel-read';
 
 /** What the picture itself cannot tell. */
 export interface WipeAsked {
@@ -38,8 +41,8 @@ export interface WipeMeasured {
   readonly soil: WipedKind;
   readonly likely: readonly Likely[];
   readonly gauge: Gauge;
-  /** Mean of the whole side: what a calibration is made from. */
-  readonly absorbed: number;
+  /** Of the whole side: what a calibration is made from. */
+  readonly shades: Shades;
   /** Where the towel was found, as shares of the picture's width and height. */
   readonly outline: readonly Point[];
 }
@@ -66,79 +69,48 @@ export function* wipeTest(picture: Raster, asked: WipeAsked): Study<WipeAnswer> 
 function measured(towel: TowelRead, asked: WipeAsked): WipeAnswer {
   const { light, outline, on } = towel;
   const { assumptions: a, sideM2 } = asked;
-  const { rgb: seen, slope, dark } = absorbedBy(towel);
   const refuse = (fault: PictureFault): WipeAnswer => ({ kind: 'refused', fault, outline: outlineIn(towel) });
-  if (dark > MOST_DARK) return refuse('too-soiled');
-  const rgb = asked.dye ? withoutDye(seen, asked.dye).soil : seen;
-  const absorbed = (rgb[0] + rgb[1] + rgb[2]) / 3;
-  const lightSpread = (slope * Math.max(0.004, on.unevenness)) / Math.max(1e-6, absorbed);
-  const rough = gaugeFor(asked.kind ?? 'dust', asked, asked.calibrations, a).gm2;
-  const there = expected(asked.cleanliness);
-  const looks: MarkLooks = {
-    tint: rgb,
-    tintSpread: 0.4 * lightSpread,
-    grainG: grainMass(light, on, { gaugeGm2: rough, pixelM2: sideM2 / outline.area }),
-  };
-  if (!asked.dye && absorbed > 0.01 && foreignness(looks, there) > FOREIGN) return refuse('coloured');
-  const likely: readonly Likely[] = asked.kind ? [{ kind: asked.kind, share: 1 }] : likelyKinds(looks, there, a);
-  const wiped = likely.flatMap(({ kind, share }) => (isWiped(kind) ? [{ kind, share }] : []));
-  if (wiped.reduce((sum, { share }) => sum + share, 0) < 0.5) return refuse('coarse');
+  const mark = markOn(towel, asked.dye);
+  if (mark.dark > MOST_DARK) return refuse('too-soiled');
+  const hand = handOf(asked, asked.calibrations, a);
+  const uneven = Math.max(0.004, on.unevenness);
+  const grains = unevennessOf(light, on);
+  const scale = { gaugeGm2: gaugeOf(asked.kind ?? 'dust', a), pixelM2: sideM2 / outline.area };
+  const looks = looksBy(
+    hand.laws,
+    mark,
+    ({ slope, absorbed }) => (0.4 * slope * uneven) / Math.max(1e-6, absorbed),
+    (law) => grains && grainMass(grains, law, scale),
+  );
+  const anyKind = expected(asked.cleanliness);
+  const isMark = meanOf(absorbedBy(mark.colours)) > 0.01;
+  if (!asked.dye && isMark && foreignness(looks, anyKind) > FOREIGN) return refuse('coloured');
+  const there = asked.kind ? nothingBut(asked.kind) : anyKind;
+  const likely = likelyKinds(looks, there, a);
+  const wiped = likely.flatMap(({ kind, ...rest }) => (isWiped(kind) ? [{ kind, ...rest }] : []));
+  const [first] = wiped;
+  if (!first || wiped.reduce((sum, { share }) => sum + share, 0) < 0.5) return refuse('coarse');
   const toPanel = sideM2 / (asked.patchM2 * a.wipePickUp);
-  const others = Math.hypot(Math.log(a.wipeScatter), OUTLINE_SPREAD, lightSpread);
   const parts = wiped
     .filter(({ share }) => share > 0.005)
-    .map(({ kind, share }) => {
-      const gauge = gaugeFor(kind, asked, asked.calibrations, a);
-      return {
-        share,
-        gauge,
-        log: Math.log(Math.max(1e-4, gauge.gm2 * absorbed * toPanel)),
-        sd: Math.hypot(gauge.sd, others),
-      };
-    });
-  const [low, middle, high] = [0.1, 0.5, 0.9].map((share) => Math.exp(quantileOfMix(parts, share))) as [
-    number,
-    number,
-    number,
-  ];
+    .flatMap(({ kind, byLaw: shares }) =>
+      hand.amounts(kind, mark.shades).map(({ log, sd, by }, i) => ({
+        share: shares[i]!,
+        log: Math.max(Math.log(1e-4), log + Math.log(toPanel)),
+        sd: Math.hypot(sd, Math.log(a.wipeScatter), OUTLINE_SPREAD, (by.slope * uneven) / Math.max(1e-6, by.absorbed)),
+      })),
+    );
+  const [low, middle, high] = eightOfTen(parts);
   return {
     kind: 'measured',
     loadGm2: middle,
     low,
     high,
     spread: Math.exp(Math.log(high / low) / (2 * Z)),
-    soil: wiped[0]!.kind,
+    soil: first.kind,
     likely,
-    gauge: parts[0]!.gauge,
-    absorbed,
+    gauge: hand.gauge(first.kind, middle / toPanel, toPanel),
+    shades: mark.shades,
     outline: outlineIn(towel),
   };
-}
-
-/** Abramowitz and Stegun 7.1.26, right to 1.5e-7. */
-function normalBelow(z: number): number {
-  const x = Math.abs(z) / Math.SQRT2;
-  const t = 1 / (1 + 0.3275911 * x);
-  const tail =
-    t *
-    (0.254829592 + t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429)))) *
-    Math.exp(-x * x);
-  return z < 0 ? tail / 2 : 1 - tail / 2;
-}
-
-/** Quantile of a mixture of normals, by halving. */
-function quantileOfMix(
-  parts: readonly { readonly share: number; readonly log: number; readonly sd: number }[],
-  share: number,
-): number {
-  const sum = parts.reduce((total, one) => total + one.share, 0);
-  let low = Math.min(...parts.map(({ log, sd }) => log - 6 * sd));
-  let high = Math.max(...parts.map(({ log, sd }) => log + 6 * sd));
-  for (let round = 0; round < 60; round++) {
-    const middle = (low + high) / 2;
-    const below = parts.reduce((total, one) => total + (one.share / sum) * normalBelow((middle - one.log) / one.sd), 0);
-    if (below < share) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
 }

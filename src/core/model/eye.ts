@@ -5,6 +5,9 @@ import type { ZoneId } from './zone';
 export const calibrationWays = ['scale', 'levels'] as const;
 export type CalibrationWay = (typeof calibrationWays)[number];
 
+/** Shades that are told apart on a towel, from clean to black: ten to a halving of the light. */
+export const SHADES = 46;
+
 /** One wipe test whose soil is known: what a hand and a cloth make of it in a picture. */
 export interface Calibration {
   readonly id: string;
@@ -17,8 +20,8 @@ export interface Calibration {
   readonly at: number;
   /** Soil on the whole side, g/m² of towel. */
   readonly onTowelGm2: number;
-  /** What the picture showed: Kubelka–Munk, mean of the side. */
-  readonly absorbed: number;
+  /** What the picture showed: how much of the side, of one, has each shade. */
+  readonly shades: readonly number[];
 }
 
 /** Arcs and streaks that were counted on a panel in two pictures under one lamp. */

@@ -1,6 +1,7 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import { defaultAssumptions } from '../assumptions';
 import { type TowelScene, plainScene, wipedKinds } from '../eye';
+import { gaugeOf, isWiped } from '../eye/soil-optics';
 
 /** A scene out of the life of a detailer: any kind, load, light, cloth and camera; the patch is smaller where there is more on it. */
 export function anyScene(seed: number, width = 480): TowelScene {
@@ -34,6 +35,18 @@ export function anyScene(seed: number, width = 480): TowelScene {
     mark: between(0.45, 0.7),
     seed: seed + 1,
   };
+}
+
+/** The deepest shade at which a mark still tells something, and the least patch that anybody wipes. */
+const READABLE = 0.09;
+const LEAST_PATCH_M2 = 0.003;
+
+/** The same with a smaller patch where its mark would be black: what somebody does who was told so. */
+export function readable(scene: TowelScene): TowelScene {
+  const { kind, loadGm2, patchM2, sideM2, mark, gaugeFactor, optics } = scene;
+  const onMark = (loadGm2 * patchM2 * defaultAssumptions.wipePickUp) / sideM2 / (0.43 * mark * mark);
+  const left = optics(onMark / ((isWiped(kind) ? gaugeOf(kind, defaultAssumptions) : Infinity) * gaugeFactor));
+  return left > READABLE || patchM2 < LEAST_PATCH_M2 ? scene : readable({ ...scene, patchM2: patchM2 / 1.5 });
 }
 
 /** What spoils a picture, and how; each returns a scene that must be refused. */

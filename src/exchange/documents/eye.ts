@@ -1,5 +1,5 @@
-import { calibrationWays, drills, soilKinds, zoneIds } from '@esmero/model';
-import { Between, Flag, Id, Many, Moment, OneOf, Text, WholeBetween } from './rules';
+import { SHADES, calibrationWays, drills, soilKinds, zoneIds } from '@esmero/model';
+import { Between, Figures, Flag, Id, Many, Moment, OneOf, Text, WholeBetween } from './rules';
 
 export class CalibrationDocument {
   @Id() id!: string;
@@ -9,7 +9,7 @@ export class CalibrationDocument {
   @OneOf(calibrationWays) by!: string;
   @Moment() at!: number;
   @Between(0.0001, 1000) onTowelGm2!: number;
-  @Between(0.0001, 200) absorbed!: number;
+  @Figures(-1, 1, SHADES) shades!: number[];
 }
 
 export class ProofDocument {

@@ -1,6 +1,7 @@
 import 'reflect-metadata';
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   ArrayNotEmpty,
   ArrayUnique,
   IsArray,
@@ -143,6 +144,17 @@ export const Hours = (): Decorator =>
     IsInt({ each: true, ...says({ code: 'whole', min: 0, max: 23 }) }),
     Min(0, { each: true, ...says({ code: 'whole', min: 0, max: 23 }) }),
     Max(23, { each: true, ...says({ code: 'whole', min: 0, max: 23 }) }),
+  );
+
+/** So many figures between two bounds. */
+export const Figures = (min: number, max: number, count: number): Decorator =>
+  all(
+    IsArray(says({ code: 'list', most: count })),
+    ArrayMinSize(count, says({ code: 'list', most: count })),
+    ArrayMaxSize(count, says({ code: 'list', most: count })),
+    IsNumber({ allowNaN: false, allowInfinity: false }, { each: true, ...says({ code: 'number', min, max }) }),
+    Min(min, { each: true, ...says({ code: 'number', min, max }) }),
+    Max(max, { each: true, ...says({ code: 'number', min, max }) }),
   );
 
 /** Identifiers of other records. */

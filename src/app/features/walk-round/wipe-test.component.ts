@@ -288,7 +288,7 @@ export class WipeTestComponent {
       by,
       at: this.now(),
       onTowelGm2,
-      absorbed: found.absorbed,
+      shades: found.shades,
     });
     this.calibrates.set(false);
   }

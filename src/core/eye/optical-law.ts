@@ -1,0 +1,73 @@
+import { absorption } from './kubelka-munk';
+import { type Shades, shadeAt } from './shades';
+
+/** How much soil there is where the towel has a shade, in units that every law counts alike half-way to black. */
+export interface OpticalLaw {
+  /** How likely it is before anything was calibrated (judged). */
+  readonly prior: number;
+  /** From the reflectance against clean cloth. */
+  readonly absorbed: (reflectance: number) => number;
+}
+
+/** Where all laws agree: a gauge is about a mark of this shade. */
+const MIDDLE = 0.5;
+
+const agreeing = (prior: number, bare: (reflectance: number) => number): OpticalLaw => ({
+  prior,
+  absorbed: (reflectance) => (bare(reflectance) * absorption(MIDDLE)) / bare(MIDDLE),
+});
+
+/** Soil and cloth scatter as one (Kubelka and Munk 1931); the cloth itself reflects so much of the light. */
+const mixedInto = (cloth: number, prior: number): OpticalLaw =>
+  agreeing(prior, (reflectance) => absorption(cloth * reflectance) - absorption(cloth));
+
+/** Soil lies before the cloth as a filter (Beer 1852). */
+const filtering = (prior: number): OpticalLaw => agreeing(prior, (reflectance) => -Math.log(reflectance));
+
+/**
+ * What may hold between soil and shade. A picture has no absolute white, so how much the cloth
+ * reflects is not seen in it; and no one law is right for all soil. Colours, and what calibrations
+ * say of light and heavy marks, tell them apart.
+ */
+export const opticalLaws: readonly OpticalLaw[] = [
+  mixedInto(0.98, 0.06),
+  mixedInto(0.94, 0.12),
+  mixedInto(0.9, 0.14),
+  mixedInto(0.85, 0.1),
+  mixedInto(0.78, 0.08),
+  filtering(0.5),
+];
+
+/** How much the sum by a law changes for a small error of the reflectance: −df/dR. */
+export const steepness = ({ absorbed }: OpticalLaw, reflectance: number): number =>
+  (absorbed(0.995 * reflectance) - absorbed(1.005 * reflectance)) / (0.01 * reflectance);
+
+/** What a law makes of a side. */
+export interface ByLaw {
+  /** Mean of the whole side. */
+  readonly absorbed: number;
+  /** Mean where the soil lies, natural logarithm: how deep the mark is. */
+  readonly depth: number;
+  /** Change of the mean for an error of the reflectance of one. */
+  readonly slope: number;
+}
+
+/** Paler than this is no mark. */
+const MARK = 0.97;
+const LEAST = 1e-5;
+
+export function byLaw(law: OpticalLaw, shades: Shades): ByLaw {
+  let [sum, squares, slope] = [0, 0, 0];
+  shades.forEach((share, i) => {
+    if (i === 0) return;
+    const one = law.absorbed(shadeAt(i));
+    sum += share * one;
+    squares += share * one * one;
+    if (shadeAt(i) < MARK) slope += share * steepness(law, shadeAt(i));
+  });
+  return {
+    absorbed: Math.max(0, sum),
+    depth: Math.log(Math.max(LEAST, squares) / Math.max(LEAST, sum)),
+    slope: Math.max(0, slope),
+  };
+}
