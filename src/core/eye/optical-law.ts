@@ -1,3 +1,4 @@
+import { SHADES } from '../model';
 import { absorption } from './kubelka-munk';
 import { type Shades, shadeAt } from './shades';
 
@@ -7,15 +8,27 @@ export interface OpticalLaw {
   readonly prior: number;
   /** From the reflectance against clean cloth. */
   readonly absorbed: (reflectance: number) => number;
+  /** The same of each shade, with its steepness: they are asked for by the thousand. */
+  readonly ofShades: readonly { readonly absorbed: number; readonly steepness: number }[];
 }
+
+/** How much the sum by a law changes for a small error of the reflectance: −df/dR. */
+export const steepness = ({ absorbed }: Pick<OpticalLaw, 'absorbed'>, reflectance: number): number =>
+  (absorbed(0.995 * reflectance) - absorbed(1.005 * reflectance)) / (0.01 * reflectance);
 
 /** Where all laws agree: a gauge is about a mark of this shade. */
 const MIDDLE = 0.5;
+/** Paler than this is no mark. */
+const MARK = 0.97;
 
-const agreeing = (prior: number, bare: (reflectance: number) => number): OpticalLaw => ({
-  prior,
-  absorbed: (reflectance) => (bare(reflectance) * absorption(MIDDLE)) / bare(MIDDLE),
-});
+function agreeing(prior: number, bare: (reflectance: number) => number): OpticalLaw {
+  const absorbed = (reflectance: number): number => (bare(reflectance) * absorption(MIDDLE)) / bare(MIDDLE);
+  const ofShades = Array.from({ length: SHADES }, (_unused, i) => ({
+    absorbed: i === 0 ? 0 : absorbed(shadeAt(i)),
+    steepness: shadeAt(i) < MARK ? steepness({ absorbed }, shadeAt(i)) : 0,
+  }));
+  return { prior, absorbed, ofShades };
+}
 
 /** Soil and cloth scatter as one (Kubelka and Munk 1931); the cloth itself reflects so much of the light. */
 const mixedInto = (cloth: number, prior: number): OpticalLaw =>
@@ -38,10 +51,6 @@ export const opticalLaws: readonly OpticalLaw[] = [
   filtering(0.5),
 ];
 
-/** How much the sum by a law changes for a small error of the reflectance: −df/dR. */
-export const steepness = ({ absorbed }: OpticalLaw, reflectance: number): number =>
-  (absorbed(0.995 * reflectance) - absorbed(1.005 * reflectance)) / (0.01 * reflectance);
-
 /** What a law makes of a side. */
 export interface ByLaw {
   /** Mean of the whole side. */
@@ -52,18 +61,15 @@ export interface ByLaw {
   readonly slope: number;
 }
 
-/** Paler than this is no mark. */
-const MARK = 0.97;
 const LEAST = 1e-5;
 
 export function byLaw(law: OpticalLaw, shades: Shades): ByLaw {
   let [sum, squares, slope] = [0, 0, 0];
-  shades.forEach((share, i) => {
-    if (i === 0) return;
-    const one = law.absorbed(shadeAt(i));
-    sum += share * one;
-    squares += share * one * one;
-    if (shadeAt(i) < MARK) slope += share * steepness(law, shadeAt(i));
+  law.ofShades.forEach((one, i) => {
+    const share = shades[i] ?? 0;
+    sum += share * one.absorbed;
+    squares += share * one.absorbed ** 2;
+    slope += share * one.steepness;
   });
   return {
     absorbed: Math.max(0, sum),
