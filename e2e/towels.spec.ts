@@ -20,6 +20,7 @@ test('the buckets are stepped through the wash by keyboard, and the zone lights 
 });
 
 test('playing goes on by itself until it is paused, and not for whoever asks for less motion', async ({ page }) => {
+  await page.emulateMedia({ reducedMotion: 'no-preference' });
   await openStage(page, 'towels', yard);
   await page.getByRole('tab', { name: 'Buckets' }).click();
   const said = page.locator('esm-buckets .said');

@@ -197,6 +197,7 @@ export {
   plainScene,
   renderProof,
   renderTowel,
+  simulatedScene,
   wipedKinds,
 } from './eye';
 export type {

@@ -12,7 +12,7 @@ export const stepName: Readonly<Record<StepKind | 'idle', string>> = {
   pretreat: 'pre-treating spots',
   spray: 'wetting',
   walk: 'walking round the car',
-  wait: 'waiting for the dwell',
+  wait: 'waiting until it has worked or cooled',
   'rinse-before': 'rinsing the foam off',
   wipe: 'washing',
   'rinse-off': 'rinsing the wash off',

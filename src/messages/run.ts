@@ -59,7 +59,8 @@ export function moveText({ role, towel, how, sides, done }: HandMove): string {
     case 'fresh':
       return `Fresh ${oneTowel[role]} ${towel}: side ${first}${rest}${end}`;
     case 'turned':
-      return `${capital(oneTowel[role])} ${towel}: turn to side ${first}${rest}${end}`;
+      // Opened for a car before this one: its first side has not been turned away.
+      return `${capital(oneTowel[role])} ${towel}: ${first === 1 ? '' : 'turn to '}side ${first}${rest}${end}`;
     case 'same':
       return `${capital(oneTowel[role])} ${towel}: carry on with side ${first}${rest}${end}`;
     case 'demoted':

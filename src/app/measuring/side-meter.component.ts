@@ -12,7 +12,7 @@ import { FormsModule } from '@angular/forms';
 import { Button } from 'primeng/button';
 import { Dialog } from 'primeng/dialog';
 import { Select } from 'primeng/select';
-import { type OfPicture, type Raster, plainScene, renderTowel, resolveAssumptions } from '@esmero/core';
+import { type OfPicture, type Raster, simulatedScene, renderTowel, resolveAssumptions } from '@esmero/core';
 import type { Dye, TowelRole } from '@esmero/model';
 import { pictureFaultText, sideText, sideVerdictText, eyeText } from '@esmero/messages';
 import { Entries } from '../state/entries';
@@ -270,7 +270,7 @@ export class SideMeterComponent {
     const seed = Math.floor(1e6 * Math.random());
     const dye = this.product()?.dye;
     const tint = dye ? ([0.6 * dye.red, 0.6 * dye.green, 0.6 * dye.blue] as const) : ([0, 0, 0] as const);
-    const scene = { ...plainScene, width: 960, height: 720, seed, mark: 0.75, kind: 'road-film' as const };
+    const scene = { ...simulatedScene, width: 960, height: 720, seed, mark: 0.75, kind: 'road-film' as const };
     const onSide = this.use() === 'side' ? a.sideDirt * (0.3 + Math.random()) : 0.001;
     const dyed = this.use() === 'dye' ? ([0.5, 0.28, 0.12] as const) : tint;
     this.unreadable.set(null);

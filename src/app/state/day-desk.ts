@@ -154,12 +154,11 @@ export class DayDesk {
       ...before,
       done: [...before.done.filter((one) => one.jobId !== jobId), { jobId, endHour }],
     });
-    if (takes)
-      this.changeVan({
-        inTankL: Math.max(0, van.inTankL - takes.waterL),
-        inDirtyL: Math.min(van.dirtyL, van.inDirtyL + takes.dirtyL),
-      });
-    const tanks: Partial<VanSetUp> = { inTankL: van.inTankL, inDirtyL: van.inDirtyL };
+    if (takes) {
+      this.vanStock.draw({ jobId, litres: takes.waterL, counted: false });
+      this.changeVan({ inDirtyL: Math.min(van.dirtyL, van.inDirtyL + takes.dirtyL) });
+    }
+    const tanks: Partial<VanSetUp> = { inTankL: van.inTankL, inDirtyL: van.inDirtyL, taken: van.taken ?? [] };
     this.undos.update((all) => [
       ...all,
       { says, back: () => (this.entries.put('day', before), this.changeVan(tanks)) },

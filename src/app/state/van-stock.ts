@@ -1,7 +1,15 @@
 import { Injectable, computed, inject } from '@angular/core';
 import { Store as State } from '@ngrx/store';
 import { type InStock, amountAt, stockItem, usualVan } from '@esmero/core';
-import { type Brought, type TowelRole, type VanSetUp, somewhere, towelRoles } from '@esmero/model';
+import {
+  type Brought,
+  MOST_TAKEN,
+  type Taken,
+  type TowelRole,
+  type VanSetUp,
+  somewhere,
+  towelRoles,
+} from '@esmero/model';
 import { CollectionDesk } from './collection-desk';
 import { Entries } from './entries';
 import { settingsFeature } from './settings';
@@ -58,10 +66,18 @@ export class VanStock {
     this.entries.put('van', { ...this.van(), ...change });
   }
 
-  /** Takes water out of the tank; of a van that nobody has set up nobody knows what is in it. */
-  draw(litres: number): void {
+  /**
+   * Takes a job's water out of the tank. Said again it only takes what it differs by, and what was
+   * counted is not put right by a plan. Of a van that nobody has set up nobody knows what is in it.
+   */
+  draw(take: Taken): void {
     const van = this.kept();
-    if (van) this.change({ inTankL: Math.max(0, van.inTankL - litres) });
+    if (!van) return;
+    const taken = van.taken ?? [];
+    const before = taken.find(({ jobId }) => jobId === take.jobId);
+    if (before?.counted && !take.counted) return;
+    const inTankL = Math.min(van.tankL, Math.max(0, van.inTankL + (before?.litres ?? 0) - take.litres));
+    this.change({ inTankL, taken: [...taken.filter((one) => one !== before), take].slice(-MOST_TAKEN) });
   }
 
   private firstSite(): Pick<VanSetUp['home'], 'latitudeDeg' | 'longitudeDeg'> {

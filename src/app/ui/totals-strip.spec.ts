@@ -98,6 +98,6 @@ describe('drawings', () => {
       expect(Number(bar.getAttribute('x'))).toBeGreaterThanOrEqual(0);
       expect(Number(bar.getAttribute('x')) + Number(bar.getAttribute('width'))).toBeLessThanOrEqual(1101);
     }
-    expect(element.querySelector('svg')?.getAttribute('aria-label')).toContain('waiting for dwell');
+    expect(element.querySelector('svg')?.getAttribute('aria-label')).toContain('waiting');
   });
 });

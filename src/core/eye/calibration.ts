@@ -25,6 +25,7 @@ export interface Whose {
 
 /** How much soil there may be on a side, by one law of optics. */
 interface Amount {
+  readonly share: number;
   /** Natural logarithm of g/m²: middle and standard deviation. */
   readonly log: number;
   readonly sd: number;
@@ -37,8 +38,8 @@ export interface Hand {
   readonly gauge: (kind: WipedKind, onTowelGm2: number, toArea?: number) => Gauge;
   /** The laws of optics, and how likely each is by the calibrations, of one. */
   readonly laws: readonly Pick<Under, 'law' | 'share'>[];
-  /** What each of these laws says. */
-  readonly amounts: (kind: WipedKind, shades: Shades) => readonly Amount[];
+  /** What each of these laws says, and how much it counts. */
+  readonly amounts: (kind: WipedKind, shades: Shades, counts: readonly number[]) => readonly Amount[];
 }
 
 /** What one kind’s calibration tells of another differs by so much more (judged). */
@@ -157,8 +158,8 @@ export function handOf(whose: Whose, all: readonly Calibration[], a: Assumptions
         reach: loads.length > 0 ? reachOf(onTowelGm2, lightest, heaviest) : null,
       };
     },
-    amounts: (kind, shades) =>
-      laws.map(({ law, points, seen }) => {
+    amounts: (kind, shades, counts) =>
+      laws.map(({ law, points, seen }, i) => {
         const by = byLaw(law, shades);
         const place = { kind, depth: by.depth };
         const { mean, variance } = seen.tell(
@@ -166,7 +167,7 @@ export function handOf(whose: Whose, all: readonly Calibration[], a: Assumptions
           together(place, place, a),
         );
         const log = Math.log(Math.max(1e-6, gaugeOf(kind, a) * by.absorbed)) + mean;
-        return { log, sd: Math.sqrt(variance), by };
+        return { share: counts[i] ?? 0, log, sd: Math.sqrt(variance), by };
       }),
   };
 }

@@ -11,7 +11,7 @@ export { wipedKinds } from './soil-optics';
 export type { WipedKind } from './soil-optics';
 export { evenMark } from './shades';
 export { plainProof, renderProof } from './proof-picture';
-export { blurred, plainScene, renderTowel } from './wipe-picture';
+export { blurred, plainScene, renderTowel, simulatedScene } from './wipe-picture';
 export type { TowelScene } from './wipe-picture';
 export { wipeTest } from './wipe-test';
 export type { WipeAnswer, WipeAsked, WipeMeasured } from './wipe-test';

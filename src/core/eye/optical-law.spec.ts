@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { absorption } from './kubelka-munk';
 import { given } from './normal';
-import { byLaw, opticalLaws, steepness } from './optical-law';
+import { byLaw, lightLeft, opticalLaws, steepness } from './optical-law';
 import { evenMark, mixedShades, shadeAt } from './shades';
 
 const reflectance = fc.double({ min: 0.06, max: 0.97, noNaN: true });
@@ -45,6 +45,24 @@ describe('the laws of optics', () => {
     const [white, grey, filter] = [opticalLaws[0]!, opticalLaws[4]!, opticalLaws[5]!];
     expect(grey.absorbed(0.9) / white.absorbed(0.9)).toBeGreaterThan(1.8);
     expect(white.absorbed(0.08) / filter.absorbed(0.08)).toBeGreaterThan(3);
+  });
+});
+
+describe('the light that is left', () => {
+  it('is less the more there is, and lies between what the laws say', () => {
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 4, noNaN: true }), (absorbed) => {
+        const left = lightLeft(absorbed);
+        const says = opticalLaws.map((law) => law.absorbed(left));
+        return (
+          lightLeft(1.1 * absorbed) < left &&
+          Math.min(...says) <= 1.03 * absorbed &&
+          Math.max(...says) >= 0.97 * absorbed
+        );
+      }),
+    );
+    expect(lightLeft(0)).toBe(1);
+    expect(lightLeft(absorption(0.5))).toBeCloseTo(0.5, 2);
   });
 });
 

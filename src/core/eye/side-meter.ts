@@ -66,8 +66,8 @@ export function* sideMeter(picture: Raster, asked: SideAsked): Study<SideAnswer>
     isWiped(one) ? [{ kind: one, ...rest }] : [],
   )[0]!;
   const parts = hand
-    .amounts(kind, mark.shades)
-    .map(({ log, sd }, i) => ({ share: byLaw[i]!, log, sd: Math.hypot(sd, KIND_SPREAD) }));
+    .amounts(kind, mark.shades, byLaw)
+    .map(({ share, log, sd }) => ({ share, log, sd: Math.hypot(sd, KIND_SPREAD) }));
   const [low, onTowelGm2, high] = eightOfTen(parts);
   const limitGm2 = asked.assumptions.sideDirt;
   const full = onTowelGm2 >= limitGm2;

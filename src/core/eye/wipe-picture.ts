@@ -1,6 +1,7 @@
 import { randomLcg, randomNormal } from 'd3-random';
 import type { Assumptions } from '../assumptions';
 import { reflectance } from './kubelka-munk';
+import { lightLeft } from './optical-law';
 import { type Raster, type Rgb, quickByteOf } from './raster';
 import { type SeenKind, gaugeOf, grainG, isWiped, tintOf } from './soil-optics';
 
@@ -66,6 +67,9 @@ export const plainScene: TowelScene = {
   seed: 1,
   optics: reflectance,
 };
+
+/** What the simulated camera begins with: nobody knows the law there. */
+export const simulatedScene: TowelScene = { ...plainScene, optics: lightLeft };
 
 /** Coarse grains darken a towel little for what they weigh. */
 const COARSE_GM2 = 25;
@@ -162,7 +166,7 @@ function softened(plane: Float32Array, width: number, height: number, sigma: num
 
 /**
  * The simulated camera: renders the towel of a wipe test from what is known of it. Soil goes onto
- * the cloth grain by grain, darkens it by Kubelka and Munk, is lit, blurred, and read with noise.
+ * the cloth grain by grain, darkens it by the optics of the scene, is lit, blurred, and read with noise.
  */
 export function renderTowel(scene: TowelScene, a: Assumptions): Raster {
   const { width, height, mark, sideM2 } = scene;

@@ -196,13 +196,11 @@ describe('calibration', () => {
   /** What a hand says that a side of one shade holds, against our figure by the first law. */
   const says = (all: readonly Calibration[], r: number, who = own, kind: 'dust' | 'pollen' = 'dust') => {
     const hand = handOf(who, all, a);
-    const amounts = hand.amounts(kind, evenMark(r, 0.3));
+    const shares = hand.laws.map(({ share }) => share);
+    const amounts = hand.amounts(kind, evenMark(r, 0.3), shares);
     const truth = Math.log(gaugeOf(kind, a) * 0.3 * absorption(r));
-    const mean = amounts.reduce((sum, { log }, i) => sum + hand.laws[i]!.share * (log - truth), 0);
-    const square = amounts.reduce(
-      (sum, { log, sd }, i) => sum + hand.laws[i]!.share * ((log - truth - mean) ** 2 + sd ** 2),
-      0,
-    );
+    const mean = amounts.reduce((sum, { share, log }) => sum + share * (log - truth), 0);
+    const square = amounts.reduce((sum, { share, log, sd }) => sum + share * ((log - truth - mean) ** 2 + sd ** 2), 0);
     return { factor: Math.exp(mean), sd: Math.sqrt(square) };
   };
   const once = (r: number, factor: number, rest: Partial<Calibration> = {}): Calibration => ({

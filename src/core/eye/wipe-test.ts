@@ -1,11 +1,13 @@
 import type { Assumptions } from '../assumptions';
 import type { Calibration, CleanlinessClass, Dye } from '../model';
-import { type Gauge, handOf } from './calibration';
+import { type Gauge, type Hand, handOf } from './calibration';
 import { meanOf } from './dye';
 import { grainMass, unevennessOf } from './grain';
+import type { Illumination } from './illumination';
+import { FOREIGN, type Likely, type MarkLooks, foreignness, likelyKinds, looksBy } from './likely-kind';
+import { type Mark, absorbedBy, markOn } from './mark';
 import { eightOfTen } from './mixture';
-import { FOREIGN, type Likely, foreignness, likelyKinds, looksBy } from './likely-kind';
-import { absorbedBy, markOn } from './mark';
+import type { ByLaw } from './optical-law';
 import type { Point } from './outline';
 import type { PictureFault } from './picture-faults';
 import type { Raster } from './raster';
@@ -53,6 +55,14 @@ export type WipeAnswer = WipeMeasured | Refused;
 const OUTLINE_SPREAD = 0.03;
 /** Share of the side that may be black. */
 const MOST_DARK = 0.04;
+/** Light is even to this at best, and this part of its error is in the colour (judged). */
+const LEAST_UNEVEN = 0.004;
+const TINT_OF_LIGHT = 0.4;
+/** Less than this absorbed shows no colour, and less soil than this is none, g/m². */
+const PALEST_MARK = 0.01;
+const LEAST_GM2 = 1e-4;
+/** Kinds less likely than this are left out. */
+const LEAST_SHARE = 0.005;
 /** Quantile of eight in ten. */
 const Z = 1.2815515655446004;
 
@@ -66,40 +76,48 @@ export function* wipeTest(picture: Raster, asked: WipeAsked): Study<WipeAnswer> 
   return towel.kind === 'refused' ? towel : measured(towel, asked);
 }
 
+/** How a mark looks by each law: its colour is as sure as the light on it, its grains are as heavy as they lie unevenly. */
+function looksOf({ light, outline, on }: TowelRead, mark: Mark, hand: Hand, asked: WipeAsked): readonly MarkLooks[] {
+  const grains = unevennessOf(light, on);
+  const scale = {
+    gaugeGm2: gaugeOf(asked.kind ?? 'dust', asked.assumptions),
+    pixelM2: asked.sideM2 / outline.area,
+  };
+  return looksBy(
+    hand.laws,
+    mark,
+    (by) => TINT_OF_LIGHT * lightSpread(on, by),
+    (law) => grains && grainMass(grains, law, scale),
+  );
+}
+
+/** Relative error of the amount for light that the surface does not follow. */
+const lightSpread = ({ unevenness }: Illumination, { slope, absorbed }: ByLaw): number =>
+  (slope * Math.max(LEAST_UNEVEN, unevenness)) / Math.max(1e-6, absorbed);
+
 function measured(towel: TowelRead, asked: WipeAsked): WipeAnswer {
-  const { light, outline, on } = towel;
-  const { assumptions: a, sideM2 } = asked;
+  const { assumptions: a } = asked;
   const refuse = (fault: PictureFault): WipeAnswer => ({ kind: 'refused', fault, outline: outlineIn(towel) });
   const mark = markOn(towel, asked.dye);
   if (mark.dark > MOST_DARK) return refuse('too-soiled');
   const hand = handOf(asked, asked.calibrations, a);
-  const uneven = Math.max(0.004, on.unevenness);
-  const grains = unevennessOf(light, on);
-  const scale = { gaugeGm2: gaugeOf(asked.kind ?? 'dust', a), pixelM2: sideM2 / outline.area };
-  const looks = looksBy(
-    hand.laws,
-    mark,
-    ({ slope, absorbed }) => (0.4 * slope * uneven) / Math.max(1e-6, absorbed),
-    (law) => grains && grainMass(grains, law, scale),
-  );
-  const anyKind = expected(asked.cleanliness);
-  const isMark = meanOf(absorbedBy(mark.colours)) > 0.01;
-  if (!asked.dye && isMark && foreignness(looks, anyKind) > FOREIGN) return refuse('coloured');
-  const there = asked.kind ? nothingBut(asked.kind) : anyKind;
-  const likely = likelyKinds(looks, there, a);
+  const looks = looksOf(towel, mark, hand, asked);
+  const there = expected(asked.cleanliness);
+  const isMark = meanOf(absorbedBy(mark.colours)) > PALEST_MARK;
+  if (!asked.dye && isMark && foreignness(looks, there) > FOREIGN) return refuse('coloured');
+  const likely = likelyKinds(looks, asked.kind ? nothingBut(asked.kind) : there, a);
   const wiped = likely.flatMap(({ kind, ...rest }) => (isWiped(kind) ? [{ kind, ...rest }] : []));
   const [first] = wiped;
   if (!first || wiped.reduce((sum, { share }) => sum + share, 0) < 0.5) return refuse('coarse');
-  const toPanel = sideM2 / (asked.patchM2 * a.wipePickUp);
+  const toPanel = asked.sideM2 / (asked.patchM2 * a.wipePickUp);
   const parts = wiped
-    .filter(({ share }) => share > 0.005)
-    .flatMap(({ kind, byLaw: shares }) =>
-      hand.amounts(kind, mark.shades).map(({ log, sd, by }, i) => ({
-        share: shares[i]!,
-        log: Math.max(Math.log(1e-4), log + Math.log(toPanel)),
-        sd: Math.hypot(sd, Math.log(a.wipeScatter), OUTLINE_SPREAD, (by.slope * uneven) / Math.max(1e-6, by.absorbed)),
-      })),
-    );
+    .filter(({ share }) => share > LEAST_SHARE)
+    .flatMap(({ kind, byLaw }) => hand.amounts(kind, mark.shades, byLaw))
+    .map(({ share, log, sd, by }) => ({
+      share,
+      log: Math.max(Math.log(LEAST_GM2), log + Math.log(toPanel)),
+      sd: Math.hypot(sd, Math.log(a.wipeScatter), OUTLINE_SPREAD, lightSpread(towel.on, by)),
+    }));
   const [low, middle, high] = eightOfTen(parts);
   return {
     kind: 'measured',

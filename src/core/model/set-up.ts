@@ -5,6 +5,17 @@ import type { LotLaundry } from './lot';
 import type { Scope } from './scope';
 import type { SoilKind, SoilLevel } from './soil';
 
+/** So many jobs are remembered. */
+export const MOST_TAKEN = 60;
+
+/** Water that a job took out of the tank. */
+export interface Taken {
+  readonly jobId: string;
+  readonly litres: number;
+  /** Counted after the wash; else as it was planned. */
+  readonly counted: boolean;
+}
+
 /** A van as it stands ready: where it lives, how it travels, what its tanks hold. Its towels, packs and products are in the stock. */
 export interface VanSetUp {
   readonly id: string;
@@ -13,6 +24,8 @@ export interface VanSetUp {
   readonly tankL: number;
   /** In the tank now. */
   readonly inTankL: number;
+  /** What the last jobs took out of it, so that none takes it twice. */
+  readonly taken?: readonly Taken[];
   /** Room for dirty water, and how much of it is taken. */
   readonly dirtyL: number;
   readonly inDirtyL: number;

@@ -38,7 +38,7 @@ export function contactOn(
   const { dwell, wiping, bucket, medium, guards, dryTouch } = choices;
   const common = rule.contact({ loadGm2, filmFactor, dwell, wiping, bucket, medium, guards, dryTouch }, a);
   // What a rinse has left standing on the panel thins the mix; with product in it, by less.
-  const firstUm = common.layers[0]!.film;
+  const firstUm = common.layers[0].film;
   const laid = recipes[rule.purposes[0]!]?.relativeStrength ?? 1;
   const strength = (laid * firstUm + standing * standsUm) / (firstUm + standsUm);
   const contact = { ...common, encapsulation: Math.min(1, common.encapsulation * strengthFactor(strength, a)) };

@@ -1,7 +1,7 @@
 import type { Assumptions } from '../assumptions';
 import type { Zone } from '../model';
 import type { Gate } from '../reasons';
-import type { Contacted } from './contacts';
+import { type Contacted, lastLayer } from './contacts';
 import type { PlanningContext, SoiledZone } from './context';
 import type { Flushed } from './flushed';
 import type { Cuts } from './reach';
@@ -47,8 +47,8 @@ export function firstFilm(
   { layers: [first] }: Contacted,
   mixC: number,
 ): { readonly firstUm: number; readonly firstC: number } {
-  const firstUm = standsUm + first!.film;
-  return { firstUm, firstC: (standsUm * panelC + first!.film * mixC) / firstUm };
+  const firstUm = standsUm + first.film;
+  return { firstUm, firstC: (standsUm * panelC + first.film * mixC) / firstUm };
 }
 
 /** Seconds of work a square metre. */
@@ -72,7 +72,7 @@ export function dryingOf(
   const handS = (perM2.wipeRate + (later ? 0 : perM2.finishRate)) * slow;
   const sprayS = perM2.sprayRate * slow;
   const { panelC } = flushed;
-  const last = contact.layers.at(-1)!;
+  const last = lastLayer(contact);
   const { firstUm, firstC } = firstFilm(flushed, contact, carriedC);
   const openS = panel.openS(firstUm, firstC, panelC);
   const one = contact.layers.length === 1;

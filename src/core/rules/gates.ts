@@ -162,7 +162,7 @@ export interface Gated {
 
 /** The coldest that a rinse or the first layer comes to as it lands. */
 function landedC({ panel }: SoiledZone, flushed: Flushed, { layers }: Contacted, context: PlanningContext): number {
-  const landed = panel.landedC(layers[0]!.film, context.carriedC, flushed.panelC);
+  const landed = panel.landedC(layers[0].film, context.carriedC, flushed.panelC);
   return flushed.filmUm > 0 ? Math.min(flushed.landedC, landed) : landed;
 }
 
@@ -176,7 +176,7 @@ function freezing(
 ): Gate {
   const { slushC } = context.a;
   const wet = flushed.filmUm > 0;
-  const [filmUm, liquidC] = wet ? [flushed.filmUm, flushed.liquidC] : [layers[0]!.film, context.carriedC];
+  const [filmUm, liquidC] = wet ? [flushed.filmUm, flushed.liquidC] : [layers[0].film, context.carriedC];
   return {
     code: 'freezes',
     mixC,

@@ -134,8 +134,8 @@ export function handled(
   const cleaner = cleanerOn(soiled, first.flushed, context);
   const flushed = cleanedBy(first.flushed, cleaner?.takes ?? 0);
   const contact = contactOn(soiled, rule, flushed, context);
-  const spots = spotsOn(soiled, contact.layers[0]!.purpose, flushed, context);
-  const bugs = bugsOn(soiled, contact.layers[0]!.purpose, flushed, context);
+  const spots = spotsOn(soiled, contact.layers[0].purpose, flushed, context);
+  const bugs = bugsOn(soiled, contact.layers[0].purpose, flushed, context);
   const care = careOn(soiled, laidOnto(flushed, rule, context), context);
   const cleaned = [...spots, cleaner, bugs].some((one) => one?.rinses);
   const rinse = passRinseOf(soiled, flushed, contact, cleaned, first.waits?.offS, context);

@@ -2,7 +2,7 @@ import type { Assumptions } from '../assumptions';
 import { runoffOf } from '../surface';
 import { type Moisture, ONE_TOWEL_FROM, moistureOf } from '../towel';
 import { type Micrometres, um } from '../units';
-import { type Contacted } from './contacts';
+import { type Contacted, lastLayer } from './contacts';
 import { type PlanningContext, type SoiledZone } from './context';
 import { type Drying, firstFilm } from './drying-window';
 import { type Flushed } from './flushed';
@@ -39,7 +39,7 @@ export function airTakesUm(
   const { firstUm, firstC } = firstFilm(flushed, contact, carriedC);
   const takes = (seconds: number): number => panel.later(firstUm, firstC, seconds, flushed.panelC).airUm;
   if (contact.layers.length === 1) return takes(soakS + handS);
-  return takes(soakS) + panel.later(contact.layers.at(-1)!.film, carriedC, handS).airUm;
+  return takes(soakS) + panel.later(lastLayer(contact).film, carriedC, handS).airUm;
 }
 
 /** Where the liquid on a part goes, with the rinse water that stands there still; spots and a glass finish have their own. */
@@ -80,7 +80,7 @@ export function filmAtWipe(
 ): Micrometres {
   const { rinses, layers } = contact;
   // Foam is off by then: the mitt brings its own on the water that stands there.
-  if (rinses === 'between') return um(panel.waterHeld(0) + layers.at(-1)!.film);
+  if (rinses === 'between') return um(panel.waterHeld(0) + lastLayer(contact).film);
   const { firstUm, firstC } = firstFilm(flushed, contact, carriedC);
   const brought = layers.slice(1).reduce((sum, { film }) => sum + film, 0);
   const left = panel.later(firstUm, firstC, soakS, flushed.panelC).filmUm;

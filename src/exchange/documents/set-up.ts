@@ -1,4 +1,4 @@
-import { carriedKinds, scopeParts, soilKinds, soilLevels, vehicleMethods } from '@esmero/model';
+import { MOST_TAKEN, carriedKinds, scopeParts, soilKinds, soilLevels, vehicleMethods } from '@esmero/model';
 import { BreakDocument, RestockDocument, SpotDocument } from './day';
 import { LotLaundryDocument } from './lot';
 import {
@@ -8,6 +8,7 @@ import {
   Id,
   Ids,
   Many,
+  Maybe,
   Moment,
   One,
   OneOf,
@@ -22,12 +23,19 @@ const MOST_STOPS = 40;
 const MOST_CARS = 1000;
 const MOST_LITRES = 2000;
 
+export class TakenDocument {
+  @Id() jobId!: string;
+  @Between(0, MOST_LITRES) litres!: number;
+  @Flag() counted!: boolean;
+}
+
 export class VanSetUpDocument {
   @Id() id!: string;
   @Text(160, 1) name!: string;
   @One(() => SpotDocument) home!: SpotDocument;
   @Between(0, MOST_LITRES) tankL!: number;
   @Between(0, MOST_LITRES) inTankL!: number;
+  @Maybe() @Many(() => TakenDocument, MOST_TAKEN) taken?: TakenDocument[];
   @Between(0, MOST_LITRES) dirtyL!: number;
   @Between(0, MOST_LITRES) inDirtyL!: number;
   @Between(0, 10) chargePerMin!: number;

@@ -162,11 +162,12 @@ export class UseFormComponent {
     if (!job || !reckoning || !used || (this.booked() && this.earlier() === 0)) return [];
     return bookingOut(job, reckoning, used, this.collection.movements());
   });
-  /** Off the stock, and the first time out of the van's tank as well. */
+  /** Off the stock, and out of the van's tank as well. */
   protected book(): void {
-    const [job, used, isFirst] = [this.desk.job(), this.used(), !this.booked()];
+    const [job, used] = [this.desk.job(), this.used()];
     const lacking = this.collection.post(this.toBook());
-    if (job && used?.waterL && isFirst && lacking.length === 0 && !job.site.tap) this.van.draw(used.waterL);
+    if (job && used?.waterL && lacking.length === 0 && !job.site.tap)
+      this.van.draw({ jobId: job.id, litres: used.waterL, counted: true });
   }
 
   protected readonly fields = computed(() => {

@@ -23,7 +23,7 @@ import {
   measure,
   onTowelByLevel,
   onTowelByScale,
-  plainScene,
+  simulatedScene,
   renderTowel,
   resolveAssumptions,
   soilOn,
@@ -96,7 +96,7 @@ export class WipeTestComponent {
   private readonly pickedCloth = signal<string | null>(null);
   protected readonly cloth = computed(() => this.pickedCloth() ?? this.cloths()[0]?.value ?? '');
   private readonly sideM2 = computed(
-    () => this.cloths().find(({ value }) => value === this.cloth())?.sideM2 ?? plainScene.sideM2,
+    () => this.cloths().find(({ value }) => value === this.cloth())?.sideM2 ?? simulatedScene.sideM2,
   );
 
   protected readonly patches = patches.map((cm) => ({ value: cm, label: `${cm} × ${cm} cm` }));
@@ -211,7 +211,7 @@ export class WipeTestComponent {
       WipedKind | undefined;
     const [warmth, seed] = [0.2 * Math.random() - 0.1, Math.floor(1e6 * Math.random())];
     const scene = {
-      ...plainScene,
+      ...simulatedScene,
       width: 1280,
       height: 960,
       weave: 0.02,

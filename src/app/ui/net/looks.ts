@@ -116,9 +116,8 @@ export function soilLooks(zones: readonly Zone[], job: Job | null): Looks {
 }
 
 /** The letter of a treatment, with a stroke before it for a pre-rinse, and a ring for a mist. */
-export const markOf = (treatment: ZonePlan['treatment']): string => {
-  return `${isFlushed(treatment) ? '↓' : isCooled(treatment) ? '◦' : ''}${treatmentMark[treatmentFill(treatment)]}`;
-};
+export const markOf = (treatment: ZonePlan['treatment']): string =>
+  `${isFlushed(treatment) ? '↓' : isCooled(treatment) ? '◦' : ''}${treatmentMark[treatmentFill(treatment)]}`;
 
 function treatmentLook({ treatment, option, inScope }: ZonePlan, fixed: boolean): ZoneLook {
   return {

@@ -196,6 +196,6 @@ export class RunChartComponent {
   });
   protected readonly says = computed(() => {
     const { elapsedS, waitingS } = this.plan().timeline;
-    return `The run by the clock: ${clock(elapsedS)} in all, of it ${clock(waitingS)} waiting for dwell`;
+    return `The run by the clock: ${clock(elapsedS)} in all, of it ${clock(waitingS)} waiting`;
   });
 }

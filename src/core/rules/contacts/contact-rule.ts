@@ -20,7 +20,7 @@ interface Layer {
 
 /** What a contact does to a panel, per square metre. */
 export interface Contacted {
-  readonly layers: readonly Layer[];
+  readonly layers: readonly [first: Layer, ...more: Layer[]];
   readonly dwellS: number;
   readonly encapsulation: number;
   readonly pressure: number;
@@ -36,6 +36,9 @@ export interface Contacted {
   /** Rinsed off after the wash; 'between': what was sprayed before it, too. */
   readonly rinses?: 'off' | 'between';
 }
+
+/** The layer that hands come to. */
+export const lastLayer = ({ layers }: Contacted): Layer => layers.at(-1) ?? layers[0];
 
 /** What a contact depends on besides the figures. */
 export interface Touching {

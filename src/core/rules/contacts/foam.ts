@@ -13,10 +13,11 @@ export const foam: ContactRule = {
   encapsulation: (dwellS, a) => encapsulated(a.kappaFoam, dwellS, a.tauFoam),
   contact: (touching, a) => {
     const spray = waterless.contact(touching, a);
+    const [{ film }] = spray.layers;
     const dwellS = dwellOf(a.dwellFoam, touching.dwell, a);
     return {
       ...spray,
-      layers: spray.layers.map(({ film }) => ({ purpose: 'foam', film: um(film + a.foamFilmMore) })),
+      layers: [{ purpose: 'foam', film: um(film + a.foamFilmMore) }],
       dwellS,
       encapsulation: foam.encapsulation(dwellS, a),
       sprayRate: a.rateFoam,

@@ -7,7 +7,7 @@ import { shampoo } from './shampoo';
 import { rinseless } from './rinseless';
 import { waterless } from './waterless';
 
-export { commonTouching } from './contact-rule';
+export { commonTouching, lastLayer } from './contact-rule';
 export type { ContactFamily, ContactRule, Contacted, PureMethod } from './contact-rule';
 
 export const contactRules: Readonly<Record<Contact, ContactRule>> = {
