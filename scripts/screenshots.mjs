@@ -117,6 +117,10 @@ const views = [
   },
 ];
 
+/** All, or those that are named on the command line. */
+const asked = process.argv.slice(2);
+const isAsked = ({ name }) => asked.length === 0 || asked.includes(name);
+
 await installPackages();
 await installChromium();
 await build();
@@ -127,7 +131,7 @@ const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], {
 await new Promise((resolve) => server.stdout.once('data', resolve));
 const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox', '--disable-gpu'] });
 try {
-  for (const { name, path, device = desktop, act } of views) {
+  for (const { name, path, device = desktop, act } of views.filter(isAsked)) {
     const context = await browser.newContext({ reducedMotion: 'reduce', locale: 'en-GB', ...device });
     // The demo’s dates follow the day of the first start: pictures are taken on this one.
     await context.clock.install({ time: new Date('2031-07-14T08:30:00Z') });
