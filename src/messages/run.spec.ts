@@ -6,6 +6,7 @@ import {
   careAsked,
   cueText,
   laterSentence,
+  moveText,
   protectionText,
   rinseWaterLines,
   stepsFor,
@@ -147,5 +148,13 @@ describe('what is said of care and water', () => {
       'The washer runs 12 min of the 24 min that its batteries last',
     ]);
     expect(rinseWaterLines({ stages: [], fillings: [], batteryMin: 0, batteriesLastMin: null }, u)).toEqual([]);
+  });
+});
+
+describe('which side of a towel', () => {
+  it('is turned to, but for the first of a towel that was opened for a car before', () => {
+    const move = { towel: 2, worker: 0, role: 'drying', how: 'turned', sides: [3, 4], done: true } as const;
+    expect(moveText(move)).toBe('Drying towel 2: turn to side 3, then 4; done after that');
+    expect(moveText({ ...move, sides: [1], done: false })).toBe('Drying towel 2: side 1');
   });
 });

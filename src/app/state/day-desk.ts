@@ -154,10 +154,7 @@ export class DayDesk {
       ...before,
       done: [...before.done.filter((one) => one.jobId !== jobId), { jobId, endHour }],
     });
-    if (takes) {
-      this.vanStock.draw({ jobId, litres: takes.waterL, counted: false });
-      this.changeVan({ inDirtyL: Math.min(van.dirtyL, van.inDirtyL + takes.dirtyL) });
-    }
+    if (takes) this.vanStock.draw({ jobId, litres: takes.waterL, counted: false }, takes.dirtyL);
     const tanks: Partial<VanSetUp> = { inTankL: van.inTankL, inDirtyL: van.inDirtyL, taken: van.taken ?? [] };
     this.undos.update((all) => [
       ...all,

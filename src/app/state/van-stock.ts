@@ -68,16 +68,19 @@ export class VanStock {
 
   /**
    * Takes a job's water out of the tank. Said again it only takes what it differs by, and what was
-   * counted is not put right by a plan. Of a van that nobody has set up nobody knows what is in it.
+   * counted is not put right by a plan. A day is planned with the usual van where nobody has set one
+   * up; a count alone says nothing of a van that nobody knows.
+   * @param dirtyL what goes into the dirty tank
    */
-  draw(take: Taken): void {
-    const van = this.kept();
+  draw(take: Taken, dirtyL = 0): void {
+    const van = take.counted ? this.kept() : this.van();
     if (!van) return;
     const taken = van.taken ?? [];
     const before = taken.find(({ jobId }) => jobId === take.jobId);
-    if (before?.counted && !take.counted) return;
+    const inDirtyL = Math.min(van.dirtyL, van.inDirtyL + dirtyL);
+    if (before?.counted && !take.counted) return this.change({ inDirtyL });
     const inTankL = Math.min(van.tankL, Math.max(0, van.inTankL + (before?.litres ?? 0) - take.litres));
-    this.change({ inTankL, taken: [...taken.filter((one) => one !== before), take].slice(-MOST_TAKEN) });
+    this.change({ inTankL, inDirtyL, taken: [...taken.filter((one) => one !== before), take].slice(-MOST_TAKEN) });
   }
 
   private firstSite(): Pick<VanSetUp['home'], 'latitudeDeg' | 'longitudeDeg'> {

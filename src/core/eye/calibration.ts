@@ -2,7 +2,7 @@ import type { Assumptions } from '../assumptions';
 import type { Calibration, SoilKind, SoilLevel } from '../model';
 import { loadOfLevel } from '../soil';
 import { type Seen, given } from './normal';
-import { type ByLaw, type OpticalLaw, byLaw, opticalLaws } from './optical-law';
+import { type ByLaw, type OpticalLaw, type WeighedLaw, byLaw, opticalLaws } from './optical-law';
 import type { Shades } from './shades';
 import { type WipedKind, gaugeOf, isWiped } from './soil-optics';
 
@@ -34,10 +34,10 @@ interface Amount {
 
 /** A hand with a cloth, and what its calibrations say. */
 export interface Hand {
-  /** What is told of so much soil of a kind, g/m² of towel; its range in an area that has so many times less of it. */
+  /** What a reading of so much soil rests on, g/m² of towel; its range is given times `toArea`: of a panel, times towel over panel. */
   readonly gauge: (kind: WipedKind, onTowelGm2: number, toArea?: number) => Gauge;
   /** The laws of optics, and how likely each is by the calibrations, of one. */
-  readonly laws: readonly Pick<Under, 'law' | 'share'>[];
+  readonly laws: readonly WeighedLaw[];
   /** What each of these laws says, and how much it counts. */
   readonly amounts: (kind: WipedKind, shades: Shades, counts: readonly number[]) => readonly Amount[];
 }
@@ -106,15 +106,14 @@ function pointsBy(law: OpticalLaw, mine: readonly Known[], a: Assumptions): read
   return [...points.values()];
 }
 
-interface Under {
-  readonly law: OpticalLaw;
+/** A law with what the calibrations are under it. */
+interface SeenLaw extends WeighedLaw {
   readonly points: readonly Point[];
   readonly seen: Seen;
-  readonly share: number;
 }
 
 /** Each law with what the calibrations would say under it, and how likely that makes it (Bayes). */
-function under(mine: readonly Known[], a: Assumptions): readonly Under[] {
+function weighed(mine: readonly Known[], a: Assumptions): readonly SeenLaw[] {
   const all = opticalLaws.map((law) => {
     const points = pointsBy(law, mine, a);
     const covariance = points.map((p, i) =>
@@ -144,7 +143,7 @@ function reachOf(onTowelGm2: number, lightest: number, heaviest: number): Gauge[
  */
 export function handOf(whose: Whose, all: readonly Calibration[], a: Assumptions): Hand {
   const mine = all.filter((one) => isOf(one, whose));
-  const laws = under(mine, a);
+  const laws = weighed(mine, a);
   return {
     laws,
     gauge: (kind, onTowelGm2, toArea = 1) => {

@@ -19,17 +19,17 @@ export interface GrainScale {
 }
 
 /** Squares of a mark, each with the mean of its neighbours, and how the clean cloth varies. */
-export interface Unevenness {
+export interface Scatter {
   readonly marked: readonly (readonly [own: number, around: number])[];
   /** Variance of a clean square against its neighbours, of reflectance. */
   readonly weave: number;
 }
 
 /** How unevenly a mark lies. Slow changes fall out against the neighbours. null where too little of it can be read. */
-export function unevennessOf(
+export function scatterOf(
   light: Light,
   { pixels, reflectance }: Pick<Illumination, 'pixels' | 'reflectance'>,
-): Unevenness | null {
+): Scatter | null {
   const { across, counts, sums } = inSquares(light, pixels, [reflectance[1]], SQUARE);
   const meanAt = (square: number): number =>
     counts[square] === SQUARE * SQUARE ? sums[0]![square]! / counts[square]! : NaN;
@@ -50,7 +50,7 @@ export function unevennessOf(
  * n ± √n, so what scatters about its mean gives away how heavy one is (compound Poisson). The weave
  * falls out by what clean cloth shows.
  */
-export function grainMass({ marked, weave }: Unevenness, law: OpticalLaw, { gaugeGm2, pixelM2 }: GrainScale): number {
+export function grainMass({ marked, weave }: Scatter, law: OpticalLaw, { gaugeGm2, pixelM2 }: GrainScale): number {
   let [scatter, grams] = [0, 0];
   for (const [own, around] of marked) {
     scatter += (law.absorbed(own) - law.absorbed(around)) ** 2 - weave * (around * steepness(law, around)) ** 2;

@@ -1,6 +1,6 @@
 import type { Assumptions } from '../assumptions';
 import { type Mark, tintBy } from './mark';
-import { type ByLaw, type OpticalLaw, byLaw } from './optical-law';
+import { type ByLaw, type OpticalLaw, type WeighedLaw, byLaw } from './optical-law';
 import type { Rgb } from './raster';
 import { type SeenKind, grainG, seenKinds, tintOf } from './soil-optics';
 
@@ -25,19 +25,13 @@ const FILM_G = 2e-7;
 /** Further than this from every kind, in squared deviations of two figures: a dye. */
 export const FOREIGN = 9;
 
-/** A law of optics, and how likely it is, of one. */
-interface Weighed {
-  readonly law: OpticalLaw;
-  readonly share: number;
-}
-
 /**
  * How a mark looks by each law.
  * @param tintSpread uncertainty of its colour, from what the law makes of the side
  * @param grainG mass of its grains by that law, g; null where it is not seen
  */
 export const looksBy = (
-  laws: readonly Weighed[],
+  laws: readonly WeighedLaw[],
   mark: Mark,
   tintSpread: (by: ByLaw) => number,
   grainG: (law: OpticalLaw) => number | null,

@@ -3,11 +3,11 @@ type Factor = readonly (readonly number[])[];
 
 function factorOf(covariance: readonly (readonly number[])[]): Factor {
   const rows: number[][] = [];
-  covariance.forEach((given, i) => {
+  covariance.forEach((own, i) => {
     const row: number[] = [];
     for (let j = 0; j <= i; j++) {
       const above = rows[j] ?? row;
-      let sum = given[j]!;
+      let sum = own[j]!;
       for (let k = 0; k < j; k++) sum -= row[k]! * above[k]!;
       row.push(i === j ? Math.sqrt(Math.max(1e-12, sum)) : sum / above[j]!);
     }

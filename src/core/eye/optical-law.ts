@@ -12,6 +12,12 @@ export interface OpticalLaw {
   readonly ofShades: readonly { readonly absorbed: number; readonly steepness: number }[];
 }
 
+/** A law, and how likely it is, of one. */
+export interface WeighedLaw {
+  readonly law: OpticalLaw;
+  readonly share: number;
+}
+
 /** How much the sum by a law changes for a small error of the reflectance: −df/dR. */
 export const steepness = ({ absorbed }: Pick<OpticalLaw, 'absorbed'>, reflectance: number): number =>
   (absorbed(0.995 * reflectance) - absorbed(1.005 * reflectance)) / (0.01 * reflectance);
@@ -51,20 +57,14 @@ export const opticalLaws: readonly OpticalLaw[] = [
   filtering(0.5),
 ];
 
-/** Reflectances of a table, from clean to black, and how far apart they are. */
-const STEPS = 400;
-const stepAt = (step: number): number => 2 ** (-step / 70);
-
-/** What lies half-way between the laws, weighed by how likely they are, at each step. */
-const halfWay = Array.from({ length: STEPS }, (_unused, step) =>
-  step === 0
-    ? 0
-    : Math.exp(opticalLaws.reduce((sum, law) => sum + law.prior * Math.log(law.absorbed(stepAt(step))), 0)),
+/** What lies half-way between the laws, weighed by how likely they are, at each shade. */
+const halfWay = Array.from({ length: SHADES }, (_unused, i) =>
+  i === 0 ? 0 : Math.exp(opticalLaws.reduce((sum, law) => sum + law.prior * Math.log(law.absorbed(shadeAt(i))), 0)),
 );
 
 /** The light that is left under so much soil, half-way between the laws: what a picture is drawn by where none is known. */
 export function lightLeft(absorbed: number): number {
-  let [low, high] = [0, STEPS - 1];
+  let [low, high] = [0, SHADES - 1];
   while (high - low > 1) {
     const middle = (low + high) >> 1;
     if ((halfWay[middle] ?? Infinity) > absorbed) high = middle;
@@ -72,7 +72,7 @@ export function lightLeft(absorbed: number): number {
   }
   const [above, below] = [halfWay[low] ?? 0, halfWay[high] ?? 1];
   const part = Math.min(1, Math.max(0, (absorbed - above) / (below - above)));
-  return stepAt(low) + part * (stepAt(high) - stepAt(low));
+  return shadeAt(low) + part * (shadeAt(high) - shadeAt(low));
 }
 
 /** What a law makes of a side. */

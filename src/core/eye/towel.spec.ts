@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { defaultAssumptions as a } from '../assumptions';
 import { finish } from '../studies';
-import { grainMass, unevennessOf } from './grain';
+import { grainMass, scatterOf } from './grain';
 import { illuminationOn } from './illumination';
 import { FOREIGN, type MarkLooks, foreignness, likelyKinds } from './likely-kind';
 import { opticalLaws } from './optical-law';
@@ -159,7 +159,7 @@ describe('the kind of a mark', () => {
       const light = lightOf({ kind, loadGm2: 10, share: 0.7, weave: 0.005, noise: 0.003 });
       const outline = outlineOf(light);
       const gaugeGm2 = kind === 'dust' ? a.gaugeDust : 25;
-      const uneven = unevennessOf(light, illuminationOn(light, outline))!;
+      const uneven = scatterOf(light, illuminationOn(light, outline))!;
       return grainMass(uneven, opticalLaws[0]!, { gaugeGm2, pixelM2: plainScene.sideM2 / outline.area });
     };
     expect(mass('mud') / grainG('mud', a)).toBeGreaterThan(0.3);

@@ -2,7 +2,7 @@ import type { Assumptions } from '../assumptions';
 import type { Calibration, CleanlinessClass, Dye } from '../model';
 import { type Gauge, type Hand, handOf } from './calibration';
 import { meanOf } from './dye';
-import { grainMass, unevennessOf } from './grain';
+import { grainMass, scatterOf } from './grain';
 import type { Illumination } from './illumination';
 import { FOREIGN, type Likely, type MarkLooks, foreignness, likelyKinds, looksBy } from './likely-kind';
 import { type Mark, absorbedBy, markOn } from './mark';
@@ -78,7 +78,7 @@ export function* wipeTest(picture: Raster, asked: WipeAsked): Study<WipeAnswer> 
 
 /** How a mark looks by each law: its colour is as sure as the light on it, its grains are as heavy as they lie unevenly. */
 function looksOf({ light, outline, on }: TowelRead, mark: Mark, hand: Hand, asked: WipeAsked): readonly MarkLooks[] {
-  const grains = unevennessOf(light, on);
+  const grains = scatterOf(light, on);
   const scale = {
     gaugeGm2: gaugeOf(asked.kind ?? 'dust', asked.assumptions),
     pixelM2: asked.sideM2 / outline.area,
